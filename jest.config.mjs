@@ -1,0 +1,23 @@
+/** Unit and server tests. Browser journeys have their own: jest.e2e.config.mjs. */
+export const base = {
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          target: 'es2023',
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+        },
+        module: { type: 'es6' },
+      },
+    ],
+  },
+  testEnvironment: 'node',
+};
+export default {
+  ...base,
+  roots: ['<rootDir>/core', '<rootDir>/server', '<rootDir>/web'],
+  testMatch: ['**/*.test.ts'],
+};

@@ -1,0 +1,2 @@
+export { blankSchema, type BlankInput } from './schema.ts';
+export { planBlank, type BlankDetail, type BlankFacts } from './station.ts';

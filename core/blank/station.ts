@@ -1,0 +1,177 @@
+import { at, type Issue } from '../findings/index.ts';
+import { questionPitch, type GearDrawing, type SpurSizes } from '../gear/index.ts';
+import { lengthValue, type StationWork, type Value, type Working } from '../station/index.ts';
+import {
+  approx,
+  decimalText,
+  lengthFigure,
+  lengthText,
+  parseLength,
+  parsePositiveLength,
+  type Exact,
+  type Measure,
+  type UnitSystem,
+} from '../units/index.ts';
+import type { BlankInput } from './schema.ts';
+
+export interface BlankFacts {
+  /** mm */
+  readonly tipDiameter: Exact;
+  readonly faceWidth: Exact | null;
+  readonly bore: Exact | null;
+}
+
+export interface BlankDetail {
+  readonly drawing:
+    (GearDrawing & { readonly bore: number | null; readonly faceWidth: number | null }) | null;
+}
+
+interface BlankReadings {
+  readonly faceWidth: Exact | null;
+  /** null when missing or wrong; zero for a solid blank */
+  readonly bore: Exact | null;
+  readonly issues: readonly Issue[];
+}
+
+/** Issues: those of the length parser; not-positive (a bore may be 0: solid, or an integral shaft). */
+function readBlank(input: BlankInput): BlankReadings {
+  const face = parsePositiveLength(input.faceWidth, 'The face width');
+  const bore = readBore(input.bore);
+  return {
+    faceWidth: face.ok ? face.value : null,
+    bore: bore.value,
+    issues: [...(face.ok ? [] : at('faceWidth', face.issues)), ...at('bore', bore.issues)],
+  };
+}
+
+function readBore(typed: Measure): { value: Exact | null; issues: readonly Issue[] } {
+  const bore = parseLength(typed);
+  if (!bore.ok) {
+    return {
+      value: null,
+      issues: bore.issues.map((found) =>
+        found.code === 'missing' ? { ...found, allowed: 'the bore (0 for none)' } : found,
+      ),
+    };
+  }
+  if (bore.value.gte(0)) return { value: bore.value, issues: [] };
+  const issue: Issue = {
+    code: 'out-of-range',
+    path: '',
+    severity: 'wrong',
+    given: typed.typed,
+    allowed: 'A bore is 0 (solid) or more',
+    detail: { what: 'A bore' },
+  };
+  return { value: null, issues: [issue] };
+}
+
+function judgeBore(bore: Exact, given: string, sizes: SpurSizes, system: UnitSystem): Issue[] {
+  const wall = sizes.rootDiameter.sub(bore).div(2);
+  const path = 'bore';
+  if (wall.lte(0)) {
+    const root = `Ø ${lengthText(approx(sizes.rootDiameter), system)}`;
+    return [{ code: 'bore-over-root', path, severity: 'wrong', given, detail: { root } }];
+  }
+  if (bore.gt(0) && wall.lt(sizes.depth.wholeDepth)) {
+    const detail = {
+      wall: lengthText(approx(wall), system),
+      wanted: lengthText(approx(sizes.depth.wholeDepth), system),
+    };
+    return [{ code: 'bore-near-root', path, severity: 'query', given, detail }];
+  }
+  return [];
+}
+
+function workingOf(sizes: SpurSizes): Working[] {
+  const d = decimalText(approx(sizes.pitchDiameter), 4);
+  const ha = decimalText(approx(sizes.depth.addendum), 4);
+  const h = decimalText(approx(sizes.depth.wholeDepth), 4);
+  const da = decimalText(approx(sizes.tipDiameter), 4);
+  const mm = (value: Exact) => `${decimalText(approx(value), 4)}\\ \\mathrm{mm}`;
+  return [
+    { key: 'tipDiameter', label: 'Blank diameter', formula: 'd_a = d + 2h_a', put: `${d} + 2 \\times ${ha}`, result: mm(sizes.tipDiameter), source: 'ISO 21771' },
+    { key: 'rootDiameter', label: 'Root diameter', formula: 'd_f = d_a - 2h', put: `${da} - 2 \\times ${h}`, result: mm(sizes.rootDiameter), source: 'ISO 21771' },
+  ]; // prettier-ignore
+}
+
+/**
+ * The blank station: what to turn before the first tooth.
+ * @param path of the part in the document; blank fields stand at `${path}.blank`, the gear's at `${path}.gear`
+ * Issues: those of the readings; bore-over-root, bore-near-root; pitch-slip at the pitch
+ */
+export function planBlank(
+  input: BlankInput,
+  sizes: SpurSizes | null,
+  path: string,
+  system: UnitSystem,
+): StationWork<BlankFacts, BlankDetail> {
+  const read = readBlank(input);
+  const issues: Issue[] = at(`${path}.blank`, read.issues);
+  const face = read.faceWidth && lengthFigure(approx(read.faceWidth), system);
+  const sized: Value[] = [];
+  if (read.faceWidth)
+    sized.push(
+      lengthValue({ key: 'faceWidth', label: 'Face width', symbol: 'b', settles: true }, read.faceWidth),
+    );
+  if (read.bore) sized.push(lengthValue({ key: 'bore', label: 'Bore', settles: true }, read.bore));
+  const cautions = [] as const;
+  const none: BlankDetail = { drawing: null };
+  if (!sizes) {
+    return {
+      id: 'blank',
+      facts: null,
+      answer: 'waits for the gear',
+      values: sized,
+      working: [],
+      cautions,
+      issues,
+      detail: none,
+    };
+  }
+
+  const slip = questionPitch(
+    sizes.pitch,
+    sizes.teeth,
+    read.faceWidth && approx(read.faceWidth),
+    read.bore && approx(read.bore),
+    system,
+  );
+  issues.push(...at(`${path}.gear.pitch`, slip));
+  const boreIssues = read.bore ? judgeBore(read.bore, input.bore.typed, sizes, system) : [];
+  issues.push(...at(`${path}.blank`, boreIssues));
+  const boreFits = !boreIssues.some((issue) => issue.severity === 'wrong');
+  const wall = read.bore?.gt(0) ? sizes.rootDiameter.sub(read.bore).div(2) : null;
+  return {
+    id: 'blank',
+    facts: boreFits ? { tipDiameter: sizes.tipDiameter, faceWidth: read.faceWidth, bore: read.bore } : null,
+    answer: `Ø ${lengthFigure(approx(sizes.tipDiameter), system)}${face ? ` × ${face}` : ''}`,
+    values: [
+      lengthValue(
+        { key: 'tipDiameter', label: 'Blank diameter', symbol: 'd_a', settles: true },
+        sizes.tipDiameter,
+      ),
+      ...sized,
+      lengthValue({ key: 'rootDiameter', label: 'Root diameter', symbol: 'd_f' }, sizes.rootDiameter),
+      ...(wall && boreFits ? [lengthValue({ key: 'wall', label: 'Metal under the teeth' }, wall)] : []),
+    ],
+    working: workingOf(sizes),
+    cautions: [],
+    issues,
+    detail: { drawing: drawingOf(sizes, boreFits ? read.bore : null, read.faceWidth) },
+  };
+}
+
+function drawingOf(sizes: SpurSizes, bore: Exact | null, faceWidth: Exact | null): BlankDetail['drawing'] {
+  return {
+    teeth: sizes.teeth,
+    tipDiameter: approx(sizes.tipDiameter),
+    pitchDiameter: approx(sizes.pitchDiameter),
+    baseDiameter: sizes.baseDiameter,
+    rootDiameter: approx(sizes.rootDiameter),
+    pressureAngle: sizes.pressureAngle,
+    toothThickness: sizes.toothThickness,
+    bore: bore ? approx(bore) : null,
+    faceWidth: faceWidth ? approx(faceWidth) : null,
+  };
+}

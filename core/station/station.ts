@@ -1,0 +1,67 @@
+import type { Issue } from '../findings/index.ts';
+
+/** Stations keep their number when others are absent from a card. */
+export const STATIONS = {
+  gear: { number: 1, title: 'Gear' },
+  blank: { number: 2, title: 'Blank' },
+  cutter: { number: 3, title: 'Cutter' },
+  dividing: { number: 4, title: 'Dividing' },
+  cut: { number: 7, title: 'Cut' },
+} as const;
+
+export type StationId = keyof typeof STATIONS;
+export const STATION_IDS = Object.keys(STATIONS) as [StationId, ...StationId[]];
+
+/** A figure of a station's answer. `at` is canonical text without unit preference: exact where it can be. */
+export type Value = {
+  readonly key: string;
+  readonly label: string;
+  /** The trade's letter for it, as TeX. */
+  readonly symbol?: string;
+  /** Is it part of what the station is settled by? */
+  readonly settles: boolean;
+} & (
+  | { readonly kind: 'length'; readonly mm: number; readonly at: string }
+  | { readonly kind: 'angle'; readonly deg: number; readonly at: string }
+  | { readonly kind: 'text'; readonly text: string; readonly at: string }
+);
+
+/** One line of working, as a teacher writes it: formula in letters, figures put in, result. All TeX. */
+export interface Working {
+  readonly key: string;
+  readonly label: string;
+  readonly formula: string;
+  readonly put: string;
+  readonly result: string;
+  readonly source: string;
+}
+
+/** What can scrap the part or hurt someone, worded with its consequence. */
+export interface Caution {
+  readonly code: string;
+  readonly when: string;
+  readonly text: string;
+}
+
+export interface Moved {
+  readonly key: string;
+  readonly label: string;
+  readonly from: string;
+  readonly to: string;
+}
+
+export type StationState = 'open' | 'settled' | 'doubt';
+
+/** What a station works out by itself; the plan adds its state. `Facts` is what stations further down build on. */
+export interface StationWork<Facts, Detail> {
+  readonly id: StationId;
+  /** What later stations build on; null while something needed is missing or wrong. */
+  readonly facts: Facts | null;
+  readonly answer: string;
+  readonly values: readonly Value[];
+  readonly working: readonly Working[];
+  readonly cautions: readonly Caution[];
+  readonly issues: readonly Issue[];
+  /** What only this kind of station has: the ways of dividing, the cutter's ranges, a drawing. */
+  readonly detail: Detail;
+}

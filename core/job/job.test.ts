@@ -1,0 +1,110 @@
+import { describe, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { sayIssue } from '../findings/index.ts';
+import { STOCK_HEADS, type Head } from '../shop/index.ts';
+import {
+  drawnSpurJob,
+  duplicateJob,
+  jobFileText,
+  newSpurJob,
+  readJob,
+  readJobFile,
+  withHead,
+  type Job,
+} from './index.ts';
+
+const job = drawnSpurJob({
+  id: 'j1',
+  name: 'Lens drive, second wheel',
+  pitch: '1.25',
+  teeth: 58,
+  face: '12',
+  bore: '10',
+});
+const codes = (text: string) => {
+  const read = readJobFile(text);
+  return read.ok ? 'ok' : read.issues.map(({ code, path }) => (path ? `${code} at ${path}` : code)).join();
+};
+
+describe('job files', () => {
+  test('a job survives being written and read, what was typed unchanged', () => {
+    const typed = {
+      ...job,
+      parts: [
+        {
+          ...job.parts[0]!,
+          blank: { faceWidth: { typed: ' 1/2 + 1/4 in', unit: 'mm' }, bore: { typed: '.3940', unit: 'in' } },
+        },
+      ],
+    } as Job;
+    const back = readJobFile(jobFileText(typed));
+    expect(back).toEqual({ ok: true, value: typed });
+  });
+
+  test('every kept sample of every version still reads', () => {
+    const sample = readFileSync(new URL('./samples/v1.json', import.meta.url), 'utf8');
+    expect(codes(sample)).toBe('ok');
+    expect(readJobFile(`\uFEFF${sample}`).ok).toBe(true);
+  });
+
+  test('not JSON, cut short anywhere, another file, a later version', () => {
+    const text = jobFileText(job);
+    expect(codes('pitch: 1.25')).toBe('not-json');
+    expect(codes('')).toBe('not-json');
+    for (const part of [0.05, 0.3, 0.5, 0.77, 0.99])
+      expect(codes(text.slice(0, Math.floor(text.length * part)))).toBe('cut-short');
+    expect(codes('{"format":"vuelta-job",}')).toBe('not-json');
+    expect(codes('{"hello":1}')).toBe('not-a-job');
+    expect(codes('[1,2]')).toBe('not-a-job');
+    expect(codes('null')).toBe('not-a-job');
+    const later = readJobFile(text.replace('"version": 1', '"version": 9'));
+    expect(later.ok ? '' : sayIssue(later.issues[0]!)).toBe(
+      'This job file is of version 9; this Vuelta reads up to 1. Update Vuelta, then import it again.',
+    );
+    expect(codes(text.replace('"version": 1', '"version": 0.5'))).toBe('shape at version');
+  });
+
+  test('shape problems name the part by its id, and all are told', () => {
+    const wrong = JSON.parse(jobFileText(job)) as Record<string, never> & {
+      parts: { gear: { pitch: { unit: string } }; kind: string }[];
+    };
+    wrong.parts[0]!.gear.pitch.unit = 'furlong';
+    (wrong as { name: unknown }).name = '';
+    expect(codes(JSON.stringify(wrong))).toBe('shape at name,shape at parts.p1.gear.pitch.unit');
+  });
+
+  test('two parts of one id, a relation to nothing, a plate twice, a circle of 0, 2.5 or 100 000 holes', () => {
+    const part = job.parts[0]!;
+    const head = job.equipment.heads[0]!;
+    const plates = (circles: number[]) => ({
+      ...job,
+      equipment: { heads: [{ ...head, plates: [{ id: 'x', name: 'X', sides: [{ circles }] }] }] },
+    });
+    const bad = (raw: unknown) => !readJob(raw).ok;
+    expect(bad({ ...job, parts: [part, part] })).toBe(true);
+    expect(bad({ ...job, relations: [{ id: 'r', kind: 'pair', parts: ['p1', 'p9'] }] })).toBe(true);
+    expect(
+      bad({ ...job, equipment: { heads: [{ ...head, plates: [head.plates[0], head.plates[0]] }] } }),
+    ).toBe(true);
+    expect([0, 2.5, 100000].map((holes) => bad(plates([holes])))).toEqual([true, true, true]);
+    expect(bad(plates([29]))).toBe(false);
+  });
+});
+
+describe('making and changing jobs', () => {
+  test('a new job has everything still to be given, and a copy of its head', () => {
+    const fresh = newSpurJob({ id: 'j2', name: 'New', units: 'in', head: STOCK_HEADS[0]! });
+    expect(readJob(fresh).ok).toBe(true);
+    expect(fresh.parts[0]!.gear.pitch).toEqual({ typed: '', unit: 'dp' });
+    expect(fresh.equipment.heads).toEqual([STOCK_HEADS[0]]);
+  });
+  test('another head replaces the copy and puts the way chosen aside', () => {
+    const moved = withHead(job, 'p1', STOCK_HEADS[1] as Head);
+    expect(moved.equipment.heads.map(({ id }) => id)).toEqual(['head-two-sided']);
+    expect(moved.parts[0]!.dividing).toEqual({ headId: 'head-two-sided', choice: null });
+    expect(job.equipment.heads[0]!.id).toBe('head-three-plates');
+  });
+  test('a duplicate is the same job by another name', () => {
+    expect(duplicateJob(job, 'j3', 'Again')).toEqual({ ...job, id: 'j3', name: 'Again' });
+  });
+});

@@ -1,0 +1,27 @@
+import { STOCK_HEADS } from '../shop/index.ts';
+import { measure } from '../units/index.ts';
+import { newSpurJob, withPart } from './create.ts';
+import type { Job } from './schema.ts';
+
+/** A spur job with everything given, for tests, the bench and the demo workshop. */
+export function drawnSpurJob(given: {
+  readonly id: string;
+  readonly name: string;
+  readonly pitch: string;
+  readonly teeth: number;
+  readonly face: string;
+  readonly bore: string;
+  readonly units?: Job['units'];
+}): Job {
+  const units = given.units ?? 'mm';
+  const job = newSpurJob({ id: given.id, name: given.name, units, head: STOCK_HEADS[0]! });
+  return withPart(job, 'p1', (part) => ({
+    ...part,
+    gear: {
+      ...part.gear,
+      pitch: measure(given.pitch, units === 'mm' ? 'module' : 'dp'),
+      teeth: measure(String(given.teeth), 'count'),
+    },
+    blank: { faceWidth: measure(given.face, units), bore: measure(given.bore, units) },
+  }));
+}

@@ -1,0 +1,74 @@
+import { z } from 'zod';
+import { blankSchema } from '../blank/index.ts';
+import { cutSchema } from '../cut/index.ts';
+import { dividingSchema } from '../dividing/index.ts';
+import { gearSchema } from '../gear/index.ts';
+import { equipmentSchema } from '../shop/index.ts';
+import { settledByStationSchema } from '../station/index.ts';
+import { unitSystemSchema } from '../units/index.ts';
+
+export const JOB_FORMAT = 'vuelta-job';
+export const JOB_VERSION = 1;
+
+/** Ids are made by whoever makes the thing, so that making it twice makes it once. */
+export const idSchema = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/);
+const partNameSchema = z.string().trim().max(120);
+
+/** A spur gear: its stations' inputs, and the answer each settled station was settled with. */
+const spurPartSchema = z
+  .object({
+    id: idSchema,
+    kind: z.literal('spur'),
+    name: partNameSchema,
+    gear: gearSchema,
+    blank: blankSchema,
+    dividing: dividingSchema,
+    cut: cutSchema,
+    settled: settledByStationSchema.readonly(),
+  })
+  .readonly();
+export type SpurPart = z.infer<typeof spurPartSchema>;
+
+export const partSchema = z.discriminatedUnion('kind', [spurPartSchema]);
+export type Part = z.infer<typeof partSchema>;
+
+/** How parts of a job hang together: a pair, a worm drive, a ring that indexes another part. */
+const relationSchema = z
+  .object({
+    id: idSchema,
+    kind: z.enum(['pair', 'worm-drive', 'ring-for']),
+    parts: z.array(idSchema).min(2).max(8).readonly(),
+  })
+  .readonly();
+
+/** One job is one document. */
+export const jobSchema = z
+  .object({
+    format: z.literal(JOB_FORMAT),
+    version: z.literal(JOB_VERSION),
+    id: idSchema,
+    name: z.string().trim().min(1).max(120),
+    /** The units shown large. */
+    units: unitSystemSchema,
+    parts: z.array(partSchema).min(1).max(20).readonly(),
+    relations: z.array(relationSchema).max(60).readonly(),
+    /** The equipment it was planned with, copied, so that nothing in use is lost when the shop changes. */
+    equipment: equipmentSchema,
+  })
+  .superRefine((job, context) => {
+    const ids = job.parts.map((part) => part.id);
+    if (new Set(ids).size !== ids.length) {
+      context.addIssue({ code: 'custom', path: ['parts'], message: 'Two parts have the same id.' });
+    }
+    for (const [i, relation] of job.relations.entries()) {
+      if (!relation.parts.every((id) => ids.includes(id))) {
+        context.addIssue({
+          code: 'custom',
+          path: ['relations', i],
+          message: 'A relation names a part that is not in the job.',
+        });
+      }
+    }
+  })
+  .readonly();
+export type Job = z.infer<typeof jobSchema>;

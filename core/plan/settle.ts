@@ -1,0 +1,30 @@
+import { withPart, type Job } from '../job/index.ts';
+import type { AnyStationPlan, PartPlan } from './types.ts';
+
+/** Settles a station with today's answer. Settling the dividing also fixes the way in force, by its content. */
+export function settleStation(job: Job, partId: string, station: AnyStationPlan): Job {
+  return withPart(job, partId, (part) => ({
+    ...part,
+    settled: { ...part.settled, [station.id]: station.toSettle },
+    dividing:
+      station.id === 'dividing' && station.detail.inForce
+        ? { ...part.dividing, choice: station.detail.inForce.choice }
+        : part.dividing,
+  }));
+}
+
+/** Opens a settled station again. */
+export function reopenStation(job: Job, partId: string, stationId: AnyStationPlan['id']): Job {
+  return withPart(job, partId, (part) => {
+    const settled = { ...part.settled };
+    delete settled[stationId];
+    return { ...part, settled };
+  });
+}
+
+/** Settles every station that is complete and still open, as starting to cut does. Stations in doubt are left. */
+export function settleOpen(job: Job, part: PartPlan): Job {
+  return part.stations
+    .filter((station) => station.complete && station.state === 'open')
+    .reduce((changed, station) => settleStation(changed, part.id, station), job);
+}

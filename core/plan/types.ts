@@ -1,0 +1,67 @@
+import type { BlankDetail } from '../blank/index.ts';
+import type { CutDetail } from '../cut/index.ts';
+import type { CutterDetail } from '../cutter/index.ts';
+import type { DividingDetail } from '../dividing/index.ts';
+import type { Issue } from '../findings/index.ts';
+import type { GearDetail } from '../gear/index.ts';
+import type { Part } from '../job/index.ts';
+import type { Moved, Settled, StationId, StationState, StationWork } from '../station/index.ts';
+import type { UnitSystem } from '../units/index.ts';
+
+/** What each station has of its own. One line for each station. */
+export interface StationDetails {
+  gear: GearDetail;
+  blank: BlankDetail;
+  cutter: CutterDetail;
+  dividing: DividingDetail;
+  cut: CutDetail;
+}
+
+/** A station of a plan: plain data, ready to be shown, printed or sent. */
+export interface StationPlan<Id extends StationId = StationId> extends Omit<
+  StationWork<unknown, StationDetails[Id]>,
+  'facts' | 'id'
+> {
+  readonly id: Id;
+  readonly number: number;
+  readonly title: string;
+  readonly state: StationState;
+  /** Has it everything it needs to be settled? */
+  readonly complete: boolean;
+  /** What moved since it was settled. */
+  readonly moved: readonly Moved[];
+  /** The answer to keep when the person settles it now. */
+  readonly toSettle: Settled;
+}
+
+export type AnyStationPlan = { [Id in StationId]: StationPlan<Id> }[StationId];
+
+/** What a run is cut by: frozen when it starts. */
+export interface Cutting {
+  readonly divisions: number;
+  readonly startSpace: number;
+  readonly rounds: CutDetail['rounds'];
+}
+
+export interface PartPlan {
+  readonly id: string;
+  readonly kind: Part['kind'];
+  readonly name: string;
+  readonly stations: readonly AnyStationPlan[];
+  /** Null while something that cutting needs is missing, wrong or blocked. */
+  readonly cutting: Cutting | null;
+}
+
+export interface Plan {
+  readonly jobId: string;
+  readonly name: string;
+  readonly units: UnitSystem;
+  readonly parts: readonly PartPlan[];
+  /** What concerns the parts together, or the equipment. */
+  readonly findings: readonly Issue[];
+}
+
+/** The station of a part, typed; null when parts of this kind have none. */
+export function stationOf<Id extends StationId>(part: PartPlan, id: Id): StationPlan<Id> | null {
+  return (part.stations.find((station) => station.id === id) as StationPlan<Id> | undefined) ?? null;
+}

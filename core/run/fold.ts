@@ -1,0 +1,159 @@
+import { atOnce, inOrder } from './causality.ts';
+import type { Cut, Run, RunEvent } from './schema.ts';
+
+type Of<Kind extends RunEvent['kind']> = Extract<RunEvent, { kind: Kind }>;
+
+/** What the mill screen must ask a person about. */
+export type Doubt =
+  /** A cut is counted and one before it is not. */
+  | { readonly kind: 'gap'; readonly missing: Cut; readonly beyond: Cut }
+  /** Two screens counted without knowing of each other. */
+  | { readonly kind: 'two-screens'; readonly ids: readonly string[]; readonly cuts: readonly Cut[] }
+  /** A screen has seen or made events that have not arrived here. */
+  | { readonly kind: 'events-missing'; readonly devices: readonly string[] };
+
+export interface RunState {
+  /** Cuts that stand as done. */
+  readonly done: number;
+  readonly total: number;
+  /** First cut not done, in cutting order; null when all are. */
+  readonly next: Cut | null;
+  /** The cut before it in cutting order, whose hole the pin is in; null at the very start. */
+  readonly last: Cut | null;
+  /** Whole turns already made towards the next cut. */
+  readonly turnsMade: number;
+  /** The closing check, once made. */
+  readonly closed: { readonly fits: boolean } | null;
+  readonly paused: boolean;
+  readonly notes: readonly {
+    readonly id: string;
+    readonly text: string;
+    readonly round: number;
+    readonly index: number;
+    readonly clientTime: string;
+  }[];
+  readonly doubts: readonly Doubt[];
+  /** Which cuts stand as done, in cutting order. */
+  readonly doneCuts: readonly boolean[];
+  /** Ids that a take-back of the last thing counted has to name; empty when there is nothing to take back. */
+  readonly takeBack: readonly string[];
+  /** Pauses that a resume has to name. */
+  readonly pauses: readonly string[];
+}
+
+const ofKind = <Kind extends RunEvent['kind']>(events: readonly RunEvent[], kind: Kind) =>
+  events.filter((event): event is Of<Kind> => event.kind === kind);
+
+/** Counts standing from different screens, made at once and not yet agreed on. */
+function twoScreens(
+  dones: readonly Of<'done'>[],
+  agreed: readonly Of<'agreed'>[],
+  cutAt: (event: { round: number; index: number }) => Cut | null,
+): Doubt[] {
+  if (new Set(dones.map((event) => event.device)).size < 2) return [];
+  const settled = (a: RunEvent, b: RunEvent) =>
+    agreed.some(({ ids }) => ids.includes(a.id) && ids.includes(b.id));
+  const involved = new Set<Of<'done'>>();
+  for (const [i, a] of dones.entries()) {
+    for (const b of dones.slice(i + 1)) {
+      if (a.device !== b.device && atOnce(a, b) && !settled(a, b)) involved.add(a).add(b);
+    }
+  }
+  if (involved.size === 0) return [];
+  const cuts = new Set([...involved].map(cutAt).filter((cut) => cut !== null));
+  return [{ kind: 'two-screens', ids: [...involved].map(({ id }) => id), cuts: [...cuts] }];
+}
+
+/** Screens of which some event has been seen or skipped, and has not arrived. */
+function eventsMissing(events: readonly RunEvent[]): Doubt[] {
+  const have = new Map<string, Set<number>>();
+  for (const { device, deviceSeq } of events)
+    have.set(device, (have.get(device) ?? new Set()).add(deviceSeq));
+  const wanted = new Map<string, number>();
+  const want = (device: string, seq: number) => wanted.set(device, Math.max(wanted.get(device) ?? 0, seq));
+  for (const event of events) {
+    want(event.device, event.deviceSeq);
+    for (const [device, seq] of Object.entries(event.lastSeen)) want(device, seq);
+  }
+  const devices = [...wanted]
+    .filter(([device, most]) => (have.get(device)?.size ?? 0) < most)
+    .map(([device]) => device);
+  return devices.length > 0 ? [{ kind: 'events-missing', devices: devices.sort() }] : [];
+}
+
+/**
+ * The state of a run from its events. The order in which they arrive does not matter, and an id counts once.
+ * A cut is done if a done of it stands that no take-back names.
+ * @param events any order, repeats allowed; those naming no cut of the run are passed over
+ */
+export function foldRun(run: Run, events: readonly RunEvent[]): RunState {
+  const ordered = inOrder(events);
+  const perRound = run.divisions;
+  const place = ({ round, index }: { round: number; index: number }) => (round - 1) * perRound + index - 1;
+  const cutAt = (event: { round: number; index: number }) =>
+    event.index <= perRound ? (run.cuts[place(event)] ?? null) : null;
+  const takenBack = new Set(ofKind(ordered, 'take-back').flatMap(({ ids }) => ids));
+  const stands = (event: RunEvent) => !takenBack.has(event.id);
+
+  const dones = ofKind(ordered, 'done').filter((event) => stands(event) && cutAt(event) !== null);
+  const doneCuts = run.cuts.map(() => false);
+  for (const event of dones) doneCuts[place(event)] = true;
+  const nextPlace = doneCuts.indexOf(false);
+  const next = nextPlace === -1 ? null : run.cuts[nextPlace]!;
+  const lastPlace = nextPlace === -1 ? run.cuts.length - 1 : nextPlace - 1;
+  const last = run.cuts[lastPlace] ?? null;
+
+  const ticks = next
+    ? ofKind(ordered, 'turn').filter((event) => stands(event) && place(event) === nextPlace)
+    : [];
+  const turnsMade = Math.min(run.move.turns, Math.max(0, ...ticks.map(({ turn }) => turn)));
+  const closings = next ? [] : ofKind(ordered, 'closed').filter(stands);
+  const closing = closings.at(-1) ?? null;
+
+  const resumed = new Set(ofKind(ordered, 'resume').flatMap(({ ids }) => ids));
+  const pauses = ofKind(ordered, 'pause')
+    .filter(({ id }) => !resumed.has(id))
+    .map(({ id }) => id);
+
+  const beyond = nextPlace === -1 ? -1 : doneCuts.lastIndexOf(true);
+  const gap: Doubt[] =
+    next && beyond > nextPlace ? [{ kind: 'gap', missing: next, beyond: run.cuts[beyond]! }] : [];
+  const lastDones = lastPlace < 0 ? [] : dones.filter((event) => place(event) === lastPlace);
+  const highest = ticks.filter(({ turn }) => turn >= turnsMade);
+
+  return {
+    done: doneCuts.filter(Boolean).length,
+    total: run.cuts.length,
+    next,
+    last,
+    turnsMade,
+    closed: closing && { fits: closing.fits },
+    paused: pauses.length > 0,
+    notes: ofKind(ordered, 'note').map(({ id, text, round, index, clientTime }) => ({
+      id,
+      text,
+      round,
+      index,
+      clientTime,
+    })),
+    doubts: [...gap, ...twoScreens(dones, ofKind(ordered, 'agreed'), cutAt), ...eventsMissing(ordered)],
+    doneCuts,
+    takeBack: (closing ? closings : turnsMade > 0 ? highest : lastDones).map(({ id }) => id),
+    pauses,
+  };
+}
+
+/** What the bench shows of a run without opening it. */
+export interface RunSummary {
+  readonly done: number;
+  readonly total: number;
+  readonly next: Cut | null;
+  readonly turnsMade: number;
+  readonly paused: boolean;
+  readonly closed: { readonly fits: boolean } | null;
+  readonly inDoubt: boolean;
+}
+
+export function summarise({ done, total, next, turnsMade, paused, closed, doubts }: RunState): RunSummary {
+  return { done, total, next, turnsMade, paused, closed, inDoubt: doubts.length > 0 };
+}

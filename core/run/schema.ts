@@ -1,0 +1,91 @@
+import { z } from 'zod';
+import { dividingChoiceSchema } from '../dividing/index.ts';
+import { idSchema } from '../job/index.ts';
+import { headSchema } from '../shop/index.ts';
+import { unitSystemSchema } from '../units/index.ts';
+
+export const RUN_FORMAT = 'vuelta-run';
+export const RUN_VERSION = 1;
+
+const roundSchema = z
+  .object({ name: z.enum(['one', 'rough', 'finish']), depthMm: z.number().positive() })
+  .readonly();
+
+/** One cut to make: in which round, its place in the round, which space of the gear, and the hole the pin stands in. */
+const cutSchema = z
+  .object({
+    round: z.int().min(1).max(2),
+    /** 1…N, in the order of cutting. */
+    index: z.int().min(1),
+    /** 1…N, as marked on the blank. */
+    space: z.int().min(1),
+    /** From the start hole, 0 … circle − 1. */
+    hole: z.int().min(0),
+  })
+  .readonly();
+export type Cut = z.infer<typeof cutSchema>;
+
+/** A run as it was frozen at its start: later changes to job or shop do not touch it. */
+export const runSchema = z
+  .object({
+    format: z.literal(RUN_FORMAT),
+    version: z.literal(RUN_VERSION),
+    id: idSchema,
+    jobId: idSchema,
+    partId: idSchema,
+    jobRevision: z.int().min(1),
+    jobName: z.string(),
+    /** The gear in a few words: `58 teeth, m 1.25, 20°`. */
+    gear: z.string(),
+    units: unitSystemSchema,
+    divisions: z.int().min(1),
+    startSpace: z.int().min(1),
+    head: headSchema,
+    move: dividingChoiceSchema,
+    rounds: z.array(roundSchema).min(1).max(2).readonly(),
+    cuts: z.array(cutSchema).min(1).readonly(),
+  })
+  .readonly();
+export type Run = z.infer<typeof runSchema>;
+
+const eventBase = {
+  /** Made by the page; storing it twice stores it once. */
+  id: idSchema,
+  runId: idSchema,
+  /** The screen it was made on. */
+  device: idSchema,
+  /** Counts this screen's events, from 1. */
+  deviceSeq: z.int().min(1),
+  /** The last event of each other screen that this one had seen. Order follows from this, never from clocks. */
+  lastSeen: z.record(idSchema, z.int().min(1)).readonly(),
+  /** ISO 8601, shown to people only. */
+  clientTime: z.iso.datetime({ offset: true }),
+};
+const place = { round: z.int().min(1), index: z.int().min(1) };
+const ids = z.array(idSchema).min(1).max(200).readonly();
+
+export const runEventSchema = z.discriminatedUnion('kind', [
+  /** A cut is made. */
+  z.object({ ...eventBase, kind: z.literal('done'), ...place }).readonly(),
+  /** A whole turn of the move towards a cut is made. */
+  z.object({ ...eventBase, kind: z.literal('turn'), ...place, turn: z.int().min(1) }).readonly(),
+  /** Every one of the named events (done, turn, closed) is taken back. */
+  z.object({ ...eventBase, kind: z.literal('take-back'), ids }).readonly(),
+  z
+    .object({ ...eventBase, kind: z.literal('note'), ...place, text: z.string().trim().min(1).max(2000) })
+    .readonly(),
+  z.object({ ...eventBase, kind: z.literal('pause') }).readonly(),
+  /** Ends the pauses it names. */
+  z.object({ ...eventBase, kind: z.literal('resume'), ids }).readonly(),
+  /** The closing move was made: did the cutter drop into the first space? */
+  z.object({ ...eventBase, kind: z.literal('closed'), fits: z.boolean() }).readonly(),
+  /** The person has looked at counts made on two screens at once and says they are right as they stand now. */
+  z.object({ ...eventBase, kind: z.literal('agreed'), ids }).readonly(),
+]);
+export type RunEvent = z.infer<typeof runEventSchema>;
+/** What a screen adds of its own; id, run, device, sequence and time are put round it. */
+export type RunAct = RunEvent extends infer E
+  ? E extends RunEvent
+    ? Omit<E, keyof typeof eventBase>
+    : never
+  : never;

@@ -1,0 +1,3 @@
+import { build, install } from './ready.mjs';
+install();
+build();

@@ -1,0 +1,2 @@
+import { serve } from './serve.mjs';
+serve('--demo');

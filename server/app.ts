@@ -1,0 +1,90 @@
+import { randomUUID } from 'node:crypto';
+import { existsSync } from 'node:fs';
+import path from 'node:path';
+import express, { type ErrorRequestHandler, type Express } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { notFound, problemOf, Refused } from './problems.ts';
+import { apiRouter, type Services } from './routes/index.ts';
+
+/** Largest body taken: a job of twenty parts is some tens of kB, a day's count of events some hundreds. */
+const BODY_LIMIT = '2mb';
+
+const headers = helmet({
+  contentSecurityPolicy: {
+    directives: {
+      'default-src': ["'self'"],
+      // component styles and formula sizes are set in the page
+      'style-src': ["'self'", "'unsafe-inline'"],
+      'img-src': ["'self'", 'data:', 'blob:'],
+      'font-src': ["'self'", 'data:'],
+      // a tablet in the shop comes over plain HTTP
+      'upgrade-insecure-requests': null,
+    },
+  },
+  strictTransportSecurity: false,
+});
+
+/** Express's own errors (malformed JSON, too large a body) as refusals; anything else is a fault with an id. */
+function asRefused(error: unknown): Refused | null {
+  if (error instanceof Refused) return error;
+  const { status, type, message } = error as { status?: number; type?: string; message?: string };
+  const issue = { path: '', severity: 'wrong' } as const;
+  if (type === 'entity.too.large') {
+    return new Refused(413, [{ ...issue, code: 'too-large', allowed: '2 MB', detail: { what: 'What was sent' } }]);
+  }
+  if (status !== undefined && status >= 400 && status < 500) {
+    return new Refused(400, [{ ...issue, code: 'not-json', allowed: 'Send JSON.', detail: { where: message ?? 'unreadable' } }]);
+  }
+  return null;
+}
+
+/** The whole web server: the API, and the page for everything else. */
+export function createApp(services: Services, log: Logger, webFolder: string): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(headers);
+  app.use((request, response, next) => {
+    const started = performance.now();
+    response.on('finish', () => {
+      const entry = { method: request.method, url: request.originalUrl, status: response.statusCode, ms: Math.round(performance.now() - started) };
+      if (request.method === 'GET') log.debug(entry, 'request');
+      else log.info(entry, 'request');
+    });
+    next();
+  });
+  app.use('/api', (_, response, next) => {
+    response.set('cache-control', 'no-store');
+    next();
+  });
+  app.use('/api/jobs/import', express.text({ limit: BODY_LIMIT, type: () => true }));
+  app.use('/api', express.json({ limit: BODY_LIMIT }));
+  app.use('/api', apiRouter(services));
+  app.use('/api', (request) => {
+    throw notFound('address', request.originalUrl);
+  });
+
+  app.use('/assets', express.static(path.join(webFolder, 'assets'), { immutable: true, maxAge: '1y' }));
+  app.use('/assets', (_, response) => void response.status(404).end());
+  app.use(express.static(webFolder, { index: false }));
+  app.get('/{*any}', (_, response) => {
+    if (existsSync(path.join(webFolder, 'index.html'))) response.set('cache-control', 'no-cache').sendFile('index.html', { root: webFolder });
+    else response.status(503).type('text').send('The page is not built yet: run npm run build.');
+  });
+
+  const onError: ErrorRequestHandler = (error, _request, response, next) => {
+    if (response.headersSent) return next(error);
+    const refused = asRefused(error);
+    if (refused) {
+      response.status(refused.status).type('application/problem+json').send(JSON.stringify(problemOf(refused)));
+      return;
+    }
+    const fault = randomUUID();
+    log.error({ fault, err: error as Error }, 'fault');
+    response.status(500).type('application/problem+json').send(
+      JSON.stringify({ type: 'urn:vuelta:problem:fault', title: 'A fault in Vuelta', status: 500, detail: `Something went wrong inside Vuelta. Nothing stored was changed. The log has it under ${fault}.`, fault, issues: [] }),
+    );
+  };
+  app.use(onError);
+  return app;
+}

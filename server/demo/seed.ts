@@ -1,0 +1,36 @@
+import { foldRun, type RunAct, type RunEvent } from '../../core/run/index.ts';
+import type { Services } from '../routes/index.ts';
+import { demoJobs, type DemoJob } from './workshop.ts';
+
+/** Fills an empty demo store through the same services the page uses. A store that has jobs is left as it is. */
+export async function seedDemo({ jobs, runs }: Services): Promise<void> {
+  const stored = [...(await jobs.list(false)), ...(await jobs.list(true))];
+  if (stored.length > 0) return;
+  for (const { job, run } of demoJobs()) {
+    const { revision } = await jobs.save(0, job);
+    if (run) await seedRun(runs, job.id, revision, run);
+  }
+}
+
+async function seedRun(runs: Services['runs'], jobId: string, revision: number, made: NonNullable<DemoJob['run']>): Promise<void> {
+  const { run } = await runs.start(jobId, { id: `run-${jobId}`, partId: 'p1', revision });
+  const events: RunEvent[] = [];
+  const add = (act: RunAct) => {
+    const n = events.length + 1;
+    events.push({
+      id: `${run.id}-${n}`,
+      runId: run.id,
+      device: 'demo-screen',
+      deviceSeq: n,
+      lastSeen: {},
+      clientTime: new Date(Date.UTC(2026, 10, 12, 9, 0, 40 * n)).toISOString(),
+      ...act,
+    } as RunEvent);
+  };
+  for (const { round, index } of run.cuts.slice(0, made.cuts)) add({ kind: 'done', round, index });
+  const { next } = foldRun(run, events);
+  for (const text of made.notes ?? []) add({ kind: 'note', round: next?.round ?? 1, index: next?.index ?? 1, text });
+  if (made.paused) add({ kind: 'pause' });
+  if (made.closed) add({ kind: 'closed', fits: true });
+  await runs.append(run.id, events);
+}

@@ -1,0 +1,1 @@
+export { entities, JobRow, KeptVersionRow, RunEventRow, RunRow, ShopRow } from './rows.ts';

@@ -1,0 +1,107 @@
+import { EntitySchema, OptionalProps } from '@mikro-orm/core';
+
+/** One job: its document as text, and what the bench lists without opening it. */
+export class JobRow {
+  id!: string;
+  name!: string;
+  /** The gear in a few words. */
+  line!: string;
+  document!: string;
+  revision!: number;
+  archived!: boolean;
+  createdAt!: string;
+  updatedAt!: string;
+}
+
+/** A save that came from a stale revision: kept whole, never merged. */
+export class KeptVersionRow {
+  id!: string;
+  jobId!: string;
+  document!: string;
+  baseRevision!: number;
+  at!: string;
+}
+
+/** A run as frozen at its start, and its state as folded at the last append. */
+export class RunRow {
+  id!: string;
+  jobId!: string;
+  partId!: string;
+  document!: string;
+  summary!: string;
+  startedAt!: string;
+  updatedAt!: string;
+}
+
+/** One event of a run, as the screen made it. `arrival` only lists them; it orders nothing. */
+export class RunEventRow {
+  [OptionalProps]?: 'arrival';
+  arrival!: number;
+  id!: string;
+  runId!: string;
+  device!: string;
+  deviceSeq!: number;
+  document!: string;
+}
+
+/** The shop's equipment: one row. */
+export class ShopRow {
+  id!: number;
+  document!: string;
+  revision!: number;
+}
+
+const text = { type: 'text' } as const;
+const whole = { type: 'integer' } as const;
+
+export const entities = [
+  new EntitySchema<JobRow>({
+    class: JobRow,
+    tableName: 'job',
+    properties: {
+      id: { ...text, primary: true },
+      name: text,
+      line: text,
+      document: text,
+      revision: whole,
+      archived: { type: 'boolean' },
+      createdAt: text,
+      updatedAt: text,
+    },
+  }),
+  new EntitySchema<KeptVersionRow>({
+    class: KeptVersionRow,
+    tableName: 'kept_version',
+    properties: { id: { ...text, primary: true }, jobId: text, document: text, baseRevision: whole, at: text },
+  }),
+  new EntitySchema<RunRow>({
+    class: RunRow,
+    tableName: 'run',
+    properties: {
+      id: { ...text, primary: true },
+      jobId: text,
+      partId: text,
+      document: text,
+      summary: text,
+      startedAt: text,
+      updatedAt: text,
+    },
+  }),
+  new EntitySchema<RunEventRow>({
+    class: RunEventRow,
+    tableName: 'run_event',
+    properties: {
+      arrival: { ...whole, primary: true, autoincrement: true },
+      id: text,
+      runId: text,
+      device: text,
+      deviceSeq: whole,
+      document: text,
+    },
+  }),
+  new EntitySchema<ShopRow>({
+    class: ShopRow,
+    tableName: 'shop',
+    properties: { id: { ...whole, primary: true }, document: text, revision: whole },
+  }),
+];

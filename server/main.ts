@@ -1,0 +1,35 @@
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { pino } from 'pino';
+import { readConfig, storeFile } from './config.ts';
+import { startServer } from './start.ts';
+
+/** dist/node/server → the project's root. */
+const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../../..');
+const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' }, pino.destination(2));
+const LOOPBACK = ['127.0.0.1', '::1', 'localhost'];
+
+try {
+  const config = readConfig(process.env, process.argv.slice(2), root);
+  const running = await startServer(config, log);
+  log.info({ address: running.address, store: storeFile(config) }, 'serving');
+  console.log(`\nVuelta, ${config.workshop === 'demo' ? 'demo workshop' : 'your workshop'}: ${running.address}\nStored in ${storeFile(config)}. Stop with Ctrl-C.\n`);
+  if (!LOOPBACK.includes(config.host)) log.warn({ host: config.host }, 'anyone on this network can reach this workshop');
+
+  let stopping = false;
+  const stop = (why: string) => {
+    if (stopping) return;
+    stopping = true;
+    log.info({ why }, 'stopping');
+    void running.stop().then(() => process.exit(0));
+  };
+  process.on('SIGINT', () => stop('SIGINT'));
+  process.on('SIGTERM', () => stop('SIGTERM'));
+  // a signal to npm does not reach its grandchild: stop when the parent is gone
+  const parent = process.ppid;
+  if (process.env['VUELTA_WATCH_PARENT']) setInterval(() => process.ppid !== parent && stop('parent gone'), 500).unref();
+} catch (error) {
+  console.error(`\nVuelta cannot start: ${error instanceof Error ? error.message : String(error)}\n`);
+  log.debug({ err: error as Error }, 'start failed');
+  process.exit(1);
+}

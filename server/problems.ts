@@ -1,0 +1,48 @@
+import { sayIssue, type Issue } from '../core/findings/index.ts';
+
+/** Something a request asked for that is refused, with every reason. Becomes an RFC 9457 problem document. */
+export class Refused extends Error {
+  readonly status: number;
+  readonly issues: readonly Issue[];
+  readonly extra: Readonly<Record<string, unknown>>;
+  constructor(status: number, issues: readonly Issue[], extra: Readonly<Record<string, unknown>> = {}) {
+    super(issues.map(sayIssue).join(' '));
+    this.status = status;
+    this.issues = issues;
+    this.extra = extra;
+  }
+}
+
+export function notFound(what: string, id: string): Refused {
+  return new Refused(404, [{ code: 'not-found', path: '', severity: 'wrong', given: id, detail: { what } }]);
+}
+
+const TITLES: Readonly<Record<number, string>> = {
+  400: 'The request cannot be read',
+  404: 'Not found',
+  409: 'In conflict with what is stored',
+  413: 'Too large',
+  422: 'Something given cannot be used',
+  500: 'A fault in Vuelta',
+};
+
+export interface Problem {
+  readonly type: string;
+  readonly title: string;
+  readonly status: number;
+  readonly detail: string;
+  /** Every issue with its field: what was given, what is allowed, and the sentence. */
+  readonly issues: readonly (Issue & { readonly message: string })[];
+}
+
+/** Source of the form: RFC 9457, Problem Details for HTTP APIs. */
+export function problemOf({ status, issues, message, extra }: Refused): Problem {
+  return {
+    type: `urn:vuelta:problem:${issues[0]?.code ?? 'unknown'}`,
+    title: TITLES[status] ?? 'Refused',
+    status,
+    detail: message,
+    issues: issues.map((issue) => ({ ...issue, message: sayIssue(issue) })),
+    ...extra,
+  };
+}

@@ -1,0 +1,147 @@
+import type { EntityManager } from '@mikro-orm/libsql';
+import { plan } from '../../core/plan/index.ts';
+import { checkEvent, foldRun, freezeRun, runEventSchema, runSchema, summarise, type Run, type RunEvent, type RunSummary } from '../../core/run/index.ts';
+import { RunEventRow, RunRow } from '../entities/index.ts';
+import { notFound, Refused } from '../problems.ts';
+import type { Store } from '../store.ts';
+import type { JobService } from './jobs.ts';
+import type { ShopService } from './shop.ts';
+
+export interface StoredRun {
+  readonly run: Run;
+  readonly summary: RunSummary;
+  readonly startedAt: string;
+  readonly updatedAt: string;
+}
+
+export interface EventsPage {
+  readonly events: readonly RunEvent[];
+  /** Pass it as `after` to get only what came later. */
+  readonly arrival: number;
+}
+
+/** Runs: frozen at the start, then only ever added to. */
+export class RunService {
+  private readonly store: Store;
+  private readonly jobs: JobService;
+  private readonly shop: ShopService;
+  constructor(store: Store, jobs: JobService, shop: ShopService) {
+    this.store = store;
+    this.jobs = jobs;
+    this.shop = shop;
+  }
+
+  /**
+   * Starts a run of a job's part, once, however often the request arrives.
+   * @throws Refused 409 when the job has moved on since the person looked at it; 422 when it is not ready to cut
+   */
+  async start(jobId: string, given: { id: string; partId: string; revision: number }): Promise<StoredRun> {
+    const em = this.store.em.fork();
+    const made = await em.findOne(RunRow, { id: given.id });
+    if (made) return this.present(made);
+    const { job, revision } = await this.jobs.read(jobId);
+    if (revision !== given.revision) {
+      throw new Refused(409, [
+        { code: 'stale-revision', path: 'revision', severity: 'wrong', given: String(given.revision), allowed: String(revision) },
+      ]);
+    }
+    const { equipment } = await this.shop.read();
+    const frozen = freezeRun(job, plan(job, equipment), equipment, { runId: given.id, jobRevision: revision, partId: given.partId });
+    if (!frozen.ok) throw new Refused(422, frozen.issues);
+    const at = new Date().toISOString();
+    const row = em.create(RunRow, {
+      id: given.id,
+      jobId,
+      partId: given.partId,
+      document: JSON.stringify(frozen.value),
+      summary: JSON.stringify(summarise(foldRun(frozen.value, []))),
+      startedAt: at,
+      updatedAt: at,
+    });
+    await em.flush();
+    return this.present(row);
+  }
+
+  async listOf(jobId: string): Promise<StoredRun[]> {
+    await this.jobs.read(jobId);
+    const rows = await this.store.em.fork().find(RunRow, { jobId }, { orderBy: { startedAt: 'desc', id: 'asc' } });
+    return rows.map((row) => this.present(row));
+  }
+
+  async read(id: string): Promise<StoredRun> {
+    return this.present(await this.row(this.store.em.fork(), id));
+  }
+
+  async events(id: string, after: number): Promise<EventsPage> {
+    const em = this.store.em.fork();
+    await this.row(em, id);
+    const rows = await em.find(RunEventRow, { runId: id, arrival: { $gt: after } }, { orderBy: { arrival: 'asc' } });
+    return { events: rows.map(readEvent), arrival: rows.at(-1)?.arrival ?? after };
+  }
+
+  /**
+   * Adds events; those already here are passed over. All of them or none, with the folded state in the same transaction.
+   * @throws Refused 422 for an event of another run or cut; 409 for an id or a sequence number used before with other contents
+   */
+  async append(id: string, events: readonly RunEvent[]): Promise<{ summary: RunSummary; arrival: number }> {
+    return this.store.em.fork().transactional(async (em) => {
+      const row = await this.row(em, id);
+      const { run } = this.present(row);
+      const wrong = events.flatMap((event) => checkEvent(run, event));
+      if (wrong.length > 0) throw new Refused(422, wrong);
+      const rows = await em.find(RunEventRow, { runId: id }, { orderBy: { arrival: 'asc' } });
+      const known = rows.map(readEvent);
+      const fresh = newEvents(known, events);
+      for (const event of fresh) {
+        const { device, deviceSeq } = event;
+        await em.insert(RunEventRow, { id: event.id, runId: id, device, deviceSeq, document: JSON.stringify(event) });
+      }
+      const summary = summarise(foldRun(run, [...known, ...fresh]));
+      em.assign(row, { summary: JSON.stringify(summary), updatedAt: new Date().toISOString() });
+      await em.flush();
+      const last = await em.findOne(RunEventRow, { runId: id }, { orderBy: { arrival: 'desc' } });
+      return { summary, arrival: last?.arrival ?? 0 };
+    });
+  }
+
+  private async row(em: EntityManager, id: string): Promise<RunRow> {
+    const row = await em.findOne(RunRow, { id });
+    if (!row) throw notFound('run', id);
+    return row;
+  }
+
+  private present(row: RunRow): StoredRun {
+    const run = runSchema.parse(JSON.parse(row.document));
+    return { run, summary: JSON.parse(row.summary) as RunSummary, startedAt: row.startedAt, updatedAt: row.updatedAt };
+  }
+}
+
+const readEvent = (row: RunEventRow): RunEvent => runEventSchema.parse(JSON.parse(row.document));
+
+/** The events not yet known, each once. @throws Refused 409 when an id or a screen's number comes with other contents */
+function newEvents(known: readonly RunEvent[], given: readonly RunEvent[]): RunEvent[] {
+  const byId = new Map(known.map((event) => [event.id, event]));
+  const byNumber = new Map(known.map((event) => [`${event.device} ${event.deviceSeq}`, event]));
+  const fresh: RunEvent[] = [];
+  for (const event of given) {
+    const number = `${event.device} ${event.deviceSeq}`;
+    const before = byId.get(event.id) ?? byNumber.get(number);
+    if (before) {
+      if (canonical(before) === canonical(event)) continue;
+      throw new Refused(409, [{ code: 'event-id-reused', path: '', severity: 'wrong', given: event.id }]);
+    }
+    byId.set(event.id, event);
+    byNumber.set(number, event);
+    fresh.push(event);
+  }
+  return fresh;
+}
+
+/** Text that is equal for equal events, whatever order their fields came in. */
+function canonical(value: unknown): string {
+  return JSON.stringify(value, (_, inner: unknown) =>
+    inner !== null && typeof inner === 'object' && !Array.isArray(inner)
+      ? Object.fromEntries(Object.entries(inner).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : inner,
+  );
+}

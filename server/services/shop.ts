@@ -1,0 +1,40 @@
+import { STOCK_EQUIPMENT, equipmentSchema, type Equipment } from '../../core/shop/index.ts';
+import { ShopRow } from '../entities/index.ts';
+import { Refused } from '../problems.ts';
+import type { Store } from '../store.ts';
+
+export interface StoredShop {
+  readonly revision: number;
+  readonly equipment: Equipment;
+}
+
+/** The shop's equipment. A shop that has listed none yet has the stock sets. */
+export class ShopService {
+  private readonly store: Store;
+  constructor(store: Store) {
+    this.store = store;
+  }
+
+  async read(): Promise<StoredShop> {
+    const row = await this.store.em.fork().findOne(ShopRow, { id: 1 });
+    if (!row) return { revision: 0, equipment: STOCK_EQUIPMENT };
+    return { revision: row.revision, equipment: equipmentSchema.parse(JSON.parse(row.document)) };
+  }
+
+  /** @param revision the one that was changed @throws Refused 409 when the shop was changed in the meantime */
+  async save(revision: number, equipment: Equipment): Promise<StoredShop> {
+    return this.store.em.fork().transactional(async (em) => {
+      const row = await em.findOne(ShopRow, { id: 1 });
+      const stored = row?.revision ?? 0;
+      if (stored !== revision) {
+        throw new Refused(409, [
+          { code: 'stale-revision', path: 'revision', severity: 'wrong', given: String(revision), allowed: String(stored) },
+        ]);
+      }
+      const document = JSON.stringify(equipment);
+      if (row) em.assign(row, { document, revision: revision + 1 });
+      else em.create(ShopRow, { id: 1, document, revision: 1 });
+      return { revision: revision + 1, equipment };
+    });
+  }
+}

@@ -1,0 +1,51 @@
+import type { Server } from 'node:http';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import type { Logger } from 'pino';
+import { createApp } from './app.ts';
+import { storeFile, type Config } from './config.ts';
+import { seedDemo } from './demo/index.ts';
+import type { Services } from './routes/index.ts';
+import { JobService, RunService, ShopService } from './services/index.ts';
+import { openStore } from './store.ts';
+
+export interface Running {
+  /** `http://127.0.0.1:4810` */
+  readonly address: string;
+  stop(): Promise<void>;
+}
+
+function listen(server: Server, port: number, host: string): Promise<AddressInfo> {
+  return new Promise((resolve, reject) => {
+    server.once('error', reject);
+    server.listen(port, host, () => resolve(server.address() as AddressInfo));
+  });
+}
+
+/** Opens the store, brings it up to date and serves. @throws a plain sentence when the port is taken */
+export async function startServer(config: Config, log: Logger): Promise<Running> {
+  const store = await openStore(storeFile(config));
+  const shop = new ShopService(store);
+  const jobs = new JobService(store, shop);
+  const services: Services = { shop, jobs, runs: new RunService(store, jobs, shop) };
+  if (config.workshop === 'demo') await seedDemo(services);
+
+  const server = createServer(createApp(services, log, config.webFolder));
+  const { port } = await listen(server, config.port, config.host).catch(async (error: NodeJS.ErrnoException) => {
+    await store.close(true);
+    if (error.code === 'EADDRINUSE') throw new Error(`Port ${config.port} is taken by another program. Set PORT to a free one.`);
+    throw error;
+  });
+  const shown = config.host.includes(':') ? `[${config.host}]` : config.host;
+  return {
+    address: `http://${shown}:${port}`,
+    stop: async () => {
+      await new Promise<void>((resolve) => {
+        server.close(() => resolve());
+        server.closeIdleConnections();
+        setTimeout(() => server.closeAllConnections(), 2000).unref();
+      });
+      await store.close(true);
+    },
+  };
+}

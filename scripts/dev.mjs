@@ -5,7 +5,8 @@ import path from 'node:path';
 import { bin, install, root, run } from './ready.mjs';
 
 install();
-if (!existsSync(path.join(root, 'dist/node/server/main.js'))) run(process.execPath, [bin('typescript/bin/tsc'), '-p', 'tsconfig.build.json']);
+if (!existsSync(path.join(root, 'dist/node/server/main.js')))
+  run(process.execPath, [bin('typescript/bin/tsc'), '-p', 'tsconfig.build.json']);
 const children = [
   [bin('typescript/bin/tsc'), '-p', 'tsconfig.build.json', '--watch', '--preserveWatchOutput'],
   ['--enable-source-maps', '--watch', path.join(root, 'dist/node/server/main.js'), '--demo'],

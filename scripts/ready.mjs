@@ -54,7 +54,8 @@ function unlessStamped(name, files, product, make) {
 
 export function install() {
   const [major, minor] = process.versions.node.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 19)) fail(`Vuelta needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
+  if (major < 20 || (major === 20 && minor < 19))
+    fail(`Vuelta needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
   const lock = path.join(root, 'package-lock.json');
   unlessStamped('installed', [lock], bin('typescript'), () => {
     console.log('Installing packages (about a minute, once)…');
@@ -64,7 +65,13 @@ export function install() {
 
 export function build() {
   const sources = ['core', 'server', 'web', 'bench'].flatMap((folder) => filesBelow(path.join(root, folder)));
-  const settings = ['package-lock.json', 'vite.config.ts', 'index.html', 'tsconfig.base.json', 'tsconfig.build.json'].map((name) => path.join(root, name));
+  const settings = [
+    'package-lock.json',
+    'vite.config.ts',
+    'index.html',
+    'tsconfig.base.json',
+    'tsconfig.build.json',
+  ].map((name) => path.join(root, name));
   unlessStamped('built', [...sources, ...settings], path.join(root, 'dist/web/index.html'), () => {
     console.log('Building…');
     run(process.execPath, [bin('typescript/bin/tsc'), '-p', 'tsconfig.build.json']);

@@ -31,10 +31,14 @@ function asRefused(error: unknown): Refused | null {
   const { status, type, message } = error as { status?: number; type?: string; message?: string };
   const issue = { path: '', severity: 'wrong' } as const;
   if (type === 'entity.too.large') {
-    return new Refused(413, [{ ...issue, code: 'too-large', allowed: '2 MB', detail: { what: 'What was sent' } }]);
+    return new Refused(413, [
+      { ...issue, code: 'too-large', allowed: '2 MB', detail: { what: 'What was sent' } },
+    ]);
   }
   if (status !== undefined && status >= 400 && status < 500) {
-    return new Refused(400, [{ ...issue, code: 'not-json', allowed: 'Send JSON.', detail: { where: message ?? 'unreadable' } }]);
+    return new Refused(400, [
+      { ...issue, code: 'not-json', allowed: 'Send JSON.', detail: { where: message ?? 'unreadable' } },
+    ]);
   }
   return null;
 }
@@ -47,7 +51,12 @@ export function createApp(services: Services, log: Logger, webFolder: string): E
   app.use((request, response, next) => {
     const started = performance.now();
     response.on('finish', () => {
-      const entry = { method: request.method, url: request.originalUrl, status: response.statusCode, ms: Math.round(performance.now() - started) };
+      const entry = {
+        method: request.method,
+        url: request.originalUrl,
+        status: response.statusCode,
+        ms: Math.round(performance.now() - started),
+      };
       if (request.method === 'GET') log.debug(entry, 'request');
       else log.info(entry, 'request');
     });
@@ -68,7 +77,8 @@ export function createApp(services: Services, log: Logger, webFolder: string): E
   app.use('/assets', (_, response) => void response.status(404).end());
   app.use(express.static(webFolder, { index: false }));
   app.get('/{*any}', (_, response) => {
-    if (existsSync(path.join(webFolder, 'index.html'))) response.set('cache-control', 'no-cache').sendFile('index.html', { root: webFolder });
+    if (existsSync(path.join(webFolder, 'index.html')))
+      response.set('cache-control', 'no-cache').sendFile('index.html', { root: webFolder });
     else response.status(503).type('text').send('The page is not built yet: run npm run build.');
   });
 
@@ -76,14 +86,27 @@ export function createApp(services: Services, log: Logger, webFolder: string): E
     if (response.headersSent) return next(error);
     const refused = asRefused(error);
     if (refused) {
-      response.status(refused.status).type('application/problem+json').send(JSON.stringify(problemOf(refused)));
+      response
+        .status(refused.status)
+        .type('application/problem+json')
+        .send(JSON.stringify(problemOf(refused)));
       return;
     }
     const fault = randomUUID();
     log.error({ fault, err: error as Error }, 'fault');
-    response.status(500).type('application/problem+json').send(
-      JSON.stringify({ type: 'urn:vuelta:problem:fault', title: 'A fault in Vuelta', status: 500, detail: `Something went wrong inside Vuelta. Nothing stored was changed. The log has it under ${fault}.`, fault, issues: [] }),
-    );
+    response
+      .status(500)
+      .type('application/problem+json')
+      .send(
+        JSON.stringify({
+          type: 'urn:vuelta:problem:fault',
+          title: 'A fault in Vuelta',
+          status: 500,
+          detail: `Something went wrong inside Vuelta. Nothing stored was changed. The log has it under ${fault}.`,
+          fault,
+          issues: [],
+        }),
+      );
   };
   app.use(onError);
   return app;

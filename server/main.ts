@@ -13,8 +13,11 @@ try {
   const config = readConfig(process.env, process.argv.slice(2), root);
   const running = await startServer(config, log);
   log.info({ address: running.address, store: storeFile(config) }, 'serving');
-  console.log(`\nVuelta, ${config.workshop === 'demo' ? 'demo workshop' : 'your workshop'}: ${running.address}\nStored in ${storeFile(config)}. Stop with Ctrl-C.\n`);
-  if (!LOOPBACK.includes(config.host)) log.warn({ host: config.host }, 'anyone on this network can reach this workshop');
+  console.log(
+    `\nVuelta, ${config.workshop === 'demo' ? 'demo workshop' : 'your workshop'}: ${running.address}\nStored in ${storeFile(config)}. Stop with Ctrl-C.\n`,
+  );
+  if (!LOOPBACK.includes(config.host))
+    log.warn({ host: config.host }, 'anyone on this network can reach this workshop');
 
   let stopping = false;
   const stop = (why: string) => {
@@ -27,7 +30,8 @@ try {
   process.on('SIGTERM', () => stop('SIGTERM'));
   // a signal to npm does not reach its grandchild: stop when the parent is gone
   const parent = process.ppid;
-  if (process.env['VUELTA_WATCH_PARENT']) setInterval(() => process.ppid !== parent && stop('parent gone'), 500).unref();
+  if (process.env['VUELTA_WATCH_PARENT'])
+    setInterval(() => process.ppid !== parent && stop('parent gone'), 500).unref();
 } catch (error) {
   console.error(`\nVuelta cannot start: ${error instanceof Error ? error.message : String(error)}\n`);
   log.debug({ err: error as Error }, 'start failed');

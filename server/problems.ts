@@ -1,4 +1,5 @@
 import { sayIssue, type Issue } from '../core/findings/index.ts';
+import type { Problem } from '../core/wire/index.ts';
 
 /** Something a request asked for that is refused, with every reason. Becomes an RFC 9457 problem document. */
 export class Refused extends Error {
@@ -26,16 +27,6 @@ const TITLES: Readonly<Record<number, string>> = {
   500: 'A fault in Vuelta',
 };
 
-export interface Problem {
-  readonly type: string;
-  readonly title: string;
-  readonly status: number;
-  readonly detail: string;
-  /** Every issue with its field: what was given, what is allowed, and the sentence. */
-  readonly issues: readonly (Issue & { readonly message: string })[];
-}
-
-/** Source of the form: RFC 9457, Problem Details for HTTP APIs. */
 export function problemOf({ status, issues, message, extra }: Refused): Problem {
   return {
     type: `urn:vuelta:problem:${issues[0]?.code ?? 'unknown'}`,

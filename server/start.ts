@@ -31,11 +31,14 @@ export async function startServer(config: Config, log: Logger): Promise<Running>
   if (config.workshop === 'demo') await seedDemo(services);
 
   const server = createServer(createApp(services, log, config.webFolder));
-  const { port } = await listen(server, config.port, config.host).catch(async (error: NodeJS.ErrnoException) => {
-    await store.close(true);
-    if (error.code === 'EADDRINUSE') throw new Error(`Port ${config.port} is taken by another program. Set PORT to a free one.`);
-    throw error;
-  });
+  const { port } = await listen(server, config.port, config.host).catch(
+    async (error: NodeJS.ErrnoException) => {
+      await store.close(true);
+      if (error.code === 'EADDRINUSE')
+        throw new Error(`Port ${config.port} is taken by another program. Set PORT to a free one.`);
+      throw error;
+    },
+  );
   const shown = config.host.includes(':') ? `[${config.host}]` : config.host;
   return {
     address: `http://${shown}:${port}`,

@@ -20,7 +20,10 @@ export async function openStore(file: string): Promise<Store> {
     discovery: { disableDynamicFileAccess: true, warnWhenNoEntities: false },
     migrations: { migrationsList, snapshot: false, silent: true },
     pool: {
-      afterCreate: (connection: { exec(sql: string): unknown }, done: (error: unknown, connection: unknown) => void) => {
+      afterCreate: (
+        connection: { exec(sql: string): unknown },
+        done: (error: unknown, connection: unknown) => void,
+      ) => {
         try {
           for (const pragma of PRAGMAS) connection.exec(`pragma ${pragma}`);
           done(null, connection);

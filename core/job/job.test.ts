@@ -65,11 +65,12 @@ describe('job files', () => {
   });
 
   test('shape problems name the part by its id, and all are told', () => {
-    const wrong = JSON.parse(jobFileText(job)) as Record<string, never> & {
+    const wrong = JSON.parse(jobFileText(job)) as {
+      name: string;
       parts: { gear: { pitch: { unit: string } }; kind: string }[];
     };
     wrong.parts[0]!.gear.pitch.unit = 'furlong';
-    (wrong as { name: unknown }).name = '';
+    wrong.name = '';
     expect(codes(JSON.stringify(wrong))).toBe('shape at name,shape at parts.p1.gear.pitch.unit');
   });
 

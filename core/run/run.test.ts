@@ -11,6 +11,7 @@ import {
   freezeRun,
   inOrder,
   lastSeenOf,
+  reconcile,
   runEventSchema,
   runSchema,
   spacesFrom,
@@ -223,6 +224,28 @@ describe('two screens on one run', () => {
         { kind: 'events-missing', devices: ['tablet'] },
       ],
     });
+  });
+
+  test('after a look at the gear the count is set so, whatever was in doubt', () => {
+    const tablet = new Screen('tablet', run);
+    const phone = new Screen('phone', run);
+    for (let i = 0; i < 5; i += 1) tablet.count();
+    phone.shown(tablet.seen);
+    tablet.count();
+    tablet.count();
+    phone.count();
+    tablet.shown(phone.seen);
+    for (const cutsDone of [0, 3, 6, 7, 9, 20]) {
+      const looked = new Screen('looked', run);
+      looked.shown(tablet.seen);
+      for (const act of reconcile(run, looked.seen, looked.state, cutsDone)) looked.act(act);
+      expect(looked.state).toMatchObject({
+        done: cutsDone,
+        doubts: [],
+        next: cutsDone === 20 ? null : { index: cutsDone + 1 },
+      });
+      expect(reconcile(run, looked.seen, looked.state, cutsDone)).toEqual([]);
+    }
   });
 
   test('any order of arrival and any repeats give the same state (seed 62)', () => {

@@ -62,7 +62,7 @@ const eventBase = {
   clientTime: z.iso.datetime({ offset: true }),
 };
 const place = { round: z.int().min(1), index: z.int().min(1) };
-const ids = z.array(idSchema).min(1).max(200).readonly();
+const ids = z.array(idSchema).min(1).max(2000).readonly();
 
 export const runEventSchema = z.discriminatedUnion('kind', [
   /** A cut is made. */

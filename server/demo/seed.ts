@@ -12,7 +12,12 @@ export async function seedDemo({ jobs, runs }: Services): Promise<void> {
   }
 }
 
-async function seedRun(runs: Services['runs'], jobId: string, revision: number, made: NonNullable<DemoJob['run']>): Promise<void> {
+async function seedRun(
+  runs: Services['runs'],
+  jobId: string,
+  revision: number,
+  made: NonNullable<DemoJob['run']>,
+): Promise<void> {
   const { run } = await runs.start(jobId, { id: `run-${jobId}`, partId: 'p1', revision });
   const events: RunEvent[] = [];
   const add = (act: RunAct) => {
@@ -29,7 +34,8 @@ async function seedRun(runs: Services['runs'], jobId: string, revision: number, 
   };
   for (const { round, index } of run.cuts.slice(0, made.cuts)) add({ kind: 'done', round, index });
   const { next } = foldRun(run, events);
-  for (const text of made.notes ?? []) add({ kind: 'note', round: next?.round ?? 1, index: next?.index ?? 1, text });
+  for (const text of made.notes ?? [])
+    add({ kind: 'note', round: next?.round ?? 1, index: next?.index ?? 1, text });
   if (made.paused) add({ kind: 'pause' });
   if (made.closed) add({ kind: 'closed', fits: true });
   await runs.append(run.id, events);

@@ -72,7 +72,13 @@ export const entities = [
   new EntitySchema<KeptVersionRow>({
     class: KeptVersionRow,
     tableName: 'kept_version',
-    properties: { id: { ...text, primary: true }, jobId: text, document: text, baseRevision: whole, at: text },
+    properties: {
+      id: { ...text, primary: true },
+      jobId: text,
+      document: text,
+      baseRevision: whole,
+      at: text,
+    },
   }),
   new EntitySchema<RunRow>({
     class: RunRow,

@@ -16,7 +16,9 @@ export class Migration20261124First extends Migration {
       arrival integer primary key autoincrement, id text not null unique, run_id text not null references run (id),
       device text not null, device_seq integer not null, document text not null,
       unique (run_id, device, device_seq))`);
-    this.addSql(`create table shop (id integer primary key, document text not null, revision integer not null)`);
+    this.addSql(
+      `create table shop (id integer primary key, document text not null, revision integer not null)`,
+    );
     this.addSql(`create index run_by_job on run (job_id)`);
     this.addSql(`create index event_by_run on run_event (run_id, arrival)`);
     this.addSql(`create index kept_by_job on kept_version (job_id)`);

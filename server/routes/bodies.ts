@@ -2,4 +2,6 @@ import { z } from 'zod';
 import { jobSchema } from '../../core/job/index.ts';
 
 /** A job in a request may be of an older version; readJob checks it in full. The description shows today's shape. */
-export const jobBodySchema = z.looseObject({ format: z.string(), version: z.number() }).meta({ override: z.toJSONSchema(jobSchema, { io: 'input', unrepresentable: 'any' }) });
+export const jobBodySchema = z
+  .looseObject({ format: z.string(), version: z.number() })
+  .meta({ override: z.toJSONSchema(jobSchema, { io: 'input', unrepresentable: 'any' }) });

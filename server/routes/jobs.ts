@@ -11,11 +11,21 @@ const nameSchema = z.string().trim().min(1).max(120);
 export function jobFrom(raw: unknown): Job {
   const read = readJob(raw);
   if (read.ok) return read.value;
-  throw new Refused(422, read.issues.map((issue) => ({ ...issue, path: issue.path ? `job.${issue.path}` : 'job' })));
+  throw new Refused(
+    422,
+    read.issues.map((issue) => ({ ...issue, path: issue.path ? `job.${issue.path}` : 'job' })),
+  );
 }
 
 /** A file name from a job's name: letters, figures and strokes. */
-const fileName = (name: string): string => `${name.normalize('NFKD').replace(/[^\w]+/g, '-').replace(/^-|-$/g, '').toLowerCase() || 'job'}.vuelta.json`;
+const fileName = (name: string): string =>
+  `${
+    name
+      .normalize('NFKD')
+      .replace(/[^\w]+/g, '-')
+      .replace(/^-|-$/g, '')
+      .toLowerCase() || 'job'
+  }.vuelta.json`;
 
 export function jobRoutes(jobs: JobService): Route[] {
   return [
@@ -46,13 +56,23 @@ export function jobRoutes(jobs: JobService): Route[] {
     route({
       method: 'put',
       path: '/jobs/{id}',
-      summary: 'Saves a job; revision 0 makes it. A save from a stale revision is refused and what was sent is kept.',
+      summary:
+        'Saves a job; revision 0 makes it. A save from a stale revision is refused and what was sent is kept.',
       body: z.object({ revision: z.int().min(0), job: jobBodySchema }),
       refusals: [409, 422],
       handle: ({ params, body }) => {
         const job = jobFrom(body.job);
         if (job.id !== params['id']) {
-          throw new Refused(422, [{ code: 'shape', path: 'job.id', severity: 'wrong', given: job.id, allowed: params['id']!, detail: { what: 'The id in the document is not the one in the address.' } }]);
+          throw new Refused(422, [
+            {
+              code: 'shape',
+              path: 'job.id',
+              severity: 'wrong',
+              given: job.id,
+              allowed: params['id']!,
+              detail: { what: 'The id in the document is not the one in the address.' },
+            },
+          ]);
         }
         return jobs.save(body.revision, job);
       },
@@ -61,7 +81,11 @@ export function jobRoutes(jobs: JobService): Route[] {
       method: 'patch',
       path: '/jobs/{id}',
       summary: 'Renames a job, puts it away or takes it out again.',
-      body: z.object({ revision: z.int().min(1), name: nameSchema.optional(), archived: z.boolean().optional() }),
+      body: z.object({
+        revision: z.int().min(1),
+        name: nameSchema.optional(),
+        archived: z.boolean().optional(),
+      }),
       refusals: [404, 409, 422],
       handle: ({ params, body }) => jobs.change(params['id']!, body.revision, body),
     }),

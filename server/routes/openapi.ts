@@ -41,7 +41,8 @@ function jsonSchema(schema: z.ZodType): unknown {
     io: 'input',
     unrepresentable: 'any',
     override: ({ zodSchema, jsonSchema: made }) => {
-      const meta = z.globalRegistry.get(zodSchema as unknown as z.ZodType) as { override?: Record<string, unknown> } | undefined;
+      const meta = z.globalRegistry.get(zodSchema as unknown as z.ZodType) as
+        { override?: Record<string, unknown> } | undefined;
       if (!meta?.override) return;
       for (const key of Object.keys(made)) delete (made as Record<string, unknown>)[key];
       const { $schema: _, ...rest } = meta.override;
@@ -51,22 +52,34 @@ function jsonSchema(schema: z.ZodType): unknown {
 }
 
 function operation(made: Route): object {
-  const inPath = [...made.path.matchAll(/\{(\w+)\}/g)].map(([, name]) => ({ name, in: 'path', required: true, schema: { type: 'string' } }));
+  const inPath = [...made.path.matchAll(/\{(\w+)\}/g)].map(([, name]) => ({
+    name,
+    in: 'path',
+    required: true,
+    schema: { type: 'string' },
+  }));
   const queries = made.query
-    ? Object.entries((jsonSchema(made.query) as { properties?: Record<string, unknown> }).properties ?? {}).map(([name, schema]) => ({ name, in: 'query', schema }))
+    ? Object.entries(
+        (jsonSchema(made.query) as { properties?: Record<string, unknown> }).properties ?? {},
+      ).map(([name, schema]) => ({ name, in: 'query', schema }))
     : [];
   const type = made.textBody ? 'text/plain' : 'application/json';
   const refused = [...(made.body ? [400, 422] : []), ...(made.refusals ?? [])];
   return {
     summary: made.summary,
     ...(inPath.length + queries.length > 0 ? { parameters: [...inPath, ...queries] } : {}),
-    ...(made.body ? { requestBody: { required: true, content: { [type]: { schema: jsonSchema(made.body) } } } } : {}),
+    ...(made.body
+      ? { requestBody: { required: true, content: { [type]: { schema: jsonSchema(made.body) } } } }
+      : {}),
     responses: {
       [made.status ?? 200]: { description: 'Done', content: { 'application/json': { schema: {} } } },
       ...Object.fromEntries(
         [...new Set(refused)].map((status) => [
           status,
-          { description: REFUSALS[status], content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } } },
+          {
+            description: REFUSALS[status],
+            content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } },
+          },
         ]),
       ),
     },
@@ -81,7 +94,11 @@ export function describeApi(routes: readonly Route[]): object {
   }
   return {
     openapi: '3.1.0',
-    info: { title: 'Vuelta', version: '1', description: 'Plans gear-cutting jobs and keeps the count. No browser needed: POST /api/plan.' },
+    info: {
+      title: 'Vuelta',
+      version: '1',
+      description: 'Plans gear-cutting jobs and keeps the count. No browser needed: POST /api/plan.',
+    },
     paths,
     components: { schemas: { Problem: problemSchema } },
   };

@@ -16,7 +16,14 @@ export interface Route<Body extends z.ZodType = z.ZodType, Query extends z.ZodTy
   readonly status?: 200 | 201;
   /** What may be refused, beyond malformed bodies. */
   readonly refusals?: readonly (404 | 409 | 413 | 422)[];
-  handle(request: { readonly params: Readonly<Record<string, string>>; readonly body: z.output<Body>; readonly query: z.output<Query> }, response: Response): unknown;
+  handle(
+    request: {
+      readonly params: Readonly<Record<string, string>>;
+      readonly body: z.output<Body>;
+      readonly query: z.output<Query>;
+    },
+    response: Response,
+  ): unknown;
 }
 
 /** Keeps the types of body and query together with their schemas. */
@@ -35,9 +42,16 @@ function parse<T extends z.ZodType>(schema: T | undefined, raw: unknown): z.outp
 export function mount(router: Router, routes: readonly Route[]): void {
   for (const { method, path, body, textBody, query, status, handle } of routes) {
     router[method](path.replace(/\{(\w+)\}/g, ':$1'), async (request: Request, response: Response) => {
-      const given = textBody ? (typeof request.body === 'string' ? request.body : '') : parse(body, request.body);
+      const given = textBody
+        ? typeof request.body === 'string'
+          ? request.body
+          : ''
+        : parse(body, request.body);
       const params = request.params as Record<string, string>;
-      const answer: unknown = await handle({ params, body: given, query: parse(query, request.query) }, response);
+      const answer: unknown = await handle(
+        { params, body: given, query: parse(query, request.query) },
+        response,
+      );
       if (!response.headersSent) response.status(status ?? 200).json(answer);
     });
   }

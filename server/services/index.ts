@@ -1,3 +1,3 @@
-export { JobService, type JobListing, type StoredJob } from './jobs.ts';
-export { RunService, type EventsPage, type StoredRun } from './runs.ts';
-export { ShopService, type StoredShop } from './shop.ts';
+export { JobService } from './jobs.ts';
+export { RunService } from './runs.ts';
+export { ShopService } from './shop.ts';

@@ -4,31 +4,11 @@ import { moveText } from '../../core/dividing/index.ts';
 import { duplicateJob, readJobFile, type Job } from '../../core/job/index.ts';
 import { plan, refusals, stationOf, type Plan } from '../../core/plan/index.ts';
 import { runSchema, type RunSummary } from '../../core/run/index.ts';
+import type { JobListing, StoredJob } from '../../core/wire/index.ts';
 import { JobRow, KeptVersionRow, RunRow } from '../entities/index.ts';
 import { notFound, Refused } from '../problems.ts';
 import type { Store } from '../store.ts';
 import type { ShopService } from './shop.ts';
-
-export interface StoredJob {
-  readonly job: Job;
-  readonly revision: number;
-  readonly archived: boolean;
-  readonly createdAt: string;
-  readonly updatedAt: string;
-  /** Versions kept from saves that came too late. */
-  readonly kept: readonly { readonly id: string; readonly at: string }[];
-}
-
-export interface JobListing {
-  readonly id: string;
-  readonly name: string;
-  readonly line: string;
-  readonly revision: number;
-  readonly archived: boolean;
-  readonly updatedAt: string;
-  /** The newest run, if any. */
-  readonly run: { readonly id: string; readonly startedAt: string; readonly updatedAt: string; readonly summary: RunSummary; readonly move: string; readonly divisions: number } | null;
-}
 
 const now = () => new Date().toISOString();
 
@@ -48,7 +28,11 @@ export class JobService {
   async list(archived: boolean): Promise<JobListing[]> {
     const em = this.store.em.fork();
     const rows = await em.find(JobRow, { archived }, { orderBy: { updatedAt: 'desc', id: 'asc' } });
-    const runs = await em.find(RunRow, { jobId: { $in: rows.map(({ id }) => id) } }, { orderBy: { startedAt: 'asc', id: 'asc' } });
+    const runs = await em.find(
+      RunRow,
+      { jobId: { $in: rows.map(({ id }) => id) } },
+      { orderBy: { startedAt: 'asc', id: 'asc' } },
+    );
     const newest = new Map(runs.map((run) => [run.jobId, run]));
     return rows.map(({ id, name, line, revision, archived: away, updatedAt }) => {
       const run = newest.get(id);
@@ -71,7 +55,13 @@ export class JobService {
       const row = await em.findOne(JobRow, { id: job.id });
       const stored = row?.revision ?? 0;
       if (stored !== revision) return this.keep(em, job, revision, stored, row !== null);
-      const fields = { name: job.name, line: lineOf(planned), document: JSON.stringify(job), revision: revision + 1, updatedAt: now() };
+      const fields = {
+        name: job.name,
+        line: lineOf(planned),
+        document: JSON.stringify(job),
+        revision: revision + 1,
+        updatedAt: now(),
+      };
       if (row) em.assign(row, fields);
       else em.create(JobRow, { id: job.id, archived: false, createdAt: fields.updatedAt, ...fields });
       return null;
@@ -81,7 +71,11 @@ export class JobService {
   }
 
   /** @throws Refused 409 for a stale revision */
-  async change(id: string, revision: number, to: { name?: string | undefined; archived?: boolean | undefined }): Promise<StoredJob> {
+  async change(
+    id: string,
+    revision: number,
+    to: { name?: string | undefined; archived?: boolean | undefined },
+  ): Promise<StoredJob> {
     return this.store.em.fork().transactional(async (em) => {
       const row = await this.row(em, id);
       if (row.revision !== revision) throw new Refused(409, [this.stale(revision, row.revision)]);
@@ -119,7 +113,11 @@ export class JobService {
     if (!kept) throw notFound('kept version', keptId);
     const read = readJobFile(kept.document);
     if (!read.ok) throw new Refused(422, read.issues);
-    const saved = await this.save(0, { ...read.value, id: randomUUID(), name: `${read.value.name} (other version)`.slice(0, 120) });
+    const saved = await this.save(0, {
+      ...read.value,
+      id: randomUUID(),
+      name: `${read.value.name} (other version)`.slice(0, 120),
+    });
     await em.remove(kept).flush();
     return saved;
   }
@@ -133,16 +131,37 @@ export class JobService {
   }
 
   /** Keeps what came too late, to be taken out again by hand. */
-  private keep(em: Pick<EntityManager, "create">, job: Job, revision: number, stored: number, exists: boolean): Refused {
+  private keep(
+    em: Pick<EntityManager, 'create'>,
+    job: Job,
+    revision: number,
+    stored: number,
+    exists: boolean,
+  ): Refused {
     const keptId = randomUUID();
     if (exists) {
-      em.create(KeptVersionRow, { id: keptId, jobId: job.id, document: JSON.stringify(job), baseRevision: revision, at: now() });
+      em.create(KeptVersionRow, {
+        id: keptId,
+        jobId: job.id,
+        document: JSON.stringify(job),
+        baseRevision: revision,
+        at: now(),
+      });
     }
-    return new Refused(409, [this.stale(revision, stored)], { kept: exists ? keptId : null, storedRevision: stored });
+    return new Refused(409, [this.stale(revision, stored)], {
+      kept: exists ? keptId : null,
+      storedRevision: stored,
+    });
   }
 
   private stale(given: number, stored: number) {
-    return { code: 'stale-revision', path: 'revision', severity: 'wrong', given: String(given), allowed: String(stored) } as const;
+    return {
+      code: 'stale-revision',
+      path: 'revision',
+      severity: 'wrong',
+      given: String(given),
+      allowed: String(stored),
+    } as const;
   }
 
   private async row(em: EntityManager, id: string): Promise<JobRow> {
@@ -154,19 +173,36 @@ export class JobService {
   /** What rests was checked when it came in; that it no longer reads is a fault, not an issue. */
   private document(row: JobRow): Job {
     const read = readJobFile(row.document);
-    if (!read.ok) throw new Error(`stored job ${row.id} cannot be read: ${read.issues.map(({ code }) => code).join(', ')}`);
+    if (!read.ok)
+      throw new Error(
+        `stored job ${row.id} cannot be read: ${read.issues.map(({ code }) => code).join(', ')}`,
+      );
     return read.value;
   }
 
   private async present(em: EntityManager, row: JobRow): Promise<StoredJob> {
     const kept = await em.find(KeptVersionRow, { jobId: row.id }, { orderBy: { at: 'asc' } });
     const { revision, archived, createdAt, updatedAt } = row;
-    return { job: this.document(row), revision, archived, createdAt, updatedAt, kept: kept.map(({ id, at }) => ({ id, at })) };
+    return {
+      job: this.document(row),
+      revision,
+      archived,
+      createdAt,
+      updatedAt,
+      kept: kept.map(({ id, at }) => ({ id, at })),
+    };
   }
 }
 
 function listRun(row: RunRow): NonNullable<JobListing['run']> {
   const run = runSchema.parse(JSON.parse(row.document));
   const { id, startedAt, updatedAt } = row;
-  return { id, startedAt, updatedAt, summary: JSON.parse(row.summary) as RunSummary, move: moveText(run.move), divisions: run.divisions };
+  return {
+    id,
+    startedAt,
+    updatedAt,
+    summary: JSON.parse(row.summary) as RunSummary,
+    move: moveText(run.move),
+    divisions: run.divisions,
+  };
 }

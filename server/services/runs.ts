@@ -1,24 +1,21 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { plan } from '../../core/plan/index.ts';
-import { checkEvent, foldRun, freezeRun, runEventSchema, runSchema, summarise, type Run, type RunEvent, type RunSummary } from '../../core/run/index.ts';
+import {
+  checkEvent,
+  foldRun,
+  freezeRun,
+  runEventSchema,
+  runSchema,
+  summarise,
+  type RunEvent,
+  type RunSummary,
+} from '../../core/run/index.ts';
+import type { Appended, EventsPage, StoredRun } from '../../core/wire/index.ts';
 import { RunEventRow, RunRow } from '../entities/index.ts';
 import { notFound, Refused } from '../problems.ts';
 import type { Store } from '../store.ts';
 import type { JobService } from './jobs.ts';
 import type { ShopService } from './shop.ts';
-
-export interface StoredRun {
-  readonly run: Run;
-  readonly summary: RunSummary;
-  readonly startedAt: string;
-  readonly updatedAt: string;
-}
-
-export interface EventsPage {
-  readonly events: readonly RunEvent[];
-  /** Pass it as `after` to get only what came later. */
-  readonly arrival: number;
-}
 
 /** Runs: frozen at the start, then only ever added to. */
 export class RunService {
@@ -42,11 +39,21 @@ export class RunService {
     const { job, revision } = await this.jobs.read(jobId);
     if (revision !== given.revision) {
       throw new Refused(409, [
-        { code: 'stale-revision', path: 'revision', severity: 'wrong', given: String(given.revision), allowed: String(revision) },
+        {
+          code: 'stale-revision',
+          path: 'revision',
+          severity: 'wrong',
+          given: String(given.revision),
+          allowed: String(revision),
+        },
       ]);
     }
     const { equipment } = await this.shop.read();
-    const frozen = freezeRun(job, plan(job, equipment), equipment, { runId: given.id, jobRevision: revision, partId: given.partId });
+    const frozen = freezeRun(job, plan(job, equipment), equipment, {
+      runId: given.id,
+      jobRevision: revision,
+      partId: given.partId,
+    });
     if (!frozen.ok) throw new Refused(422, frozen.issues);
     const at = new Date().toISOString();
     const row = em.create(RunRow, {
@@ -64,7 +71,9 @@ export class RunService {
 
   async listOf(jobId: string): Promise<StoredRun[]> {
     await this.jobs.read(jobId);
-    const rows = await this.store.em.fork().find(RunRow, { jobId }, { orderBy: { startedAt: 'desc', id: 'asc' } });
+    const rows = await this.store.em
+      .fork()
+      .find(RunRow, { jobId }, { orderBy: { startedAt: 'desc', id: 'asc' } });
     return rows.map((row) => this.present(row));
   }
 
@@ -75,7 +84,11 @@ export class RunService {
   async events(id: string, after: number): Promise<EventsPage> {
     const em = this.store.em.fork();
     await this.row(em, id);
-    const rows = await em.find(RunEventRow, { runId: id, arrival: { $gt: after } }, { orderBy: { arrival: 'asc' } });
+    const rows = await em.find(
+      RunEventRow,
+      { runId: id, arrival: { $gt: after } },
+      { orderBy: { arrival: 'asc' } },
+    );
     return { events: rows.map(readEvent), arrival: rows.at(-1)?.arrival ?? after };
   }
 
@@ -83,7 +96,7 @@ export class RunService {
    * Adds events; those already here are passed over. All of them or none, with the folded state in the same transaction.
    * @throws Refused 422 for an event of another run or cut; 409 for an id or a sequence number used before with other contents
    */
-  async append(id: string, events: readonly RunEvent[]): Promise<{ summary: RunSummary; arrival: number }> {
+  async append(id: string, events: readonly RunEvent[]): Promise<Appended> {
     return this.store.em.fork().transactional(async (em) => {
       const row = await this.row(em, id);
       const { run } = this.present(row);
@@ -94,7 +107,13 @@ export class RunService {
       const fresh = newEvents(known, events);
       for (const event of fresh) {
         const { device, deviceSeq } = event;
-        await em.insert(RunEventRow, { id: event.id, runId: id, device, deviceSeq, document: JSON.stringify(event) });
+        await em.insert(RunEventRow, {
+          id: event.id,
+          runId: id,
+          device,
+          deviceSeq,
+          document: JSON.stringify(event),
+        });
       }
       const summary = summarise(foldRun(run, [...known, ...fresh]));
       em.assign(row, { summary: JSON.stringify(summary), updatedAt: new Date().toISOString() });
@@ -112,7 +131,12 @@ export class RunService {
 
   private present(row: RunRow): StoredRun {
     const run = runSchema.parse(JSON.parse(row.document));
-    return { run, summary: JSON.parse(row.summary) as RunSummary, startedAt: row.startedAt, updatedAt: row.updatedAt };
+    return {
+      run,
+      summary: JSON.parse(row.summary) as RunSummary,
+      startedAt: row.startedAt,
+      updatedAt: row.updatedAt,
+    };
   }
 }
 

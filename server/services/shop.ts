@@ -1,12 +1,8 @@
 import { STOCK_EQUIPMENT, equipmentSchema, type Equipment } from '../../core/shop/index.ts';
+import type { StoredShop } from '../../core/wire/index.ts';
 import { ShopRow } from '../entities/index.ts';
 import { Refused } from '../problems.ts';
 import type { Store } from '../store.ts';
-
-export interface StoredShop {
-  readonly revision: number;
-  readonly equipment: Equipment;
-}
 
 /** The shop's equipment. A shop that has listed none yet has the stock sets. */
 export class ShopService {
@@ -28,7 +24,13 @@ export class ShopService {
       const stored = row?.revision ?? 0;
       if (stored !== revision) {
         throw new Refused(409, [
-          { code: 'stale-revision', path: 'revision', severity: 'wrong', given: String(revision), allowed: String(stored) },
+          {
+            code: 'stale-revision',
+            path: 'revision',
+            severity: 'wrong',
+            given: String(revision),
+            allowed: String(stored),
+          },
         ]);
       }
       const document = JSON.stringify(equipment);

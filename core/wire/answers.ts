@@ -1,0 +1,70 @@
+import type { Issue } from '../findings/index.ts';
+import type { Job } from '../job/index.ts';
+import type { Run, RunEvent, RunSummary } from '../run/index.ts';
+import type { Equipment } from '../shop/index.ts';
+
+/** What the server answers with: one shape for both ends of the wire. */
+
+export interface StoredShop {
+  readonly revision: number;
+  readonly equipment: Equipment;
+}
+
+export interface StoredJob {
+  readonly job: Job;
+  readonly revision: number;
+  readonly archived: boolean;
+  readonly createdAt: string;
+  readonly updatedAt: string;
+  /** Versions kept from saves that came too late. */
+  readonly kept: readonly { readonly id: string; readonly at: string }[];
+}
+
+/** A job as the bench lists it, with its newest run. */
+export interface JobListing {
+  readonly id: string;
+  readonly name: string;
+  readonly line: string;
+  readonly revision: number;
+  readonly archived: boolean;
+  readonly updatedAt: string;
+  readonly run: {
+    readonly id: string;
+    readonly startedAt: string;
+    readonly updatedAt: string;
+    readonly summary: RunSummary;
+    /** One space's move in words. */
+    readonly move: string;
+    readonly divisions: number;
+  } | null;
+}
+
+export interface StoredRun {
+  readonly run: Run;
+  readonly summary: RunSummary;
+  readonly startedAt: string;
+  readonly updatedAt: string;
+}
+
+export interface EventsPage {
+  readonly events: readonly RunEvent[];
+  /** Pass it as `after` to get only what came later. */
+  readonly arrival: number;
+}
+
+export interface Appended {
+  readonly summary: RunSummary;
+  readonly arrival: number;
+}
+
+/** A refusal. Source of the form: RFC 9457, Problem Details for HTTP APIs. */
+export interface Problem {
+  readonly type: string;
+  readonly title: string;
+  readonly status: number;
+  readonly detail: string;
+  /** Every issue with its field: what was given, what is allowed, and the sentence. */
+  readonly issues: readonly (Issue & { readonly message: string })[];
+  /** Id under which a version that came too late was kept. */
+  readonly kept?: string | null;
+}

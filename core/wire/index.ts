@@ -1,0 +1,9 @@
+export type {
+  Appended,
+  EventsPage,
+  JobListing,
+  Problem,
+  StoredJob,
+  StoredRun,
+  StoredShop,
+} from './answers.ts';

@@ -1,0 +1,56 @@
+/** Takes one current picture of each main view, from the demo workshop, into docs/screenshots (or the folder given). */
+import { spawn } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { BROWSER_ARGS, findBrowser } from './browser.mjs';
+import { build, install, root } from './ready.mjs';
+
+install();
+build();
+const { launch } = await import('puppeteer-core');
+const target = path.resolve(root, process.argv[2] ?? 'docs/screenshots');
+const only = process.argv[3];
+const data = mkdtempSync(path.join(os.tmpdir(), 'vuelta-pictures-'));
+const port = 4871;
+const base = `http://127.0.0.1:${port}`;
+mkdirSync(target, { recursive: true });
+
+const server = spawn(process.execPath, [path.join(root, 'dist/node/server/main.js'), '--demo'], { env: { ...process.env, PORT: String(port), VUELTA_DATA: data, LOG_LEVEL: 'error' }, stdio: ['ignore', 'pipe', 'inherit'] });
+await new Promise((resolve) => server.stdout.on('data', (chunk) => String(chunk).includes(base) && resolve()));
+const browser = await launch({ executablePath: findBrowser(), args: BROWSER_ARGS, userDataDir: path.join(data, 'browser') });
+
+/** name, address, what to do before the picture */
+const views = [
+  ['bench', '/'],
+  ['card-gear', '/jobs/demo-lens-second/gear'],
+  ['card-blank-in-doubt', '/jobs/demo-winding/blank'],
+  ['card-cutter', '/jobs/demo-fog-cam/cutter'],
+  ['card-dividing', '/jobs/demo-lens-second/dividing'],
+  ['card-working', '/jobs/demo-lens-second/dividing', async (page) => page.keyboard.press('w')],
+  ['card-not-simple', '/jobs/demo-orrery-year/dividing'],
+  ['card-cut', '/jobs/demo-lens-second/cut'],
+  ['card-night-shift', '/jobs/demo-lens-second/dividing', async (page) => page.keyboard.press('l')],
+  ['mill', '/runs/run-demo-lens-second'],
+];
+try {
+  for (const [name, address, before] of views) {
+    if (only && !name.includes(only)) continue;
+    const context = await browser.createBrowserContext();
+    const page = await context.newPage();
+    await page.setViewport({ width: 1280, height: 800 });
+    await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
+    await page.goto(base + address, { waitUntil: 'networkidle2' });
+    if (before) await before(page);
+    await page.evaluate(() => document.fonts.ready);
+    await new Promise((resolve) => setTimeout(resolve, 500));
+    await page.screenshot({ path: path.join(target, `${name}.png`) });
+    await context.close();
+    console.log(name);
+  }
+} finally {
+  await browser.close();
+  server.kill();
+  await new Promise((resolve) => server.on('exit', resolve));
+  rmSync(data, { recursive: true, force: true });
+}

@@ -1,0 +1,49 @@
+import { QueryClientProvider } from '@tanstack/react-query';
+import { ConfigProvider } from 'antd';
+import { useEffect, useMemo } from 'react';
+import { createBrowserRouter, RouterProvider } from 'react-router';
+import { PageFault, PageWait } from './shared/PageStates.tsx';
+import { queryClient, usePreferences } from './state/index.ts';
+import { antdTheme } from './theme/index.ts';
+
+/** Each page is loaded when it is first opened. */
+const router = createBrowserRouter([
+  {
+    HydrateFallback: PageWait,
+    ErrorBoundary: PageFault,
+    children: [
+      {
+        path: '/',
+        lazy: () => import('./bench/index.ts').then(({ BenchPage }) => ({ Component: BenchPage })),
+      },
+      {
+        path: '/jobs/new',
+        lazy: () => import('./card/index.ts').then(({ NewJobPage }) => ({ Component: NewJobPage })),
+      },
+      {
+        path: '/jobs/:jobId/:stationId?',
+        lazy: () => import('./card/index.ts').then(({ CardPage }) => ({ Component: CardPage })),
+      },
+      {
+        path: '/runs/:runId',
+        lazy: () => import('./mill/index.ts').then(({ MillPage }) => ({ Component: MillPage })),
+      },
+      { path: '*', Component: PageFault },
+    ],
+  },
+]);
+
+export function App() {
+  const shift = usePreferences((preferences) => preferences.shift);
+  const theme = useMemo(() => antdTheme(shift), [shift]);
+  useEffect(() => {
+    document.documentElement.dataset['shift'] = shift;
+  }, [shift]);
+  return (
+    <QueryClientProvider client={queryClient}>
+      <ConfigProvider theme={theme}>
+        <RouterProvider router={router} />
+      </ConfigProvider>
+    </QueryClientProvider>
+  );
+}

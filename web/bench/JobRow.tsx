@@ -1,0 +1,90 @@
+import { Button, Dropdown, Input, Modal, type MenuProps } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { JobListing } from '../../core/wire/index.ts';
+import { newId, Notice } from '../shared/index.ts';
+import { api, queryClient } from '../state/index.ts';
+
+function progress({ run }: JobListing): { word: string; share: number } {
+  if (!run) return { word: 'not cut yet', share: 0 };
+  const { done, total, closed, next, paused } = run.summary;
+  const share = done / total;
+  if (closed) return { word: closed.fits ? 'cut, and it closes' : 'does not close: look at it', share };
+  if (!next) return { word: 'closing move to make', share };
+  if (done === 0) return { word: 'ready at the mill', share };
+  return { word: `${paused ? 'paused' : 'cutting'}, ${done} of ${total}`, share };
+}
+
+/** One job on the bench, with what can be done to it. */
+export function JobRow({ job }: { readonly job: JobListing }) {
+  const [naming, setNaming] = useState<string | null>(null);
+  const [failed, setFailed] = useState<string | null>(null);
+  const { word, share } = progress(job);
+
+  const act = async (work: () => Promise<unknown>) => {
+    setFailed(null);
+    try {
+      await work();
+    } catch (error) {
+      setFailed((error as Error).message);
+    }
+    await queryClient.invalidateQueries({ queryKey: ['jobs'] });
+  };
+  const rename = async () => {
+    const name = naming?.trim();
+    if (!name) return;
+    setNaming(null);
+    if (name !== job.name) await act(() => api.changeJob(job.id, { revision: job.revision, name }));
+  };
+  const menu: MenuProps['items'] = [
+    { key: 'rename', label: 'Rename', onClick: () => setNaming(job.name) },
+    {
+      key: 'duplicate',
+      label: 'Duplicate',
+      onClick: () => void act(() => api.duplicateJob(job.id, newId(), `${job.name}, copy`.slice(0, 120))),
+    },
+    { key: 'export', label: <a href={api.exportAddress(job.id)}>Export as a file</a> },
+    {
+      key: 'archive',
+      label: job.archived ? 'Take out again' : 'Put away',
+      onClick: () =>
+        void act(() => api.changeJob(job.id, { revision: job.revision, archived: !job.archived })),
+    },
+  ];
+  return (
+    <li className="job-row">
+      <Link to={`/jobs/${job.id}`} className="job-link">
+        <span className="job-name">{job.name}</span>
+        <span className="job-line">{job.line}</span>
+        <span className="job-word">{word}</span>
+        <span className="job-bar" aria-hidden="true">
+          <span style={{ width: `${share * 100}%` }} />
+        </span>
+      </Link>
+      <Dropdown menu={{ items: menu }} trigger={['click']}>
+        <Button type="text" aria-label={`More for ${job.name}`} className="job-more">
+          More
+        </Button>
+      </Dropdown>
+      {failed && <Notice tone="wrong">{failed}</Notice>}
+      <Modal
+        open={naming !== null}
+        title="Rename the job"
+        okText="Rename"
+        onOk={() => void rename()}
+        onCancel={() => setNaming(null)}
+        okButtonProps={{ disabled: !naming?.trim() }}
+        destroyOnHidden
+      >
+        <Input
+          aria-label="Name"
+          value={naming ?? ''}
+          maxLength={120}
+          autoFocus
+          onChange={(event) => setNaming(event.target.value)}
+          onPressEnter={() => void rename()}
+        />
+      </Modal>
+    </li>
+  );
+}

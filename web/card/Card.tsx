@@ -1,0 +1,108 @@
+import { Suspense, useCallback, useMemo, type ComponentType } from 'react';
+import { sayIssue, type Issue } from '../../core/findings/index.ts';
+import { withPart, type Job, type Part } from '../../core/job/index.ts';
+import type { AnyStationPlan, PartPlan, Plan } from '../../core/plan/index.ts';
+import type { Equipment } from '../../core/shop/index.ts';
+import type { StationId } from '../../core/station/index.ts';
+import { Notice } from '../shared/index.ts';
+import { stationScreens, type StationProps } from '../stations/index.ts';
+import { useDraft } from './draft.ts';
+import { NextThing } from './NextThing.tsx';
+import { RouteCard } from './RouteCard.tsx';
+import { StationHead } from './StationHead.tsx';
+import { WorkingPanel } from './WorkingPanel.tsx';
+
+interface CardProps {
+  readonly job: Job;
+  readonly planned: Plan;
+  readonly part: PartPlan;
+  readonly equipment: Equipment;
+  readonly stationId: StationId;
+  readonly kept: readonly { readonly id: string; readonly at: string }[];
+  readonly goTo: (id: StationId) => void;
+}
+
+/** Card, station and scribe panel side by side: the whole job at a glance. */
+export function Card({ job, planned, part, equipment, stationId, kept, goTo }: CardProps) {
+  const edit = useDraft((draft) => draft.edit);
+  const station = part.stations.find(({ id }) => id === stationId) ?? part.stations[0]!;
+  const editPart = useCallback(
+    (change: (part: Part) => Part) => edit((now) => withPart(now, part.id, change)),
+    [edit, part.id],
+  );
+  const allIssues = useMemo(() => part.stations.flatMap(({ issues }) => issues), [part]);
+  const issuesAt = (path: string) => allIssues.filter((issue) => issue.path === path);
+  const screens = stationScreens[station.id];
+  // the list pairs each id with screens of that very station
+  const Panel = screens.Panel as ComponentType<StationProps<StationId>>;
+  const Scribe = screens.Scribe as ComponentType<StationProps<StationId>>;
+  const props: StationProps<StationId> = {
+    station,
+    part: job.parts.find(({ id }) => id === part.id)!,
+    planned: part,
+    units: job.units,
+    shop: equipment,
+    edit,
+    editPart,
+    issuesAt,
+  };
+  return (
+    <main className="card">
+      <RouteCard job={job} part={part} stationId={station.id} findings={planned.findings} kept={kept} />
+      <section className="work" aria-label={station.title}>
+        <div className="work-scroll">
+          <StationHead station={station} />
+          <StationSays station={station} />
+          <Suspense fallback={<p className="soft">…</p>}>
+            <Panel key={`${job.id}-${station.id}`} {...props} />
+          </Suspense>
+          <WorkingPanel working={station.working} />
+        </div>
+        {station.cautions.map(({ code, when, text }) => (
+          <p key={code} className="caution">
+            <strong>{when}:</strong> {text}
+          </p>
+        ))}
+      </section>
+      <section className="scribe on-dye" aria-label="Drawing">
+        <div className="scribe-sheet">
+          <Suspense fallback={null}>
+            <Scribe {...props} />
+          </Suspense>
+        </div>
+        <NextThing job={job} part={part} station={station} goTo={goTo} />
+      </section>
+    </main>
+  );
+}
+
+/** What has no field of its own: blocked answers, questions, and what moved. Field issues stand at their fields. */
+function StationSays({ station }: { readonly station: AnyStationPlan }) {
+  const atNoField = (issue: Issue) => issue.severity === 'blocked' || /\.choice$/.test(issue.path);
+  const elsewhere = station.issues.filter(
+    (issue) => issue.severity === 'query' && !issue.path.includes(`.${station.id}.`),
+  );
+  return (
+    <>
+      {station.moved.length > 0 && (
+        <Notice tone="query" word="Moved since it was settled:">
+          {station.moved.map(({ key, label, from, to }) => (
+            <span key={key} className="moved">
+              {label} {from} → {to}
+            </span>
+          ))}
+        </Notice>
+      )}
+      {station.issues.filter(atNoField).map((issue) => (
+        <Notice key={issue.code} tone="wrong">
+          {sayIssue(issue)}
+        </Notice>
+      ))}
+      {elsewhere.map((issue) => (
+        <Notice key={issue.code} tone="query">
+          {sayIssue(issue)}
+        </Notice>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,112 @@
+import { Button } from 'antd';
+import { useEffect, useMemo } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useNavigate, useParams } from 'react-router';
+import { plan } from '../../core/plan/index.ts';
+import { STATION_IDS, type StationId } from '../../core/station/index.ts';
+import { Notice, Shell, useKeys } from '../shared/index.ts';
+import { api, keys, usePreferences, useShop } from '../state/index.ts';
+import { keptDraft, useDraft } from './draft.ts';
+import { Card } from './Card.tsx';
+import './card.css';
+
+const isStation = (id: string | undefined): id is StationId => STATION_IDS.includes(id as StationId);
+
+/** A job's route card. The job is opened into the draft once; from there the draft is what is shown. */
+export function CardPage() {
+  const { jobId = '', stationId } = useParams();
+  const draft = useDraft();
+  const shop = useShop();
+  const isNew = draft.job?.id === jobId && draft.revision === 0;
+  const stored = useQuery({
+    queryKey: keys.job(jobId),
+    queryFn: () => api.readJob(jobId),
+    enabled: !isNew,
+    refetchOnMount: 'always',
+    staleTime: 0,
+  });
+
+  const { open, revision, save } = draft;
+  const opened = draft.job?.id === jobId;
+  const freshData = stored.isFetchedAfterMount ? stored.data : undefined;
+  useEffect(() => {
+    // changed on another screen while nothing here was waiting to be stored
+    const overtaken =
+      opened && save.kind === 'stored' && freshData !== undefined && freshData.revision > revision;
+    if (freshData && (!opened || overtaken)) open(freshData.job, freshData.revision);
+    else if (!opened && stored.isError) {
+      // a new job whose page was closed before its first save
+      const kept = keptDraft(jobId);
+      if (kept?.revision === 0) open(kept.job, 0);
+    }
+  }, [opened, save.kind, revision, freshData, stored.isError, open, jobId]);
+  useEffect(() => () => void useDraft.getState().flush(), [jobId]);
+
+  if (stored.isError && !opened) {
+    return (
+      <Shell>
+        <main className="page-say">
+          <Notice tone="wrong" actions={<Button onClick={() => void stored.refetch()}>Ask again</Button>}>
+            {stored.error.message}
+          </Notice>
+        </main>
+      </Shell>
+    );
+  }
+  if (!opened || !draft.job || !shop.data) {
+    return (
+      <Shell>
+        <p className="page-say">Opening the card…</p>
+      </Shell>
+    );
+  }
+  return <OpenCard stationId={isStation(stationId) ? stationId : 'gear'} kept={stored.data?.kept ?? []} />;
+}
+
+function OpenCard({
+  stationId,
+  kept,
+}: {
+  readonly stationId: StationId;
+  readonly kept: readonly { id: string; at: string }[];
+}) {
+  const { job, edit } = useDraft();
+  const shop = useShop();
+  const setUnits = usePreferences((preferences) => preferences.setUnits);
+  const swapWorking = usePreferences((preferences) => preferences.swapWorking);
+  const navigate = useNavigate();
+  const equipment = shop.data!.equipment;
+  const planned = useMemo(() => plan(job!, equipment), [job, equipment]);
+  const part = planned.parts[0]!;
+  const goTo = (id: StationId) => void navigate(`/jobs/${job!.id}/${id}`, { replace: true });
+  const swapUnits = () => {
+    const units = job!.units === 'mm' ? 'in' : 'mm';
+    setUnits(units);
+    edit((now) => ({ ...now, units }));
+  };
+  useKeys({
+    u: swapUnits,
+    w: swapWorking,
+    ...Object.fromEntries(part.stations.map(({ number, id }) => [String(number), () => goTo(id)])),
+  });
+  return (
+    <Shell
+      here="Job"
+      tools={
+        <button type="button" className="plain-button" onClick={swapUnits}>
+          {job!.units === 'mm' ? 'mm first' : 'inches first'} <kbd>U</kbd>
+        </button>
+      }
+    >
+      <Card
+        job={job!}
+        planned={planned}
+        part={part}
+        equipment={equipment}
+        stationId={stationId}
+        kept={kept}
+        goTo={goTo}
+      />
+    </Shell>
+  );
+}

@@ -1,0 +1,96 @@
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { Job } from '../../core/job/index.ts';
+import { reopenStation, settleStation, type AnyStationPlan, type PartPlan } from '../../core/plan/index.ts';
+import type { StationId } from '../../core/station/index.ts';
+import { useKeys } from '../shared/index.ts';
+import { useRunsOf } from '../state/index.ts';
+import { useDraft } from './draft.ts';
+import { StartCutting } from './StartCutting.tsx';
+
+interface NextThingProps {
+  readonly job: Job;
+  readonly part: PartPlan;
+  readonly station: AnyStationPlan;
+  readonly goTo: (id: StationId) => void;
+}
+
+/** Below the drawing: the one thing to do next in brass, and the way to the mill. */
+export function NextThing({ job, part, station, goTo }: NextThingProps) {
+  const { edit, revision } = useDraft();
+  const navigate = useNavigate();
+  const [starting, setStarting] = useState(false);
+  const runs = useRunsOf(job.id, revision > 0);
+  const going = runs.data?.find(({ summary, run }) => run.partId === part.id && summary.closed === null);
+  const unsettled = part.stations.filter(({ state }) => state !== 'settled');
+  const canSettle = station.complete && station.state !== 'settled';
+  const settle = () => {
+    if (!canSettle) return;
+    edit((now) => settleStation(now, part.id, station));
+    const after =
+      unsettled.find(({ number }) => number > station.number) ??
+      unsettled.find(({ id }) => id !== station.id);
+    if (after) goTo(after.id);
+  };
+  const toMill = () => {
+    if (going) void navigate(`/runs/${going.run.id}`);
+    else if (part.cutting) setStarting(true);
+  };
+  useKeys({ s: settle, m: toMill });
+
+  const millReady = Boolean(going) || part.cutting !== null;
+  const count = going
+    ? `${going.summary.done} / ${going.summary.total}`
+    : part.cutting
+      ? `0 / ${part.cutting.divisions * part.cutting.rounds.length}`
+      : '';
+  const mill = (brass: boolean) => (
+    <button
+      type="button"
+      className={brass ? 'next-thing' : 'quiet-thing'}
+      onClick={toMill}
+      disabled={!millReady}
+    >
+      <span>{going ? 'Go on at the mill' : 'At the mill'}</span>
+      <span>{count} &nbsp;M</span>
+    </button>
+  );
+  const lacking = unsettled.find(({ complete }) => !complete);
+  return (
+    <div className="next-things">
+      {station.state === 'settled' && (
+        <button
+          type="button"
+          className="quiet-thing is-small"
+          onClick={() => edit((now) => reopenStation(now, part.id, station.id))}
+        >
+          Open {station.title} again
+        </button>
+      )}
+      {canSettle ? (
+        <>
+          {mill(false)}
+          <button type="button" className="next-thing" onClick={settle}>
+            <span>Settle {station.title}</span>
+            <span>S</span>
+          </button>
+        </>
+      ) : lacking && lacking.id !== station.id && !going ? (
+        <>
+          {mill(false)}
+          <button type="button" className="next-thing" onClick={() => goTo(lacking.id)}>
+            <span>
+              {lacking.title}: {lacking.answer}
+            </span>
+            <span>{lacking.number}</span>
+          </button>
+        </>
+      ) : (
+        mill(true)
+      )}
+      {starting && part.cutting && (
+        <StartCutting job={job} part={part} cutting={part.cutting} onClose={() => setStarting(false)} />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,116 @@
+import { Button, Input } from 'antd';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { sayIssue, type Issue } from '../../core/findings/index.ts';
+import type { Job } from '../../core/job/index.ts';
+import type { PartPlan } from '../../core/plan/index.ts';
+import type { StationId } from '../../core/station/index.ts';
+import { Notice } from '../shared/index.ts';
+import { api } from '../state/index.ts';
+import { useDraft } from './draft.ts';
+import { SaveLine } from './SaveLine.tsx';
+import { StateMark } from './StateMark.tsx';
+
+interface RouteCardProps {
+  readonly job: Job;
+  readonly part: PartPlan;
+  readonly stationId: StationId;
+  readonly findings: readonly Issue[];
+  readonly kept: readonly { readonly id: string; readonly at: string }[];
+}
+
+/** The stations down the card's edge in shop order, each with its answer in one line. */
+export function RouteCard({ job, part, stationId, findings, kept }: RouteCardProps) {
+  return (
+    <section className="route" aria-label="Route card">
+      <div className="route-head">
+        <JobName name={job.name} />
+        <p className="soft">{part.kind} gear, from a drawing</p>
+      </div>
+      <nav aria-label="Stations">
+        <ol className="route-list">
+          {part.stations.map((station) => {
+            const [first] = station.moved;
+            return (
+              <li key={station.id}>
+                <Link
+                  to={`/jobs/${job.id}/${station.id}`}
+                  replace
+                  className="route-station"
+                  aria-current={station.id === stationId ? 'step' : undefined}
+                >
+                  <span className="route-number">{station.number}</span>
+                  <span className="route-body">
+                    <span className="route-title">
+                      {station.title}
+                      {first && ` · ${first.label.toLowerCase()} moved`}
+                    </span>
+                    <span className="route-answer">{station.answer}</span>
+                  </span>
+                  <StateMark state={station.state} />
+                </Link>
+              </li>
+            );
+          })}
+        </ol>
+      </nav>
+      <div className="route-foot">
+        {findings.map((issue) => (
+          <Notice key={issue.code} tone="note">
+            {sayIssue(issue)}
+          </Notice>
+        ))}
+        {kept.map((version) => (
+          <KeptVersion key={version.id} {...version} />
+        ))}
+        <SaveLine />
+      </div>
+    </section>
+  );
+}
+
+function JobName({ name }: { readonly name: string }) {
+  const edit = useDraft((draft) => draft.edit);
+  const [typed, setTyped] = useState<string | null>(null);
+  const done = () => {
+    const next = typed?.trim();
+    setTyped(null);
+    if (next && next !== name) edit((job) => ({ ...job, name: next }));
+  };
+  return (
+    <h1>
+      <Input
+        aria-label="Name of the job"
+        className="route-name"
+        variant="borderless"
+        value={typed ?? name}
+        maxLength={120}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={done}
+        onPressEnter={(event) => event.currentTarget.blur()}
+      />
+    </h1>
+  );
+}
+
+/** A version that a stale save left behind, kept whole. */
+function KeptVersion({ id, at }: { readonly id: string; readonly at: string }) {
+  const navigate = useNavigate();
+  const [failed, setFailed] = useState<string | null>(null);
+  const takeOut = () =>
+    api.restoreKept(id).then(
+      (stored) => void navigate(`/jobs/${stored.job.id}`),
+      (error: Error) => setFailed(error.message),
+    );
+  return (
+    <Notice
+      tone="note"
+      actions={<Button onClick={() => void takeOut()}>Open it as a job beside this one</Button>}
+    >
+      Another version of this job, from{' '}
+      {new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}, came too late and is
+      kept.
+      {failed && <p>{failed}</p>}
+    </Notice>
+  );
+}

@@ -1,0 +1,36 @@
+import { lazy, Suspense } from 'react';
+import type { Working } from '../../core/station/index.ts';
+import { usePreferences } from '../state/index.ts';
+
+const Tex = lazy(() => import('../shared/Tex.tsx').then((module) => ({ default: module.Tex })));
+
+/** The working, as on a blackboard: formula in letters, figures put in, result, and where the formula is from. */
+export function WorkingPanel({ working }: { readonly working: readonly Working[] }) {
+  const { workingShown, swapWorking } = usePreferences();
+  if (working.length === 0) return null;
+  return (
+    <section className="working">
+      <button
+        type="button"
+        className="plain-button working-toggle"
+        aria-expanded={workingShown}
+        onClick={swapWorking}
+      >
+        {workingShown ? 'Hide the working' : 'Show the working'} <kbd>W</kbd>
+      </button>
+      {workingShown && (
+        <Suspense fallback={<p className="soft">Chalking it up…</p>}>
+          <ol className="working-lines">
+            {working.map(({ key, label, formula, put, result, source }) => (
+              <li key={key}>
+                <span className="working-label">{label}</span>
+                <Tex tex={`${formula} = ${put} = ${result}`} />
+                <span className="working-source">{source}</span>
+              </li>
+            ))}
+          </ol>
+        </Suspense>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,2 @@
+export { CardPage } from './CardPage.tsx';
+export { NewJobPage } from './NewJobPage.tsx';

@@ -1,0 +1,12 @@
+import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
+import 'antd/dist/reset.css';
+import './theme/theme.css';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { App } from './App.tsx';
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <App />
+  </StrictMode>,
+);

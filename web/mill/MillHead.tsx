@@ -1,0 +1,65 @@
+import { useEffect, useState } from 'react';
+import { lengthText } from '../../core/units/index.ts';
+import type { MillProps } from './Mill.tsx';
+
+const ROUND_NAMES = { one: 'one pass', rough: 'rough pass', finish: 'finish pass' } as const;
+
+function useClock(): string {
+  const [now, setNow] = useState(() => new Date());
+  useEffect(() => {
+    const timer = setInterval(() => setNow(new Date()), 10_000);
+    return () => clearInterval(timer);
+  }, []);
+  return now.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
+}
+
+/** Which job, which round, how many left, and whether every count is stored. */
+export function MillHead({
+  run,
+  state,
+  link,
+  onCard,
+}: Pick<MillProps, 'run' | 'state' | 'link'> & { readonly onCard: () => void }) {
+  const clock = useClock();
+  const cut = state.next ?? state.last!;
+  const round = run.rounds[cut.round - 1]!;
+  const left = state.total - state.done;
+  return (
+    <header className="mill-head">
+      <strong>{run.jobName}</strong>
+      <span>{run.gear}</span>
+      <span>
+        {ROUND_NAMES[round.name]}, {lengthText(round.depthMm, run.units)} deep
+      </span>
+      <span className="mill-head-right">
+        <span>{left === 0 ? 'none left' : `${left} left`}</span>
+        <LinkSay link={link} missing={state.doubts.some(({ kind }) => kind === 'events-missing')} />
+        <span>{clock}</span>
+        <button type="button" className="mill-card-button" onClick={onCard}>
+          Card <small>C</small>
+        </button>
+      </span>
+    </header>
+  );
+}
+
+function LinkSay({ link, missing }: { readonly link: MillProps['link']; readonly missing: boolean }) {
+  if (link.refused) return <span className="mill-link is-wrong">✕ {link.refused}</span>;
+  if (missing) return <span className="mill-link is-wrong">? another screen’s counts are on their way</span>;
+  if (!link.keeps)
+    return (
+      <span className="mill-link is-wrong">
+        ? this browser keeps nothing: a count shows once the server has it
+      </span>
+    );
+  if (link.link === 'away') {
+    return (
+      <span className="mill-link is-wrong">
+        {link.waiting > 0
+          ? `? server away, ${link.waiting} kept here`
+          : '? server away, counts are kept here'}
+      </span>
+    );
+  }
+  return <span className="mill-link">{link.waiting > 0 ? 'storing…' : '✓ stored'}</span>;
+}

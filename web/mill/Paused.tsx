@@ -1,0 +1,29 @@
+import type { Run, RunState } from '../../core/run/index.ts';
+import { moveText } from '../../core/dividing/index.ts';
+
+/** Over the whole screen while paused: what will be next, and nothing that counts. */
+export function Paused({
+  run,
+  state,
+  onResume,
+}: {
+  readonly run: Run;
+  readonly state: RunState;
+  readonly onResume: () => void;
+}) {
+  const { next, last, turnsMade } = state;
+  return (
+    <div className="mill-paused" role="dialog" aria-label="Paused" aria-modal="true">
+      <p className="mill-lead">Paused{last ? ` after space ${last.space}` : ''}</p>
+      {next && (
+        <p className="mill-paused-next">
+          Next: {last ? moveText(run.move) : 'the first cut'} to space {next.space}
+          {turnsMade > 0 && `, of which ${turnsMade === 1 ? '1 turn is' : `${turnsMade} turns are`} made`}
+        </p>
+      )}
+      <button type="button" className="mill-button mill-done" onClick={onResume} autoFocus>
+        Resume<small>P</small>
+      </button>
+    </div>
+  );
+}

@@ -1,0 +1,1 @@
+export { MillPage } from './MillPage.tsx';

@@ -1,0 +1,155 @@
+import { create, type StoreApi, type UseBoundStore } from 'zustand';
+import { lastSeenOf, type Run, type RunAct, type RunEvent } from '../../core/run/index.ts';
+import { newId } from '../shared/index.ts';
+import { api, AwayError, ProblemError } from '../state/index.ts';
+import { forgetEvents, keepEvent, keptEvents, putAside } from './outbox.ts';
+import { nextEventNumber } from './screenId.ts';
+
+const POLL_MS = 3000;
+/** Two taps closer than this are one: nobody cuts a space in so short a time. */
+const DOUBLE_TAP_MS = 700;
+
+export interface RunLogState {
+  readonly events: readonly RunEvent[];
+  /** Have the server's events been read at least once? */
+  readonly loaded: boolean;
+  readonly link: 'ok' | 'away';
+  /** Counts that wait in this browser. */
+  readonly waiting: number;
+  /** Does this browser let events be kept? If not, a count shows only once the server has it. */
+  readonly keeps: boolean;
+  /** Why the server would not take something, in words. */
+  readonly refused: string | null;
+  /** Adds what a person did. Repeated keys and double taps of the counting buttons are one. */
+  act(...acts: readonly RunAct[]): void;
+  /** Sends what waits and asks for what others have made. */
+  exchange(): Promise<void>;
+}
+
+export type RunLog = UseBoundStore<StoreApi<RunLogState>>;
+
+const counting = (act: RunAct) => act.kind === 'done' || act.kind === 'take-back' || act.kind === 'closed';
+
+/** The log of one run on this page: the outbox first, then the screen, then the server. */
+export function createRunLog(run: Run): RunLog {
+  let arrival = 0;
+  let lastCount = -Infinity;
+  let exchanging: Promise<void> | null = null;
+
+  return create<RunLogState>()((set, get) => {
+    const merge = (fresh: readonly RunEvent[]) => {
+      const known = new Set(get().events.map(({ id }) => id));
+      const added = fresh.filter(({ id }) => !known.has(id));
+      if (added.length > 0) set({ events: [...get().events, ...added] });
+    };
+    const drop = (event: RunEvent, why: string) => {
+      putAside(event);
+      set({ events: get().events.filter(({ id }) => id !== event.id), refused: why });
+    };
+
+    async function send(): Promise<void> {
+      const waiting = keptEvents(run.id);
+      if (waiting.length === 0) return;
+      try {
+        await api.appendEvents(run.id, waiting);
+        forgetEvents(
+          run.id,
+          waiting.map(({ id }) => id),
+        );
+      } catch (error) {
+        if (!(error instanceof ProblemError) || error.status >= 500) throw error;
+        // one bad event must not hold up the rest: find it by sending them singly
+        for (const event of waiting) {
+          try {
+            await api.appendEvents(run.id, [event]);
+            forgetEvents(run.id, [event.id]);
+          } catch (single) {
+            if (!(single instanceof ProblemError) || single.status >= 500) throw single;
+            drop(event, single.message);
+          }
+        }
+      }
+    }
+
+    async function exchangeOnce(): Promise<void> {
+      try {
+        await send();
+        const page = await api.readEvents(run.id, arrival);
+        arrival = page.arrival;
+        merge(page.events);
+        set({ link: 'ok', loaded: true });
+      } catch (error) {
+        set(
+          error instanceof AwayError ? { link: 'away' } : { link: 'away', refused: (error as Error).message },
+        );
+      }
+      set({ waiting: keptEvents(run.id).length });
+    }
+
+    const make = (act: RunAct): RunEvent => {
+      const number = nextEventNumber();
+      const { [number.device]: _own, ...lastSeen } = lastSeenOf(get().events);
+      return {
+        id: newId(),
+        runId: run.id,
+        ...number,
+        lastSeen,
+        clientTime: new Date().toISOString(),
+        ...act,
+      } as RunEvent;
+    };
+
+    return {
+      events: keptEvents(run.id),
+      loaded: false,
+      link: 'ok',
+      waiting: keptEvents(run.id).length,
+      keeps: true,
+      refused: null,
+      act: (...acts) => {
+        const now = performance.now();
+        if (acts.some(counting)) {
+          if (now - lastCount < DOUBLE_TAP_MS) return;
+          lastCount = now;
+        }
+        for (const act of acts) {
+          const event = make(act);
+          if (keepEvent(event)) {
+            set({ events: [...get().events, event], waiting: get().waiting + 1 });
+          } else {
+            set({ keeps: false });
+            void api.appendEvents(run.id, [event]).then(
+              () => merge([event]),
+              (error: Error) => set({ refused: error.message }),
+            );
+          }
+        }
+        void get().exchange();
+      },
+      exchange: async () => {
+        // what was made while one exchange was under way goes with the next
+        if (exchanging) await exchanging;
+        exchanging ??= exchangeOnce().finally(() => {
+          exchanging = null;
+        });
+        await exchanging;
+      },
+    };
+  });
+}
+
+/** Keeps a log in touch with the server while its page is open. @returns what to call to stop */
+export function keepInTouch(log: RunLog): () => void {
+  const turn = () => {
+    if (document.visibilityState === 'visible') void log.getState().exchange();
+  };
+  turn();
+  const timer = setInterval(turn, POLL_MS);
+  document.addEventListener('visibilitychange', turn);
+  window.addEventListener('online', turn);
+  return () => {
+    clearInterval(timer);
+    document.removeEventListener('visibilitychange', turn);
+    window.removeEventListener('online', turn);
+  };
+}

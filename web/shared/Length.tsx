@@ -1,0 +1,21 @@
+import { lengthFigure, type Finish, type UnitSystem } from '../../core/units/index.ts';
+
+interface LengthProps {
+  readonly mm: number;
+  readonly units: UnitSystem;
+  readonly finish?: Finish;
+}
+
+/** A length in both units: the job's own large, the other small. */
+export function Length({ mm, units, finish = 'fine' }: LengthProps) {
+  const other: UnitSystem = units === 'mm' ? 'in' : 'mm';
+  return (
+    <>
+      {lengthFigure(mm, units, finish)}
+      <span className="unit">{units}</span>{' '}
+      <span className="other-unit">
+        {lengthFigure(mm, other, finish)} {other}
+      </span>
+    </>
+  );
+}

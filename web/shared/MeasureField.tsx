@@ -1,0 +1,76 @@
+import { Input, Segmented } from 'antd';
+import { useId, type ReactNode } from 'react';
+import { sayIssue, type Issue } from '../../core/findings/index.ts';
+import type { Measure, Unit } from '../../core/units/index.ts';
+
+interface MeasureFieldProps {
+  readonly label: string;
+  readonly value: Measure;
+  readonly onChange: (value: Measure) => void;
+  /** What is wrong or to be asked about this field. */
+  readonly issues?: readonly Issue[];
+  /** What was understood, in both units. */
+  readonly echo?: ReactNode;
+  /** Units to choose from for a bare figure; else the unit is shown behind the field. */
+  readonly units?: readonly { readonly value: Unit; readonly label: string }[];
+  readonly unitShown?: Unit;
+  readonly suffix?: string;
+  readonly autoFocus?: boolean;
+  readonly placeholder?: string;
+}
+
+/** A field that takes a measure as people write it, keeps it as typed, and says what it understood. */
+export function MeasureField({
+  label,
+  value,
+  onChange,
+  issues = [],
+  echo,
+  units,
+  unitShown,
+  suffix,
+  autoFocus,
+  placeholder,
+}: MeasureFieldProps) {
+  const id = useId();
+  const said = issues.filter(({ severity }) => severity !== 'needed');
+  const wrong = said.some(({ severity }) => severity === 'wrong');
+  return (
+    <div className="field">
+      <label htmlFor={id}>{label}</label>
+      <div className="field-line">
+        <Input
+          id={id}
+          value={value.typed}
+          onChange={(event) => onChange({ typed: event.target.value, unit: value.unit })}
+          status={wrong ? 'error' : ''}
+          aria-invalid={wrong}
+          aria-describedby={`${id}-said`}
+          autoComplete="off"
+          inputMode="text"
+          spellCheck={false}
+          {...(suffix ? { suffix: <span className="unit">{suffix}</span> } : {})}
+          {...(autoFocus ? { autoFocus } : {})}
+          {...(placeholder ? { placeholder } : {})}
+        />
+        {units && (
+          <Segmented
+            aria-label={`Unit of ${label.toLowerCase()}`}
+            options={[...units]}
+            value={unitShown ?? value.unit}
+            onChange={(unit) => onChange({ typed: value.typed, unit: unit as Unit })}
+          />
+        )}
+      </div>
+      <div id={`${id}-said`} className="field-said" aria-live="polite">
+        {said.map((issue) => (
+          <div key={issue.code} className={`field-issue is-${issue.severity}`}>
+            {issue.severity === 'wrong' ? '✕ ' : issue.severity === 'query' ? '? ' : ''}
+            {sayIssue(issue)}
+          </div>
+        ))}
+        {!wrong && echo && <div className="field-echo">{echo}</div>}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,76 @@
+import { Modal } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { Link, NavLink, useNavigate } from 'react-router';
+import { usePreferences } from '../state/index.ts';
+import { useKeys } from './useKeys.ts';
+
+interface ShellProps {
+  readonly children: ReactNode;
+  /** What stands at the right of the head besides keys and shift. */
+  readonly tools?: ReactNode;
+  readonly here?: string;
+}
+
+/** Head of every page but the mill's. */
+export function Shell({ children, tools, here }: ShellProps) {
+  const { shift, swapShift } = usePreferences();
+  const [keysShown, showKeys] = useState(false);
+  const navigate = useNavigate();
+  useKeys({ '?': () => showKeys(true), l: swapShift, b: () => void navigate('/') });
+  return (
+    <div className="shell">
+      <header className="shell-head">
+        <Link to="/" className="shell-name">
+          Vuelta
+        </Link>
+        <nav className="shell-nav" aria-label="Main">
+          <NavLink to="/" end>
+            Bench
+          </NavLink>
+          {here && <span aria-current="page">{here}</span>}
+        </nav>
+        <div className="shell-right">
+          {tools}
+          <button type="button" className="plain-button" onClick={swapShift}>
+            {shift === 'day' ? 'Night shift' : 'Day shift'} <kbd>L</kbd>
+          </button>
+          <button type="button" className="plain-button" onClick={() => showKeys(true)}>
+            Keys <kbd>?</kbd>
+          </button>
+        </div>
+      </header>
+      {children}
+      <KeysHelp open={keysShown} onClose={() => showKeys(false)} />
+    </div>
+  );
+}
+
+const KEYS: readonly { readonly where: string; readonly keys: readonly (readonly [string, string])[] }[] = [
+  { where: 'Everywhere', keys: [['?', 'these keys'], ['B', 'to the bench'], ['L', 'day or night shift']] },
+  { where: 'On the bench', keys: [['N', 'new job'], ['M', 'back to the mill: the job that was interrupted']] },
+  { where: 'On the card', keys: [['1 – 8', 'open a station'], ['S', 'settle it'], ['W', 'show or hide the working'], ['U', 'swap mm and inches'], ['M', 'at the mill']] },
+  { where: 'At the mill', keys: [['Space', 'this space is cut'], ['T', 'one whole turn is made'], ['Backspace', 'take back'], ['N', 'note'], ['P', 'pause'], ['C', 'back to the card']] },
+]; // prettier-ignore
+
+function KeysHelp({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+  return (
+    <Modal open={open} onCancel={onClose} footer={null} title="Keys" width={560}>
+      <p className="soft">Single keys are off while you type in a field.</p>
+      {KEYS.map(({ where, keys }) => (
+        <section key={where} className="keys-group">
+          <h3>{where}</h3>
+          <dl>
+            {keys.map(([key, what]) => (
+              <div key={key}>
+                <dt>
+                  <kbd>{key}</kbd>
+                </dt>
+                <dd>{what}</dd>
+              </div>
+            ))}
+          </dl>
+        </section>
+      ))}
+    </Modal>
+  );
+}

@@ -1,0 +1,33 @@
+import {
+  approx,
+  decimalText,
+  lengthText,
+  parseAngleDeg,
+  parseLength,
+  parsePitch,
+  dmsText,
+  type Measure,
+  type UnitSystem,
+} from '../../core/units/index.ts';
+
+/** What a length field understood, in both units; empty while it cannot be read. */
+export function echoLength(value: Measure, units: UnitSystem): string {
+  const length = parseLength(value);
+  if (!length.ok) return '';
+  const mm = approx(length.value);
+  return `${lengthText(mm, units, 'fine')} = ${lengthText(mm, units === 'mm' ? 'in' : 'mm', 'fine')}`;
+}
+
+/** What a pitch field understood, in both systems. */
+export function echoPitch(value: Measure): string {
+  const pitch = parsePitch(value);
+  if (!pitch.ok) return '';
+  const m = approx(pitch.value.module);
+  return `module ${decimalText(m, 4)} mm = ${decimalText(25.4 / m, 4)} DP`;
+}
+
+/** What an angle field understood: decimal and in degrees and minutes. */
+export function echoAngle(value: Measure): string {
+  const angle = parseAngleDeg(value);
+  return angle.ok && angle.value.gte(0) ? `${decimalText(angle.value, 4)}° = ${dmsText(angle.value)}` : '';
+}

@@ -1,0 +1,44 @@
+import { useEffect, useRef } from 'react';
+
+export type KeyMap = Readonly<Record<string, (event: KeyboardEvent) => void>>;
+
+/** Is the person typing, or is a dialog in front? Single keys are off there. */
+function busyElsewhere(target: EventTarget | null): boolean {
+  if (
+    document.querySelector(
+      '.ant-modal-wrap:not([style*="display: none"]) .ant-modal, .ant-select-dropdown:not(.ant-select-dropdown-hidden)',
+    )
+  )
+    return true;
+  return (
+    target instanceof HTMLElement &&
+    target.closest('input, textarea, select, [contenteditable="true"]') !== null
+  );
+}
+
+/** Single keys of a screen. Keys are named as `KeyboardEvent.key`, letters in lower case. Key repeat does nothing. */
+export function useKeys(map: KeyMap): void {
+  const latest = useRef(map);
+  useEffect(() => {
+    latest.current = map;
+  });
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || busyElsewhere(event.target)) return;
+      const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
+      const act = latest.current[key];
+      if (!act) return;
+      // a button in focus keeps its own Space and Enter
+      if (
+        (key === ' ' || key === 'Enter') &&
+        event.target instanceof HTMLElement &&
+        event.target.closest('button, a, summary, [role="radio"]')
+      )
+        return;
+      event.preventDefault();
+      if (!event.repeat) act(event);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+}

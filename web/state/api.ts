@@ -1,0 +1,69 @@
+import type { Job } from '../../core/job/index.ts';
+import type { RunEvent } from '../../core/run/index.ts';
+import type {
+  Appended,
+  EventsPage,
+  JobListing,
+  Problem,
+  StoredJob,
+  StoredRun,
+  StoredShop,
+} from '../../core/wire/index.ts';
+
+/** The server said no, with its reasons. */
+export class ProblemError extends Error {
+  readonly status: number;
+  readonly issues: Problem['issues'];
+  readonly kept: string | null;
+  constructor(status: number, body: Partial<Problem>) {
+    super(body.detail ?? `The server answered ${status}.`);
+    this.status = status;
+    this.issues = body.issues ?? [];
+    this.kept = body.kept ?? null;
+  }
+}
+
+/** The server did not answer at all. */
+export class AwayError extends Error {
+  constructor() {
+    super('Vuelta’s server is not answering. What you count or type is kept in this browser until it does.');
+  }
+}
+
+async function ask<T>(path: string, method = 'GET', body?: unknown, type = 'application/json'): Promise<T> {
+  const init: RequestInit = { method };
+  if (body !== undefined) {
+    init.body = typeof body === 'string' ? body : JSON.stringify(body);
+    init.headers = { 'content-type': type };
+  }
+  const response = await fetch(`/api${path}`, init).catch(() => {
+    throw new AwayError();
+  });
+  const answer: unknown = await response.json().catch(() => ({}));
+  if (!response.ok) throw new ProblemError(response.status, answer as Partial<Problem>);
+  return answer as T;
+}
+
+const seg = encodeURIComponent;
+
+export const api = {
+  listJobs: (archived: boolean) =>
+    ask<{ jobs: JobListing[] }>(`/jobs?archived=${archived}`).then(({ jobs }) => jobs),
+  readJob: (id: string) => ask<StoredJob>(`/jobs/${seg(id)}`),
+  saveJob: (revision: number, job: Job) => ask<StoredJob>(`/jobs/${seg(job.id)}`, 'PUT', { revision, job }),
+  changeJob: (id: string, change: { revision: number; name?: string; archived?: boolean }) =>
+    ask<StoredJob>(`/jobs/${seg(id)}`, 'PATCH', change),
+  duplicateJob: (id: string, newId: string, name: string) =>
+    ask<StoredJob>(`/jobs/${seg(id)}/duplicate`, 'POST', { id: newId, name }),
+  importJob: (text: string) => ask<StoredJob>('/jobs/import', 'POST', text, 'text/plain'),
+  exportAddress: (id: string) => `/api/jobs/${seg(id)}/export`,
+  restoreKept: (id: string) => ask<StoredJob>(`/kept/${seg(id)}/restore`, 'POST'),
+  readShop: () => ask<StoredShop>('/shop'),
+  startRun: (jobId: string, start: { id: string; partId: string; revision: number }) =>
+    ask<StoredRun>(`/jobs/${seg(jobId)}/runs`, 'POST', start),
+  runsOf: (jobId: string) => ask<{ runs: StoredRun[] }>(`/jobs/${seg(jobId)}/runs`).then(({ runs }) => runs),
+  readRun: (id: string) => ask<StoredRun>(`/runs/${seg(id)}`),
+  readEvents: (id: string, after: number) => ask<EventsPage>(`/runs/${seg(id)}/events?after=${after}`),
+  appendEvents: (id: string, events: readonly RunEvent[]) =>
+    ask<Appended>(`/runs/${seg(id)}/events`, 'POST', { events }),
+};

@@ -1,0 +1,3 @@
+export { api, AwayError, ProblemError } from './api.ts';
+export { usePreferences } from './preferences.ts';
+export { keys, queryClient, useJobs, useRun, useRunsOf, useShop } from './queries.ts';

@@ -1,0 +1,29 @@
+import { create } from 'zustand';
+import { persist } from 'zustand/middleware';
+import type { UnitSystem } from '../../core/units/index.ts';
+import type { Shift } from '../theme/index.ts';
+
+interface Preferences {
+  readonly shift: Shift;
+  /** Units a new job starts with. */
+  readonly units: UnitSystem;
+  readonly workingShown: boolean;
+  swapShift(): void;
+  setUnits(units: UnitSystem): void;
+  swapWorking(): void;
+}
+
+/** What this browser remembers of a person's taste. */
+export const usePreferences = create<Preferences>()(
+  persist(
+    (set) => ({
+      shift: 'day',
+      units: 'mm',
+      workingShown: false,
+      swapShift: () => set(({ shift }) => ({ shift: shift === 'day' ? 'night' : 'day' })),
+      setUnits: (units) => set({ units }),
+      swapWorking: () => set(({ workingShown }) => ({ workingShown: !workingShown })),
+    }),
+    { name: 'vuelta.preferences', version: 1 },
+  ),
+);

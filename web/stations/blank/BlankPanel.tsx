@@ -1,0 +1,42 @@
+import { echoLength, MeasureField } from '../../shared/index.ts';
+import type { StationProps } from '../panel.ts';
+import { Values } from '../Values.tsx';
+
+/** What to turn before the first tooth. */
+export function BlankPanel({ station, part, units, editPart, issuesAt }: StationProps<'blank'>) {
+  const { blank } = part;
+  const at = (field: string) => issuesAt(`parts.${part.id}.blank.${field}`);
+  const set = (change: Partial<typeof blank>) =>
+    editPart((now) => ({ ...now, blank: { ...now.blank, ...change } }));
+  return (
+    <>
+      <div className="fields">
+        <MeasureField
+          label="Face width"
+          value={blank.faceWidth}
+          onChange={(faceWidth) => set({ faceWidth })}
+          issues={at('faceWidth')}
+          echo={echoLength(blank.faceWidth, units)}
+          suffix={blank.faceWidth.unit}
+        />
+        <MeasureField
+          label="Bore (0 for none)"
+          value={blank.bore}
+          onChange={(bore) => set({ bore })}
+          issues={at('bore')}
+          echo={echoLength(blank.bore, units)}
+          suffix={blank.bore.unit}
+        />
+      </div>
+      <Values
+        values={station.values}
+        units={units}
+        only={['tipDiameter', 'rootDiameter', 'faceWidth', 'bore', 'wall']}
+      />
+      <p className="said">
+        Turn the outside to size or a little under, never over. If it comes out off nominal, keep the reading:
+        the depth dial is set from it.
+      </p>
+    </>
+  );
+}

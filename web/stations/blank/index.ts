@@ -1,0 +1,2 @@
+export { BlankPanel as Panel } from './BlankPanel.tsx';
+export { BlankScribe as Scribe } from './BlankScribe.tsx';

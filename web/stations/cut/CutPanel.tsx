@@ -1,0 +1,57 @@
+import { Segmented } from 'antd';
+import { echoLength, MeasureField } from '../../shared/index.ts';
+import type { StationProps } from '../panel.ts';
+import { Values } from '../Values.tsx';
+
+/** The rounds, and where a run starts. */
+export function CutPanel({ station, part, units, editPart, issuesAt }: StationProps<'cut'>) {
+  const { cut } = part;
+  const set = (change: Partial<typeof cut>) =>
+    editPart((now) => ({ ...now, cut: { ...now.cut, ...change } }));
+  const at = (field: string) => issuesAt(`parts.${part.id}.cut.${field}`);
+  return (
+    <>
+      <div className="fields">
+        <div className="field">
+          <span id="passes-label">Passes</span>
+          <div className="field-line">
+            <Segmented
+              aria-labelledby="passes-label"
+              value={cut.passes}
+              onChange={(passes) => set({ passes: passes as typeof cut.passes })}
+              options={[
+                { value: 'one', label: 'One, full depth' },
+                { value: 'rough-finish', label: 'Rough, then finish' },
+              ]}
+            />
+          </div>
+          <div className="field-said">
+            <div className="field-echo">Rough and finish each go once round the blank.</div>
+          </div>
+        </div>
+        {cut.passes === 'rough-finish' && (
+          <MeasureField
+            label="Left for the finish pass"
+            value={cut.finishStock}
+            onChange={(finishStock) => set({ finishStock })}
+            issues={at('finishStock')}
+            echo={echoLength(cut.finishStock, units)}
+            suffix={cut.finishStock.unit}
+          />
+        )}
+        <MeasureField
+          label="Start at space"
+          value={cut.startSpace}
+          onChange={(startSpace) => set({ startSpace })}
+          issues={at('startSpace')}
+          echo="1 for a fresh blank. The pin’s hole at the start is hole 0."
+        />
+      </div>
+      <Values values={station.values} units={units} />
+      <p className="said">
+        Depths are below the blank’s outside. First a scratch all the way round: the last mark must fall on
+        the first.
+      </p>
+    </>
+  );
+}

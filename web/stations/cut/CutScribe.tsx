@@ -1,0 +1,20 @@
+import { stationOf } from '../../../core/plan/index.ts';
+import { ToothSpace } from '../../scribe/index.ts';
+import type { StationProps } from '../panel.ts';
+
+const NAMES = { one: 'depth', rough: 'rough', finish: 'finish' } as const;
+
+/** The depths of the rounds, in the space. */
+export function CutScribe({ planned, station, units }: StationProps<'cut'>) {
+  const drawing = stationOf(planned, 'blank')?.detail.drawing;
+  if (!drawing)
+    return <p className="scribe-empty">The depths are drawn here as soon as pitch and teeth are known.</p>;
+  return (
+    <ToothSpace
+      drawing={drawing}
+      units={units}
+      depths={station.detail.rounds.map(({ name, depthMm }) => ({ name: NAMES[name], mm: depthMm }))}
+      height={340}
+    />
+  );
+}

@@ -1,0 +1,143 @@
+import { Input, Select } from 'antd';
+import { useId } from 'react';
+import { TOOTH_SYSTEMS, type GearInput } from '../../../core/gear/index.ts';
+import { parsePitch } from '../../../core/units/index.ts';
+import { echoAngle, echoLength, echoPitch, Length, MeasureField } from '../../shared/index.ts';
+import type { StationProps } from '../panel.ts';
+import { Values } from '../Values.tsx';
+
+const PITCH_UNITS = [
+  { value: 'module', label: 'module' },
+  { value: 'dp', label: 'DP' },
+] as const;
+const RULES = [
+  ...TOOTH_SYSTEMS.map(({ id, name }) => ({ value: id, label: name })),
+  { value: 'typed' as const, label: 'From my book or print' },
+];
+
+/** What the drawing says of the gear. */
+export function GearPanel({ station, part, units, editPart, issuesAt }: StationProps<'gear'>) {
+  const { gear } = part;
+  const set = (change: Partial<GearInput>) =>
+    editPart((now) => ({ ...now, gear: { ...now.gear, ...change } }));
+  const setDepth = (change: Partial<GearInput['depth']>) => set({ depth: { ...gear.depth, ...change } });
+  const at = (field: string) => issuesAt(`parts.${part.id}.gear.${field}`);
+  const pitch = parsePitch(gear.pitch);
+  const ruleId = useId();
+  return (
+    <>
+      <div className="fields">
+        <MeasureField
+          label="Pitch"
+          value={gear.pitch}
+          onChange={(value) => set({ pitch: value })}
+          units={PITCH_UNITS}
+          unitShown={pitch.ok ? pitch.value.system : gear.pitch.unit}
+          issues={at('pitch')}
+          echo={echoPitch(gear.pitch)}
+          autoFocus={gear.pitch.typed === ''}
+          placeholder="1.25 or 14 DP"
+        />
+        <MeasureField
+          label="Teeth"
+          value={gear.teeth}
+          onChange={(value) => set({ teeth: value })}
+          issues={at('teeth')}
+          placeholder="58"
+        />
+        <MeasureField
+          label="Pressure angle"
+          value={gear.pressureAngle}
+          onChange={(value) => set({ pressureAngle: value })}
+          issues={at('pressureAngle')}
+          echo={echoAngle(gear.pressureAngle)}
+          suffix="°"
+        />
+        <div className="field">
+          <label htmlFor={ruleId}>Depth rule</label>
+          <Select
+            id={ruleId}
+            value={gear.depth.rule}
+            options={RULES}
+            onChange={(rule) => setDepth({ rule })}
+            style={{ width: '100%' }}
+          />
+          <div className="field-said">
+            <div className="field-echo">
+              {station.detail.otherDepths.find(({ inForce }) => inForce)?.source}
+            </div>
+          </div>
+        </div>
+        {gear.depth.rule === 'typed' && (
+          <>
+            <MeasureField
+              label="Whole depth, typed"
+              value={gear.depth.wholeDepth}
+              onChange={(value) => setDepth({ wholeDepth: value })}
+              issues={at('depth.wholeDepth')}
+              echo={echoLength(gear.depth.wholeDepth, units)}
+              suffix={gear.depth.wholeDepth.unit}
+            />
+            <MeasureField
+              label="Addendum, typed"
+              value={gear.depth.addendum}
+              onChange={(value) => setDepth({ addendum: value })}
+              issues={at('depth.addendum')}
+              echo={echoLength(gear.depth.addendum, units)}
+              suffix={gear.depth.addendum.unit}
+            />
+            <div className="field">
+              <label htmlFor={`${ruleId}-from`}>Read from</label>
+              <Input
+                id={`${ruleId}-from`}
+                value={gear.depth.readFrom}
+                maxLength={120}
+                onChange={(event) => setDepth({ readFrom: event.target.value })}
+              />
+              <div className="field-said" />
+            </div>
+          </>
+        )}
+        <MeasureField
+          label="Depth stamped on the cutter, if any"
+          value={gear.depth.stamped}
+          onChange={(value) => setDepth({ stamped: value })}
+          issues={at('depth.stamped')}
+          echo={gear.depth.stamped.typed ? echoLength(gear.depth.stamped, units) : 'Wins over every rule.'}
+          suffix={gear.depth.stamped.unit}
+        />
+      </div>
+      <Values
+        values={station.values}
+        units={units}
+        only={[
+          'pitchDiameter',
+          'wholeDepth',
+          'addendum',
+          'clearance',
+          'toothThickness',
+          'circularPitch',
+          'baseDiameter',
+        ]}
+      />
+      {station.detail.otherDepths.length > 0 && (
+        <details className="schools">
+          <summary>Whole depth by the other schools</summary>
+          <table>
+            <tbody>
+              {station.detail.otherDepths.map(({ name, mm, source, inForce }) => (
+                <tr key={name} className={inForce ? 'is-in-force' : ''}>
+                  <td>{name}</td>
+                  <td className="num">
+                    <Length mm={mm} units={units} />
+                  </td>
+                  <td className="soft">{source}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </details>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,28 @@
+import { lazy, type ComponentType, type LazyExoticComponent } from 'react';
+import type { StationId } from '../../core/station/index.ts';
+import type { StationProps } from './panel.ts';
+
+interface StationScreens<Id extends StationId> {
+  readonly Panel: LazyExoticComponent<ComponentType<StationProps<Id>>>;
+  readonly Scribe: LazyExoticComponent<ComponentType<StationProps<Id>>>;
+}
+type Loader<Id extends StationId> = () => Promise<{
+  Panel: ComponentType<StationProps<Id>>;
+  Scribe: ComponentType<StationProps<Id>>;
+}>;
+
+const screens = <Id extends StationId>(load: Loader<Id>): StationScreens<Id> => ({
+  Panel: lazy(() => load().then(({ Panel }) => ({ default: Panel }))),
+  Scribe: lazy(() => load().then(({ Scribe }) => ({ default: Scribe }))),
+});
+
+/** The screens of each station. One line for each. */
+export const stationScreens: { readonly [Id in StationId]: StationScreens<Id> } = {
+  gear: screens(() => import('./gear/index.ts')),
+  blank: screens(() => import('./blank/index.ts')),
+  cutter: screens(() => import('./cutter/index.ts')),
+  dividing: screens(() => import('./dividing/index.ts')),
+  cut: screens(() => import('./cut/index.ts')),
+};
+
+export type { StationProps } from './panel.ts';

@@ -1,0 +1,1 @@
+export { antdTheme, type Shift } from './antd.ts';

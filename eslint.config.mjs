@@ -1,4 +1,4 @@
-import importX from 'eslint-plugin-import-x';
+import importX, { createNodeResolver } from 'eslint-plugin-import-x';
 import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
@@ -11,7 +11,7 @@ export default tseslint.config(
     files: ['**/*.ts', '**/*.tsx'],
     plugins: { 'import-x': importX },
     settings: {
-      'import-x/resolver': { node: { extensions: ['.ts', '.tsx'] } },
+      'import-x/resolver-next': [createNodeResolver({ extensions: ['.ts', '.tsx', '.js', '.mjs'] })],
       'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
     },
     rules: {

@@ -27,11 +27,16 @@ export function findBrowser() {
     console.log('Installing Chromium from Debian’s packages…');
     const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
     spawnSync('apt-get', ['update', '-qq'], { stdio: 'inherit', env });
-    spawnSync('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { stdio: ['ignore', 'ignore', 'inherit'], env });
+    spawnSync('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env,
+    });
     const now = installed();
     if (now) return now;
   }
-  return fail('The browser journeys need Chromium or Chrome, and none was found. Install one (on Debian: apt-get install chromium), or set BROWSER_PATH to it.');
+  return fail(
+    'The browser journeys need Chromium or Chrome, and none was found. Install one (on Debian: apt-get install chromium), or set BROWSER_PATH to it.',
+  );
 }
 
 export const BROWSER_ARGS = [

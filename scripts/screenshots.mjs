@@ -16,9 +16,18 @@ const port = 4871;
 const base = `http://127.0.0.1:${port}`;
 mkdirSync(target, { recursive: true });
 
-const server = spawn(process.execPath, [path.join(root, 'dist/node/server/main.js'), '--demo'], { env: { ...process.env, PORT: String(port), VUELTA_DATA: data, LOG_LEVEL: 'error' }, stdio: ['ignore', 'pipe', 'inherit'] });
-await new Promise((resolve) => server.stdout.on('data', (chunk) => String(chunk).includes(base) && resolve()));
-const browser = await launch({ executablePath: findBrowser(), args: BROWSER_ARGS, userDataDir: path.join(data, 'browser') });
+const server = spawn(process.execPath, [path.join(root, 'dist/node/server/main.js'), '--demo'], {
+  env: { ...process.env, PORT: String(port), VUELTA_DATA: data, LOG_LEVEL: 'error' },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+await new Promise((resolve) =>
+  server.stdout.on('data', (chunk) => String(chunk).includes(base) && resolve()),
+);
+const browser = await launch({
+  executablePath: findBrowser(),
+  args: BROWSER_ARGS,
+  userDataDir: path.join(data, 'browser'),
+});
 
 /** name, address, what to do before the picture */
 const views = [

@@ -9,5 +9,11 @@ export {
   type Circle,
   type SimpleMove,
 } from './simple.ts';
-export { planDividing, type DividingDetail, type DividingFacts, type PlateDrawing } from './station.ts';
+export {
+  planDividing,
+  type DividingDetail,
+  type DividingFacts,
+  type MoveDrawing,
+  type PlateDrawing,
+} from './station.ts';
 export { crankTurnsText, isChoice, moveText, simpleWays, type Way } from './ways.ts';

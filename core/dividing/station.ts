@@ -1,5 +1,5 @@
 import type { Issue } from '../findings/index.ts';
-import type { Head, Plate } from '../shop/index.ts';
+import type { Head } from '../shop/index.ts';
 import {
   angleValue,
   textValue,
@@ -13,12 +13,16 @@ import type { DividingInput } from './schema.ts';
 import { circleNeeded, circlesOf, nearestSimpleCounts } from './simple.ts';
 import { isChoice, moveText, simpleWays, type Way } from './ways.ts';
 
-/** What the plate's drawing needs. */
+/** The side of a plate to be drawn. */
 export interface PlateDrawing {
   readonly plateName: string;
   readonly side: 0 | 1;
   readonly twoSided: boolean;
   readonly circles: readonly number[];
+}
+
+/** One space's move on it. */
+export interface MoveDrawing {
   readonly circle: number;
   readonly turns: number;
   readonly spaces: number;
@@ -32,7 +36,9 @@ export interface DividingDetail {
   /** The way in force: the one chosen, else the best. Null when there is none. */
   readonly inForce: Way | null;
   readonly chosen: boolean;
-  readonly drawing: PlateDrawing | null;
+  /** The plate the way in force uses; where there is none, the one mounted or the first. */
+  readonly plate: PlateDrawing | null;
+  readonly drawing: MoveDrawing | null;
 }
 
 export interface DividingFacts {
@@ -46,10 +52,19 @@ const CAUTION: Caution = {
   text: 'direct pin out, worm home. Cranking against the pin breaks it.',
 };
 
-export function plateDrawing(plates: readonly Plate[], { move }: Way): PlateDrawing {
-  const { plateId, side, plateName, twoSided, holes } = move.circle;
-  const circles = plates.find((plate) => plate.id === plateId)?.sides[side]?.circles ?? [holes];
-  return { plateName, side, twoSided, circles, circle: holes, turns: move.turns, spaces: move.spaces };
+function plateDrawing(head: Head, way: Way | null): PlateDrawing | null {
+  const at = way
+    ? { plateId: way.choice.plateId, side: way.choice.side }
+    : (head.mounted ?? { plateId: head.plates[0]?.id, side: 0 });
+  const plate = head.plates.find(({ id }) => id === at.plateId);
+  const side = plate?.sides[at.side];
+  if (!plate || !side) return null;
+  return {
+    plateName: plate.name,
+    side: at.side === 1 ? 1 : 0,
+    twoSided: plate.sides.length === 2,
+    circles: side.circles,
+  };
 }
 
 function valuesOf(way: Way, divisions: number, ratio: string): Value[] {
@@ -167,7 +182,7 @@ export function planDividing(
     working: [],
     cautions: [],
     issues: [],
-    detail: { head: about, divisions, ways: [], inForce: null, chosen: false, drawing: null },
+    detail: { head: about, divisions, ways: [], inForce: null, chosen: false, plate: null, drawing: null },
   };
   if (!head) {
     const issue: Issue = { code: 'no-head', path: `${path}.headId`, severity: 'blocked' };
@@ -177,7 +192,13 @@ export function planDividing(
 
   const ways = simpleWays(head, divisions);
   const { way, issue } = takeWay(ways, input, head, divisions, path);
-  const detail = { ...empty.detail, ways, inForce: way, chosen: input.choice !== null };
+  const detail = {
+    ...empty.detail,
+    ways,
+    inForce: way,
+    chosen: input.choice !== null,
+    plate: plateDrawing(head, way),
+  };
   if (ways.length === 0) {
     return {
       ...empty,
@@ -194,6 +215,9 @@ export function planDividing(
     values: valuesOf(way, divisions, head.ratio),
     working: workingOf(way, divisions, head.ratio),
     cautions: [CAUTION],
-    detail: { ...detail, drawing: plateDrawing(head.plates, way) },
+    detail: {
+      ...detail,
+      drawing: { circle: way.choice.circle, turns: way.choice.turns, spaces: way.choice.spaces },
+    },
   };
 }

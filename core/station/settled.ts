@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { decimalText, dmsText, exact, lengthText, type UnitSystem } from '../units/index.ts';
+import { decimalText, dmsText, exact, lengthText, type Finish, type UnitSystem } from '../units/index.ts';
 import {
   STATION_IDS,
   type Moved,
@@ -36,10 +36,10 @@ export function answerToSettle(work: Pick<StationWork<unknown, unknown>, 'values
   return { figures, queries };
 }
 
-function sayFigure(figure: Pick<SettledFigure, 'kind' | 'at'>, system: UnitSystem): string {
+function sayFigure(figure: Pick<SettledFigure, 'kind' | 'at'>, system: UnitSystem, finish: Finish): string {
   switch (figure.kind) {
     case 'length':
-      return lengthText(exact(figure.at).valueOf(), system);
+      return lengthText(exact(figure.at).valueOf(), system, finish);
     case 'angle':
       return /[./]/.test(figure.at) ? dmsText(exact(figure.at)) : `${decimalText(exact(figure.at))}°`;
     case 'text':
@@ -54,16 +54,17 @@ export function whatMoved(settled: Settled, values: readonly Value[], system: Un
   for (const [key, was] of Object.entries(settled.figures)) {
     const now = today.get(key);
     if (now?.at === was.at) continue;
-    moved.push({
-      key,
-      label: was.label,
-      from: sayFigure(was, system),
-      to: now ? sayFigure(now, system) : 'nothing',
+    const say = (finish: Finish) => ({
+      from: sayFigure(was, system, finish),
+      to: now ? sayFigure(now, system, finish) : 'nothing',
     });
+    const shop = say('shop');
+    // a small move is shown to the place where it can be seen
+    moved.push({ key, label: was.label, ...(shop.from === shop.to ? say('fine') : shop) });
   }
   for (const [key, now] of today) {
     if (!(key in settled.figures))
-      moved.push({ key, label: now.label, from: 'nothing', to: sayFigure(now, system) });
+      moved.push({ key, label: now.label, from: 'nothing', to: sayFigure(now, system, 'shop') });
   }
   return moved;
 }

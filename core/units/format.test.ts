@@ -23,6 +23,8 @@ test('hundredths of a millimetre and thous in the shop, one place more where ask
   expect(lengthText(75, 'in')).toBe('2.953 in');
   expect(lengthText(75, 'in', 'fine')).toBe('2.9528 in');
   expect(lengthFigure(-0.001, 'mm')).toBe('0.00');
+  // 2.157/12 in = 0.17975 in stands on the half, though its float lies below
+  expect(lengthFigure(0.17975 * 25.4, 'in', 'fine')).toBe('0.1798');
 });
 
 test('pitches and crank turns as they are said', () => {

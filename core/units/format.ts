@@ -14,7 +14,8 @@ const PLACES: Readonly<Record<Finish, Readonly<Record<UnitSystem, number>>>> = {
 /** A length without its unit. @param mm any finite @returns e.g. `75.00` or `2.953` */
 export function lengthFigure(mm: number, system: UnitSystem, finish: Finish = 'shop'): string {
   const figure = system === 'mm' ? mm : mm / MM;
-  const text = figure.toFixed(PLACES[finish][system]);
+  // a figure that stands on the half in decimals may lie a hair below it as a float: 0.17975 reads 0.1798
+  const text = (figure + Math.sign(figure) * 1e-9).toFixed(PLACES[finish][system]);
   return /^-0\.?0*$/.test(text) ? text.slice(1) : text;
 }
 

@@ -1,5 +1,5 @@
 import type { Request, Response, Router } from 'express';
-import { z } from 'zod';
+import type { z } from 'zod';
 import { shapeIssues } from '../../core/job/index.ts';
 import { Refused } from '../problems.ts';
 

@@ -86,7 +86,10 @@ export function NextThing({ job, part, station, goTo }: NextThingProps) {
           </button>
         </>
       ) : (
-        mill(true)
+        mill(millReady)
+      )}
+      {going && going.run.jobRevision !== revision && (
+        <p className="run-note">The run at the mill keeps the plan it was started with.</p>
       )}
       {starting && part.cutting && (
         <StartCutting job={job} part={part} cutting={part.cutting} onClose={() => setStarting(false)} />

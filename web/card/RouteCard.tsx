@@ -108,8 +108,8 @@ function KeptVersion({ id, at }: { readonly id: string; readonly at: string }) {
       actions={<Button onClick={() => void takeOut()}>Open it as a job beside this one</Button>}
     >
       Another version of this job, from{' '}
-      {new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}, came too late and is
-      kept.
+      {new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })}, came
+      too late and is kept.
       {failed && <p>{failed}</p>}
     </Notice>
   );

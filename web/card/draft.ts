@@ -4,7 +4,6 @@ import { plan, refusals } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import { api, AwayError, keys, ProblemError, queryClient } from '../state/index.ts';
 
-
 export type SaveState =
   | { readonly kind: 'stored' }
   | { readonly kind: 'waiting' }

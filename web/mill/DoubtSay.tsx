@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { reconcile } from '../../core/run/index.ts';
-import type { MillProps } from './Mill.tsx';
+import type { MillProps } from './millProps.ts';
 
 /** The count does not add up: says why, and asks the one who can see the gear. */
 export function DoubtSay({ run, state, events, act }: Omit<MillProps, 'link'>) {

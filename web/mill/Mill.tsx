@@ -1,7 +1,5 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { lengthText, type UnitSystem } from '../../core/units/index.ts';
-import type { Run, RunAct, RunEvent, RunState } from '../../core/run/index.ts';
 import { useKeys } from '../shared/index.ts';
 import { PlateView } from '../scribe/index.ts';
 import { ClosingSay, FirstSay, MoveSay } from './MoveSay.tsx';
@@ -10,19 +8,7 @@ import { MillHead } from './MillHead.tsx';
 import { NotePad } from './NotePad.tsx';
 import { Paused } from './Paused.tsx';
 import { ProgressStrip } from './ProgressStrip.tsx';
-import type { RunLogState } from './runLog.ts';
-
-export interface MillProps {
-  readonly run: Run;
-  readonly state: RunState;
-  readonly events: readonly RunEvent[];
-  readonly act: (...acts: readonly RunAct[]) => void;
-  readonly link: Pick<RunLogState, 'link' | 'waiting' | 'keeps' | 'refused'>;
-}
-
-/** Both units of a depth, the job's own first. */
-export const bothUnits = (mm: number, units: UnitSystem): string =>
-  `${lengthText(mm, units)} (${lengthText(mm, units === 'mm' ? 'in' : 'mm')})`;
+import type { MillProps } from './millProps.ts';
 
 /** The next move in figures a person reads at two metres, and the one big thing to press when it is done. */
 export function Mill({ run, state, events, act, link }: MillProps) {
@@ -76,11 +62,7 @@ export function Mill({ run, state, events, act, link }: MillProps) {
         <div className="mill-plate">
           <PlateView
             circles={circles}
-            circle={circle}
-            spaces={last ? spaces : 0}
-            turns={last ? turns : 0}
-            from={from}
-            to={to}
+            move={{ circle, turns: last ? turns : 0, spaces: last ? spaces : 0, from, to }}
             large
             label={`Plate ${run.move.plateName}: pin in hole ${from}, lands in hole ${to} of ${circle}`}
           />

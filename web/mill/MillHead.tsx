@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { lengthText } from '../../core/units/index.ts';
-import type { MillProps } from './Mill.tsx';
+import type { MillProps } from './millProps.ts';
 
 const ROUND_NAMES = { one: 'one pass', rough: 'rough pass', finish: 'finish pass' } as const;
 
@@ -10,7 +10,7 @@ function useClock(): string {
     const timer = setInterval(() => setNow(new Date()), 10_000);
     return () => clearInterval(timer);
   }, []);
-  return now.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
+  return now.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
 }
 
 /** Which job, which round, how many left, and whether every count is stored. */

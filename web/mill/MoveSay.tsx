@@ -1,6 +1,9 @@
 import type { Cut, Run, RunState } from '../../core/run/index.ts';
-import { plural } from '../../core/units/index.ts';
-import { bothUnits } from './Mill.tsx';
+import { lengthText, plural, type UnitSystem } from '../../core/units/index.ts';
+
+/** Both units of a depth, the job's own first. */
+const bothUnits = (mm: number, units: UnitSystem): string =>
+  `${lengthText(mm, units)} (${lengthText(mm, units === 'mm' ? 'in' : 'mm')})`;
 
 const depthOf = (run: Run, cut: Cut): number => run.rounds[cut.round - 1]!.depthMm;
 
@@ -11,7 +14,8 @@ export function FirstSay({ run, cut }: { readonly run: Run; readonly cut: Cut })
     <>
       <p className="mill-lead">First cut:</p>
       <p className="mill-figure is-brass">
-        {cut.space} <span>{cut.space === 1 ? 'is the first space' : 'is the space to start at'}</span>
+        {cut.space}
+        <span> {cut.space === 1 ? 'is the first space' : 'is the space to start at'}</span>
       </p>
       <p className="mill-from">
         {spaces > 0 ? (
@@ -57,13 +61,15 @@ export function MoveSay({ run, state, next, last, onTurn }: MoveSayProps) {
       )}
       {turns > 0 && (
         <p className={`mill-figure ${spaces === 0 ? 'is-brass' : ''}`}>
-          {turns} <span>{turns === 1 ? 'whole turn' : 'whole turns'}</span>
+          {turns}
+          <span> {turns === 1 ? 'whole turn' : 'whole turns'}</span>
         </p>
       )}
       {spaces > 0 && (
         <p className="mill-figure is-brass">
-          {spaces}{' '}
+          {spaces}
           <span>
+            {' '}
             {spaces === 1 ? 'space' : 'spaces'} on {circle}
           </span>
         </p>
@@ -126,7 +132,8 @@ export function ClosingSay({
       <>
         <p className="mill-lead">The last move fell on the first space.</p>
         <p className="mill-figure">
-          {run.divisions} <span>spaces, and it closes</span>
+          {run.divisions}
+          <span> spaces, and it closes</span>
         </p>
         <p className="mill-from">
           Every space is counted and stored. Deburr, part off, and try it in its place.
@@ -154,13 +161,15 @@ export function ClosingSay({
       <p className="mill-lead">All {run.divisions} are cut. One closing move, clockwise:</p>
       {turns > 0 && (
         <p className={`mill-figure ${spaces === 0 ? 'is-brass' : ''}`}>
-          {turns} <span>{turns === 1 ? 'whole turn' : 'whole turns'}</span>
+          {turns}
+          <span> {turns === 1 ? 'whole turn' : 'whole turns'}</span>
         </p>
       )}
       {spaces > 0 && (
         <p className="mill-figure is-brass">
-          {spaces}{' '}
+          {spaces}
           <span>
+            {' '}
             {spaces === 1 ? 'space' : 'spaces'} on {circle}
           </span>
         </p>

@@ -30,7 +30,8 @@ export function ToothSpace({ drawing, units, depths = [], cutter = false, height
   const pitchAngle = (2 * Math.PI) / teeth;
   const top = cutter ? 66 : 30;
   const depth = (tipDiameter - rootDiameter) / 2;
-  const scale = Math.min((height - top - 34) / depth, 150 / (Math.PI * (pitchDiameter / teeth)));
+  const pitchShown = height > 260 ? 235 : 160;
+  const scale = Math.min((height - top - 34) / depth, pitchShown / (Math.PI * (pitchDiameter / teeth)));
   const { teethPath, space } = useMemo(() => {
     const at = ({ x, y }: Point): Point => ({ x: WIDTH / 2 + x * scale, y: top + (tip - y) * scale });
     const tooth = toothOutline(drawing, 14);
@@ -79,17 +80,25 @@ export function ToothSpace({ drawing, units, depths = [], cutter = false, height
           </text>
         </g>
       ))}
-      {depths.length === 0 && (
+      {depths.length === 0 && !cutter && (
         <>
-          <path d={`M${WIDTH - 26} ${top}V${rootY}`} className="scribe-line" />
-          <text x={WIDTH - 8} y={14} textAnchor="end" className="scribe-small">
+          <path
+            d={`M${WIDTH / 2} ${top}V${rootY}M${WIDTH / 2 - 5} ${top}h10M${WIDTH / 2 - 5} ${rootY}h10`}
+            className="scribe-line"
+          />
+          <text x={WIDTH / 2} y={top - 9} textAnchor="middle" className="scribe-small">
             depth {lengthText(depth, units)}
-          </text>
-          <text x={8} y={pitchY - 5} className="scribe-small">
-            pitch line
           </text>
         </>
       )}
+      <text
+        x={WIDTH / 2 + (Math.PI * pitchDiameter * scale) / teeth / 2}
+        y={pitchY - 6}
+        textAnchor="middle"
+        className="scribe-small"
+      >
+        pitch line
+      </text>
     </svg>
   );
 }

@@ -1,4 +1,4 @@
 import './scribe.css';
 export { GearDrawing } from './GearDrawing.tsx';
-export { PlateView } from './PlateView.tsx';
+export { PlateView, type PlateMove } from './PlateView.tsx';
 export { ToothSpace } from './ToothSpace.tsx';

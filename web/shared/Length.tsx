@@ -11,8 +11,7 @@ export function Length({ mm, units, finish = 'fine' }: LengthProps) {
   const other: UnitSystem = units === 'mm' ? 'in' : 'mm';
   return (
     <>
-      {lengthFigure(mm, units, finish)}
-      <span className="unit">{units}</span>{' '}
+      {lengthFigure(mm, units, finish)} <span className="unit">{units}</span>{' '}
       <span className="other-unit">
         {lengthFigure(mm, other, finish)} {other}
       </span>

@@ -29,5 +29,8 @@ export function echoPitch(value: Measure): string {
 /** What an angle field understood: decimal and in degrees and minutes. */
 export function echoAngle(value: Measure): string {
   const angle = parseAngleDeg(value);
-  return angle.ok && angle.value.gte(0) ? `${decimalText(angle.value, 4)}° = ${dmsText(angle.value)}` : '';
+  if (!angle.ok || angle.value.lt(0)) return '';
+  const decimal = `${decimalText(angle.value, 4)}°`;
+  const minutes = dmsText(angle.value);
+  return decimal === minutes ? '' : `${decimal} = ${minutes}`;
 }

@@ -12,7 +12,7 @@ export function CutPanel({ station, part, units, editPart, issuesAt }: StationPr
   return (
     <>
       <div className="fields">
-        <div className="field">
+        <div className="field is-wide">
           <span id="passes-label">Passes</span>
           <div className="field-line">
             <Segmented

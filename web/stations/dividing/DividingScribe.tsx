@@ -1,31 +1,28 @@
 import { PlateView } from '../../scribe/index.ts';
 import type { StationProps } from '../panel.ts';
 
-/** The plate as it stands on the head, the pin in its start hole, the landing hole lit. */
+/** The plate as it stands on the head, the pin in its start hole, the landing hole lit; or why no circle serves. */
 export function DividingScribe({ station }: StationProps<'dividing'>) {
-  const { drawing } = station.detail;
-  if (!drawing)
-    return <p className="scribe-empty">The plate is drawn here when there is a way to divide with it.</p>;
-  const { plateName, side, twoSided, circles, circle, turns, spaces } = drawing;
-  const where = `Plate ${plateName}${twoSided ? `, side ${side + 1}` : ''}`;
+  const { drawing, plate } = station.detail;
+  if (!plate) return <p className="scribe-empty">The plate is drawn here when the head has one.</p>;
+  const where = `Plate ${plate.plateName}${plate.twoSided ? `, side ${plate.side + 1}` : ''}`;
+  const words = drawing
+    ? `${where}: the pin goes from hole 0 to hole ${drawing.spaces} of the ${drawing.circle} circle${drawing.turns > 0 ? ` after ${drawing.turns} whole turns` : ''}`
+    : `${where}: none of its circles serves`;
   return (
     <>
       <div className="scribe-caption">
         <span>{where}, seen from the crank</span>
-        <span>space 1 → 2</span>
+        <span>{drawing ? 'space 1 → 2' : 'no circle serves'}</span>
       </div>
       <PlateView
-        circles={circles}
-        circle={circle}
-        spaces={spaces}
-        turns={turns}
-        from={0}
-        to={spaces}
-        label={`${where}: the pin goes from hole 0 to hole ${spaces} of the ${circle} circle${turns > 0 ? ` after ${turns} whole turns` : ''}`}
+        circles={plate.circles}
+        move={drawing && { ...drawing, from: 0, to: drawing.spaces }}
+        label={words}
       />
       <p className="plate-caption">
-        {circles.map((holes) => (
-          <span key={holes} className={holes === circle ? 'is-used' : ''}>
+        {plate.circles.map((holes) => (
+          <span key={holes} className={holes === drawing?.circle ? 'is-used' : ''}>
             {holes}
           </span>
         ))}

@@ -1,0 +1,175 @@
+import { afterAll, beforeAll, beforeEach, expect, test } from '@jest/globals';
+import type { Browser } from 'puppeteer-core';
+import { drawnSpurJob, withPart } from '../core/job/index.ts';
+import { measure } from '../core/units/index.ts';
+import { BETWEEN_COUNTS_MS, openBrowser, Person, wait } from './person.ts';
+import { Workshop } from './workshop.ts';
+
+let workshop: Workshop;
+let browser: Browser;
+let made = 0;
+let runId = '';
+beforeAll(async () => {
+  [workshop, browser] = await Promise.all([Workshop.open('empty'), openBrowser()]);
+});
+afterAll(async () => {
+  await browser.close();
+  await workshop.close();
+});
+
+async function post(address: string, method: string, body: object): Promise<void> {
+  const response = await fetch(`${workshop.address}/api${address}`, {
+    method,
+    body: JSON.stringify(body),
+    headers: { 'content-type': 'application/json' },
+  });
+  if (!response.ok) throw new Error(await response.text());
+}
+
+/** A run of 14 teeth: 2 turns and 18 spaces on 21. */
+async function startRun(startSpace = '1', passes: 'one' | 'rough-finish' = 'one'): Promise<void> {
+  made += 1;
+  const id = `job-${made}`;
+  runId = `run-${made}`;
+  const job = withPart(
+    drawnSpurJob({ id, name: `Pinion ${made}`, pitch: '2', teeth: 14, face: '10', bore: '6' }),
+    'p1',
+    (part) => ({ ...part, cut: { ...part.cut, passes, startSpace: measure(startSpace, 'count') } }),
+  );
+  await post(`/jobs/${id}`, 'PUT', { revision: 0, job });
+  await post(`/jobs/${id}/runs`, 'POST', { id: runId, partId: 'p1', revision: 1 });
+}
+const atMill = async (): Promise<Person> => {
+  const person = await Person.sitDown(browser, workshop.address);
+  await person.goTo(`/runs/${runId}`);
+  return person;
+};
+beforeEach(() => startRun());
+
+test('key repeat and double taps count once; take back, note and pause', async () => {
+  const person = await atMill();
+  await person.sees('Space 1 cut');
+  // a key held down, and a key pressed twice at once
+  await person.page.keyboard.down('Space');
+  for (let i = 0; i < 8; i += 1) await person.page.keyboard.down('Space');
+  await person.page.keyboard.up('Space');
+  await person.key('Space');
+  await person.sees('Space 2 cut');
+  await person.sees('13 left');
+  await wait(BETWEEN_COUNTS_MS);
+  const big = await person.page.waitForSelector('::-p-text(Space 2 cut)');
+  await big!.click({ count: 2, delay: 20 });
+  await person.sees('Space 3 cut');
+  await wait(BETWEEN_COUNTS_MS);
+  await person.sees('12 left');
+
+  await person.key('Backspace');
+  await person.sees('Space 2 cut');
+  await wait(BETWEEN_COUNTS_MS);
+  await person.key('n');
+  await person.types('Note', 'chatter here, slower feed');
+  await person.pressButton('Write it down');
+  await wait(200);
+  await person.key('p');
+  await person.sees('Paused after space 1');
+  // nothing counts while paused
+  await person.page.keyboard.press('Backspace');
+  await person.sees('13 left');
+  await person.sees('✓ stored');
+  await person.page.reload();
+  await person.sees('Paused after space 1');
+  await person.pressButton('Resume');
+  await person.sees('Space 2 cut');
+  await person.key('n');
+  await person.sees('chatter here, slower feed');
+  expect(person.faults).toEqual([]);
+});
+
+test('a run may start at any space, its start hole is hole 0', async () => {
+  await startRun('9');
+  const person = await atMill();
+  await person.sees('9 is the space to start at');
+  await person.key('Space');
+  await person.sees('Space 9 is cut. Turn clockwise: 2 whole turns 18 spaces on 21');
+  await person.sees('Pin is in hole 0, lands in hole 18');
+  await person.sees('Space 10 cut');
+});
+
+test('rough and finish: the new depth is said before the first move of the second round', async () => {
+  await startRun('1', 'rough-finish');
+  const person = await atMill();
+  await person.sees('rough pass, 4.00 mm deep');
+  // thirteen of the fourteen counted elsewhere before
+  const { events } = (await (await fetch(`${workshop.address}/api/runs/${runId}/events`)).json()) as {
+    events: unknown[];
+  };
+  expect(events).toEqual([]);
+  await post(`/runs/${runId}/events`, 'POST', {
+    events: Array.from({ length: 13 }, (_, i) => ({
+      id: `${runId}-${i}`,
+      runId,
+      device: 'other',
+      deviceSeq: i + 1,
+      lastSeen: {},
+      clientTime: '2026-11-12T09:00:00Z',
+      kind: 'done',
+      round: 1,
+      index: i + 1,
+    })),
+  });
+  await person.sees('Space 14 cut');
+  await person.key('Space');
+  await person.sees('Round 1 is done. Set the depth to 4.50 mm (0.177 in), then turn clockwise');
+  await person.sees('finish pass, 4.50 mm deep');
+});
+
+test('two screens that counted at once ask, and agree on what the gear shows', async () => {
+  const tablet = await atMill();
+  // another browser, as another device is
+  const other = await browser.createBrowserContext();
+  const phone = await Person.sitDown(other, workshop.address);
+  await phone.goTo(`/runs/${runId}`);
+  await tablet.sees('Space 1 cut');
+  await phone.sees('Space 1 cut');
+  await phone.page.setOfflineMode(true);
+  await tablet.key('Space');
+  await phone.key('Space');
+  await wait(BETWEEN_COUNTS_MS);
+  await phone.key('Space');
+  await phone.sees(/server away, 2 kept here/);
+  await phone.page.setOfflineMode(false);
+  await tablet.sees('Two screens counted without knowing of each other: space 1, space 2', 15_000);
+  // nothing more is counted before it is answered
+  await tablet.key('Space');
+  await tablet.sees('Look at the gear: which space was cut last? − space 2 +');
+  await tablet.press('One space back');
+  await tablet.sees('− space 1 +');
+  await tablet.pressButton('Set the count so');
+  await tablet.sees('Space 1 is cut');
+  await phone.sees('Space 1 is cut', 15_000);
+  await phone.seesNot(/in doubt/);
+  await other.close();
+});
+
+test('when the cutter does not drop in, it says stop', async () => {
+  await post(`/runs/${runId}/events`, 'POST', {
+    events: Array.from({ length: 14 }, (_, i) => ({
+      id: `${runId}-${i}`,
+      runId,
+      device: 'other',
+      deviceSeq: i + 1,
+      lastSeen: {},
+      clientTime: '2026-11-12T09:00:00Z',
+      kind: 'done',
+      round: 1,
+      index: i + 1,
+    })),
+  });
+  const person = await atMill();
+  await person.sees('The cutter must drop into space 1');
+  await person.pressButton('It does not');
+  await person.sees('It does not close: stop here');
+  await wait(BETWEEN_COUNTS_MS);
+  await person.key('Backspace');
+  await person.sees('It drops in');
+});

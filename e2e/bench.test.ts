@@ -1,0 +1,89 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import type { Browser, ElementHandle } from 'puppeteer-core';
+import { openBrowser, Person, wait } from './person.ts';
+import { Workshop } from './workshop.ts';
+
+let workshop: Workshop;
+let browser: Browser;
+beforeAll(async () => {
+  [workshop, browser] = await Promise.all([Workshop.open('demo'), openBrowser()]);
+});
+afterAll(async () => {
+  await browser.close();
+  await workshop.close();
+});
+
+const menu = async (person: Person, job: string, what: string) => {
+  await person.press(`More for ${job}`);
+  await person.page.waitForSelector('.ant-dropdown:not(.ant-dropdown-hidden) [role="menuitem"]', {
+    visible: true,
+  });
+  await person.pressButton(what);
+};
+
+test('rename, duplicate, put away and take out again', async () => {
+  const person = await Person.sitDown(browser, workshop.address);
+  await person.goTo('/');
+  await person.sees('Interrupted at the mill Lens drive, second wheel');
+  await menu(person, 'Stair-hall orrery, moon wheel', 'Rename');
+  await person.types('Name', 'Orrery, moon wheel');
+  await person.key('Enter');
+  await person.sees('Orrery, moon wheel 66 teeth');
+  await person.seesNot(/Stair-hall orrery, moon/);
+  await menu(person, 'Orrery, moon wheel', 'Duplicate');
+  await person.sees('Orrery, moon wheel, copy');
+  await menu(person, 'Orrery, moon wheel, copy', 'Put away');
+  await wait(400);
+  await person.seesNot(/moon wheel, copy/);
+  await person.pressButton('Show what was put away');
+  await person.sees('Put away Import a job file');
+  await menu(person, 'Orrery, moon wheel, copy', 'Take out again');
+  await person.sees('Nothing has been put away');
+  await person.pressButton('Back to the bench');
+  await person.sees('Orrery, moon wheel, copy');
+  expect(person.faults).toEqual([]);
+});
+
+test('export a job file, import it again; broken files are told apart and change nothing', async () => {
+  const person = await Person.sitDown(browser, workshop.address);
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'vuelta-files-'));
+  const text = await (await fetch(`${workshop.address}/api/jobs/demo-fog-cam/export`)).text();
+  const give = async (name: string, contents: string) => {
+    const file = path.join(folder, name);
+    writeFileSync(file, contents);
+    const picker = (await person.page.waitForSelector(
+      'input[type="file"]',
+    )) as ElementHandle<HTMLInputElement>;
+    await picker.uploadFile(file);
+  };
+  await person.goTo('/');
+  await person.sees('On the bench');
+  const jobs = async () =>
+    ((await (await fetch(`${workshop.address}/api/jobs`)).json()) as { jobs: unknown[] }).jobs.length;
+  const before = await jobs();
+  for (const [name, contents, sentence] of [
+    ['notes.json', 'cut 44 teeth', 'This is not a job file: it cannot be read as JSON'],
+    ['half.json', text.slice(0, 900), 'This job file is cut short: it ends in the middle.'],
+    [
+      'later.json',
+      text.replace('"version": 1', '"version": 7'),
+      'This job file is of version 7; this Vuelta reads up to 1.',
+    ],
+    ['other.json', '{"teeth": 44}', 'it is not a Vuelta job'],
+  ] as const) {
+    await give(name, contents);
+    await person.sees(`${name} was not imported`);
+    await person.sees(sentence);
+    await person.press('Close', 'button');
+    await wait(300);
+  }
+  expect(await jobs()).toBe(before);
+  await give('fog.json', text);
+  await person.sees('44 teeth, 12 DP, 14.5°');
+  await person.sees('1 pass, 0.180 deep');
+  expect(await jobs()).toBe(before + 1);
+  expect(readFileSync(path.join(folder, 'fog.json'), 'utf8')).toBe(text);
+});

@@ -1,0 +1,136 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import type { Browser } from 'puppeteer-core';
+import { openBrowser, Person } from './person.ts';
+import { Workshop } from './workshop.ts';
+
+let workshop: Workshop;
+let browser: Browser;
+beforeAll(async () => {
+  [workshop, browser] = await Promise.all([Workshop.open('demo'), openBrowser()]);
+});
+afterAll(async () => {
+  await browser.close();
+  await workshop.close();
+});
+
+test('bad input: a sentence at the field, the other stations go on, nothing stored is changed', async () => {
+  const person = await Person.sitDown(browser, workshop.address);
+  await person.goTo('/jobs/demo-lens-second/gear');
+  await person.sees('62 teeth, m 1.5, 20°');
+  for (const [typed, sentence] of [
+    ['0', 'The tooth count of 0 is out of range. It runs from 4 to 1000.'],
+    ['-3', 'out of range'],
+    ['12.5', 'The tooth count must be a whole number; 12.5 is not.'],
+    ['4000000', 'out of range'],
+    ['a dozen', '“a dozen” cannot be read'],
+  ] as const) {
+    await person.types('Teeth', typed);
+    await person.sees(sentence);
+    await person.sees('Not stored.');
+  }
+  await person.types('Teeth', '62');
+  await person.sees('✓ Stored');
+  await person.types('Pitch', '14');
+  await person.sees('If the drawing says 14 DP, the blank is Ø 116.11 mm');
+  await person.types('Pitch', '1.5');
+
+  await person.key('Tab');
+  await person.goTo('/jobs/demo-lens-second/blank');
+  await person.types('Bore (0 for none)', '95');
+  await person.sees('A bore of 95 is larger than the root, Ø 89.25 mm');
+  await person.sees('No. 2 inch, No. 7 metric');
+  const stored = (await (await fetch(`${workshop.address}/api/jobs/demo-lens-second`)).json()) as {
+    job: { parts: { blank: { bore: { typed: string } } }[] };
+  };
+  expect(stored.job.parts[0]!.blank.bore.typed).toBe('12');
+
+  // what was typed is still there after the page is closed, still not stored
+  await person.goTo('/jobs/demo-lens-second/blank');
+  await person.sees('A bore of 95 is larger than the root');
+  await person.types('Bore (0 for none)', '12');
+  await person.sees('✓ Stored');
+  expect(person.faults).toEqual([]);
+});
+
+test('an upstream change is said where it landed, in the units of the job', async () => {
+  const person = await Person.sitDown(browser, workshop.address);
+  await person.goTo('/jobs/demo-winding/blank');
+  await person.sees('Moved since it was settled: Blank diameter 94.00 mm → 96.00 mm');
+  await person.key('u');
+  await person.sees('Blank diameter 3.701 in → 3.780 in');
+  await person.key('u');
+  await person.key('4');
+  await person.sees('was chosen for 45 spaces and does not divide 46 spaces. Pick a way again.');
+  await person.pressButton('Use');
+  await person.sees('46 moves, every space true');
+  await person.key('s');
+  await person.sees('✓ Stored');
+});
+
+test('a count that simple indexing does not reach is said honestly; another head may reach it', async () => {
+  const person = await Person.sitDown(browser, workshop.address);
+  await person.goTo('/jobs/demo-orrery-year/dividing');
+  await person.sees(
+    '73 spaces cannot be had by simple indexing with these plates: it needs a circle whose holes are a multiple of 73. The nearest counts that do index: 72 and 74.',
+  );
+  await person.goTo('/jobs/demo-orrery-year/gear');
+  await person.types('Teeth', '51');
+  await person.sees('not by simple indexing');
+  await person.goTo('/jobs/demo-orrery-year/dividing');
+  await person.press('Head', 'combobox');
+  const option = await person.page.waitForSelector(
+    '.ant-select-item-option[title^="Head with a two-sided plate"]',
+    { visible: true },
+  );
+  await option!.click();
+  await person.sees('40 spaces on 51');
+  await person.sees('turn over to side 2');
+});
+
+test('the depth: every school beside the one in force, the stamped figure wins', async () => {
+  const person = await Person.sitDown(browser, workshop.address);
+  await person.goTo('/jobs/demo-fog-cam/gear');
+  await person.sees(/Whole depth h 0\.1800 in 4\.572 mm/);
+  await person.types('Depth stamped on the cutter, if any', '');
+  await person.sees(/Whole depth h 0\.1798 in 4\.566 mm/);
+  await person.page.click('summary');
+  await person.sees(/Coarse pitch, 2\.25 \/ P 0\.1875 in/);
+  await person.types('Depth stamped on the cutter, if any', '.1875');
+  await person.sees(/Whole depth h 0\.1875 in/);
+  await person.sees('in doubt');
+});
+
+test('a stale save keeps both versions, and says so', async () => {
+  const person = await Person.sitDown(browser, workshop.address);
+  await person.goTo('/jobs/demo-stair-moon/blank');
+  await person.sees('✓ Stored');
+  const { job, revision } = (await (await fetch(`${workshop.address}/api/jobs/demo-stair-moon`)).json()) as {
+    job: { name: string };
+    revision: number;
+  };
+  await fetch(`${workshop.address}/api/jobs/demo-stair-moon`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ revision, job: { ...job, name: 'Renamed on the tablet' } }),
+  });
+  await person.types('Bore (0 for none)', '7');
+  await person.sees(
+    'Changed on another screen. This job was stored from somewhere else in the meantime. Both versions are kept.',
+  );
+  await person.pressButton('Show the stored one');
+  await person.sees('Another version of this job');
+  expect(
+    await person.page.$eval(
+      'input[aria-label="Name of the job"]',
+      (input) => (input as HTMLInputElement).value,
+    ),
+  ).toBe('Renamed on the tablet');
+  await person.pressButton('Open it as a job beside this one');
+  await person.page.waitForFunction(
+    () =>
+      (
+        document.querySelector('input[aria-label="Name of the job"]') as HTMLInputElement | null
+      )?.value.endsWith('(other version)'),
+    { timeout: 8000 },
+  );
+});

@@ -1,0 +1,130 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import type { Browser } from 'puppeteer-core';
+import { openBrowser, Person, wait } from './person.ts';
+import { Workshop } from './workshop.ts';
+
+let workshop: Workshop;
+let browser: Browser;
+beforeAll(async () => {
+  [workshop, browser] = await Promise.all([Workshop.open('demo'), openBrowser()]);
+});
+afterAll(async () => {
+  await browser.close();
+  await workshop.close();
+});
+
+const VIEWS: readonly (readonly [string, string])[] = [
+  ['/', 'On the bench'],
+  ['/jobs/demo-lens-second/gear', 'Depth rule'],
+  ['/jobs/demo-winding/blank', 'Moved since it was settled'],
+  ['/jobs/demo-fog-cam/cutter', 'Metric school'],
+  ['/jobs/demo-lens-second/dividing', 'every space true'],
+  ['/jobs/demo-orrery-year/dividing', 'cannot be had by simple indexing'],
+  ['/jobs/demo-lens-second/cut', 'Left for the finish pass'],
+  ['/runs/run-demo-lens-second', 'Space 41 cut'],
+  ['/runs/run-demo-fog-cam', 'Paused after space 17'],
+  ['/runs/run-demo-stair-moon', 'and it closes'],
+  ['/nowhere', 'There is no such page'],
+];
+
+test('no view has a serious fault for those who see, hear or move differently; by day and by night', async () => {
+  const person = await Person.sitDown(browser, workshop.address);
+  const found: string[] = [];
+  for (const shift of ['day', 'night']) {
+    for (const [address, sign] of VIEWS) {
+      await person.goTo(address);
+      await person.sees(sign);
+      found.push(...(await person.hardToUse()).map((fault) => `${shift} ${address} ${fault}`));
+    }
+    await person.goTo('/jobs/demo-lens-second/gear');
+    await person.sees('Depth rule');
+    await person.key('Tab', 'Escape');
+    await person.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+    if (shift === 'day') await person.key('l');
+  }
+  expect(found).toEqual([]);
+});
+
+test('by keyboard alone: a new job, its numbers, a way chosen, the mill', async () => {
+  const person = await Person.sitDown(browser, workshop.address);
+  await person.goTo('/');
+  await person.sees('On the bench');
+  await person.key('n');
+  await person.sees('pitch and teeth needed');
+  // the pitch field is where the typing goes at once
+  await person.page.waitForFunction(() => document.activeElement?.tagName === 'INPUT');
+  await person.page.keyboard.type('20 DP');
+  await person.sees('module 1.27 mm = 20 DP');
+  // on to the teeth: past the unit switch
+  for (let i = 0; i < 4; i += 1) {
+    await person.key('Tab');
+    const label = await person.page.evaluate(
+      () => (document.activeElement as HTMLInputElement).labels?.[0]?.innerText ?? '',
+    );
+    if (label === 'Teeth') break;
+  }
+  await person.page.keyboard.type('40');
+  await person.sees('40 teeth, 20 DP, 20°');
+  await person.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await person.key('2');
+  await person.sees('Bore (0 for none)');
+  await person.page.focus('input[aria-describedby]');
+  await person.page.keyboard.type('10');
+  await person.key('Tab');
+  await person.page.keyboard.type('0');
+  await person.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await person.key('4');
+  await person.sees('1 turn');
+  // the second way, by Tab and Enter
+  await person.page.focus('.ways tr:nth-child(2) button');
+  await person.key('Enter');
+  await person.page.waitForFunction(() =>
+    document.querySelector('.ways tr:nth-child(2)')?.classList.contains('is-best'),
+  );
+  await person.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await person.key('m');
+  await person.sees('Start cutting');
+  await person.key('Enter');
+  await person.sees('is the first space');
+  await person.key('Space');
+  await person.sees('Space 1 is cut');
+  await person.key('?');
+  expect(person.faults).toEqual([]);
+});
+
+test('every sign on the screens comes from the fonts that ship with the app', async () => {
+  const person = await Person.sitDown(browser, workshop.address);
+  const session = await person.page.createCDPSession();
+  await session.send('DOM.enable');
+  await session.send('CSS.enable');
+  const strangersHere = async (): Promise<string[]> => {
+    const { root } = await session.send('DOM.getDocument', { depth: 1 });
+    const { nodeId } = await session.send('DOM.querySelector', { nodeId: root.nodeId, selector: 'body' });
+    const { nodeIds } = await session.send('DOM.querySelectorAll', { nodeId, selector: '*' });
+    const used = await Promise.all(
+      nodeIds.map((id) =>
+        session.send('CSS.getPlatformFontsForNode', { nodeId: id }).catch(() => ({ fonts: [] })),
+      ),
+    );
+    return [
+      ...new Set(
+        used.flatMap(({ fonts }) =>
+          fonts.filter(({ isCustomFont }) => !isCustomFont).map(({ familyName }) => familyName),
+        ),
+      ),
+    ];
+  };
+  const strangers: string[] = [];
+  for (const [address, sign] of VIEWS) {
+    await person.goTo(address);
+    await person.sees(sign);
+    // a face that is still on its way is stood in for by the machine's own
+    let here = await strangersHere();
+    for (let tries = 0; here.length > 0 && tries < 15; tries += 1) {
+      await wait(200);
+      here = await strangersHere();
+    }
+    strangers.push(...here.map((name) => `${name} on ${address}`));
+  }
+  expect(strangers).toEqual([]);
+});

@@ -1,0 +1,101 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import type { Browser } from 'puppeteer-core';
+import { BETWEEN_COUNTS_MS, openBrowser, Person, wait } from './person.ts';
+import { Workshop } from './workshop.ts';
+
+let workshop: Workshop;
+let browser: Browser;
+beforeAll(async () => {
+  [workshop, browser] = await Promise.all([Workshop.open('empty'), openBrowser()]);
+});
+afterAll(async () => {
+  await browser.close();
+  await workshop.close();
+});
+
+const count = async (person: Person, space: number) => {
+  await person.sees(`Space ${space} cut`);
+  await person.key('Space');
+  await wait(BETWEEN_COUNTS_MS);
+};
+
+test('from a drawing to the last tooth, with the plug pulled on the way', async () => {
+  const person = await Person.sitDown(browser, workshop.address);
+  await person.goTo('/');
+  await person.sees('No jobs yet');
+  await person.key('n');
+
+  // the card answers at every keystroke, in both units
+  await person.types('Pitch', '2');
+  await person.sees('module 2 mm = 12.7 DP');
+  await person.types('Teeth', '12');
+  await person.sees('12 teeth, m 2, 20°');
+  await person.sees(/Pitch diameter d 24\.000 mm 0\.9449 in/);
+  await person.sees(/Whole depth h 4\.500 mm 0\.1772 in/);
+  await person.sees(/Addendum ha 2\.000 mm/);
+  await person.sees(/Tooth thickness s 3\.142 mm/);
+  await person.sees(/Circular pitch p 6\.283 mm 0\.2474 in/);
+  await person.sees('No. 8 inch, No. 1 metric');
+  await person.sees('3 turns + 11 spaces on 33');
+  await person.types('Name of the job', 'First pinion');
+
+  await person.pressButton('Settle Gear');
+  await person.types('Face width', '12');
+  await person.types('Bore (0 for none)', '1/4 in');
+  await person.sees('6.350 mm = 0.2500 in');
+  await person.sees('Ø 28.00 × 12.00');
+  await person.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await person.key('s');
+  await person.sees('3 · Cutter');
+  await person.key('s');
+  await person.sees('All 6 ways on this head, best first');
+  await person.sees('12 moves, every space true, the last back on the first');
+  await person.key('w');
+  await person.sees('Turns of the crank for one space');
+  await person.sees('✓ Stored');
+  await person.key('s');
+  await person.sees('7 · Cut');
+  await person.key('s');
+  await person.sees('At the mill 0 / 12');
+
+  await person.key('m');
+  await person.sees('Start at space 1');
+  await person.pressButton('Start at space 1');
+  await person.sees('is the first space');
+  await person.sees('Set the arms to span 12 holes');
+
+  for (let space = 1; space <= 4; space += 1) await count(person, space);
+  await person.sees('Space 4 is cut. Turn clockwise: 3 whole turns 11 spaces on 33');
+  await person.sees('Pin is in hole 0, lands in hole 11');
+  // interrupted in the middle of a move
+  await person.key('t', 't');
+  await person.sees('Turn 3 of 3 made');
+  await person.sees('✓ stored');
+
+  await workshop.kill();
+  await person.sees('server away', 15_000);
+  await count(person, 5);
+  await person.key('t');
+  await person.sees(/server away, [2-9] kept here/);
+  await workshop.start();
+  await person.sees('✓ stored', 15_000);
+
+  // the browser closed, another opened: the bench has the next move
+  await person.page.close();
+  const again = await Person.sitDown(browser, workshop.address);
+  await again.goTo('/');
+  await again.sees('Interrupted at the mill First pinion');
+  await again.sees(/Next, space 6: 3 turns \+ 11 spaces on 33 The pin must land in hole 22/);
+  await again.key('m');
+  await again.sees('Turn 2 of 3 made');
+  for (let space = 6; space <= 12; space += 1) await count(again, space);
+
+  await again.sees('All 12 are cut. One closing move, clockwise: 3 whole turns 11 spaces on 33');
+  await again.sees('The pin lands in hole 0. The cutter must drop into space 1');
+  await again.pressButton('It drops in');
+  await again.sees('12 spaces, and it closes');
+  await again.sees('✓ stored');
+  await again.pressButton('Back to the bench');
+  await again.sees('cut, and it closes');
+  expect([...person.faults, ...again.faults]).toEqual([]);
+});

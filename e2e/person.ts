@@ -1,0 +1,151 @@
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import os from 'node:os';
+import path from 'node:path';
+import {
+  launch,
+  type Browser,
+  type BrowserContext,
+  type ElementHandle,
+  type KeyInput,
+  type Page,
+} from 'puppeteer-core';
+
+const ARGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+export function openBrowser(): Promise<Browser> {
+  const executablePath = process.env['BROWSER_PATH'] ?? '/usr/bin/chromium';
+  return launch({
+    executablePath,
+    args: ARGS,
+    userDataDir: mkdtempSync(path.join(os.tmpdir(), 'vuelta-browser-')),
+  });
+}
+
+/** Two taps closer together are taken as one, so a person counting leaves more time than this. */
+export const BETWEEN_COUNTS_MS = 760;
+export const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** Someone at a screen: reads what is written, presses what has a name, types. Faults of the page are collected. */
+export class Person {
+  readonly page: Page;
+  readonly faults: string[] = [];
+  private readonly base: string;
+
+  private constructor(page: Page, base: string) {
+    this.page = page;
+    this.base = base;
+    page.on('pageerror', (error) => this.faults.push(error instanceof Error ? error.message : String(error)));
+    page.on('console', (message) => {
+      if (message.type() === 'error' && !/Failed to load resource|ERR_CONNECTION/.test(message.text()))
+        this.faults.push(message.text());
+    });
+  }
+
+  static async sitDown(browser: Browser | BrowserContext, base: string): Promise<Person> {
+    const page = await browser.newPage();
+    await page.setViewport({ width: 1280, height: 800 });
+    await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
+    return new Person(page, base);
+  }
+
+  async goTo(address: string): Promise<void> {
+    await this.page.goto(this.base + address, { waitUntil: 'domcontentloaded' });
+  }
+
+  /** What a person could read now, spaces evened out. */
+  async text(): Promise<string> {
+    return (await this.page.evaluate(() => document.body.innerText)).replace(/\s+/g, ' ');
+  }
+
+  /** Waits until this can be read. */
+  async sees(wanted: RegExp | string, ms = 10_000): Promise<void> {
+    const until = Date.now() + ms;
+    let seen = '';
+    while (Date.now() < until) {
+      seen = await this.text().catch(() => '');
+      if (typeof wanted === 'string' ? seen.includes(wanted) : wanted.test(seen)) return;
+      await wait(60);
+    }
+    throw new Error(`did not see ${String(wanted)} in:\n${seen.slice(0, 2500)}`);
+  }
+
+  async seesNot(unwanted: RegExp): Promise<void> {
+    const seen = await this.text();
+    if (unwanted.test(seen)) throw new Error(`sees ${String(unwanted)} in:\n${seen.slice(0, 2500)}`);
+  }
+
+  private async byName(name: string, role?: string): Promise<ElementHandle> {
+    const found = await this.page.waitForSelector(
+      `::-p-aria([name="${name}"]${role ? `[role="${role}"]` : ''})`,
+      { visible: true, timeout: 8000 },
+    );
+    if (!found) throw new Error(`nothing is called ${name}`);
+    return found;
+  }
+
+  /** Presses what a screen reader would call by this name. */
+  async press(name: string, role?: string): Promise<void> {
+    await (await this.byName(name, role)).click();
+  }
+
+  /** Presses the button that begins with these words. */
+  async pressButton(words: string): Promise<void> {
+    const handle = await this.page.waitForFunction(
+      (wanted) =>
+        [...document.querySelectorAll('button, a, [role="menuitem"]')].find(
+          (element) =>
+            (element as HTMLElement).offsetParent !== null &&
+            (element as HTMLElement).innerText.replace(/\s+/g, ' ').trim().startsWith(wanted),
+        ),
+      { timeout: 8000 },
+      words,
+    );
+    await (handle as ElementHandle<Element>).click();
+  }
+
+  /** Replaces what stands in a field. */
+  async types(field: string, text: string): Promise<void> {
+    const input = await this.byName(field, 'textbox');
+    await input.click({ count: 3 });
+    await this.page.keyboard.press('Backspace');
+    if (text) await input.type(text);
+  }
+
+  async key(...keys: KeyInput[]): Promise<void> {
+    for (const key of keys) await this.page.keyboard.press(key);
+  }
+
+  /** What axe finds wrong that is serious or critical. Rules: WCAG 2 A and AA. */
+  async hardToUse(): Promise<string[]> {
+    await this.page.evaluate(axeSource);
+    return this.page.evaluate(async () => {
+      const { axe } = window as unknown as {
+        axe: {
+          run(options: object): Promise<{
+            violations: { id: string; impact: string; nodes: { html: string; failureSummary: string }[] }[];
+          }>;
+        };
+      };
+      const { violations } = await axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa'] });
+      return violations
+        .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+        .map(
+          ({ id, nodes }) =>
+            `${id}: ${nodes
+              .slice(0, 3)
+              .map(({ html, failureSummary }) => `${html.slice(0, 160)} ${failureSummary.slice(0, 200)}`)
+              .join(' | ')}`,
+        );
+    });
+  }
+}

@@ -1,0 +1,75 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer, type AddressInfo } from 'node:net';
+import os from 'node:os';
+import path from 'node:path';
+
+/** A free port, or the one asked for by PORT. */
+async function choosePort(): Promise<number> {
+  if (process.env['PORT']) return Number(process.env['PORT']);
+  const probe = createServer();
+  await new Promise<void>((resolve) => probe.listen(0, '127.0.0.1', resolve));
+  const { port } = probe.address() as AddressInfo;
+  await new Promise((resolve) => probe.close(resolve));
+  return port;
+}
+
+/** The built server as an owner runs it, on a store of its own, to be killed and started again. */
+export class Workshop {
+  readonly host = process.env['HOST'] ?? '127.0.0.1';
+  readonly folder: string;
+  private readonly port: number;
+  private readonly demo: boolean;
+  private server: ChildProcess | null = null;
+
+  private constructor(folder: string, port: number, demo: boolean) {
+    this.folder = folder;
+    this.port = port;
+    this.demo = demo;
+  }
+
+  static async open(kind: 'empty' | 'demo'): Promise<Workshop> {
+    // never an owner's own store: always a fresh folder, inside VUELTA_DATA when that is set
+    const folder = mkdtempSync(path.join(process.env['VUELTA_DATA'] ?? os.tmpdir(), 'vuelta-journey-'));
+    const workshop = new Workshop(folder, await choosePort(), kind === 'demo');
+    await workshop.start();
+    return workshop;
+  }
+
+  get address(): string {
+    return `http://${this.host}:${this.port}`;
+  }
+
+  async start(): Promise<void> {
+    const server = spawn(process.execPath, ['dist/node/server/main.js', ...(this.demo ? ['--demo'] : [])], {
+      env: {
+        ...process.env,
+        PORT: String(this.port),
+        HOST: this.host,
+        VUELTA_DATA: this.folder,
+        LOG_LEVEL: 'error',
+      },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    this.server = server;
+    await new Promise<void>((resolve, reject) => {
+      server.stdout.on('data', (chunk: Buffer) => String(chunk).includes(this.address) && resolve());
+      server.once('exit', (code) => reject(new Error(`the server ended with ${code} before it was ready`)));
+    });
+  }
+
+  /** As a pulled plug does: no goodbye. */
+  async kill(): Promise<void> {
+    const { server } = this;
+    if (!server) return;
+    this.server = null;
+    const gone = new Promise((resolve) => server.once('exit', resolve));
+    server.kill('SIGKILL');
+    await gone;
+  }
+
+  async close(): Promise<void> {
+    await this.kill();
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+}

@@ -74,7 +74,7 @@ test('by keyboard alone: a new job, its numbers, a way chosen, the mill', async 
   await person.page.keyboard.type('0');
   await person.page.evaluate(() => (document.activeElement as HTMLElement).blur());
   await person.key('4');
-  await person.sees('1 turn');
+  await person.sees('All 18 ways on this head');
   // the second way, by Tab and Enter
   await person.page.focus('.ways tr:nth-child(2) button');
   await person.key('Enter');

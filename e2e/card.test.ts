@@ -91,11 +91,11 @@ test('the depth: every school beside the one in force, the stamped figure wins',
   const person = await Person.sitDown(browser, workshop.address);
   await person.goTo('/jobs/demo-fog-cam/gear');
   await person.sees(/Whole depth h 0\.1800 in 4\.572 mm/);
-  await person.types('Depth stamped on the cutter, if any', '');
+  await person.types('Depth stamped on cutter', '');
   await person.sees(/Whole depth h 0\.1798 in 4\.566 mm/);
   await person.page.click('summary');
   await person.sees(/Coarse pitch, 2\.25 \/ P 0\.1875 in/);
-  await person.types('Depth stamped on the cutter, if any', '.1875');
+  await person.types('Depth stamped on cutter', '.1875');
   await person.sees(/Whole depth h 0\.1875 in/);
   await person.sees('in doubt');
 });

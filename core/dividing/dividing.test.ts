@@ -203,6 +203,13 @@ describe('the dividing station', () => {
     });
   });
 
+  test('where this head has no way, another of the shop that does is named with its move', () => {
+    const work = planDividing({ headId: threePlates.id, choice: null }, 51, threePlates, 'p', STOCK_HEADS);
+    expect(work.detail.otherHeads).toEqual([
+      { id: twoSided.id, name: twoSided.name, move: '40 spaces on 51' },
+    ]);
+  });
+
   test('an empty plate set, no head, no count', () => {
     expect(station(58, { ...threePlates, plates: [], mounted: null }).issues[0]?.code).toBe('no-plates');
     expect(station(58, null).issues[0]?.code).toBe('no-head');

@@ -39,6 +39,8 @@ export interface DividingDetail {
   /** The plate the way in force uses; where there is none, the one mounted or the first. */
   readonly plate: PlateDrawing | null;
   readonly drawing: MoveDrawing | null;
+  /** Where this head has no way: other heads of the shop that do, each with its best move. */
+  readonly otherHeads: readonly { readonly id: string; readonly name: string; readonly move: string }[];
 }
 
 export interface DividingFacts {
@@ -111,6 +113,18 @@ function crankTurnsTex(way: Way): string {
   return `${turns === 0 ? '' : turns}\\tfrac{${spaces}}{${circle.holes}}`;
 }
 
+/** Other heads that reach a count by simple indexing, each with its best move. */
+function headsThatDivide(heads: readonly Head[], not: Head, divisions: number): DividingDetail['otherHeads'] {
+  return heads
+    .filter(({ id }) => id !== not.id)
+    .flatMap((head) => {
+      const [best] = simpleWays(head, divisions);
+      return best
+        ? [{ id: head.id, name: head.name, move: moveText({ ...best.move, circle: best.move.circle.holes }) }]
+        : [];
+    });
+}
+
 /** What can be said when no circle serves. */
 function noneFits(head: Head, divisions: number, path: string): Issue {
   if (head.plates.length === 0) {
@@ -165,6 +179,7 @@ function takeWay(
 /**
  * The dividing station: every simple way on the head, each run through the head's motion, and the one in force.
  * @param divisions N, or null while unknown @param head the one chosen, or null @param path of `dividing` in the document
+ * @param shopHeads all heads on hand, to look for another where this one has no way
  * Issues: no-head, no-plates, no-simple-indexing, choice-no-longer-divides, choice-not-on-head
  */
 export function planDividing(
@@ -172,6 +187,7 @@ export function planDividing(
   divisions: number | null,
   head: Head | null,
   path: string,
+  shopHeads: readonly Head[] = [],
 ): StationWork<DividingFacts, DividingDetail> {
   const about = head && { id: head.id, name: head.name, ratio: head.ratio };
   const empty: StationWork<DividingFacts, DividingDetail> = {
@@ -182,7 +198,16 @@ export function planDividing(
     working: [],
     cautions: [],
     issues: [],
-    detail: { head: about, divisions, ways: [], inForce: null, chosen: false, plate: null, drawing: null },
+    detail: {
+      head: about,
+      divisions,
+      ways: [],
+      inForce: null,
+      chosen: false,
+      plate: null,
+      drawing: null,
+      otherHeads: [],
+    },
   };
   if (!head) {
     const issue: Issue = { code: 'no-head', path: `${path}.headId`, severity: 'blocked' };
@@ -204,7 +229,7 @@ export function planDividing(
       ...empty,
       answer: head.plates.length === 0 ? 'no plates on this head' : 'not by simple indexing',
       issues: [noneFits(head, divisions, path)],
-      detail,
+      detail: { ...detail, otherHeads: headsThatDivide(shopHeads, head, divisions) },
     };
   }
   if (!way) return { ...empty, answer: 'choose a way again', issues: issue ? [issue] : [], detail };

@@ -10,6 +10,7 @@ const planPart: {
   [Kind in Part['kind']]: (
     part: Extract<Part, { kind: Kind }>,
     head: Head | null,
+    heads: readonly Head[],
     system: UnitSystem,
   ) => PartPlan;
 } = {
@@ -45,7 +46,7 @@ export function plan(job: Job, shop: Equipment): Plan {
   const parts = job.parts.map((part) => {
     const { head, finding } = headOf(job, shop, part.dividing.headId);
     if (finding && !findings.some(({ given }) => given === finding.given)) findings.push(finding);
-    return planPart[part.kind](part, head, job.units);
+    return planPart[part.kind](part, head, shop.heads, job.units);
   });
   return { jobId: job.id, name: job.name, units: job.units, parts, findings };
 }

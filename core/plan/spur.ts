@@ -13,13 +13,18 @@ import type { PartPlan } from './types.ts';
  * A spur part, station by station in shop order; each builds on the facts of those before it.
  * Stations that do not need what is missing still answer.
  */
-export function planSpur(part: SpurPart, head: Head | null, system: UnitSystem): PartPlan {
+export function planSpur(
+  part: SpurPart,
+  head: Head | null,
+  heads: readonly Head[],
+  system: UnitSystem,
+): PartPlan {
   const path = `parts.${part.id}`;
   const read = readGear(part.gear, system);
   const gear = planGear(read, `${path}.gear`, system);
   const blank = planBlank(part.blank, gear.facts, path, system);
   const cutter = planCutter(read.teeth, path);
-  const dividing = planDividing(part.dividing, read.teeth, head, `${path}.dividing`);
+  const dividing = planDividing(part.dividing, read.teeth, head, `${path}.dividing`, heads);
   const cut = planCut(part.cut, read.depth?.wholeDepth ?? null, read.teeth, `${path}.cut`, system);
   const { settled } = part;
   const ready = gear.facts && blank.facts && dividing.facts && cut.facts;

@@ -61,7 +61,8 @@ function twoScreens(
   }
   if (involved.size === 0) return [];
   const cuts = new Set([...involved].map(cutAt).filter((cut) => cut !== null));
-  return [{ kind: 'two-screens', ids: [...involved].map(({ id }) => id), cuts: [...cuts] }];
+  const inCuttingOrder = [...cuts].sort((a, b) => a.round - b.round || a.index - b.index);
+  return [{ kind: 'two-screens', ids: [...involved].map(({ id }) => id), cuts: inCuttingOrder }];
 }
 
 /** Screens of which some event has been seen or skipped, and has not arrived. */

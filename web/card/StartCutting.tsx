@@ -3,7 +3,6 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Job } from '../../core/job/index.ts';
 import { settleOpen, type Cutting, type PartPlan } from '../../core/plan/index.ts';
-import { lengthText } from '../../core/units/index.ts';
 import { newId, Notice } from '../shared/index.ts';
 import { api, keys, queryClient } from '../state/index.ts';
 import { useDraft } from './draft.ts';
@@ -52,17 +51,6 @@ export function StartCutting({ job, part, cutting, onClose }: StartCuttingProps)
             <span>{answer}</span>
           </li>
         ))}
-        <li>
-          <span className="soft">Rounds</span>
-          <span>
-            {cutting.rounds
-              .map(
-                ({ name, depthMm }) =>
-                  `${name === 'one' ? 'one round' : name}, ${lengthText(depthMm, job.units)} deep`,
-              )
-              .join('; ')}
-          </span>
-        </li>
         <li>
           <span className="soft">Starts at</span>
           <span>

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useRef } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import type { Working } from '../../core/station/index.ts';
 import { usePreferences } from '../state/index.ts';
 
@@ -7,16 +7,10 @@ const Tex = lazy(() => import('../shared/Tex.tsx').then((module) => ({ default: 
 /** The working, as on a blackboard: formula in letters, figures put in, result, and where the formula is from. */
 export function WorkingPanel({ working }: { readonly working: readonly Working[] }) {
   const { workingShown, swapWorking } = usePreferences();
-  const place = useRef<HTMLElement>(null);
-  const shownBefore = useRef(workingShown);
-  useEffect(() => {
-    // asked for just now: bring it into sight; not when the card opens with it
-    if (workingShown && !shownBefore.current) place.current?.scrollIntoView({ block: 'start' });
-    shownBefore.current = workingShown;
-  }, [workingShown]);
+  const [shownAtFirst] = useState(workingShown);
   if (working.length === 0) return null;
   return (
-    <section className="working" ref={place}>
+    <section className="working">
       <button
         type="button"
         className="plain-button working-toggle"
@@ -27,17 +21,34 @@ export function WorkingPanel({ working }: { readonly working: readonly Working[]
       </button>
       {workingShown && (
         <Suspense fallback={<p className="soft">Chalking it up…</p>}>
-          <ol className="working-lines">
-            {working.map(({ key, label, formula, put, result, source }) => (
-              <li key={key}>
-                <span className="working-label">{label}</span>
-                <Tex tex={`${formula} = ${put} = ${result}`} />
-                <span className="working-source">{source}</span>
-              </li>
-            ))}
-          </ol>
+          <Lines working={working} comeIntoSight={!shownAtFirst} />
         </Suspense>
       )}
     </section>
+  );
+}
+
+function Lines({
+  working,
+  comeIntoSight,
+}: {
+  readonly working: readonly Working[];
+  readonly comeIntoSight: boolean;
+}) {
+  const list = useRef<HTMLOListElement>(null);
+  useEffect(() => {
+    // asked for just now, not shown as the card opened
+    if (comeIntoSight) list.current?.scrollIntoView({ block: 'nearest' });
+  }, [comeIntoSight]);
+  return (
+    <ol className="working-lines" ref={list}>
+      {working.map(({ key, label, formula, put, result, source }) => (
+        <li key={key}>
+          <span className="working-label">{label}</span>
+          <Tex tex={`${formula} = ${put} = ${result}`} />
+          <span className="working-source">{source}</span>
+        </li>
+      ))}
+    </ol>
   );
 }

@@ -54,23 +54,25 @@ const KEYS: readonly { readonly where: string; readonly keys: readonly (readonly
 
 function KeysHelp({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
   return (
-    <Modal open={open} onCancel={onClose} footer={null} title="Keys" width={560}>
+    <Modal open={open} onCancel={onClose} footer={null} title="Keys" width={780} style={{ top: 40 }}>
       <p className="soft">Single keys are off while you type in a field.</p>
-      {KEYS.map(({ where, keys }) => (
-        <section key={where} className="keys-group">
-          <h3>{where}</h3>
-          <dl>
-            {keys.map(([key, what]) => (
-              <div key={key}>
-                <dt>
-                  <kbd>{key}</kbd>
-                </dt>
-                <dd>{what}</dd>
-              </div>
-            ))}
-          </dl>
-        </section>
-      ))}
+      <div className="keys-groups">
+        {KEYS.map(({ where, keys }) => (
+          <section key={where} className="keys-group">
+            <h3>{where}</h3>
+            <dl>
+              {keys.map(([key, what]) => (
+                <div key={key}>
+                  <dt>
+                    <kbd>{key}</kbd>
+                  </dt>
+                  <dd>{what}</dd>
+                </div>
+              ))}
+            </dl>
+          </section>
+        ))}
+      </div>
     </Modal>
   );
 }

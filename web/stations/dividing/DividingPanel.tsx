@@ -2,13 +2,14 @@ import { Select } from 'antd';
 import { useId } from 'react';
 import { crankTurnsText, moveText, type Way } from '../../../core/dividing/index.ts';
 import { withHead } from '../../../core/job/index.ts';
+import { Notice } from '../../shared/index.ts';
 import type { StationProps } from '../panel.ts';
 import { Values } from '../Values.tsx';
 import { Proved } from './Proved.tsx';
 
 /** The ways of dividing on this head, the one in force, and its proof. */
 export function DividingPanel({ station, part, units, shop, edit, editPart }: StationProps<'dividing'>) {
-  const { head, ways, inForce } = station.detail;
+  const { head, ways, inForce, otherHeads } = station.detail;
   const headId = useId();
   const heads = [...shop.heads, ...(head && !shop.heads.some(({ id }) => id === head.id) ? [head] : [])];
   const choose = (way: Way) =>
@@ -36,6 +37,7 @@ export function DividingPanel({ station, part, units, shop, edit, editPart }: St
           style={{ width: '100%' }}
         />
       </div>
+      {otherHeads.length > 0 && <OtherHeads heads={otherHeads} onTake={takeHead} />}
       <Values
         values={station.values}
         units={units}
@@ -44,6 +46,28 @@ export function DividingPanel({ station, part, units, shop, edit, editPart }: St
       {inForce && <Proved way={inForce} ratio={head?.ratio ?? ''} />}
       {ways.length > 0 && <WaysTable ways={ways} inForce={inForce} onChoose={choose} />}
     </>
+  );
+}
+
+/** Where this head has no way: those in the shop that do. */
+function OtherHeads({
+  heads,
+  onTake,
+}: {
+  readonly heads: StationProps<'dividing'>['station']['detail']['otherHeads'];
+  readonly onTake: (id: string) => void;
+}) {
+  return (
+    <Notice tone="good" word="Another head in the shop divides it:">
+      {heads.map(({ id, name, move }) => (
+        <p key={id} className="other-head">
+          {name}: {move}
+          <button type="button" className="use-button" onClick={() => onTake(id)}>
+            Use this head
+          </button>
+        </p>
+      ))}
+    </Notice>
   );
 }
 

@@ -99,7 +99,7 @@ export function GearPanel({ station, part, units, editPart, issuesAt }: StationP
           </>
         )}
         <MeasureField
-          label="Depth stamped on the cutter, if any"
+          label="Depth stamped on cutter"
           value={gear.depth.stamped}
           onChange={(value) => setDepth({ stamped: value })}
           issues={at('depth.stamped')}

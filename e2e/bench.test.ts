@@ -87,3 +87,18 @@ test('export a job file, import it again; broken files are told apart and change
   expect(await jobs()).toBe(before + 1);
   expect(readFileSync(path.join(folder, 'fog.json'), 'utf8')).toBe(text);
 });
+
+test('the first page loads nothing of the card, the drawings or the formulas', async () => {
+  const person = await Person.sitDown(browser, workshop.address);
+  const scripts: string[] = [];
+  person.page.on('response', (response) => {
+    if (response.url().endsWith('.js')) void response.text().then((text) => scripts.push(text));
+  });
+  await person.goTo('/');
+  await person.sees('On the bench');
+  await wait(800);
+  const all = scripts.join('\n');
+  expect(all).toContain('On the bench');
+  for (const stranger of ['katex', 'ZodError', 'No simple', 'Whole depth', 'plate-landing'])
+    expect(all.includes(stranger)).toBe(false);
+});

@@ -15,7 +15,7 @@ afterAll(async () => {
 
 test('bad input: a sentence at the field, the other stations go on, nothing stored is changed', async () => {
   const person = await Person.sitDown(browser, workshop.address);
-  await person.goTo('/jobs/demo-lens-second/gear');
+  await person.goTo('/jobs/demo-lens-second/p1/gear');
   await person.sees('62 teeth, m 1.5, 20°');
   for (const [typed, sentence] of [
     ['0', 'The tooth count of 0 is out of range. It runs from 4 to 1000.'],
@@ -35,7 +35,7 @@ test('bad input: a sentence at the field, the other stations go on, nothing stor
   await person.types('Pitch', '1.5');
 
   await person.key('Tab');
-  await person.goTo('/jobs/demo-lens-second/blank');
+  await person.goTo('/jobs/demo-lens-second/p1/blank');
   await person.types('Bore (0 for none)', '95');
   await person.sees('A bore of 95 is larger than the root, Ø 89.25 mm');
   await person.sees('No. 2 inch, No. 7 metric');
@@ -45,7 +45,7 @@ test('bad input: a sentence at the field, the other stations go on, nothing stor
   expect(stored.job.parts[0]!.blank.bore.typed).toBe('12');
 
   // what was typed is still there after the page is closed, still not stored
-  await person.goTo('/jobs/demo-lens-second/blank');
+  await person.goTo('/jobs/demo-lens-second/p1/blank');
   await person.sees('A bore of 95 is larger than the root');
   await person.types('Bore (0 for none)', '12');
   await person.sees('✓ Stored');
@@ -54,7 +54,7 @@ test('bad input: a sentence at the field, the other stations go on, nothing stor
 
 test('an upstream change is said where it landed, in the units of the job', async () => {
   const person = await Person.sitDown(browser, workshop.address);
-  await person.goTo('/jobs/demo-winding/blank');
+  await person.goTo('/jobs/demo-winding/p1/blank');
   await person.sees('Moved since it was settled: Blank diameter 94.00 mm → 96.00 mm');
   await person.key('u');
   await person.sees('Blank diameter 3.701 in → 3.780 in');
@@ -69,14 +69,14 @@ test('an upstream change is said where it landed, in the units of the job', asyn
 
 test('a count that simple indexing does not reach is said honestly; another head may reach it', async () => {
   const person = await Person.sitDown(browser, workshop.address);
-  await person.goTo('/jobs/demo-orrery-year/dividing');
+  await person.goTo('/jobs/demo-orrery-year/p1/dividing');
   await person.sees(
     '73 spaces cannot be had by simple indexing with these plates: it needs a circle whose holes are a multiple of 73. The nearest counts that do index: 72 and 74.',
   );
-  await person.goTo('/jobs/demo-orrery-year/gear');
+  await person.goTo('/jobs/demo-orrery-year/p1/gear');
   await person.types('Teeth', '51');
   await person.sees('not by simple indexing');
-  await person.goTo('/jobs/demo-orrery-year/dividing');
+  await person.goTo('/jobs/demo-orrery-year/p1/dividing');
   await person.press('Head', 'combobox');
   const option = await person.page.waitForSelector(
     '.ant-select-item-option[title^="Head with a two-sided plate"]',
@@ -89,7 +89,7 @@ test('a count that simple indexing does not reach is said honestly; another head
 
 test('the depth: every school beside the one in force, the stamped figure wins', async () => {
   const person = await Person.sitDown(browser, workshop.address);
-  await person.goTo('/jobs/demo-fog-cam/gear');
+  await person.goTo('/jobs/demo-fog-cam/p1/gear');
   await person.sees(/Whole depth h 0\.1800 in 4\.572 mm/);
   await person.types('Depth stamped on cutter', '');
   await person.sees(/Whole depth h 0\.1798 in 4\.566 mm/);
@@ -102,7 +102,7 @@ test('the depth: every school beside the one in force, the stamped figure wins',
 
 test('a stale save keeps both versions, and says so', async () => {
   const person = await Person.sitDown(browser, workshop.address);
-  await person.goTo('/jobs/demo-stair-moon/blank');
+  await person.goTo('/jobs/demo-stair-moon/p1/blank');
   await person.sees('✓ Stored');
   const { job, revision } = (await (await fetch(`${workshop.address}/api/jobs/demo-stair-moon`)).json()) as {
     job: { name: string };

@@ -15,12 +15,12 @@ afterAll(async () => {
 
 const VIEWS: readonly (readonly [string, string])[] = [
   ['/', 'On the bench'],
-  ['/jobs/demo-lens-second/gear', 'Depth rule'],
-  ['/jobs/demo-winding/blank', 'Moved since it was settled'],
-  ['/jobs/demo-fog-cam/cutter', 'Metric school'],
-  ['/jobs/demo-lens-second/dividing', 'every space true'],
-  ['/jobs/demo-orrery-year/dividing', 'cannot be had by simple indexing'],
-  ['/jobs/demo-lens-second/cut', 'Left for the finish pass'],
+  ['/jobs/demo-lens-second/p1/gear', 'Depth rule'],
+  ['/jobs/demo-winding/p1/blank', 'Moved since it was settled'],
+  ['/jobs/demo-fog-cam/p1/cutter', 'Metric school'],
+  ['/jobs/demo-lens-second/p1/dividing', 'every space true'],
+  ['/jobs/demo-orrery-year/p1/dividing', 'cannot be had by simple indexing'],
+  ['/jobs/demo-lens-second/p1/cut', 'Left for the finish pass'],
   ['/runs/run-demo-lens-second', 'Space 41 cut'],
   ['/runs/run-demo-fog-cam', 'Paused after space 17'],
   ['/runs/run-demo-stair-moon', 'and it closes'],
@@ -36,7 +36,7 @@ test('no view has a serious fault for those who see, hear or move differently; b
       await person.sees(sign);
       found.push(...(await person.hardToUse()).map((fault) => `${shift} ${address} ${fault}`));
     }
-    await person.goTo('/jobs/demo-lens-second/gear');
+    await person.goTo('/jobs/demo-lens-second/p1/gear');
     await person.sees('Depth rule');
     await person.key('Tab', 'Escape');
     await person.page.evaluate(() => (document.activeElement as HTMLElement).blur());

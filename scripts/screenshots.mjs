@@ -32,14 +32,14 @@ const browser = await launch({
 /** name, address, what to do before the picture */
 const views = [
   ['bench', '/'],
-  ['card-gear', '/jobs/demo-lens-second/gear'],
-  ['card-blank-in-doubt', '/jobs/demo-winding/blank'],
-  ['card-cutter', '/jobs/demo-fog-cam/cutter'],
-  ['card-dividing', '/jobs/demo-lens-second/dividing'],
-  ['card-working', '/jobs/demo-lens-second/dividing', async (page) => page.keyboard.press('w')],
-  ['card-not-simple', '/jobs/demo-orrery-year/dividing'],
-  ['card-cut', '/jobs/demo-lens-second/cut'],
-  ['card-night-shift', '/jobs/demo-lens-second/dividing', async (page) => page.keyboard.press('l')],
+  ['card-gear', '/jobs/demo-lens-second/p1/gear'],
+  ['card-blank-in-doubt', '/jobs/demo-winding/p1/blank'],
+  ['card-cutter', '/jobs/demo-fog-cam/p1/cutter'],
+  ['card-dividing', '/jobs/demo-lens-second/p1/dividing'],
+  ['card-working', '/jobs/demo-lens-second/p1/dividing', async (page) => page.keyboard.press('w')],
+  ['card-not-simple', '/jobs/demo-orrery-year/p1/dividing'],
+  ['card-cut', '/jobs/demo-lens-second/p1/cut'],
+  ['card-night-shift', '/jobs/demo-lens-second/p1/dividing', async (page) => page.keyboard.press('l')],
   ['mill', '/runs/run-demo-lens-second'],
 ];
 try {

@@ -21,7 +21,7 @@ const router = createBrowserRouter([
         lazy: () => import('./card/index.ts').then(({ NewJobPage }) => ({ Component: NewJobPage })),
       },
       {
-        path: '/jobs/:jobId/:stationId?',
+        path: '/jobs/:jobId/:partId?/:stationId?',
         lazy: () => import('./card/index.ts').then(({ CardPage }) => ({ Component: CardPage })),
       },
       {

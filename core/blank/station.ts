@@ -83,16 +83,41 @@ function judgeBore(bore: Exact, given: string, sizes: SpurSizes, system: UnitSys
   return [];
 }
 
-function workingOf(sizes: SpurSizes): Working[] {
+function workingOf(sizes: SpurSizes, bore: Exact | null): Working[] {
   const d = decimalText(approx(sizes.pitchDiameter), 4);
   const ha = decimalText(approx(sizes.depth.addendum), 4);
   const h = decimalText(approx(sizes.depth.wholeDepth), 4);
   const da = decimalText(approx(sizes.tipDiameter), 4);
   const mm = (value: Exact) => `${decimalText(approx(value), 4)}\\ \\mathrm{mm}`;
-  return [
-    { key: 'tipDiameter', label: 'Blank diameter', formula: 'd_a = d + 2h_a', put: `${d} + 2 \\times ${ha}`, result: mm(sizes.tipDiameter), source: 'ISO 21771' },
-    { key: 'rootDiameter', label: 'Root diameter', formula: 'd_f = d_a - 2h', put: `${da} - 2 \\times ${h}`, result: mm(sizes.rootDiameter), source: 'ISO 21771' },
-  ]; // prettier-ignore
+  const lines: Working[] = [
+    {
+      key: 'tipDiameter',
+      label: 'Blank diameter',
+      formula: 'd_a = d + 2h_a',
+      put: `${d} + 2 \\times ${ha}`,
+      result: mm(sizes.tipDiameter),
+      source: 'ISO 21771',
+    },
+    {
+      key: 'rootDiameter',
+      label: 'Root diameter',
+      formula: 'd_f = d_a - 2h',
+      put: `${da} - 2 \\times ${h}`,
+      result: mm(sizes.rootDiameter),
+      source: 'ISO 21771',
+    },
+  ];
+  if (bore?.gt(0)) {
+    lines.push({
+      key: 'wall',
+      label: 'Metal under the teeth',
+      formula: '\\frac{d_f - \\text{bore}}{2}',
+      put: `\\frac{${decimalText(approx(sizes.rootDiameter), 4)} - ${decimalText(approx(bore), 4)}}{2}`,
+      result: mm(sizes.rootDiameter.sub(bore).div(2)),
+      source: 'by drawing it',
+    });
+  }
+  return lines; // prettier-ignore
 }
 
 /**
@@ -155,7 +180,7 @@ export function planBlank(
       lengthValue({ key: 'rootDiameter', label: 'Root diameter', symbol: 'd_f' }, sizes.rootDiameter),
       ...(wall && boreFits ? [lengthValue({ key: 'wall', label: 'Metal under the teeth' }, wall)] : []),
     ],
-    working: workingOf(sizes),
+    working: workingOf(sizes, boreFits ? read.bore : null),
     cautions: [],
     issues,
     detail: { drawing: drawingOf(sizes, boreFits ? read.bore : null, read.faceWidth) },

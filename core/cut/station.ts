@@ -58,8 +58,19 @@ function readStart(input: CutInput, divisions: number): Result<number> {
 
 function workingOf(rounds: readonly Round[], wholeDepth: Exact): Working[] {
   const [rough, finish] = rounds;
-  if (!rough || !finish) return [];
   const mm = (value: Exact) => decimalText(approx(value), 4);
+  if (!rough || !finish) {
+    return [
+      {
+        key: 'one',
+        label: 'Depth of the one round',
+        formula: 'h_1 = h',
+        put: mm(wholeDepth),
+        result: `${mm(wholeDepth)}\\ \\mathrm{mm}`,
+        source: 'the whole depth of the gear station',
+      },
+    ];
+  }
   const left = mm(wholeDepth.sub(rough.depth));
   return [
     { key: 'rough', label: 'Rough depth', formula: 'h_1 = h - u', put: `${mm(wholeDepth)} - ${left}`, result: `${mm(rough.depth)}\\ \\mathrm{mm}`, source: 'leave u for the finish round; common practice' },

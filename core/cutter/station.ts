@@ -1,5 +1,5 @@
 import type { Issue } from '../findings/index.ts';
-import { textValue, type StationWork, type Value } from '../station/index.ts';
+import { textValue, type StationWork, type Value, type Working } from '../station/index.ts';
 import { cutterFor, rangeText, type CutterAnswer } from './cutterFor.ts';
 import { CUTTER_RANGES } from './ranges.ts';
 
@@ -32,6 +32,19 @@ function valuesOf({ range, half }: CutterAnswer): Value[] {
   return values;
 }
 
+function workingOf(teeth: number, { range }: CutterAnswer): Working {
+  const upTo = range.to === null ? '' : ` \\le ${range.to}`;
+  return {
+    key: 'range',
+    label: 'The range the count falls in',
+    formula: `z = ${teeth}`,
+    put: `${range.from} \\le z${upTo}`,
+    result: `\\text{No. ${range.inch} inch, No. ${range.metric} metric}`,
+    joined: '\\Rightarrow',
+    source: 'Machinery’s Handbook, involute gear cutters (inch numbers); metric numbers: common practice',
+  };
+}
+
 /**
  * The cutter station: the cutter's number in both schools.
  * @param teeth null while unknown @param path of the part in the document
@@ -56,7 +69,7 @@ export function planCutter(teeth: number | null, path: string): StationWork<Cutt
       : teeth === null
         ? []
         : [textValue({ key: 'tool', label: 'Tool', settles: true }, 'single point')],
-    working: [],
+    working: chosen && teeth !== null ? [workingOf(teeth, chosen)] : [],
     cautions: chosen
       ? [
           {

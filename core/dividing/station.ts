@@ -1,17 +1,11 @@
 import type { Issue } from '../findings/index.ts';
 import type { Head } from '../shop/index.ts';
-import {
-  angleValue,
-  textValue,
-  type Caution,
-  type StationWork,
-  type Value,
-  type Working,
-} from '../station/index.ts';
-import { decimalText, exact, plural } from '../units/index.ts';
+import { angleValue, textValue, type Caution, type StationWork, type Value } from '../station/index.ts';
+import { exact, plural } from '../units/index.ts';
 import type { DividingInput } from './schema.ts';
 import { circleNeeded, circlesOf, nearestSimpleCounts } from './simple.ts';
 import { isChoice, moveText, simpleWays, type Way } from './ways.ts';
+import { workingOf } from './working.ts';
 
 /** The side of a plate to be drawn. */
 export interface PlateDrawing {
@@ -87,30 +81,6 @@ function valuesOf(way: Way, divisions: number, ratio: string): Value[] {
     angleValue({ key: 'crankAngle', label: 'Crank turns' }, inTurns.mul(360)),
     textValue({ key: 'direction', label: 'Turn' }, 'clockwise, always'),
   ];
-}
-
-function workingOf(way: Way, divisions: number, ratio: string): Working[] {
-  const { turns, spaces, circle } = way.move;
-  const needed = circleNeeded(exact(ratio), divisions);
-  const lowest = exact(ratio).div(divisions);
-  const source = 'Machinery’s Handbook, simple indexing';
-  const asFraction = (over: string | number | bigint, under: string | number | bigint) =>
-    `\\tfrac{${over}}{${under}}`;
-  const steps = [
-    { key: 'turns', label: 'Turns of the crank for one space', formula: '\\frac{R}{N}', put: `\\frac{${ratio}}{${divisions}}`, result: lowest.d === 1n ? `${lowest.n}` : asFraction(lowest.n, lowest.d), source },
-  ]; // prettier-ignore
-  if (spaces > 0) {
-    const times = circle.holes / needed;
-    steps.push({ key: 'circle', label: `Brought to the ${circle.holes} circle, which ${needed} divides`, formula: `\\frac{R}{N} = t + \\frac{h}{C}`, put: `${asFraction(lowest.n * BigInt(times), lowest.d * BigInt(times))}`, result: turns === 0 ? asFraction(spaces, circle.holes) : `${turns} + ${asFraction(spaces, circle.holes)}`, source }); // prettier-ignore
-  }
-  steps.push({ key: 'check', label: 'Check: all the moves make one turn of the work', formula: 'N \\times \\text{move} = R', put: `${divisions} \\times ${crankTurnsTex(way)}`, result: ratio.includes('/') ? decimalText(exact(ratio)) : ratio, source: 'run through the motion of the head' }); // prettier-ignore
-  return steps;
-}
-
-function crankTurnsTex(way: Way): string {
-  const { turns, spaces, circle } = way.move;
-  if (spaces === 0) return String(turns);
-  return `${turns === 0 ? '' : turns}\\tfrac{${spaces}}{${circle.holes}}`;
 }
 
 /** Other heads that reach a count by simple indexing, each with its best move. */

@@ -50,6 +50,7 @@ function workingOf(sizes: SpurSizes): Working[] {
     { key: 'pitchDiameter', label: 'Pitch diameter', formula: 'd = z\\,m', put: `${sizes.teeth} \\times ${decimalText(m)}`, result: mm(d), source: iso },
     { key: 'addendum', label: 'Addendum', formula: sizes.depth.rule ? `h_a = ${sizes.depth.rule.addendum}\\,m` : 'h_a', put: sizes.depth.rule ? `${sizes.depth.rule.addendum} \\times ${decimalText(m)}` : '\\text{as typed}', result: mm(ha), source: sizes.depth.rule?.source ?? sizes.depth.readFrom ?? '' },
     depthWorking(sizes, m, h),
+    { key: 'clearance', label: 'Clearance', formula: 'c = h - 2h_a', put: `${decimalText(h, 4)} - 2 \\times ${decimalText(ha, 4)}`, result: mm(approx(sizes.clearance)), source: iso },
     { key: 'circularPitch', label: 'Circular pitch', formula: 'p = \\pi\\,m', put: `\\pi \\times ${decimalText(m)}`, result: mm(sizes.circularPitch), source: iso },
     { key: 'toothThickness', label: 'Tooth thickness', formula: 's = \\frac{p}{2}', put: `\\frac{${decimalText(sizes.circularPitch, 4)}}{2}`, result: mm(sizes.toothThickness), source: iso },
     { key: 'baseDiameter', label: 'Base diameter', formula: 'd_b = d\\cos\\alpha', put: `${decimalText(d)} \\times \\cos ${decimalText(sizes.pressureAngleDeg)}^\\circ`, result: mm(sizes.baseDiameter), source: iso },

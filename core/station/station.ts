@@ -26,13 +26,17 @@ export type Value = {
   | { readonly kind: 'text'; readonly text: string; readonly at: string }
 );
 
-/** One line of working, as a teacher writes it: formula in letters, figures put in, result. All TeX. */
+/**
+ * One line of working, as a teacher writes it: formula in letters, figures put in, result. All TeX.
+ * `joined` stands between them: an equals sign unless said otherwise.
+ */
 export interface Working {
   readonly key: string;
   readonly label: string;
   readonly formula: string;
   readonly put: string;
   readonly result: string;
+  readonly joined?: '=' | '\\Rightarrow';
   readonly source: string;
 }
 

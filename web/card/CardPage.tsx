@@ -14,7 +14,7 @@ const isStation = (id: string | undefined): id is StationId => STATION_IDS.inclu
 
 /** A job's route card. The job is opened into the draft once; from there the draft is what is shown. */
 export function CardPage() {
-  const { jobId = '', stationId } = useParams();
+  const { jobId = '', partId, stationId } = useParams();
   const draft = useDraft();
   const shop = useShop();
   const isNew = draft.job?.id === jobId && draft.revision === 0;
@@ -60,13 +60,21 @@ export function CardPage() {
       </Shell>
     );
   }
-  return <OpenCard stationId={isStation(stationId) ? stationId : 'gear'} kept={stored.data?.kept ?? []} />;
+  return (
+    <OpenCard
+      partId={partId}
+      stationId={isStation(stationId) ? stationId : 'gear'}
+      kept={stored.data?.kept ?? []}
+    />
+  );
 }
 
 function OpenCard({
+  partId,
   stationId,
   kept,
 }: {
+  readonly partId: string | undefined;
   readonly stationId: StationId;
   readonly kept: readonly { id: string; at: string }[];
 }) {
@@ -77,8 +85,8 @@ function OpenCard({
   const navigate = useNavigate();
   const equipment = shop.data!.equipment;
   const planned = useMemo(() => plan(job!, equipment), [job, equipment]);
-  const part = planned.parts[0]!;
-  const goTo = (id: StationId) => void navigate(`/jobs/${job!.id}/${id}`, { replace: true });
+  const part = planned.parts.find(({ id }) => id === partId) ?? planned.parts[0]!;
+  const goTo = (id: StationId) => void navigate(`/jobs/${job!.id}/${part.id}/${id}`, { replace: true });
   const swapUnits = () => {
     const units = job!.units === 'mm' ? 'in' : 'mm';
     setUnits(units);

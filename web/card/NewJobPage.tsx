@@ -23,7 +23,7 @@ export function NewJobPage() {
       head: shop.data.equipment.heads[0] ?? null,
     });
     open(job, 0);
-    void navigate(`/jobs/${job.id}/gear`, { replace: true });
+    void navigate(`/jobs/${job.id}/${job.parts[0]!.id}/gear`, { replace: true });
   }, [shop.data, units, open, navigate]);
   return shop.isError ? <p className="page-say">{shop.error.message}</p> : <PageWait />;
 }

@@ -34,7 +34,7 @@ export function RouteCard({ job, part, stationId, findings, kept }: RouteCardPro
             return (
               <li key={station.id}>
                 <Link
-                  to={`/jobs/${job.id}/${station.id}`}
+                  to={`/jobs/${job.id}/${part.id}/${station.id}`}
                   replace
                   className="route-station"
                   aria-current={station.id === stationId ? 'step' : undefined}

@@ -42,10 +42,10 @@ function Lines({
   }, [comeIntoSight]);
   return (
     <ol className="working-lines" ref={list}>
-      {working.map(({ key, label, formula, put, result, source }) => (
+      {working.map(({ key, label, formula, put, result, joined = '=', source }) => (
         <li key={key}>
           <span className="working-label">{label}</span>
-          <Tex tex={`${formula} = ${put} = ${result}`} />
+          <Tex tex={[formula, put, result].join(` ${joined} `)} />
           <span className="working-source">{source}</span>
         </li>
       ))}

@@ -36,7 +36,7 @@ export function Mill({ run, state, events, act, link }: MillProps) {
     t: turnMade,
     n: () => setNoting(true),
     p: pause,
-    c: () => void navigate(`/jobs/${run.jobId}/cut`),
+    c: () => void navigate(`/jobs/${run.jobId}/${run.partId}/cut`),
   });
 
   const { circle, spaces, turns } = run.move;
@@ -46,7 +46,12 @@ export function Mill({ run, state, events, act, link }: MillProps) {
     ?.circles ?? [circle];
   return (
     <main className="mill on-dye">
-      <MillHead run={run} state={state} link={link} onCard={() => void navigate(`/jobs/${run.jobId}/cut`)} />
+      <MillHead
+        run={run}
+        state={state}
+        link={link}
+        onCard={() => void navigate(`/jobs/${run.jobId}/${run.partId}/cut`)}
+      />
       <div className="mill-middle">
         <section className="mill-say" aria-live="polite">
           {inDoubt ? (

@@ -1,6 +1,6 @@
 import type { Value } from '../../core/station/index.ts';
 import { dmsText, exact, type UnitSystem } from '../../core/units/index.ts';
-import { Length, Symbol } from '../shared/index.ts';
+import { Length, Symbol } from '../fields/index.ts';
 
 function Figure({ value, units }: { readonly value: Value; readonly units: UnitSystem }) {
   switch (value.kind) {

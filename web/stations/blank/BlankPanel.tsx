@@ -1,4 +1,4 @@
-import { echoLength, MeasureField } from '../../shared/index.ts';
+import { echoLength, MeasureField } from '../../fields/index.ts';
 import type { StationProps } from '../panel.ts';
 import { Values } from '../Values.tsx';
 

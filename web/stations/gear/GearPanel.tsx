@@ -2,7 +2,7 @@ import { Input, Select } from 'antd';
 import { useId } from 'react';
 import { TOOTH_SYSTEMS, type GearInput } from '../../../core/gear/index.ts';
 import { parsePitch } from '../../../core/units/index.ts';
-import { echoAngle, echoLength, echoPitch, Length, MeasureField } from '../../shared/index.ts';
+import { echoAngle, echoLength, echoPitch, Length, MeasureField } from '../../fields/index.ts';
 import type { StationProps } from '../panel.ts';
 import { Values } from '../Values.tsx';
 

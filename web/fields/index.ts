@@ -1,0 +1,4 @@
+export { echoAngle, echoLength, echoPitch } from './echo.ts';
+export { Length } from './Length.tsx';
+export { MeasureField } from './MeasureField.tsx';
+export { Symbol } from './Symbol.tsx';

@@ -39,6 +39,21 @@ async function startRun(startSpace = '1', passes: 'one' | 'rough-finish' = 'one'
   await post(`/jobs/${id}`, 'PUT', { revision: 0, job });
   await post(`/jobs/${id}/runs`, 'POST', { id: runId, partId: 'p1', revision: 1 });
 }
+/** The first cuts of the run, counted on some other screen. */
+async function countedElsewhere(cuts: number): Promise<void> {
+  const events = Array.from({ length: cuts }, (_, i) => ({
+    id: `${runId}-${i}`,
+    runId,
+    device: 'other',
+    deviceSeq: i + 1,
+    lastSeen: {},
+    clientTime: '2026-11-12T09:00:00Z',
+    kind: 'done',
+    round: 1,
+    index: i + 1,
+  }));
+  await post(`/runs/${runId}/events`, 'POST', { events });
+}
 const atMill = async (): Promise<Person> => {
   const person = await Person.sitDown(browser, workshop.address);
   await person.goTo(`/runs/${runId}`);
@@ -60,6 +75,8 @@ test('key repeat and double taps count once; take back, note and pause', async (
   const big = await person.page.waitForSelector('::-p-text(Space 2 cut)');
   await big!.click({ count: 2, delay: 20 });
   await person.sees('Space 3 cut');
+  // a tapped button does not keep the focus: Space still means the space just cut, here and after Take back
+  expect(await person.page.evaluate(() => document.activeElement === document.body)).toBe(true);
   await wait(BETWEEN_COUNTS_MS);
   await person.sees('12 left');
 
@@ -104,19 +121,7 @@ test('rough and finish: the new depth is said before the first move of the secon
     events: unknown[];
   };
   expect(events).toEqual([]);
-  await post(`/runs/${runId}/events`, 'POST', {
-    events: Array.from({ length: 13 }, (_, i) => ({
-      id: `${runId}-${i}`,
-      runId,
-      device: 'other',
-      deviceSeq: i + 1,
-      lastSeen: {},
-      clientTime: '2026-11-12T09:00:00Z',
-      kind: 'done',
-      round: 1,
-      index: i + 1,
-    })),
-  });
+  await countedElsewhere(13);
   await person.sees('Space 14 cut');
   await person.key('Space');
   await person.sees('Round 1 is done. Set the depth to 4.50 mm (0.177 in), then turn clockwise');
@@ -152,19 +157,7 @@ test('two screens that counted at once ask, and agree on what the gear shows', a
 });
 
 test('when the cutter does not drop in, it says stop', async () => {
-  await post(`/runs/${runId}/events`, 'POST', {
-    events: Array.from({ length: 14 }, (_, i) => ({
-      id: `${runId}-${i}`,
-      runId,
-      device: 'other',
-      deviceSeq: i + 1,
-      lastSeen: {},
-      clientTime: '2026-11-12T09:00:00Z',
-      kind: 'done',
-      round: 1,
-      index: i + 1,
-    })),
-  });
+  await countedElsewhere(14);
   const person = await atMill();
   await person.sees('The cutter must drop into space 1');
   await person.pressButton('It does not');

@@ -134,3 +134,35 @@ test('a stale save keeps both versions, and says so', async () => {
     { timeout: 8000 },
   );
 });
+
+test('a new card that something wrong keeps from being stored is found again on the bench', async () => {
+  const person = await Person.sitDown(browser, workshop.address);
+  await person.goTo('/jobs/new');
+  await person.types('Teeth', 'forty');
+  await person.sees('“forty” cannot be read');
+  await person.types('Name of the job', 'Weather vane pinion');
+  await person.leavesField();
+  await person.sees('Not stored.');
+  await person.goTo('/');
+  await person.sees('Not stored yet: Weather vane pinion. One of its figures cannot be used');
+  await person.pressButton('Weather vane pinion');
+  await person.sees('“forty” cannot be read');
+  await person.types('Teeth', '40');
+  await person.sees('✓ Stored');
+  await person.goTo('/');
+  await person.sees('Weather vane pinion 40 teeth, pitch needed, 20° not cut yet');
+});
+
+test('a bare figure is meant in the units of the job; the unit behind the field swaps it', async () => {
+  const person = await Person.sitDown(browser, workshop.address);
+  await person.goTo('/jobs/new');
+  await person.sees('pitch and teeth needed');
+  await person.leavesField();
+  await person.key('u', '2');
+  await person.types('Face width', '1/2');
+  await person.sees('0.5000 in = 12.700 mm');
+  await person.press('Face width: unit in, press for mm', 'button');
+  await person.sees('0.0197 in = 0.500 mm');
+  await person.press('Face width: unit mm, press for in', 'button');
+  await person.sees('0.5000 in = 12.700 mm');
+});

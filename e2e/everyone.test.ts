@@ -39,7 +39,7 @@ test('no view has a serious fault for those who see, hear or move differently; b
     await person.goTo('/jobs/demo-lens-second/p1/gear');
     await person.sees('Depth rule');
     await person.key('Tab', 'Escape');
-    await person.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+    await person.leavesField();
     if (shift === 'day') await person.key('l');
   }
   expect(found).toEqual([]);
@@ -65,14 +65,14 @@ test('by keyboard alone: a new job, its numbers, a way chosen, the mill', async 
   }
   await person.page.keyboard.type('40');
   await person.sees('40 teeth, 20 DP, 20°');
-  await person.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await person.leavesField();
   await person.key('2');
   await person.sees('Bore (0 for none)');
   await person.page.focus('input[aria-describedby]');
   await person.page.keyboard.type('10');
   await person.key('Tab');
   await person.page.keyboard.type('0');
-  await person.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await person.leavesField();
   await person.key('4');
   await person.sees('All 18 ways on this head');
   // the second way, by Tab and Enter
@@ -81,7 +81,7 @@ test('by keyboard alone: a new job, its numbers, a way chosen, the mill', async 
   await person.page.waitForFunction(() =>
     document.querySelector('.ways tr:nth-child(2)')?.classList.contains('is-best'),
   );
-  await person.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await person.leavesField();
   await person.key('m');
   await person.sees('Start cutting');
   await person.key('Enter');

@@ -44,7 +44,7 @@ test('from a drawing to the last tooth, with the plug pulled on the way', async 
   await person.types('Bore (0 for none)', '1/4 in');
   await person.sees('6.350 mm = 0.2500 in');
   await person.sees('Ø 28.00 × 12.00');
-  await person.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await person.leavesField();
   await person.key('s');
   await person.sees('3 · Cutter');
   await person.key('s');
@@ -68,7 +68,9 @@ test('from a drawing to the last tooth, with the plug pulled on the way', async 
   await person.sees('Space 4 is cut. Turn clockwise: 3 whole turns 11 spaces on 33');
   await person.sees('Pin is in hole 0, lands in hole 11');
   // interrupted in the middle of a move
-  await person.key('t', 't');
+  await person.key('t');
+  await wait(320);
+  await person.key('t');
   await person.sees('Turn 3 of 3 made');
   await person.sees('✓ stored');
 

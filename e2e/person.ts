@@ -121,6 +121,14 @@ export class Person {
     if (text) await input.type(text);
   }
 
+  /** Takes the hands off a field, once one has the focus, so that single keys work again. */
+  async leavesField(): Promise<void> {
+    await this.page
+      .waitForFunction(() => document.activeElement !== document.body, { timeout: 3000 })
+      .catch(() => null);
+    await this.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  }
+
   async key(...keys: KeyInput[]): Promise<void> {
     for (const key of keys) await this.page.keyboard.press(key);
   }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { JobListing } from '../../core/wire/index.ts';
 import { Notice, Shell, useKeys } from '../shared/index.ts';
-import { useJobs } from '../state/index.ts';
+import { keptDrafts, useJobs } from '../state/index.ts';
 import { ImportJob } from './ImportJob.tsx';
 import { Interrupted } from './Interrupted.tsx';
 import { JobRow } from './JobRow.tsx';
@@ -19,6 +19,8 @@ export function BenchPage() {
   const jobs = useJobs(archived);
   const navigate = useNavigate();
   const list = jobs.data ?? [];
+  // read once a visit: cards that could not be stored, kept in this browser alone
+  const [unstored] = useState(() => keptDrafts().filter(({ revision }) => revision === 0));
   const interrupted = archived
     ? undefined
     : list.filter(unfinished).sort((a, b) => (a.run!.updatedAt < b.run!.updatedAt ? 1 : -1))[0];
@@ -49,6 +51,7 @@ export function BenchPage() {
             </Notice>
           )}
           {jobs.isSuccess && list.length === 0 && <Empty archived={archived} />}
+          {!archived && unstored.map(({ job }) => <Unstored key={job.id} id={job.id} name={job.name} />)}
           <ul className="job-list">
             {list.map((job) => (
               <JobRow key={job.id} job={job} />
@@ -63,6 +66,16 @@ export function BenchPage() {
         </aside>
       </main>
     </Shell>
+  );
+}
+
+/** A new card that something wrong on it keeps from being stored. */
+function Unstored({ id, name }: { readonly id: string; readonly name: string }) {
+  return (
+    <Notice tone="query" word="Not stored yet:">
+      <Link to={`/jobs/${id}`}>{name}</Link>. One of its figures cannot be used, so it is kept in this browser
+      alone.
+    </Notice>
   );
 }
 

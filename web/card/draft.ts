@@ -2,7 +2,16 @@ import { create } from 'zustand';
 import type { Job } from '../../core/job/index.ts';
 import { plan, refusals } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
-import { api, AwayError, keys, ProblemError, queryClient } from '../state/index.ts';
+import {
+  api,
+  AwayError,
+  forgetDraft,
+  keepDraft,
+  keptDraft,
+  keys,
+  ProblemError,
+  queryClient,
+} from '../state/index.ts';
 
 export type SaveState =
   | { readonly kind: 'stored' }
@@ -27,28 +36,6 @@ interface DraftState {
 
 const SAVE_AFTER_MS = 450;
 const RETRY_MS = 3000;
-const draftKey = (id: string) => `vuelta.draft.${id}`;
-
-/** The draft of a job this browser kept, for a page closed before it could be stored. */
-export function keptDraft(id: string): { job: Job; revision: number } | null {
-  try {
-    const text = localStorage.getItem(draftKey(id));
-    return text ? (JSON.parse(text) as { job: Job; revision: number }) : null;
-  } catch {
-    return null;
-  }
-}
-
-function keepDraft(job: Job, revision: number): void {
-  try {
-    localStorage.setItem(draftKey(job.id), JSON.stringify({ job, revision }));
-  } catch {
-    // a full or closed store only means that an unsaved draft will not outlive the page
-  }
-}
-
-const forgetDraft = (id: string) => localStorage.removeItem(draftKey(id));
-
 let timer: ReturnType<typeof setTimeout> | undefined;
 let storing: Promise<void> = Promise.resolve();
 const NO_EQUIPMENT: Equipment = { heads: [] };
@@ -79,6 +66,7 @@ export const useDraft = create<DraftState>()((set, get) => {
         schedule(SAVE_AFTER_MS);
       }
       queryClient.setQueryData(keys.job(job.id), stored);
+      void queryClient.invalidateQueries({ queryKey: ['jobs'] });
     } catch (error) {
       if (get().job?.id !== job.id) return;
       if (error instanceof AwayError) {

@@ -14,7 +14,7 @@ interface MeasureFieldProps {
   /** Units to choose from for a bare figure; else the unit is shown behind the field. */
   readonly units?: readonly { readonly value: Unit; readonly label: string }[];
   readonly unitShown?: Unit;
-  readonly suffix?: string;
+  readonly suffix?: ReactNode;
   readonly autoFocus?: boolean;
   readonly placeholder?: string;
 }
@@ -49,7 +49,7 @@ export function MeasureField({
           autoComplete="off"
           inputMode="text"
           spellCheck={false}
-          {...(suffix ? { suffix: <span className="unit">{suffix}</span> } : {})}
+          {...(suffix ? { suffix } : {})}
           {...(autoFocus ? { autoFocus } : {})}
           {...(placeholder ? { placeholder } : {})}
         />

@@ -1,4 +1,5 @@
 export { echoAngle, echoLength, echoPitch } from './echo.ts';
+export { LengthField } from './LengthField.tsx';
 export { Length } from './Length.tsx';
 export { MeasureField } from './MeasureField.tsx';
 export { Symbol } from './Symbol.tsx';

@@ -45,7 +45,11 @@ export function Mill({ run, state, events, act, link }: MillProps) {
   const circles = run.head.plates.find(({ id }) => id === run.move.plateId)?.sides[run.move.side]
     ?.circles ?? [circle];
   return (
-    <main className="mill on-dye">
+    <main
+      className="mill on-dye"
+      // a tapped button must not keep the focus: Space is for the space just cut, not for that button again
+      onClick={({ detail }) => detail > 0 && (document.activeElement as HTMLElement | null)?.blur()}
+    >
       <MillHead
         run={run}
         state={state}

@@ -37,28 +37,10 @@ export function FirstSay({ run, cut }: { readonly run: Run; readonly cut: Cut })
   );
 }
 
-interface MoveSayProps {
-  readonly run: Run;
-  readonly state: RunState;
-  readonly next: Cut;
-  readonly last: Cut;
-  readonly onTurn: () => void;
-}
-
-/** The move to the next space: whole turns, then spaces, then where the pin lands. */
-export function MoveSay({ run, state, next, last, onTurn }: MoveSayProps) {
-  const { turns, spaces, circle } = run.move;
-  const newRound = next.round !== last.round;
+/** A move in figures: whole turns, then spaces. */
+function MoveFigures({ move: { turns, spaces, circle } }: { readonly move: Run['move'] }) {
   return (
     <>
-      {newRound ? (
-        <p className="mill-lead is-new-round">
-          Round {last.round} is done. Set the depth to {bothUnits(depthOf(run, next), run.units)}, then turn
-          clockwise:
-        </p>
-      ) : (
-        <p className="mill-lead">Space {last.space} is cut. Turn clockwise:</p>
-      )}
       {turns > 0 && (
         <p className={`mill-figure ${spaces === 0 ? 'is-brass' : ''}`}>
           {turns}
@@ -74,6 +56,33 @@ export function MoveSay({ run, state, next, last, onTurn }: MoveSayProps) {
           </span>
         </p>
       )}
+    </>
+  );
+}
+
+interface MoveSayProps {
+  readonly run: Run;
+  readonly state: RunState;
+  readonly next: Cut;
+  readonly last: Cut;
+  readonly onTurn: () => void;
+}
+
+/** The move to the next space: whole turns, then spaces, then where the pin lands. */
+export function MoveSay({ run, state, next, last, onTurn }: MoveSayProps) {
+  const { turns } = run.move;
+  const newRound = next.round !== last.round;
+  return (
+    <>
+      {newRound ? (
+        <p className="mill-lead is-new-round">
+          Round {last.round} is done. Set the depth to {bothUnits(depthOf(run, next), run.units)}, then turn
+          clockwise:
+        </p>
+      ) : (
+        <p className="mill-lead">Space {last.space} is cut. Turn clockwise:</p>
+      )}
+      <MoveFigures move={run.move} />
       <p className="mill-from">
         Pin is in hole {last.hole}, lands in hole <b>{next.hole}</b>
       </p>
@@ -125,7 +134,6 @@ export function ClosingSay({
   readonly state: RunState;
   readonly landing: number;
 }) {
-  const { turns, spaces, circle } = run.move;
   const first = run.cuts[0]!.space;
   if (state.closed?.fits) {
     return (
@@ -159,21 +167,7 @@ export function ClosingSay({
   return (
     <>
       <p className="mill-lead">All {run.divisions} are cut. One closing move, clockwise:</p>
-      {turns > 0 && (
-        <p className={`mill-figure ${spaces === 0 ? 'is-brass' : ''}`}>
-          {turns}
-          <span> {turns === 1 ? 'whole turn' : 'whole turns'}</span>
-        </p>
-      )}
-      {spaces > 0 && (
-        <p className="mill-figure is-brass">
-          {spaces}
-          <span>
-            {' '}
-            {spaces === 1 ? 'space' : 'spaces'} on {circle}
-          </span>
-        </p>
-      )}
+      <MoveFigures move={run.move} />
       <p className="mill-from">
         The pin lands in hole <b>{landing}</b>. The cutter must drop into space <b>{first}</b> without
         touching a flank.

@@ -6,8 +6,13 @@ import { forgetEvents, keepEvent, keptEvents, putAside } from './outbox.ts';
 import { nextEventNumber } from './screenId.ts';
 
 const POLL_MS = 3000;
-/** Two taps closer than this are one: nobody cuts a space in so short a time. */
-const DOUBLE_TAP_MS = 700;
+/** Two taps of one button closer than this are one: nobody cuts a space, or cranks a turn, in so short a time. */
+const DOUBLE_TAP_MS: Readonly<Partial<Record<RunAct['kind'], number>>> = {
+  done: 700,
+  'take-back': 700,
+  closed: 700,
+  turn: 300,
+};
 
 export interface RunLogState {
   readonly events: readonly RunEvent[];
@@ -28,12 +33,10 @@ export interface RunLogState {
 
 export type RunLog = UseBoundStore<StoreApi<RunLogState>>;
 
-const counting = (act: RunAct) => act.kind === 'done' || act.kind === 'take-back' || act.kind === 'closed';
-
 /** The log of one run on this page: the outbox first, then the screen, then the server. */
 export function createRunLog(run: Run): RunLog {
   let arrival = 0;
-  let lastCount = -Infinity;
+  const lastPressed = new Map<RunAct['kind'], number>();
   let exchanging: Promise<void> | null = null;
 
   return create<RunLogState>()((set, get) => {
@@ -108,10 +111,9 @@ export function createRunLog(run: Run): RunLog {
       refused: null,
       act: (...acts) => {
         const now = performance.now();
-        if (acts.some(counting)) {
-          if (now - lastCount < DOUBLE_TAP_MS) return;
-          lastCount = now;
-        }
+        const kind = acts[0]?.kind;
+        if (!kind || now - (lastPressed.get(kind) ?? -Infinity) < (DOUBLE_TAP_MS[kind] ?? 0)) return;
+        lastPressed.set(kind, now);
         for (const act of acts) {
           const event = make(act);
           if (keepEvent(event)) {

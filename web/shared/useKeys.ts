@@ -26,6 +26,8 @@ export function useKeys(map: KeyMap): void {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || busyElsewhere(event.target)) return;
       const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
+      // a key held down on a button would press it again and again
+      if (event.repeat && key === 'Enter') event.preventDefault();
       const act = latest.current[key];
       if (!act) return;
       // a button in focus keeps its own Space and Enter

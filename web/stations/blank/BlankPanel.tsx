@@ -1,4 +1,4 @@
-import { echoLength, MeasureField } from '../../fields/index.ts';
+import { LengthField } from '../../fields/index.ts';
 import type { StationProps } from '../panel.ts';
 import { Values } from '../Values.tsx';
 
@@ -11,21 +11,19 @@ export function BlankPanel({ station, part, units, editPart, issuesAt }: Station
   return (
     <>
       <div className="fields">
-        <MeasureField
+        <LengthField
           label="Face width"
           value={blank.faceWidth}
           onChange={(faceWidth) => set({ faceWidth })}
           issues={at('faceWidth')}
-          echo={echoLength(blank.faceWidth, units)}
-          suffix={blank.faceWidth.unit}
+          units={units}
         />
-        <MeasureField
+        <LengthField
           label="Bore (0 for none)"
           value={blank.bore}
           onChange={(bore) => set({ bore })}
           issues={at('bore')}
-          echo={echoLength(blank.bore, units)}
-          suffix={blank.bore.unit}
+          units={units}
         />
       </div>
       <Values

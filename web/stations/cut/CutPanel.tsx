@@ -1,5 +1,5 @@
 import { Segmented } from 'antd';
-import { echoLength, MeasureField } from '../../fields/index.ts';
+import { LengthField, MeasureField } from '../../fields/index.ts';
 import type { StationProps } from '../panel.ts';
 import { Values } from '../Values.tsx';
 
@@ -30,13 +30,12 @@ export function CutPanel({ station, part, units, editPart, issuesAt }: StationPr
           </div>
         </div>
         {cut.passes === 'rough-finish' && (
-          <MeasureField
+          <LengthField
             label="Left for the finish pass"
             value={cut.finishStock}
             onChange={(finishStock) => set({ finishStock })}
             issues={at('finishStock')}
-            echo={echoLength(cut.finishStock, units)}
-            suffix={cut.finishStock.unit}
+            units={units}
           />
         )}
         <MeasureField

@@ -2,7 +2,7 @@ import { Input, Select } from 'antd';
 import { useId } from 'react';
 import { TOOTH_SYSTEMS, type GearInput } from '../../../core/gear/index.ts';
 import { parsePitch } from '../../../core/units/index.ts';
-import { echoAngle, echoLength, echoPitch, Length, MeasureField } from '../../fields/index.ts';
+import { echoAngle, echoPitch, Length, LengthField, MeasureField } from '../../fields/index.ts';
 import type { StationProps } from '../panel.ts';
 import { Values } from '../Values.tsx';
 
@@ -51,7 +51,7 @@ export function GearPanel({ station, part, units, editPart, issuesAt }: StationP
           onChange={(value) => set({ pressureAngle: value })}
           issues={at('pressureAngle')}
           echo={echoAngle(gear.pressureAngle)}
-          suffix="°"
+          suffix={<span className="unit">°</span>}
         />
         <div className="field">
           <label htmlFor={ruleId}>Depth rule</label>
@@ -70,21 +70,19 @@ export function GearPanel({ station, part, units, editPart, issuesAt }: StationP
         </div>
         {gear.depth.rule === 'typed' && (
           <>
-            <MeasureField
+            <LengthField
               label="Whole depth, typed"
               value={gear.depth.wholeDepth}
               onChange={(value) => setDepth({ wholeDepth: value })}
               issues={at('depth.wholeDepth')}
-              echo={echoLength(gear.depth.wholeDepth, units)}
-              suffix={gear.depth.wholeDepth.unit}
+              units={units}
             />
-            <MeasureField
+            <LengthField
               label="Addendum, typed"
               value={gear.depth.addendum}
               onChange={(value) => setDepth({ addendum: value })}
               issues={at('depth.addendum')}
-              echo={echoLength(gear.depth.addendum, units)}
-              suffix={gear.depth.addendum.unit}
+              units={units}
             />
             <div className="field">
               <label htmlFor={`${ruleId}-from`}>Read from</label>
@@ -98,13 +96,13 @@ export function GearPanel({ station, part, units, editPart, issuesAt }: StationP
             </div>
           </>
         )}
-        <MeasureField
+        <LengthField
           label="Depth stamped on cutter"
           value={gear.depth.stamped}
           onChange={(value) => setDepth({ stamped: value })}
           issues={at('depth.stamped')}
-          echo={gear.depth.stamped.typed ? echoLength(gear.depth.stamped, units) : 'Wins over every rule.'}
-          suffix={gear.depth.stamped.unit}
+          units={units}
+          hint="If there is one: it wins over every rule."
         />
       </div>
       <Values

@@ -2,7 +2,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { ConfigProvider } from 'antd';
 import { useEffect, useMemo } from 'react';
 import { createBrowserRouter, RouterProvider } from 'react-router';
-import { PageFault, PageWait } from './shared/PageStates.tsx';
+import { PageFault, PageWait } from './frame/PageStates.tsx';
 import { queryClient, usePreferences } from './state/index.ts';
 import { antdTheme } from './theme/index.ts';
 

@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { JobListing } from '../../core/wire/index.ts';
-import { Notice, Shell, useKeys } from '../shared/index.ts';
+import { Notice, Shell, useKeys } from '../frame/index.ts';
 import { keptDrafts, useJobs } from '../state/index.ts';
 import { ImportJob } from './ImportJob.tsx';
 import { Interrupted } from './Interrupted.tsx';

@@ -1,7 +1,7 @@
 import { Button, Modal } from 'antd';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { Notice } from '../shared/index.ts';
+import { Notice } from '../frame/index.ts';
 import { api, queryClient } from '../state/index.ts';
 
 /** Brings in a job file; what is wrong with one is said, and nothing stored changes. */

@@ -2,7 +2,7 @@ import { Button, Dropdown, Input, Modal, type MenuProps } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { JobListing } from '../../core/wire/index.ts';
-import { newId, Notice } from '../shared/index.ts';
+import { newId, Notice } from '../frame/index.ts';
 import { api, queryClient } from '../state/index.ts';
 
 function progress({ run }: JobListing): { word: string; share: number } {

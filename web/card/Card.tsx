@@ -4,7 +4,7 @@ import { withPart, type Job, type Part } from '../../core/job/index.ts';
 import type { AnyStationPlan, PartPlan, Plan } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import type { StationId } from '../../core/station/index.ts';
-import { Notice } from '../shared/index.ts';
+import { Notice } from '../frame/index.ts';
 import { stationScreens, type StationProps } from '../stations/index.ts';
 import { useDraft } from './draft.ts';
 import { NextThing } from './NextThing.tsx';

@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useNavigate, useParams } from 'react-router';
 import { plan } from '../../core/plan/index.ts';
 import { STATION_IDS, type StationId } from '../../core/station/index.ts';
-import { Notice, Shell, useKeys } from '../shared/index.ts';
+import { Notice, Shell, useKeys } from '../frame/index.ts';
 import { api, keys, usePreferences, useShop, keptDraft } from '../state/index.ts';
 import { useDraft } from './draft.ts';
 import { Card } from './Card.tsx';

@@ -1,8 +1,8 @@
 import { useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { newSpurJob } from '../../core/job/index.ts';
-import { newId } from '../shared/index.ts';
-import { PageWait } from '../shared/PageStates.tsx';
+import { newId } from '../frame/index.ts';
+import { PageWait } from '../frame/PageStates.tsx';
 import { usePreferences, useShop } from '../state/index.ts';
 import { useDraft } from './draft.ts';
 

@@ -5,7 +5,7 @@ import { sayIssue, type Issue } from '../../core/findings/index.ts';
 import type { Job } from '../../core/job/index.ts';
 import type { PartPlan } from '../../core/plan/index.ts';
 import type { StationId } from '../../core/station/index.ts';
-import { Notice } from '../shared/index.ts';
+import { Notice } from '../frame/index.ts';
 import { api } from '../state/index.ts';
 import { useDraft } from './draft.ts';
 import { SaveLine } from './SaveLine.tsx';

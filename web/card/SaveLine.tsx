@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { useNavigate } from 'react-router';
-import { Notice, newId } from '../shared/index.ts';
+import { Notice, newId } from '../frame/index.ts';
 import { dropDraft, useDraft } from './draft.ts';
 
 /** What is stored and what is not, always in sight. */

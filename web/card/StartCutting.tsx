@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Job } from '../../core/job/index.ts';
 import { settleOpen, type Cutting, type PartPlan } from '../../core/plan/index.ts';
-import { newId, Notice } from '../shared/index.ts';
+import { newId, Notice } from '../frame/index.ts';
 import { api, keys, queryClient } from '../state/index.ts';
 import { useDraft } from './draft.ts';
 

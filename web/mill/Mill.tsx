@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useKeys } from '../shared/index.ts';
+import { useKeys } from '../frame/index.ts';
 import { PlateView } from '../scribe/index.ts';
 import { ClosingSay, FirstSay, MoveSay } from './MoveSay.tsx';
 import { DoubtSay } from './DoubtSay.tsx';

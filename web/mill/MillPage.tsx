@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { foldRun, type Run } from '../../core/run/index.ts';
-import { Notice } from '../shared/index.ts';
+import { Notice } from '../frame/index.ts';
 import { useRun } from '../state/index.ts';
 import { Mill } from './Mill.tsx';
 import { createRunLog, keepInTouch } from './runLog.ts';

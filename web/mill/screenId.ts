@@ -1,4 +1,4 @@
-import { newId } from '../shared/index.ts';
+import { newId } from '../frame/index.ts';
 
 const KEY = 'vuelta.screen';
 

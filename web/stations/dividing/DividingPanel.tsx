@@ -2,7 +2,7 @@ import { Select } from 'antd';
 import { useId } from 'react';
 import { crankTurnsText, moveText, type Way } from '../../../core/dividing/index.ts';
 import { withHead } from '../../../core/job/index.ts';
-import { Notice } from '../../shared/index.ts';
+import { Notice } from '../../frame/index.ts';
 import type { StationProps } from '../panel.ts';
 import { Values } from '../Values.tsx';
 import { Proved } from './Proved.tsx';

@@ -1,3 +1,4 @@
+export { findDifferentials, plateRatioFor, usualIdlers, type DifferentialMove } from './differential.ts';
 export { runMoves, type CrankMove, type HeadMechanism, type HeadMotion, type HeadState } from './motion.ts';
 export { proveDivision, type Proof } from './proof.ts';
 export { dividingChoiceSchema, dividingSchema, type DividingChoice, type DividingInput } from './schema.ts';

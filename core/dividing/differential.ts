@@ -1,0 +1,73 @@
+import { findTrains, type GearTable, type Train } from '../gearing/index.ts';
+import { exact, type Exact } from '../units/index.ts';
+import { findSimpleIndexings, type Circle, type SimpleMove } from './simple.ts';
+
+/** Differential indexing: index simply for a near count A, while gears from the spindle turn the plate by the rest. */
+export interface DifferentialMove {
+  /** A, the count the crank is moved for. */
+  readonly near: number;
+  readonly move: SimpleMove;
+  /** g, exact: plate turns for one of the spindle; > 0 with the crank, < 0 against it. */
+  readonly plateRatio: Exact;
+  /** From the spindle to the plate shaft. */
+  readonly train: Train;
+  /** By the custom rule; heads differ, so a trial of the plate's direction follows. */
+  readonly idlers: number;
+}
+
+/** How far A may lie from N, as a part of N. Common practice: farther off, the gears grow beyond every set. */
+const NEAR = 1 / 4;
+
+/**
+ * g = R(A − N)/A: what the plate must turn for one turn of the spindle when the crank is moved for A.
+ * @param near A, whole, > 0 @param divisions N, whole, > 0
+ * Source: Machinery’s Handbook, differential indexing; docs/sources.md#differential
+ */
+export function plateRatioFor(ratio: Exact, near: number, divisions: number): Exact {
+  return ratio.mul(exact(near - divisions, near));
+}
+
+/** Usual idlers: with the crank one in a simple train and none in a compound; against it two and one. Common practice. */
+export function usualIdlers(plateRatio: Exact, train: Train): number {
+  const against = plateRatio.lt(0) ? 1 : 0;
+  return train.second ? against : 1 + against;
+}
+
+/** Near counts on either side of N, the nearest first. */
+function nearCounts(divisions: number): number[] {
+  const reach = Math.floor(divisions * NEAR);
+  return Array.from({ length: reach }, (_, i) => i + 1)
+    .flatMap((off) => [divisions + off, divisions - off])
+    .filter((near) => near > 0);
+}
+
+/**
+ * Every differential indexing of a count: all near counts within a quarter of it that index simply, and all trains of
+ * the owned gears with the ratio each asks for.
+ * @param ratio R, exact @param divisions N, whole, ≥ 2
+ * @param circles those on hand @param gears the owned gears made ready
+ * @param search `any` stops at the first that is found
+ * @returns in order of the near count, each with its plainest trains first; empty when none reaches the count
+ * Source: Machinery’s Handbook, differential indexing
+ */
+export function findDifferentials(
+  ratio: Exact,
+  divisions: number,
+  circles: readonly Circle[],
+  gears: GearTable,
+  search: { readonly any?: boolean } = {},
+): DifferentialMove[] {
+  const found: DifferentialMove[] = [];
+  for (const near of nearCounts(divisions)) {
+    const moves = findSimpleIndexings(ratio, near, circles);
+    if (moves.length === 0) continue;
+    const plateRatio = plateRatioFor(ratio, near, divisions);
+    const trains = findTrains(gears, plateRatio.abs(), { compound: true, ...search });
+    for (const train of trains) {
+      for (const move of moves)
+        found.push({ near, move, plateRatio, train, idlers: usualIdlers(plateRatio, train) });
+    }
+    if (search.any && found.length > 0) return found;
+  }
+  return found;
+}

@@ -1,0 +1,108 @@
+import { exact, type Exact } from '../units/index.ts';
+import type { GearTable } from './gears.ts';
+
+/**
+ * A gear train from a first shaft to a last one. In a simple train the driver turns the driven (idlers between them
+ * change only the hand). In a compound one, first driven and second driver sit together on the stud.
+ */
+export interface Train {
+  readonly driver: number;
+  readonly driven: number;
+  /** The second pair, when compound: its driver on the stud, its driven on the last shaft. */
+  readonly second: { readonly driver: number; readonly driven: number } | null;
+}
+
+/** Drivers over drivens: turns of the last shaft for one of the first, hand left aside. */
+export function trainRatio({ driver, driven, second }: Train): Exact {
+  return second ? exact(driver * second.driver, driven * second.driven) : exact(driver, driven);
+}
+
+/** Teeth by which neighbours must be cleared on a compound stud. Rule of thumb, common practice. */
+const STUD_CLEARANCE = 15;
+
+/**
+ * Does the train go together on a usual bracket? On a compound stud the first mesh must reach past the second driver,
+ * and the second past the first driven. Rule of thumb, common practice.
+ */
+export function clearsStud({ driver, driven, second }: Train): boolean {
+  if (!second) return true;
+  return (
+    driver + driven > second.driver + STUD_CLEARANCE &&
+    second.driver + second.driven > driven + STUD_CLEARANCE
+  );
+}
+
+/** The four ways of placing two drivers and two drivens, of which the first that clears the stud is taken. */
+function placed(drivers: readonly [number, number], drivens: readonly [number, number]): Train {
+  const [a, c] = drivers;
+  const [b, d] = drivens;
+  const train = (first: number, firstDriven: number, last: number, lastDriven: number): Train => ({
+    driver: first,
+    driven: firstDriven,
+    second: { driver: last, driven: lastDriven },
+  });
+  const ways = [train(c, b, a, d), train(c, d, a, b), train(a, b, c, d), train(a, d, c, b)];
+  return ways.find(clearsStud) ?? ways[0]!;
+}
+
+/** Plainest first: fewest gears, then those that clear the stud, then the smallest wheels. The order is total. */
+function compareTrains(a: Train, b: Train): number {
+  const wheels = ({ driver, driven, second }: Train) => [
+    driver,
+    driven,
+    second?.driver ?? 0,
+    second?.driven ?? 0,
+  ];
+  const sum = (train: Train) => wheels(train).reduce((total, teeth) => total + teeth, 0);
+  const [left, right] = [wheels(a), wheels(b)];
+  return (
+    (a.second ? 1 : 0) - (b.second ? 1 : 0) ||
+    Number(clearsStud(b)) - Number(clearsStud(a)) ||
+    sum(a) - sum(b) ||
+    left.reduce((found, teeth, i) => found || teeth - right[i]!, 0)
+  );
+}
+
+export interface TrainSearch {
+  /** Also trains of four gears? */
+  readonly compound: boolean;
+  /** Stop at the first train that is found; for questions of mere reach. */
+  readonly any?: boolean;
+}
+
+/**
+ * Every train of the owned gears with exactly this ratio, each gear used only as often as owned.
+ * For a compound train the product of the drivers is looked up for every pair of drivens, so the work grows with the
+ * number of pairs, not of fours.
+ * @param ratio drivers over drivens, exact, > 0
+ * @returns plainest first; empty when none reaches it
+ */
+export function findTrains(table: GearTable, ratio: Exact, { compound, any = false }: TrainSearch): Train[] {
+  const over = Number(ratio.n);
+  const under = Number(ratio.d);
+  const found: Train[] = [];
+  for (const driven of table.teeth) {
+    if ((driven * over) % under !== 0) continue;
+    const driver = (driven * over) / under;
+    const held = table.counts.get(driver) ?? 0;
+    if (held > (driver === driven ? 1 : 0)) found.push({ driver, driven, second: null });
+    if (any && found.length > 0) return found;
+  }
+  if (!compound) return found.sort(compareTrains);
+  for (const drivens of table.pairs) {
+    if ((drivens.product * over) % under !== 0) continue;
+    for (const drivers of table.byProduct.get((drivens.product * over) / under) ?? []) {
+      // a driver that is also a driven does nothing: the simple train is there already
+      if (
+        drivers.low === drivens.low ||
+        drivers.low === drivens.high ||
+        drivers.high === drivens.low ||
+        drivers.high === drivens.high
+      )
+        continue;
+      found.push(placed([drivers.low, drivers.high], [drivens.low, drivens.high]));
+      if (any) return found;
+    }
+  }
+  return found.sort(compareTrains);
+}

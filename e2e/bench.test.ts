@@ -69,8 +69,8 @@ test('export a job file, import it again; broken files are told apart and change
     ['half.json', text.slice(0, 900), 'This job file is cut short: it ends in the middle.'],
     [
       'later.json',
-      text.replace('"version": 1', '"version": 7'),
-      'This job file is of version 7; this Vuelta reads up to 1.',
+      text.replace('"version": 2', '"version": 7'),
+      'This job file is of version 7; this Vuelta reads up to 2.',
     ],
     ['other.json', '{"teeth": 44}', 'it is not a Vuelta job'],
   ] as const) {

@@ -85,6 +85,41 @@ test('a count that simple indexing does not reach is said honestly; another head
   await option!.click();
   await person.sees('40 spaces on 51');
   await person.sees('turn over to side 2');
+  await person.sees(
+    'Differential indexing is out: Head with a two-sided plate has no gears between spindle and plate',
+  );
+});
+
+test('a prime count: a differential way picked, proved, drawn, and cut at the mill', async () => {
+  const person = await Person.sitDown(browser, workshop.address);
+  await person.goTo('/jobs/demo-orrery-year/p1/gear');
+  await person.types('Teeth', '127');
+  await person.sees('✓ Stored');
+  await person.goTo('/jobs/demo-orrery-year/p1/dividing');
+  // an earlier journey may have left another head in force
+  await person.press('Head', 'combobox');
+  const option = await person.page.waitForSelector(
+    '.ant-select-item-option[title^="Head with three plates"]',
+    { visible: true },
+  );
+  await option!.click();
+  await person.sees(/By differential indexing, the plate geared to the spindle: \d+ ways/);
+  await person.pressButton('Show all');
+  await person.press('Use 13 spaces on 39, gears 56 : 24', 'button');
+  await person.sees('13 spaces on 39, gears 56 : 24');
+  await person.sees(
+    'On the spindle 56 teeth On the plate shaft 24 teeth Idlers, usually 2 Plate must turn against the crank',
+  );
+  await person.sees(
+    'Run through the head’s motion: 127 moves, every space true, the last back on the first. 127 × 13/39 − 7/3 of the plate = 40 turns',
+  );
+  await person.sees('plate lock pin out, then turn the crank and watch: the plate must creep against it');
+  await person.key('m');
+  await person.pressButton('Start at space 1');
+  await person.sees('Gears 56 : 24, idlers 2. Plate lock pin out: the plate must creep against the crank.');
+  await person.key('Space');
+  await person.sees('Space 1 is cut. Turn clockwise: 13 spaces on 39 Pin is in hole 0, lands in hole 13');
+  expect(person.faults).toEqual([]);
 });
 
 test('the depth: every school beside the one in force, the stamped figure wins', async () => {

@@ -162,7 +162,7 @@ describe('jobs', () => {
     ['teeth: 58', 422, 'not-json'],
     ['', 422, 'not-json'],
     [jobFileText(jobNamed('e1')).slice(0, 700), 422, 'cut-short'],
-    [jobFileText(jobNamed('e1')).replace('"version": 1', '"version": 2'), 422, 'later-version'],
+    [jobFileText(jobNamed('e1')).replace('"version": 2', '"version": 3'), 422, 'later-version'],
     ['{"format":"something-else"}', 422, 'not-a-job'],
     [jobFileText(bore(jobNamed('e1'), '70')), 422, 'bore-over-root'],
     [`"${'x'.repeat(2_200_000)}"`, 413, 'too-large'],
@@ -178,9 +178,12 @@ describe('plans without storing', () => {
   test('a job with the stock sets, and with equipment given', async () => {
     const stock = await ask<Plan>('POST', '/plan', { job: jobNamed('f1') });
     expect(stock.body.parts[0]!.stations.map(({ answer }) => answer)).toContain('20 spaces on 29');
-    const bare = { heads: [{ ...STOCK_HEADS[0]!, plates: [], mounted: null }] };
+    const bare = {
+      gearSets: [],
+      heads: [{ ...STOCK_HEADS[0]!, plates: [], mounted: null, differential: null }],
+    };
     const none = await ask<Plan>('POST', '/plan', {
-      job: { ...jobNamed('f1'), equipment: { heads: [] } },
+      job: { ...jobNamed('f1'), equipment: { heads: [], gearSets: [] } },
       equipment: bare,
     });
     expect(none.body.parts[0]!.stations.find(({ id }) => id === 'dividing')).toMatchObject({
@@ -199,6 +202,7 @@ describe('plans without storing', () => {
     const circle = await ask<Problem>('POST', '/plan', {
       job: jobNamed('f2'),
       equipment: {
+        gearSets: [],
         heads: [
           { ...STOCK_HEADS[0]!, plates: [{ id: 'x', name: 'X', sides: [{ circles: [0, 2.5, 100000] }] }] },
         ],

@@ -1,18 +1,19 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { STOCK_HEADS, type Head } from '../shop/index.ts';
+import { STOCK_GEARS, STOCK_HEADS, type Head } from '../shop/index.ts';
 import { exact } from '../units/index.ts';
 import {
   circleNeeded,
   circlesOf,
   findSimpleIndexings,
-  isChoice,
   moveText,
   nearestSimpleCounts,
   planDividing,
   proveDivision,
   runMoves,
+  searchWays,
   simpleWays,
+  wayOfChoice,
 } from './index.ts';
 
 const [threePlates, twoSided] = STOCK_HEADS as [Head, Head];
@@ -175,6 +176,8 @@ describe('motion of the head', () => {
             ratio,
             plates: [{ id: 'p', name: 'P', sides: [{ circles }] }],
             mounted: null,
+            plateLock: true,
+            differential: null,
           };
           const ways = simpleWays(head, n);
           const serves = circles.filter((holes) => exact(ratio).div(n).mul(holes).d === 1n);
@@ -192,7 +195,13 @@ describe('the dividing station', () => {
     n: number | null,
     head: Head | null,
     choice = null as Parameters<typeof planDividing>[0]['choice'],
-  ) => planDividing({ headId: head?.id ?? null, choice }, n, head, 'parts.p1.dividing');
+  ) =>
+    planDividing(
+      { headId: head?.id ?? null, choice },
+      n,
+      { head, gearSets: [STOCK_GEARS], shopHeads: [] },
+      'parts.p1.dividing',
+    );
 
   test('says honestly when simple indexing does not reach a count', () => {
     const work = station(53, threePlates);
@@ -204,7 +213,12 @@ describe('the dividing station', () => {
   });
 
   test('where this head has no way, another of the shop that does is named with its move', () => {
-    const work = planDividing({ headId: threePlates.id, choice: null }, 51, threePlates, 'p', STOCK_HEADS);
+    const work = planDividing(
+      { headId: threePlates.id, choice: null },
+      51,
+      { head: threePlates, gearSets: [], shopHeads: STOCK_HEADS },
+      'p',
+    );
     expect(work.detail.otherHeads).toEqual([
       { id: twoSided.id, name: twoSided.name, move: '40 spaces on 51' },
     ]);
@@ -221,8 +235,75 @@ describe('the dividing station', () => {
     const chosen = ways.at(-1)!;
     const kept = station(20, threePlates, chosen.choice);
     expect(kept.detail.inForce?.key).toBe(chosen.key);
-    expect(isChoice(ways[0]!, chosen.choice)).toBe(false);
+    expect(ways[0]!.key).not.toBe(chosen.key);
     expect(station(58, threePlates, chosen.choice).issues[0]?.code).toBe('choice-no-longer-divides');
     expect(station(20, twoSided, chosen.choice).issues[0]?.code).toBe('choice-not-on-head');
+  });
+
+  test('a differential way that was picked is checked, proved and said: positions, idlers, the plate’s direction', () => {
+    const { ways, total, out } = searchWays(threePlates, [STOCK_GEARS], 127);
+    expect([out, total > ways.length || total === ways.length, ways.length <= 50]).toEqual([
+      null,
+      true,
+      true,
+    ]);
+    const chart = ways.find(({ geared, move }) => geared?.near === 120 && move.circle.holes === 39)!;
+    expect(chart.proof).toMatchObject({ moves: 127, everySpaceTrue: true, closes: true });
+    const work = station(127, threePlates, chart.choice);
+    expect(work.answer).toBe('13 spaces on 39, gears 56 : 24');
+    const said = Object.fromEntries(
+      work.values.flatMap((value) => (value.kind === 'text' ? [[value.key, value.text]] : [])),
+    );
+    expect(said).toMatchObject({
+      near: '120 spaces',
+      onSpindle: '56 teeth',
+      onPlateShaft: '24 teeth',
+      idlers: '2',
+      plateTurns: 'against the crank',
+      plate: 'C',
+    });
+    expect(work.cautions.map(({ code }) => code)).toEqual(['direct-pin', 'plate-free']);
+    expect(work.working.find(({ key }) => key === 'plateRatio')).toMatchObject({
+      put: '\\frac{40\\,(120 - 127)}{120}',
+      result: '-\\tfrac{7}{3}',
+    });
+    expect(work.working.find(({ key }) => key === 'check')).toMatchObject({
+      put: '127 \\times \\tfrac{13}{39} - \\tfrac{7}{3}',
+      result: '40',
+    });
+  });
+
+  test('a picked differential way that no longer serves says why', () => {
+    const way = searchWays(threePlates, [STOCK_GEARS], 53).ways[0]!;
+    expect(station(59, threePlates, way.choice).issues[0]?.code).toBe('no-simple-indexing');
+    expect(station(58, threePlates, way.choice).issues[0]?.code).toBe('choice-no-longer-divides');
+    expect(wayOfChoice(threePlates, [], 53, way.choice)).toBeNull();
+    expect(wayOfChoice({ ...threePlates, plateLock: false }, [STOCK_GEARS], 53, way.choice)).toBeNull();
+    expect(
+      wayOfChoice(threePlates, [{ ...STOCK_GEARS, gears: STOCK_GEARS.gears.slice(0, 4) }], 53, way.choice),
+    ).toBeNull();
+    expect(way.choice.method).toBe('differential');
+    if (way.choice.method !== 'differential') return;
+    // driver and driven swapped, or an idler too many, is not the way that was proved
+    const { train } = way.choice;
+    const swapped = { ...way.choice, train: { ...train, driver: train.driven, driven: train.driver } };
+    expect(wayOfChoice(threePlates, [STOCK_GEARS], 53, swapped)).toBeNull();
+    expect(
+      wayOfChoice(threePlates, [STOCK_GEARS], 53, { ...way.choice, idlers: way.choice.idlers + 1 }),
+    ).toBeNull();
+    expect(wayOfChoice(threePlates, [STOCK_GEARS], 53, way.choice)?.key).toBe(way.key);
+  });
+
+  test('why the longer search is out, and the nearest counts where it finds nothing', () => {
+    expect(searchWays(twoSided, [STOCK_GEARS], 53).out).toMatch(/has no gears between spindle and plate/);
+    expect(searchWays({ ...threePlates, plateLock: false }, [STOCK_GEARS], 53).out).toMatch(
+      /has no lock pin to draw/,
+    );
+    expect(searchWays({ ...threePlates, plates: [] }, [STOCK_GEARS], 53).out).toMatch(/no index plates/);
+    expect(searchWays(threePlates, [STOCK_GEARS], 383)).toMatchObject({
+      total: 0,
+      out: null,
+      nearest: [382, 384],
+    });
   });
 });

@@ -2,6 +2,7 @@ export { findDifferentials, plateRatioFor, usualIdlers, type DifferentialMove } 
 export { runMoves, type CrankMove, type HeadMechanism, type HeadMotion, type HeadState } from './motion.ts';
 export { proveDivision, type Proof } from './proof.ts';
 export { dividingChoiceSchema, dividingSchema, type DividingChoice, type DividingInput } from './schema.ts';
+export { searchWays, type WaysFound } from './search.ts';
 export {
   circleNeeded,
   circlesOf,
@@ -14,7 +15,20 @@ export {
   planDividing,
   type DividingDetail,
   type DividingFacts,
+  type DividingGround,
   type MoveDrawing,
   type PlateDrawing,
 } from './station.ts';
-export { crankTurnsText, isChoice, moveText, simpleWays, type Way } from './ways.ts';
+export {
+  choiceText,
+  crankTurnsText,
+  differentialGears,
+  differentialWays,
+  moveText,
+  plateRatioOf,
+  simpleWays,
+  trainText,
+  wayOfChoice,
+  type Geared,
+  type Way,
+} from './ways.ts';

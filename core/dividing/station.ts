@@ -1,10 +1,11 @@
 import type { Issue } from '../findings/index.ts';
-import type { Head } from '../shop/index.ts';
-import { angleValue, textValue, type Caution, type StationWork, type Value } from '../station/index.ts';
+import type { GearSet, Head } from '../shop/index.ts';
+import type { StationWork } from '../station/index.ts';
 import { exact, plural } from '../units/index.ts';
-import type { DividingInput } from './schema.ts';
+import type { DividingChoice, DividingInput } from './schema.ts';
 import { circleNeeded, circlesOf, nearestSimpleCounts } from './simple.ts';
-import { isChoice, moveText, simpleWays, type Way } from './ways.ts';
+import { cautionsOf, valuesOf } from './saying.ts';
+import { choiceText, moveText, simpleWays, wayOfChoice, type Way } from './ways.ts';
 import { workingOf } from './working.ts';
 
 /** The side of a plate to be drawn. */
@@ -42,12 +43,6 @@ export interface DividingFacts {
   readonly head: Head;
 }
 
-const CAUTION: Caution = {
-  code: 'direct-pin',
-  when: 'Before cranking',
-  text: 'direct pin out, worm home. Cranking against the pin breaks it.',
-};
-
 function plateDrawing(head: Head, way: Way | null): PlateDrawing | null {
   const at = way
     ? { plateId: way.choice.plateId, side: way.choice.side }
@@ -61,26 +56,6 @@ function plateDrawing(head: Head, way: Way | null): PlateDrawing | null {
     twoSided: plate.sides.length === 2,
     circles: side.circles,
   };
-}
-
-function valuesOf(way: Way, divisions: number, ratio: string): Value[] {
-  const { move } = way;
-  const { circle } = move;
-  const side = circle.twoSided ? `, side ${circle.side + 1}` : '';
-  const inTurns = exact(move.turns).add(exact(move.spaces, circle.holes));
-  return [
-    textValue({ key: 'divisions', label: 'Spaces', symbol: 'N', settles: true }, String(divisions)),
-    textValue({ key: 'move', label: 'Move', settles: true }, moveText({ ...move, circle: circle.holes })),
-    textValue({ key: 'plate', label: 'Plate', settles: true }, `${circle.plateName}${side}`),
-    textValue({ key: 'ratio', label: 'Worm ratio', symbol: 'R', settles: true }, `${ratio} : 1`),
-    textValue(
-      { key: 'arms', label: 'Arms span' },
-      move.spaces === 0 ? 'not needed' : plural(way.armsHoles, 'hole'),
-    ),
-    angleValue({ key: 'spindleAngle', label: 'Spindle turns' }, exact(360, divisions)),
-    angleValue({ key: 'crankAngle', label: 'Crank turns' }, inTurns.mul(360)),
-    textValue({ key: 'direction', label: 'Turn' }, 'clockwise, always'),
-  ];
 }
 
 /** Other heads that reach a count by simple indexing, each with its best move. */
@@ -121,45 +96,43 @@ function noneFits(head: Head, divisions: number, path: string): Issue {
   };
 }
 
-/** The way in force, or what is wrong with the one that was chosen. */
-function takeWay(
-  ways: readonly Way[],
-  input: DividingInput,
-  head: Head,
-  divisions: number,
-  path: string,
-): { way: Way | null; issue: Issue | null } {
-  const { choice } = input;
-  if (!choice) return { way: ways[0] ?? null, issue: null };
-  const way = ways.find((candidate) => isChoice(candidate, choice));
-  if (way) return { way, issue: null };
-  const detail = { way: moveText(choice), was: plural(choice.divisions, 'space'), head: head.name };
+/** Why a choice no longer serves: another count, or a head without its circle. */
+function brokenChoice(choice: DividingChoice, head: Head, divisions: number, path: string): Issue {
   const onHead = head.plates.some(
     (plate) => plate.id === choice.plateId && plate.sides[choice.side]?.circles.includes(choice.circle),
   );
-  const issue = {
+  const geared = choice.method === 'differential' && choice.divisions === divisions && onHead;
+  return {
+    code: geared ? 'choice-not-geared' : onHead ? 'choice-no-longer-divides' : 'choice-not-on-head',
     path: `${path}.choice`,
     severity: 'blocked',
     given: plural(divisions, 'space'),
-    detail,
-  } as const;
-  return { way: null, issue: { ...issue, code: onHead ? 'choice-no-longer-divides' : 'choice-not-on-head' } };
+    detail: { way: choiceText(choice), was: plural(choice.divisions, 'space'), head: head.name },
+  };
+}
+
+/** What the dividing station draws on besides its own fields. */
+export interface DividingGround {
+  /** The head in force, or null. */
+  readonly head: Head | null;
+  /** The change gears listed with it. */
+  readonly gearSets: readonly GearSet[];
+  /** All heads on hand, to look for another where this one has no way. */
+  readonly shopHeads: readonly Head[];
 }
 
 /**
- * The dividing station: every simple way on the head, each run through the head's motion, and the one in force.
- * @param divisions N, or null while unknown @param head the one chosen, or null @param path of `dividing` in the document
- * @param shopHeads all heads on hand, to look for another where this one has no way
- * Issues: no-head, no-plates, no-simple-indexing, choice-no-longer-divides, choice-not-on-head
+ * The dividing station: every simple way on the head, each run through the head's motion, and the one in force, which
+ * may also be a way that was picked from a longer search.
+ * @param divisions N, or null while unknown @param path of `dividing` in the document
+ * Issues: no-head, no-plates, no-simple-indexing, choice-no-longer-divides, choice-not-on-head, choice-not-geared
  */
 export function planDividing(
   input: DividingInput,
   divisions: number | null,
-  head: Head | null,
+  { head, gearSets, shopHeads }: DividingGround,
   path: string,
-  shopHeads: readonly Head[] = [],
 ): StationWork<DividingFacts, DividingDetail> {
-  const about = head && { id: head.id, name: head.name, ratio: head.ratio };
   const empty: StationWork<DividingFacts, DividingDetail> = {
     id: 'dividing',
     facts: null,
@@ -169,11 +142,11 @@ export function planDividing(
     cautions: [],
     issues: [],
     detail: {
-      head: about,
+      head: head && { id: head.id, name: head.name, ratio: head.ratio },
       divisions,
       ways: [],
       inForce: null,
-      chosen: false,
+      chosen: input.choice !== null,
       plate: null,
       drawing: null,
       otherHeads: [],
@@ -185,16 +158,11 @@ export function planDividing(
   }
   if (divisions === null) return empty;
 
+  const { choice } = input;
   const ways = simpleWays(head, divisions);
-  const { way, issue } = takeWay(ways, input, head, divisions, path);
-  const detail = {
-    ...empty.detail,
-    ways,
-    inForce: way,
-    chosen: input.choice !== null,
-    plate: plateDrawing(head, way),
-  };
-  if (ways.length === 0) {
+  const way = choice ? wayOfChoice(head, gearSets, divisions, choice) : (ways[0] ?? null);
+  const detail = { ...empty.detail, ways, inForce: way, plate: plateDrawing(head, way) };
+  if (!way && ways.length === 0) {
     return {
       ...empty,
       answer: head.plates.length === 0 ? 'no plates on this head' : 'not by simple indexing',
@@ -202,17 +170,18 @@ export function planDividing(
       detail: { ...detail, otherHeads: headsThatDivide(shopHeads, head, divisions) },
     };
   }
-  if (!way) return { ...empty, answer: 'choose a way again', issues: issue ? [issue] : [], detail };
+  if (!way) {
+    const issues = choice ? [brokenChoice(choice, head, divisions, path)] : [];
+    return { ...empty, answer: 'choose a way again', issues, detail };
+  }
+  const { circle, turns, spaces } = way.choice;
   return {
     ...empty,
     facts: { way, head },
-    answer: moveText({ ...way.move, circle: way.move.circle.holes }),
+    answer: choiceText(way.choice),
     values: valuesOf(way, divisions, head.ratio),
     working: workingOf(way, divisions, head.ratio),
-    cautions: [CAUTION],
-    detail: {
-      ...detail,
-      drawing: { circle: way.choice.circle, turns: way.choice.turns, spaces: way.choice.spaces },
-    },
+    cautions: cautionsOf(way),
+    detail: { ...detail, drawing: { circle, turns, spaces } },
   };
 }

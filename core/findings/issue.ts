@@ -52,6 +52,7 @@ export type IssueCode =
   | 'no-simple-indexing'
   | 'choice-no-longer-divides'
   | 'choice-not-on-head'
+  | 'choice-not-geared'
   | 'head-left-shop'
   | 'head-changed'
   | 'circle-bad'

@@ -44,6 +44,8 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
     `${d(i, 'way')} was chosen for ${d(i, 'was')} and does not divide ${i.given}. Pick a way again.`,
   'choice-not-on-head': (i) =>
     `${d(i, 'way')} was chosen, and ${d(i, 'head')} has no such circle. Pick a way again.`,
+  'choice-not-geared': (i) =>
+    `${d(i, 'way')} was chosen, and ${d(i, 'head')} cannot be geared so: a gear is missing, or its plate cannot be set free. Pick a way again.`,
   'head-left-shop': (i) =>
     `${d(i, 'head')} is no longer in the shop. This job keeps its own copy and goes on with it.`,
   'head-changed': (i) =>

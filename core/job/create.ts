@@ -1,4 +1,4 @@
-import type { Head } from '../shop/index.ts';
+import type { Equipment, Head } from '../shop/index.ts';
 import { measure, type UnitSystem } from '../units/index.ts';
 import { JOB_FORMAT, JOB_VERSION, type Job, type SpurPart } from './schema.ts';
 
@@ -6,8 +6,13 @@ interface NewJob {
   readonly id: string;
   readonly name: string;
   readonly units: UnitSystem;
-  /** The head it is planned on to start with; null in a shop without one. */
-  readonly head: Head | null;
+  /** The shop it is planned in; its first head is taken to start with. */
+  readonly shop: Equipment;
+}
+
+/** A head with all it needs, to be copied into a job. */
+function copyOf(head: Head, shop: Equipment): Equipment {
+  return { heads: [head], gearSets: shop.gearSets.filter(({ id }) => id === head.differential?.gearSetId) };
 }
 
 /** A spur part from a drawing, with nothing read off the drawing yet. */
@@ -40,7 +45,8 @@ function emptySpurPart(id: string, units: UnitSystem, head: Head | null): SpurPa
 }
 
 /** A new job from a drawing, in the units it will show large. */
-export function newSpurJob({ id, name, units, head }: NewJob): Job {
+export function newSpurJob({ id, name, units, shop }: NewJob): Job {
+  const head = shop.heads[0] ?? null;
   return {
     format: JOB_FORMAT,
     version: JOB_VERSION,
@@ -49,7 +55,7 @@ export function newSpurJob({ id, name, units, head }: NewJob): Job {
     units,
     parts: [emptySpurPart('p1', units, head)],
     relations: [],
-    equipment: { heads: head ? [head] : [] },
+    equipment: head ? copyOf(head, shop) : { heads: [], gearSets: [] },
   };
 }
 
@@ -67,10 +73,24 @@ export function withPart(
   return { ...job, parts: job.parts.map((part) => (part.id === partId ? change(part) : part)) };
 }
 
-/** Puts a head in force for a part, keeping a copy of it in the job. The way chosen on the head before is put aside. */
-export function withHead(job: Job, partId: string, head: Head): Job {
-  const changed = withPart(job, partId, (part) => ({ ...part, dividing: { headId: head.id, choice: null } }));
+/**
+ * Puts a head of the shop in force for a part, keeping a copy of it and its gears in the job.
+ * A way chosen on another head is put aside; one chosen on an earlier state of the same head stays, to be checked again.
+ */
+export function withHead(job: Job, partId: string, head: Head, shop: Equipment): Job {
+  const changed = withPart(job, partId, (part) => ({
+    ...part,
+    dividing: { headId: head.id, choice: part.dividing.headId === head.id ? part.dividing.choice : null },
+  }));
   const used = new Set(changed.parts.map((part) => part.dividing.headId));
-  const kept = job.equipment.heads.filter((other) => other.id !== head.id && used.has(other.id));
-  return { ...changed, equipment: { ...job.equipment, heads: [...kept, head] } };
+  const heads = job.equipment.heads.filter((other) => other.id !== head.id && used.has(other.id));
+  const setsUsed = new Set(heads.map(({ differential }) => differential?.gearSetId));
+  const copy = copyOf(head, shop);
+  const gearSets = job.equipment.gearSets.filter(
+    ({ id }) => setsUsed.has(id) && !copy.gearSets.some((set) => set.id === id),
+  );
+  return {
+    ...changed,
+    equipment: { heads: [...heads, ...copy.heads], gearSets: [...gearSets, ...copy.gearSets] },
+  };
 }

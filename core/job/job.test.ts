@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { sayIssue } from '../findings/index.ts';
-import { STOCK_HEADS, type Head } from '../shop/index.ts';
+import { STOCK_EQUIPMENT, STOCK_GEARS, STOCK_HEADS, type Head } from '../shop/index.ts';
 import {
   drawnSpurJob,
   duplicateJob,
@@ -41,10 +41,13 @@ describe('job files', () => {
     expect(back).toEqual({ ok: true, value: typed });
   });
 
-  test('every kept sample of every version still reads', () => {
-    const sample = readFileSync(new URL('./samples/v1.json', import.meta.url), 'utf8');
-    expect(codes(sample)).toBe('ok');
-    expect(readJobFile(`\uFEFF${sample}`).ok).toBe(true);
+  test.each([1, 2])('the kept sample of version %d still reads, and is brought up to today', (version) => {
+    const sample = readFileSync(new URL(`./samples/v${version}.json`, import.meta.url), 'utf8');
+    const read = readJobFile(`\uFEFF${sample}`);
+    expect(read).toMatchObject({ ok: true, value: { version: 2, name: 'Lens drive, second wheel' } });
+    // what was typed and settled is as it was
+    const { parts } = JSON.parse(sample) as Job;
+    expect(read.ok && read.value.parts).toEqual(parts);
   });
 
   test('not JSON, cut short anywhere, another file, a later version', () => {
@@ -57,11 +60,11 @@ describe('job files', () => {
     expect(codes('{"hello":1}')).toBe('not-a-job');
     expect(codes('[1,2]')).toBe('not-a-job');
     expect(codes('null')).toBe('not-a-job');
-    const later = readJobFile(text.replace('"version": 1', '"version": 9'));
+    const later = readJobFile(text.replace('"version": 2', '"version": 9'));
     expect(later.ok ? '' : sayIssue(later.issues[0]!)).toBe(
-      'This job file is of version 9; this Vuelta reads up to 1. Update Vuelta, then import it again.',
+      'This job file is of version 9; this Vuelta reads up to 2. Update Vuelta, then import it again.',
     );
-    expect(codes(text.replace('"version": 1', '"version": 0.5'))).toBe('shape at version');
+    expect(codes(text.replace('"version": 2', '"version": 0.5'))).toBe('shape at version');
   });
 
   test('shape problems name the part by its id, and all are told', () => {
@@ -79,13 +82,19 @@ describe('job files', () => {
     const head = job.equipment.heads[0]!;
     const plates = (circles: number[]) => ({
       ...job,
-      equipment: { heads: [{ ...head, plates: [{ id: 'x', name: 'X', sides: [{ circles }] }] }] },
+      equipment: {
+        ...job.equipment,
+        heads: [{ ...head, plates: [{ id: 'x', name: 'X', sides: [{ circles }] }] }],
+      },
     });
     const bad = (raw: unknown) => !readJob(raw).ok;
     expect(bad({ ...job, parts: [part, part] })).toBe(true);
     expect(bad({ ...job, relations: [{ id: 'r', kind: 'pair', parts: ['p1', 'p9'] }] })).toBe(true);
     expect(
-      bad({ ...job, equipment: { heads: [{ ...head, plates: [head.plates[0], head.plates[0]] }] } }),
+      bad({
+        ...job,
+        equipment: { ...job.equipment, heads: [{ ...head, plates: [head.plates[0], head.plates[0]] }] },
+      }),
     ).toBe(true);
     expect([0, 2.5, 100000].map((holes) => bad(plates([holes])))).toEqual([true, true, true]);
     expect(bad(plates([29]))).toBe(false);
@@ -94,13 +103,13 @@ describe('job files', () => {
 
 describe('making and changing jobs', () => {
   test('a new job has everything still to be given, and a copy of its head', () => {
-    const fresh = newSpurJob({ id: 'j2', name: 'New', units: 'in', head: STOCK_HEADS[0]! });
+    const fresh = newSpurJob({ id: 'j2', name: 'New', units: 'in', shop: STOCK_EQUIPMENT });
     expect(readJob(fresh).ok).toBe(true);
     expect(fresh.parts[0]!.gear.pitch).toEqual({ typed: '', unit: 'dp' });
-    expect(fresh.equipment.heads).toEqual([STOCK_HEADS[0]]);
+    expect(fresh.equipment).toEqual({ heads: [STOCK_HEADS[0]], gearSets: [STOCK_GEARS] });
   });
   test('another head replaces the copy and puts the way chosen aside', () => {
-    const moved = withHead(job, 'p1', STOCK_HEADS[1] as Head);
+    const moved = withHead(job, 'p1', STOCK_HEADS[1] as Head, STOCK_EQUIPMENT);
     expect(moved.equipment.heads.map(({ id }) => id)).toEqual(['head-two-sided']);
     expect(moved.parts[0]!.dividing).toEqual({ headId: 'head-two-sided', choice: null });
     expect(job.equipment.heads[0]!.id).toBe('head-three-plates');

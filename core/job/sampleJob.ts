@@ -1,4 +1,4 @@
-import { STOCK_HEADS } from '../shop/index.ts';
+import { STOCK_EQUIPMENT } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import { newSpurJob, withPart } from './create.ts';
 import type { Job } from './schema.ts';
@@ -14,7 +14,7 @@ export function drawnSpurJob(given: {
   readonly units?: Job['units'];
 }): Job {
   const units = given.units ?? 'mm';
-  const job = newSpurJob({ id: given.id, name: given.name, units, head: STOCK_HEADS[0]! });
+  const job = newSpurJob({ id: given.id, name: given.name, units, shop: STOCK_EQUIPMENT });
   return withPart(job, 'p1', (part) => ({
     ...part,
     gear: {

@@ -8,7 +8,7 @@ import { settledByStationSchema } from '../station/index.ts';
 import { unitSystemSchema } from '../units/index.ts';
 
 export const JOB_FORMAT = 'vuelta-job';
-export const JOB_VERSION = 1;
+export const JOB_VERSION = 2;
 
 /** Ids are made by whoever makes the thing, so that making it twice makes it once. */
 export const idSchema = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/);

@@ -13,6 +13,7 @@ const job = drawnSpurJob({
   face: '12',
   bore: '10',
 });
+const NO_SHOP = { heads: [], gearSets: [] };
 const planned = (changed: Job = job) => plan(changed, STOCK_EQUIPMENT).parts[0]!;
 const answers = (changed?: Job) =>
   Object.fromEntries(planned(changed).stations.map(({ id, answer }) => [id, answer]));
@@ -130,7 +131,7 @@ describe('choices and doubt', () => {
       plates: [...head.plates, { id: 'plate-e', name: 'E', sides: [{ circles: [58] }] }],
       mounted: { plateId: 'plate-e', side: 0 as const },
     };
-    const now = { ...settledAll, equipment: { heads: [richer] } };
+    const now = { ...settledAll, equipment: { ...settledAll.equipment, heads: [richer] } };
     expect(answers(now)['dividing']).toBe('20 spaces on 29');
     expect(stationOf(planned(now), 'dividing')!.detail.ways[0]!.move.circle.holes).toBe(58);
   });
@@ -150,11 +151,11 @@ describe('choices and doubt', () => {
   });
 
   test('the job keeps its own copy of the head, and says when the shop has changed or lost it', () => {
-    const changedShop = { heads: [{ ...STOCK_HEADS[0]!, plates: [] }] };
+    const changedShop = { ...STOCK_EQUIPMENT, heads: [{ ...STOCK_HEADS[0]!, plates: [] }] };
     expect(plan(job, changedShop).findings.map(({ code }) => code)).toEqual(['head-changed']);
-    expect(plan(job, { heads: [] }).findings.map(({ code }) => code)).toEqual(['head-left-shop']);
-    expect(plan(job, { heads: [] }).parts[0]!.cutting).not.toBeNull();
-    expect(plan({ ...job, equipment: { heads: [] } }, STOCK_EQUIPMENT).parts[0]!.cutting).not.toBeNull();
+    expect(plan(job, NO_SHOP).findings.map(({ code }) => code)).toEqual(['head-left-shop']);
+    expect(plan(job, NO_SHOP).parts[0]!.cutting).not.toBeNull();
+    expect(plan({ ...job, equipment: NO_SHOP }, STOCK_EQUIPMENT).parts[0]!.cutting).not.toBeNull();
   });
 });
 

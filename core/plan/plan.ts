@@ -1,3 +1,4 @@
+import type { DividingGround } from '../dividing/index.ts';
 import type { Issue } from '../findings/index.ts';
 import type { Job, Part } from '../job/index.ts';
 import type { Equipment, Head } from '../shop/index.ts';
@@ -9,8 +10,7 @@ import type { PartPlan, Plan } from './types.ts';
 const planPart: {
   [Kind in Part['kind']]: (
     part: Extract<Part, { kind: Kind }>,
-    head: Head | null,
-    heads: readonly Head[],
+    ground: DividingGround,
     system: UnitSystem,
   ) => PartPlan;
 } = {
@@ -46,7 +46,8 @@ export function plan(job: Job, shop: Equipment): Plan {
   const parts = job.parts.map((part) => {
     const { head, finding } = headOf(job, shop, part.dividing.headId);
     if (finding && !findings.some(({ given }) => given === finding.given)) findings.push(finding);
-    return planPart[part.kind](part, head, shop.heads, job.units);
+    const gearSets = [...job.equipment.gearSets, ...shop.gearSets];
+    return planPart[part.kind](part, { head, gearSets, shopHeads: shop.heads }, job.units);
   });
   return { jobId: job.id, name: job.name, units: job.units, parts, findings };
 }

@@ -1,5 +1,5 @@
 import { exact } from '../units/index.ts';
-import { runMoves } from '../dividing/index.ts';
+import { plateRatioOf, runMoves } from '../dividing/index.ts';
 import { fail, ok, type Result } from '../findings/index.ts';
 import type { Job } from '../job/index.ts';
 import { stationOf, type Plan } from '../plan/index.ts';
@@ -49,7 +49,7 @@ export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start
   const { divisions, startSpace, rounds } = part.cutting;
   const { turns, spaces, circle } = way.choice;
   const { states } = runMoves(
-    { ratio: exact(head.ratio), plateRatio: exact(0) },
+    { ratio: exact(head.ratio), plateRatio: plateRatioOf(way.choice, exact(head.ratio)) },
     { turns, spaces, circle },
     divisions * rounds.length,
   );

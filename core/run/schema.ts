@@ -5,7 +5,7 @@ import { headSchema } from '../shop/index.ts';
 import { unitSystemSchema } from '../units/index.ts';
 
 export const RUN_FORMAT = 'vuelta-run';
-export const RUN_VERSION = 1;
+export const RUN_VERSION = 2;
 
 const roundSchema = z
   .object({ name: z.enum(['one', 'rough', 'finish']), depthMm: z.number().positive() })

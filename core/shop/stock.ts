@@ -1,4 +1,5 @@
-import type { Equipment, Head, Plate } from './schema.ts';
+import { TWELVE_GEARS } from '../gearing/index.ts';
+import type { Equipment, GearSet, Head, Plate } from './schema.ts';
 
 /**
  * Plate sets to start from, as data.
@@ -27,6 +28,8 @@ export const TWO_SIDED_PLATE: readonly Plate[] = [
   },
 ];
 
+export const STOCK_GEARS: GearSet = { id: 'gears-twelve', name: 'Twelve change gears', gears: TWELVE_GEARS };
+
 export const STOCK_HEADS: readonly Head[] = [
   {
     id: 'head-three-plates',
@@ -34,6 +37,8 @@ export const STOCK_HEADS: readonly Head[] = [
     ratio: '40',
     plates: THREE_PLATES,
     mounted: { plateId: 'plate-b', side: 0 },
+    plateLock: true,
+    differential: { gearSetId: 'gears-twelve' },
   },
   {
     id: 'head-two-sided',
@@ -41,8 +46,10 @@ export const STOCK_HEADS: readonly Head[] = [
     ratio: '40',
     plates: TWO_SIDED_PLATE,
     mounted: { plateId: 'plate-d', side: 0 },
+    plateLock: true,
+    differential: null,
   },
 ];
 
 /** What a shop starts with until its owner lists their own. */
-export const STOCK_EQUIPMENT: Equipment = { heads: STOCK_HEADS };
+export const STOCK_EQUIPMENT: Equipment = { heads: STOCK_HEADS, gearSets: [STOCK_GEARS] };

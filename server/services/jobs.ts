@@ -3,7 +3,7 @@ import type { EntityManager } from '@mikro-orm/libsql';
 import { moveText } from '../../core/dividing/index.ts';
 import { duplicateJob, readJobFile, type Job } from '../../core/job/index.ts';
 import { plan, refusals, stationOf, type Plan } from '../../core/plan/index.ts';
-import { runSchema, type RunSummary } from '../../core/run/index.ts';
+import { readRun, type RunSummary } from '../../core/run/index.ts';
 import type { JobListing, StoredJob } from '../../core/wire/index.ts';
 import { JobRow, KeptVersionRow, RunRow } from '../entities/index.ts';
 import { notFound, Refused } from '../problems.ts';
@@ -195,7 +195,7 @@ export class JobService {
 }
 
 function listRun(row: RunRow): NonNullable<JobListing['run']> {
-  const run = runSchema.parse(JSON.parse(row.document));
+  const run = readRun(JSON.parse(row.document));
   const { id, startedAt, updatedAt } = row;
   return {
     id,

@@ -5,7 +5,7 @@ import {
   foldRun,
   freezeRun,
   runEventSchema,
-  runSchema,
+  readRun,
   summarise,
   type RunEvent,
   type RunSummary,
@@ -130,7 +130,7 @@ export class RunService {
   }
 
   private present(row: RunRow): StoredRun {
-    const run = runSchema.parse(JSON.parse(row.document));
+    const run = readRun(JSON.parse(row.document));
     return {
       run,
       summary: JSON.parse(row.summary) as RunSummary,

@@ -1,4 +1,4 @@
-import { STOCK_EQUIPMENT, equipmentSchema, type Equipment } from '../../core/shop/index.ts';
+import { equipmentFromV1, equipmentSchema, STOCK_EQUIPMENT, type Equipment } from '../../core/shop/index.ts';
 import type { StoredShop } from '../../core/wire/index.ts';
 import { ShopRow } from '../entities/index.ts';
 import { Refused } from '../problems.ts';
@@ -14,7 +14,10 @@ export class ShopService {
   async read(): Promise<StoredShop> {
     const row = await this.store.em.fork().findOne(ShopRow, { id: 1 });
     if (!row) return { revision: 0, equipment: STOCK_EQUIPMENT };
-    return { revision: row.revision, equipment: equipmentSchema.parse(JSON.parse(row.document)) };
+    return {
+      revision: row.revision,
+      equipment: equipmentSchema.parse(equipmentFromV1(JSON.parse(row.document))),
+    };
   }
 
   /** @param revision the one that was changed @throws Refused 409 when the shop was changed in the meantime */

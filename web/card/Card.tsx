@@ -42,13 +42,21 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
     planned: part,
     units: job.units,
     shop: equipment,
+    equipment: job.equipment,
     edit,
     editPart,
     issuesAt,
   };
   return (
     <main className="card">
-      <RouteCard job={job} part={part} stationId={station.id} findings={planned.findings} kept={kept} />
+      <RouteCard
+        job={job}
+        part={part}
+        stationId={station.id}
+        findings={planned.findings}
+        shop={equipment}
+        kept={kept}
+      />
       <section className="work" aria-label={station.title}>
         <div className="work-scroll">
           <StationHead station={station} />

@@ -20,7 +20,7 @@ export function NewJobPage() {
       id: newId(),
       name: 'New gear',
       units,
-      head: shop.data.equipment.heads[0] ?? null,
+      shop: shop.data.equipment,
     });
     open(job, 0);
     void navigate(`/jobs/${job.id}/${job.parts[0]!.id}/gear`, { replace: true });

@@ -2,8 +2,9 @@ import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { sayIssue, type Issue } from '../../core/findings/index.ts';
-import type { Job } from '../../core/job/index.ts';
+import { withHead, type Job } from '../../core/job/index.ts';
 import type { PartPlan } from '../../core/plan/index.ts';
+import type { Equipment } from '../../core/shop/index.ts';
 import type { StationId } from '../../core/station/index.ts';
 import { Notice } from '../frame/index.ts';
 import { api } from '../state/index.ts';
@@ -16,11 +17,17 @@ interface RouteCardProps {
   readonly part: PartPlan;
   readonly stationId: StationId;
   readonly findings: readonly Issue[];
+  readonly shop: Equipment;
   readonly kept: readonly { readonly id: string; readonly at: string }[];
 }
 
 /** The stations down the card's edge in shop order, each with its answer in one line. */
-export function RouteCard({ job, part, stationId, findings, kept }: RouteCardProps) {
+export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteCardProps) {
+  const edit = useDraft((draft) => draft.edit);
+  const takeShopHead = (id: string | undefined) => {
+    const head = shop.heads.find((candidate) => candidate.id === id);
+    if (head) edit((now) => withHead(now, part.id, head, shop));
+  };
   return (
     <section className="route" aria-label="Route card">
       <div className="route-head">
@@ -56,7 +63,17 @@ export function RouteCard({ job, part, stationId, findings, kept }: RouteCardPro
       </nav>
       <div className="route-foot">
         {findings.map((issue) => (
-          <Notice key={issue.code} tone="note">
+          <Notice
+            key={issue.code}
+            tone="note"
+            actions={
+              issue.code === 'head-changed' && (
+                <Button onClick={() => takeShopHead(issue.given)}>
+                  Take the head as it is in the shop now
+                </Button>
+              )
+            }
+          >
             {sayIssue(issue)}
           </Notice>
         ))}

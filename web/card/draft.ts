@@ -38,7 +38,7 @@ const SAVE_AFTER_MS = 450;
 const RETRY_MS = 3000;
 let timer: ReturnType<typeof setTimeout> | undefined;
 let storing: Promise<void> = Promise.resolve();
-const NO_EQUIPMENT: Equipment = { heads: [] };
+const NO_EQUIPMENT: Equipment = { heads: [], gearSets: [] };
 
 /** The job being worked on: edits show at once, and are stored a moment later. */
 export const useDraft = create<DraftState>()((set, get) => {

@@ -1,3 +1,4 @@
+import { trainText } from '../../core/dividing/index.ts';
 import type { Cut, Run, RunState } from '../../core/run/index.ts';
 import { lengthText, plural, type UnitSystem } from '../../core/units/index.ts';
 
@@ -29,6 +30,12 @@ export function FirstSay({ run, cut }: { readonly run: Run; readonly cut: Cut })
           </>
         )}
       </p>
+      {run.move.method === 'differential' && (
+        <p className="mill-from">
+          Gears {trainText(run.move.train)}, idlers {run.move.idlers}. Plate lock pin <b>out</b>: the plate
+          must creep {run.move.near > run.divisions ? 'with' : 'against'} the crank.
+        </p>
+      )}
       <p className="mill-from">
         Depth {bothUnits(depthOf(run, cut), run.units)}. Take up the slack clockwise, lock the spindle, cut,
         and mark this space.

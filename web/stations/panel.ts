@@ -11,7 +11,10 @@ export interface StationProps<Id extends StationId> {
   readonly part: Part;
   readonly planned: PartPlan;
   readonly units: UnitSystem;
+  /** What is on hand today. */
   readonly shop: Equipment;
+  /** The job's own copy of what it was planned with. */
+  readonly equipment: Equipment;
   readonly editPart: (change: (part: Part) => Part) => void;
   readonly edit: (change: (job: Job) => Job) => void;
   /** Issues at a field, from whichever station found them. */

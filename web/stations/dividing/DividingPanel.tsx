@@ -5,18 +5,44 @@ import { withHead } from '../../../core/job/index.ts';
 import { Notice } from '../../frame/index.ts';
 import type { StationProps } from '../panel.ts';
 import { Values } from '../Values.tsx';
+import { useWays } from '../../workers/index.ts';
+import { Differential } from './Differential.tsx';
 import { Proved } from './Proved.tsx';
 
+const SHOWN = [
+  'plate',
+  'arms',
+  'onSpindle',
+  'firstOnStud',
+  'secondOnStud',
+  'onPlateShaft',
+  'idlers',
+  'plateTurns',
+  'spindleAngle',
+  'crankAngle',
+  'direction',
+];
+
 /** The ways of dividing on this head, the one in force, and its proof. */
-export function DividingPanel({ station, part, units, shop, edit, editPart }: StationProps<'dividing'>) {
+export function DividingPanel({
+  station,
+  part,
+  units,
+  shop,
+  equipment,
+  edit,
+  editPart,
+}: StationProps<'dividing'>) {
   const { head, ways, inForce, otherHeads } = station.detail;
   const headId = useId();
+  const ground = [...equipment.heads, ...shop.heads].find(({ id }) => id === head?.id) ?? null;
+  const found = useWays(ground, [...equipment.gearSets, ...shop.gearSets], station.detail.divisions);
   const heads = [...shop.heads, ...(head && !shop.heads.some(({ id }) => id === head.id) ? [head] : [])];
   const choose = (way: Way) =>
     editPart((now) => ({ ...now, dividing: { ...now.dividing, choice: way.choice } }));
   const takeHead = (id: string) => {
     const chosen = shop.heads.find((candidate) => candidate.id === id);
-    if (chosen) edit((job) => withHead(job, part.id, chosen));
+    if (chosen) edit((job) => withHead(job, part.id, chosen, shop));
   };
   return (
     <>
@@ -38,13 +64,12 @@ export function DividingPanel({ station, part, units, shop, edit, editPart }: St
         />
       </div>
       {otherHeads.length > 0 && <OtherHeads heads={otherHeads} onTake={takeHead} />}
-      <Values
-        values={station.values}
-        units={units}
-        only={['plate', 'arms', 'spindleAngle', 'crankAngle', 'direction']}
-      />
+      <Values values={station.values} units={units} only={SHOWN} />
       {inForce && <Proved way={inForce} ratio={head?.ratio ?? ''} />}
       {ways.length > 0 && <WaysTable ways={ways} inForce={inForce} onChoose={choose} />}
+      {station.detail.divisions !== null && (
+        <Differential found={found} inForce={inForce} onChoose={choose} />
+      )}
     </>
   );
 }

@@ -1,9 +1,10 @@
-import { PlateView } from '../../scribe/index.ts';
+import { PlateView, TrainView } from '../../scribe/index.ts';
 import type { StationProps } from '../panel.ts';
 
 /** The plate as it stands on the head, the pin in its start hole, the landing hole lit; or why no circle serves. */
 export function DividingScribe({ station }: StationProps<'dividing'>) {
-  const { drawing, plate } = station.detail;
+  const { drawing, plate, inForce } = station.detail;
+  const geared = inForce?.geared;
   if (!plate) return <p className="scribe-empty">The plate is drawn here when the head has one.</p>;
   const where = `Plate ${plate.plateName}${plate.twoSided ? `, side ${plate.side + 1}` : ''}`;
   const words = drawing
@@ -15,11 +16,13 @@ export function DividingScribe({ station }: StationProps<'dividing'>) {
         <span>{where}, seen from the crank</span>
         <span>{drawing ? 'space 1 → 2' : 'no circle serves'}</span>
       </div>
-      <PlateView
-        circles={plate.circles}
-        move={drawing && { ...drawing, from: 0, to: drawing.spaces }}
-        label={words}
-      />
+      <div className={geared ? 'plate-beside-train' : ''}>
+        <PlateView
+          circles={plate.circles}
+          move={drawing && { ...drawing, from: 0, to: drawing.spaces }}
+          label={words}
+        />
+      </div>
       <p className="plate-caption">
         {plate.circles.map((holes) => (
           <span key={holes} className={holes === drawing?.circle ? 'is-used' : ''}>
@@ -27,6 +30,7 @@ export function DividingScribe({ station }: StationProps<'dividing'>) {
           </span>
         ))}
       </p>
+      {geared && <TrainView train={geared.train} idlers={geared.idlers} plateTurns={geared.plateTurns} />}
     </>
   );
 }

@@ -2,7 +2,7 @@ import { crankTurnsText, type Way } from '../../../core/dividing/index.ts';
 
 /** What running the way through the head's motion has shown. */
 export function Proved({ way, ratio }: { readonly way: Way; readonly ratio: string }) {
-  const { proof, move } = way;
+  const { proof, move, geared } = way;
   const good = proof.everySpaceTrue && proof.closes;
   return (
     <div className={`proved ${good ? '' : 'is-wrong'}`}>
@@ -15,7 +15,10 @@ export function Proved({ way, ratio }: { readonly way: Way; readonly ratio: stri
           ? `Run through the head’s motion: ${proof.moves} moves, every space true, the last back on the first.`
           : `Run through the head’s motion: space ${proof.firstWrong ?? proof.moves} is not where it should be. Do not use this.`}
         <div className="soft">
-          {proof.moves} × {crankTurnsText(move)} = {ratio} turns of the crank, one turn of the work.
+          {proof.moves} × {crankTurnsText(move)}
+          {geared &&
+            ` ${geared.plateRatio.startsWith('-') ? '−' : '+'} ${geared.plateRatio.replace('-', '')} of the plate`}{' '}
+          = {ratio} turns of the crank, one turn of the work.
         </div>
       </div>
     </div>

@@ -1,0 +1,1 @@
+export { useWays } from './useWays.ts';

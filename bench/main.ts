@@ -3,6 +3,7 @@ import { drawnSpurJob, jobSchema, type Job } from '../core/job/index.ts';
 import { plan } from '../core/plan/index.ts';
 import { STOCK_EQUIPMENT, STOCK_HEADS } from '../core/shop/index.ts';
 import { exact } from '../core/units/index.ts';
+import { benchDifferential } from './differential.ts';
 import { compare, report } from './measure.ts';
 
 const jobOf = (teeth: number): Job =>
@@ -95,5 +96,7 @@ told(
   { atLeast: 20 },
   `${ms(search.work)} : ${ms(search.yardstick)}`,
 );
+
+kept = benchDifferential() && kept;
 
 process.exitCode = kept ? 0 : 1;

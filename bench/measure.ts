@@ -49,3 +49,7 @@ export function report(
   );
   return good;
 }
+
+/** Both times, for the end of a line. */
+export const inMicroseconds = ({ work, yardstick }: Ratio): string =>
+  `${(work * 1000).toFixed(1)} µs : ${(yardstick * 1000).toFixed(1)} µs`;

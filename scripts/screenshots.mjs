@@ -38,6 +38,7 @@ const views = [
   ['card-dividing', '/jobs/demo-lens-second/p1/dividing'],
   ['card-working', '/jobs/demo-lens-second/p1/dividing', async (page) => page.keyboard.press('w')],
   ['card-not-simple', '/jobs/demo-orrery-year/p1/dividing'],
+  ['card-differential', '/jobs/demo-tide-wheel/p1/dividing'],
   ['card-cut', '/jobs/demo-lens-second/p1/cut'],
   ['card-night-shift', '/jobs/demo-lens-second/p1/dividing', async (page) => page.keyboard.press('l')],
   ['mill', '/runs/run-demo-lens-second'],

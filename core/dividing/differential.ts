@@ -33,12 +33,26 @@ export function usualIdlers(plateRatio: Exact, train: Train): number {
   return train.second ? against : 1 + against;
 }
 
-/** Near counts on either side of N, the nearest first. */
-function nearCounts(divisions: number): number[] {
+/**
+ * Near counts that index simply, the nearest first and the larger of two equally near.
+ * A circle of C holes serves A when R·C/A is whole, so A is a divisor of R·C: a handful for each circle.
+ */
+function nearCounts(over: number, under: number, divisions: number, circles: readonly Circle[]): number[] {
   const reach = Math.floor(divisions * NEAR);
-  return Array.from({ length: reach }, (_, i) => i + 1)
-    .flatMap((off) => [divisions + off, divisions - off])
-    .filter((near) => near > 0);
+  const near = new Set<number>();
+  const take = (count: number) => {
+    if (count !== divisions && Math.abs(count - divisions) <= reach) near.add(count);
+  };
+  for (const { holes } of circles) {
+    const all = (over * holes) / under;
+    if (!Number.isInteger(all)) continue;
+    for (let small = 1; small * small <= all; small += 1) {
+      if (all % small !== 0) continue;
+      take(small);
+      take(all / small);
+    }
+  }
+  return [...near].sort((a, b) => Math.abs(a - divisions) - Math.abs(b - divisions) || b - a);
 }
 
 /**
@@ -58,16 +72,20 @@ export function findDifferentials(
   search: { readonly any?: boolean } = {},
 ): DifferentialMove[] {
   const found: DifferentialMove[] = [];
-  for (const near of nearCounts(divisions)) {
+  const over = Number(ratio.n);
+  const under = Number(ratio.d);
+  for (const near of nearCounts(over, under, divisions, circles)) {
+    const apart = Math.abs(near - divisions);
+    const trains = findTrains(gears, over * apart, under * near, { compound: true, ...search });
+    // most ask for a ratio that no train has: nothing exact is made for those
+    if (trains.length === 0) continue;
     const moves = findSimpleIndexings(ratio, near, circles);
-    if (moves.length === 0) continue;
     const plateRatio = plateRatioFor(ratio, near, divisions);
-    const trains = findTrains(gears, plateRatio.abs(), { compound: true, ...search });
     for (const train of trains) {
-      for (const move of moves)
-        found.push({ near, move, plateRatio, train, idlers: usualIdlers(plateRatio, train) });
+      const idlers = usualIdlers(plateRatio, train);
+      for (const move of moves) found.push({ near, move, plateRatio, train, idlers });
     }
-    if (search.any && found.length > 0) return found;
+    if (search.any) return found;
   }
   return found;
 }

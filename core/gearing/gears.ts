@@ -29,7 +29,11 @@ export interface GearTable {
   readonly counts: ReadonlyMap<number, number>;
   /** Tooth counts owned, rising. */
   readonly teeth: readonly number[];
+  /** By rising product. */
   readonly pairs: readonly GearPair[];
+  /** The product of each pair, in the same order: what a search runs over. */
+  readonly products: Int32Array;
+  readonly largestProduct: number;
   readonly byProduct: ReadonlyMap<number, readonly GearPair[]>;
 }
 
@@ -50,5 +54,7 @@ export function tableOfGears(owned: readonly OwnedGear[]): GearTable {
       else byProduct.set(pair.product, [pair]);
     }
   }
-  return { counts, teeth, pairs, byProduct };
+  pairs.sort((a, b) => a.product - b.product || a.low - b.low);
+  const products = Int32Array.from(pairs, ({ product }) => product);
+  return { counts, teeth, pairs, products, largestProduct: products.at(-1) ?? 0, byProduct };
 }

@@ -1,5 +1,5 @@
 import { exact, type Exact } from '../units/index.ts';
-import type { GearTable } from './gears.ts';
+import type { GearPair, GearTable } from './gears.ts';
 
 /**
  * A gear train from a first shaft to a last one. In a simple train the driver turns the driven (idlers between them
@@ -33,15 +33,18 @@ export function clearsStud({ driver, driven, second }: Train): boolean {
 }
 
 /** The four ways of placing two drivers and two drivens, of which the first that clears the stud is taken. */
-function placed(drivers: readonly [number, number], drivens: readonly [number, number]): Train {
-  const [a, c] = drivers;
-  const [b, d] = drivens;
-  const train = (first: number, firstDriven: number, last: number, lastDriven: number): Train => ({
-    driver: first,
-    driven: firstDriven,
+function placed(drivers: GearPair, drivens: GearPair): Train {
+  const train = (driver: number, driven: number, last: number, lastDriven: number): Train => ({
+    driver,
+    driven,
     second: { driver: last, driven: lastDriven },
   });
-  const ways = [train(c, b, a, d), train(c, d, a, b), train(a, b, c, d), train(a, d, c, b)];
+  const ways = [
+    train(drivers.high, drivens.low, drivers.low, drivens.high),
+    train(drivers.high, drivens.high, drivers.low, drivens.low),
+    train(drivers.low, drivens.low, drivers.high, drivens.high),
+    train(drivers.low, drivens.high, drivers.high, drivens.low),
+  ];
   return ways.find(clearsStud) ?? ways[0]!;
 }
 
@@ -70,39 +73,49 @@ export interface TrainSearch {
   readonly any?: boolean;
 }
 
+const greatestCommon = (a: number, b: number): number => (b === 0 ? a : greatestCommon(b, a % b));
+
 /**
  * Every train of the owned gears with exactly this ratio, each gear used only as often as owned.
  * For a compound train the product of the drivers is looked up for every pair of drivens, so the work grows with the
  * number of pairs, not of fours.
- * @param ratio drivers over drivens, exact, > 0
+ * @param over, under drivers over drivens as whole numbers, both > 0; they need not be in lowest terms
  * @returns plainest first; empty when none reaches it
  */
-export function findTrains(table: GearTable, ratio: Exact, { compound, any = false }: TrainSearch): Train[] {
-  const over = Number(ratio.n);
-  const under = Number(ratio.d);
+export function findTrains(
+  table: GearTable,
+  over: number,
+  under: number,
+  { compound, any = false }: TrainSearch,
+): Train[] {
+  const common = greatestCommon(over, under);
+  const p = over / common;
+  const q = under / common;
   const found: Train[] = [];
   for (const driven of table.teeth) {
-    if ((driven * over) % under !== 0) continue;
-    const driver = (driven * over) / under;
+    if (driven % q !== 0) continue;
+    const driver = (driven / q) * p;
     const held = table.counts.get(driver) ?? 0;
     if (held > (driver === driven ? 1 : 0)) found.push({ driver, driven, second: null });
     if (any && found.length > 0) return found;
   }
-  if (!compound) return found.sort(compareTrains);
-  for (const drivens of table.pairs) {
-    if ((drivens.product * over) % under !== 0) continue;
-    for (const drivers of table.byProduct.get((drivens.product * over) / under) ?? []) {
-      // a driver that is also a driven does nothing: the simple train is there already
-      if (
-        drivers.low === drivens.low ||
-        drivers.low === drivens.high ||
-        drivers.high === drivens.low ||
-        drivers.high === drivens.high
-      )
-        continue;
-      found.push(placed([drivers.low, drivers.high], [drivens.low, drivens.high]));
+  const { products, largestProduct } = table;
+  if (!compound || p > largestProduct || q > largestProduct) return found.sort(compareTrains);
+  // beyond this the drivers would have to be larger than any pair owned
+  const most = (largestProduct / p) * q;
+  for (let i = 0; i < products.length && products[i]! <= most; i += 1) {
+    // p and q have no factor in common, so q must divide the drivens by itself
+    if (products[i]! % q !== 0) continue;
+    const drivens = table.pairs[i]!;
+    for (const drivers of table.byProduct.get((drivens.product / q) * p) ?? []) {
+      if (sharesGear(drivers, drivens)) continue;
+      found.push(placed(drivers, drivens));
       if (any) return found;
     }
   }
   return found.sort(compareTrains);
 }
+
+/** A driver that is also a driven does nothing: the simple train it amounts to is there already. */
+const sharesGear = (a: GearPair, b: GearPair): boolean =>
+  a.low === b.low || a.low === b.high || a.high === b.low || a.high === b.high;

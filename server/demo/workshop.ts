@@ -1,4 +1,5 @@
 import { drawnSpurJob, withPart, type Job } from '../../core/job/index.ts';
+import { searchWays, type DividingDetail } from '../../core/dividing/index.ts';
 import { plan, settleOpen } from '../../core/plan/index.ts';
 import { STOCK_EQUIPMENT } from '../../core/shop/index.ts';
 import { measure } from '../../core/units/index.ts';
@@ -32,6 +33,15 @@ const roughFinish = (job: Job, finishStock: string): Job =>
 const teethNow = (job: Job, typed: string): Job =>
   withPart(job, 'p1', (part) => ({ ...part, gear: { ...part.gear, teeth: measure(typed, 'count') } }));
 
+/** The best differential way on the head of the job, picked as a person would. */
+function geared(job: Job): Job {
+  const head = job.equipment.heads[0]!;
+  const { divisions } = plan(job, STOCK_EQUIPMENT).parts[0]!.stations.find(({ id }) => id === 'dividing')!
+    .detail as DividingDetail;
+  const [best] = searchWays(head, job.equipment.gearSets, divisions!, 1).ways;
+  return withPart(job, 'p1', (part) => ({ ...part, dividing: { ...part.dividing, choice: best!.choice } }));
+}
+
 const inInches = (job: Job, stamped: string): Job =>
   withPart(job, 'p1', (part) => ({
     ...part,
@@ -44,6 +54,21 @@ const inInches = (job: Job, stamped: string): Job =>
 
 export function demoJobs(): readonly DemoJob[] {
   return [
+    {
+      job: settled(
+        geared(
+          drawnSpurJob({
+            id: 'demo-tide-wheel',
+            name: 'Stair-hall orrery, tide wheel',
+            pitch: '0.5',
+            teeth: 127,
+            face: '3',
+            bore: '5',
+          }),
+        ),
+      ),
+      run: null,
+    },
     {
       job: settled(
         drawnSpurJob({

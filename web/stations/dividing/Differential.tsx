@@ -33,7 +33,7 @@ export function Differential({ found, inForce, onChoose }: DifferentialProps) {
       <thead>
         <tr>
           <th scope="col">Move</th>
-          <th scope="col">gears, spindle to plate</th>
+          <th scope="col">gears</th>
           <th scope="col">idlers</th>
           <th scope="col">to change</th>
           <th scope="col">
@@ -74,13 +74,13 @@ function DifferentialRow({ way, chosen, onChoose }: RowProps) {
   const plate = change?.split('; ').find((part) => !part.startsWith('gears'));
   return (
     <tr className={chosen ? 'is-best' : ''}>
-      <td>{moveText({ ...move, circle: move.circle.holes })}</td>
+      <td className="whole">{moveText({ ...move, circle: move.circle.holes })}</td>
       <td>
         {trainText(geared.train)}
         {!geared.clearsStud && <span className="soft"> may foul the stud</span>}
       </td>
       <td>{geared.idlers}</td>
-      <td>{plate ?? 'gears only'}</td>
+      <td>{plate ?? 'no plate'}</td>
       <td>
         <button
           type="button"

@@ -122,6 +122,33 @@ test('a prime count: a differential way picked, proved, drawn, and cut at the mi
   expect(person.faults).toEqual([]);
 });
 
+test('a printed chart row is checked, and its misprint traced', async () => {
+  const person = await Person.sitDown(browser, workshop.address);
+  await person.goTo('/');
+  await person.pressButton('Check a chart');
+  await person.sees('Type a row as it is printed');
+  await person.pressButton('Two gears').catch(() => person.page.click('.ant-segmented-item:nth-child(2)'));
+  for (const [field, typed] of [
+    ['The row is for', '127'],
+    ['Spaces', '13'],
+    ['Circle', '39'],
+    ['Gear on the spindle', '24'],
+    ['Gear on the plate shaft', '56'],
+    ['Idlers', '2'],
+  ] as const) {
+    await person.types(field, typed);
+  }
+  await person.sees('The row does not give 127');
+  await person.sees('the gears on the spindle and the plate shaft exchanged');
+  await person.types('Gear on the spindle', '56');
+  await person.types('Gear on the plate shaft', '24');
+  await person.sees('The row is right. 127 Run through the head’s motion: 127 moves, every space true.');
+  await person.types('Circle', '0');
+  await person.sees('The circle of 0 is out of range. It runs from 2 to 2000.');
+  expect(await person.hardToUse()).toEqual([]);
+  expect(person.faults).toEqual([]);
+});
+
 test('the depth: every school beside the one in force, the stamped figure wins', async () => {
   const person = await Person.sitDown(browser, workshop.address);
   await person.goTo('/jobs/demo-fog-cam/p1/gear');

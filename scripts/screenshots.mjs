@@ -41,6 +41,21 @@ const views = [
   ['card-differential', '/jobs/demo-tide-wheel/p1/dividing'],
   ['card-cut', '/jobs/demo-lens-second/p1/cut'],
   ['card-night-shift', '/jobs/demo-lens-second/p1/dividing', async (page) => page.keyboard.press('l')],
+  [
+    'chart-check',
+    '/chart',
+    async (page) => {
+      for (const [n, text] of [
+        [0, '58'],
+        [2, '29'],
+        [3, '20'],
+      ]) {
+        const field = (await page.$$('.chart-row .fields input'))[n];
+        await field.click({ count: 3 });
+        await field.type(text);
+      }
+    },
+  ],
   ['mill', '/runs/run-demo-lens-second'],
 ];
 try {

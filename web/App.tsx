@@ -28,6 +28,10 @@ const router = createBrowserRouter([
         path: '/runs/:runId',
         lazy: () => import('./mill/index.ts').then(({ MillPage }) => ({ Component: MillPage })),
       },
+      {
+        path: '/chart',
+        lazy: () => import('./tables/index.ts').then(({ ChartPage }) => ({ Component: ChartPage })),
+      },
       { path: '*', Component: PageFault },
     ],
   },

@@ -1,3 +1,4 @@
+export { checkChart, type ChartCheck, type ChartGears, type ChartRow, type Misprint } from './chart.ts';
 export { findDifferentials, plateRatioFor, usualIdlers, type DifferentialMove } from './differential.ts';
 export { runMoves, type CrankMove, type HeadMechanism, type HeadMotion, type HeadState } from './motion.ts';
 export { proveDivision, type Proof } from './proof.ts';

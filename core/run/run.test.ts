@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { searchWays } from '../dividing/index.ts';
 import { need } from '../findings/index.ts';
 import { drawnSpurJob, withPart, type Job } from '../job/index.ts';
 import { plan } from '../plan/index.ts';
@@ -11,6 +12,7 @@ import {
   freezeRun,
   inOrder,
   lastSeenOf,
+  readRun,
   reconcile,
   runEventSchema,
   runSchema,
@@ -131,6 +133,31 @@ describe('freezing', () => {
       }).ok,
     ).toBe(false);
   });
+});
+
+test('a run that rests from before change gears were listed still reads, its cuts untouched', () => {
+  const run = frozen(jobOf());
+  const { plateLock: _lock, differential: _gears, ...head } = run.head;
+  expect(readRun({ ...run, version: 1, head })).toEqual({
+    ...run,
+    head: { ...run.head, differential: null },
+  });
+  expect(readRun(JSON.parse(JSON.stringify(run)))).toEqual(run);
+  expect(() => readRun({ format: 'vuelta-run' })).toThrow();
+});
+
+test('a differential run: the plate turns, and every space still lands where the motion says', () => {
+  const job = jobOf('rough-finish', '1', 127);
+  const way = searchWays(STOCK_EQUIPMENT.heads[0]!, STOCK_EQUIPMENT.gearSets, 127).ways.find(
+    ({ move }) => move.circle.holes === 39,
+  )!;
+  const run = frozen(
+    withPart(job, 'p1', (part) => ({ ...part, dividing: { ...part.dividing, choice: way.choice } })),
+  );
+  expect(run.cuts.slice(0, 4).map(({ hole }) => hole)).toEqual([0, 13, 26, 0]);
+  // 127 moves of 13 on 39 leave the pin 127/3 turns on: not in its start hole, and the second round goes on from there
+  expect(run.cuts[127]).toEqual({ round: 2, index: 1, space: 1, hole: (127 * 13) % 39 });
+  expect(run.move).toMatchObject({ method: 'differential', near: 120, idlers: 2 });
 });
 
 describe('counting on one screen', () => {

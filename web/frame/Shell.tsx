@@ -27,6 +27,7 @@ export function Shell({ children, tools, here }: ShellProps) {
           <NavLink to="/" end>
             Bench
           </NavLink>
+          <NavLink to="/chart">Check a chart</NavLink>
           {here && <span aria-current="page">{here}</span>}
         </nav>
         <div className="shell-right">

@@ -1,0 +1,197 @@
+import type { OwnedGear } from '../gearing/index.ts';
+import { exact, exactText, type Exact } from '../units/index.ts';
+import { proveDivision } from './proof.ts';
+
+/** A row of a printed dividing chart, as read. */
+export interface ChartRow {
+  /** The count it claims. */
+  readonly divisions: number;
+  readonly turns: number;
+  readonly spaces: number;
+  readonly circle: number;
+  /** Gears by position; null for a row of simple indexing. */
+  readonly gears: ChartGears | null;
+}
+
+export interface ChartGears {
+  readonly spindle: number;
+  /** The stud gear that meshes towards the spindle, and the one that meshes towards the plate; null in a simple train. */
+  readonly stud: { readonly first: number; readonly second: number } | null;
+  readonly plateShaft: number;
+  readonly idlers: number;
+}
+
+/** One change to a row that would make it right. */
+export interface Misprint {
+  readonly kind: 'idlers' | 'swapped' | 'transposed' | 'off-by-one' | 'wrong-gear' | 'wrong-circle';
+  /** What was likely meant, in words. */
+  readonly meant: string;
+  readonly row: ChartRow;
+}
+
+export interface ChartCheck {
+  /** What the row truly divides a turn into, exact text; whole when it divides evenly. */
+  readonly gives: string;
+  readonly isWhole: boolean;
+  /** Is it the count that the row claims, proved by motion? */
+  readonly right: boolean;
+  /** Single misprints that would explain it, the likeliest first; empty when the row is right or past guessing. */
+  readonly misprints: readonly Misprint[];
+}
+
+/**
+ * Turns of the plate for one of the spindle that a row's gears make. The hand by the custom rule: a simple train turns the
+ * plate with the crank through an odd number of idlers, a compound one through an even number.
+ */
+function plateRatio({ gears }: ChartRow): Exact {
+  if (!gears) return exact(0);
+  const { spindle, stud, plateShaft, idlers } = gears;
+  const size = exact(spindle * (stud?.second ?? 1), plateShaft * (stud?.first ?? 1));
+  const withCrank = (idlers % 2 === 1) === (stud === null);
+  return withCrank ? size : size.neg();
+}
+
+/** What a row divides a turn of the work into: (R − g)/move. @returns null when its move is nothing */
+function dividesInto(ratio: Exact, row: ChartRow): Exact | null {
+  const move = exact(row.turns).add(exact(row.spaces, row.circle));
+  if (move.equals(0)) return null;
+  const count = ratio.sub(plateRatio(row)).div(move);
+  return count.gt(0) ? count : null;
+}
+
+function isRight(ratio: Exact, row: ChartRow): boolean {
+  if (!dividesInto(ratio, row)?.equals(row.divisions)) return false;
+  const { turns, spaces, circle, divisions } = row;
+  return proveDivision({ ratio, plateRatio: plateRatio(row) }, { turns, spaces, circle }, divisions)
+    .everySpaceTrue;
+}
+
+type Position = 'spindle' | 'first' | 'second' | 'plateShaft';
+const POSITION_WORDS: Readonly<Record<Position, string>> = {
+  spindle: 'the spindle',
+  first: 'the stud (first)',
+  second: 'the stud (second)',
+  plateShaft: 'the plate shaft',
+};
+
+const gearAt = (gears: ChartGears, at: Position): number | null =>
+  at === 'spindle' || at === 'plateShaft' ? gears[at] : (gears.stud?.[at] ?? null);
+
+function withGear(gears: ChartGears, at: Position, teeth: number): ChartGears {
+  if (at === 'spindle' || at === 'plateShaft') return { ...gears, [at]: teeth };
+  return gears.stud ? { ...gears, stud: { ...gears.stud, [at]: teeth } } : gears;
+}
+
+const positionsOf = (gears: ChartGears): Position[] =>
+  gears.stud ? ['spindle', 'first', 'second', 'plateShaft'] : ['spindle', 'plateShaft'];
+
+/** Rows that differ by one slip of the gears. */
+function gearSlips(row: ChartRow, gears: ChartGears, owned: readonly OwnedGear[]): Misprint[] {
+  const slips: Misprint[] = [];
+  const say = (kind: Misprint['kind'], meant: string, changed: ChartGears) =>
+    slips.push({ kind, meant, row: { ...row, gears: changed } });
+  // the usual numbers first: one or two in a simple train, none or one in a compound one
+  for (const idlers of gears.stud ? [0, 1, 2] : [1, 2, 0]) {
+    if (idlers === gears.idlers) continue;
+    const words = ['no idler', 'one idler', 'two idlers'][idlers];
+    say('idlers', `${words}, not ${gears.idlers}`, { ...gears, idlers });
+  }
+  const places = positionsOf(gears);
+  for (const [i, a] of places.entries()) {
+    for (const b of places.slice(i + 1)) {
+      const swapped = withGear(withGear(gears, a, gearAt(gears, b)!), b, gearAt(gears, a)!);
+      say('swapped', `the gears on ${POSITION_WORDS[a]} and ${POSITION_WORDS[b]} exchanged`, swapped);
+    }
+  }
+  if (gears.stud) {
+    const { spindle, stud, plateShaft } = gears;
+    say('swapped', 'drivers and drivens exchanged', {
+      ...gears,
+      spindle: stud.first,
+      plateShaft: stud.second,
+      stud: { first: spindle, second: plateShaft },
+    });
+  }
+  for (const at of places) {
+    for (const { teeth } of owned) {
+      if (teeth !== gearAt(gears, at))
+        say(
+          'wrong-gear',
+          `${teeth} teeth on ${POSITION_WORDS[at]}, not ${gearAt(gears, at)}`,
+          withGear(gears, at, teeth),
+        );
+    }
+  }
+  return slips;
+}
+
+/** Rows that differ by one slip of the move. */
+function moveSlips(row: ChartRow, circles: readonly number[]): Misprint[] {
+  const { spaces, circle } = row;
+  const slips: Misprint[] = [
+    {
+      kind: 'transposed',
+      meant: `${circle} spaces on ${spaces}, the two exchanged`,
+      row: { ...row, spaces: circle, circle: spaces },
+    },
+    {
+      kind: 'off-by-one',
+      meant: `${spaces + 1} spaces, not ${spaces}: the pin’s own hole was counted`,
+      row: { ...row, spaces: spaces + 1 },
+    },
+    {
+      kind: 'off-by-one',
+      meant: `${spaces - 1} spaces, not ${spaces}: holes were printed for spaces`,
+      row: { ...row, spaces: spaces - 1 },
+    },
+    ...circles
+      .filter((holes) => holes !== circle)
+      .map((holes): Misprint => ({
+        kind: 'wrong-circle',
+        meant: `the ${holes} circle, not ${circle}`,
+        row: { ...row, circle: holes },
+      })),
+  ];
+  return slips.filter(
+    ({ row: changed }) => changed.circle >= 2 && changed.spaces >= 0 && changed.spaces < changed.circle,
+  );
+}
+
+/**
+ * What a printed chart row truly gives, and, when it is not what it claims, which single misprint would make it right.
+ * @param ratio R, exact @param circles holes of the circles on hand @param owned the change gears on hand
+ * Source: N = (R − g)/move, from the motion of the head; kinds of misprint: common practice
+ */
+export function checkChart(
+  ratio: Exact,
+  row: ChartRow,
+  circles: readonly number[],
+  owned: readonly OwnedGear[],
+): ChartCheck {
+  const gives = dividesInto(ratio, row);
+  const right = isRight(ratio, row);
+  const slips = right
+    ? []
+    : [
+        ...moveSlips(row, []),
+        ...(row.gears ? gearSlips(row, row.gears, owned) : []),
+        ...moveSlips(row, circles).filter(({ kind }) => kind === 'wrong-circle'),
+      ];
+  // a single wrong wheel or circle explains almost anything: it is offered only after the slips of the hand
+  const likeliest: readonly Misprint['kind'][] = [
+    'idlers',
+    'swapped',
+    'transposed',
+    'off-by-one',
+    'wrong-gear',
+    'wrong-circle',
+  ];
+  return {
+    gives: gives ? exactText(gives) : '0',
+    isWhole: gives?.d === 1n,
+    right,
+    misprints: slips
+      .filter((slip) => isRight(ratio, slip.row))
+      .sort((a, b) => likeliest.indexOf(a.kind) - likeliest.indexOf(b.kind)),
+  };
+}

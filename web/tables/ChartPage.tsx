@@ -1,0 +1,211 @@
+import { Segmented, Select } from 'antd';
+import { useId, useMemo, useState } from 'react';
+import {
+  checkChart,
+  circlesOf,
+  type ChartCheck,
+  type ChartGears,
+  type ChartRow,
+} from '../../core/dividing/index.ts';
+import type { Issue } from '../../core/findings/index.ts';
+import type { Equipment, Head } from '../../core/shop/index.ts';
+import { decimalText, exact, measure, parseCount } from '../../core/units/index.ts';
+import { MeasureField } from '../fields/index.ts';
+import { Notice, Shell } from '../frame/index.ts';
+import { useShop } from '../state/index.ts';
+import './tables.css';
+
+/** Every field of a row, as typed. */
+const EMPTY = {
+  divisions: '',
+  turns: '0',
+  spaces: '',
+  circle: '',
+  spindle: '',
+  first: '',
+  second: '',
+  plateShaft: '',
+  idlers: '0',
+};
+type Field = keyof typeof EMPTY;
+type Train = 'none' | 'simple' | 'compound';
+
+const FIELDS: Readonly<
+  Record<
+    Field,
+    { readonly label: string; readonly what: string; readonly least: number; readonly most: number }
+  >
+> = {
+  divisions: { label: 'The row is for', what: 'The count', least: 2, most: 1000 },
+  turns: { label: 'Whole turns', what: 'The turns', least: 0, most: 400 },
+  spaces: { label: 'Spaces', what: 'The spaces', least: 0, most: 2000 },
+  circle: { label: 'Circle', what: 'The circle', least: 2, most: 2000 },
+  spindle: { label: 'Gear on the spindle', what: 'A gear', least: 8, most: 1000 },
+  first: { label: 'First on the stud', what: 'A gear', least: 8, most: 1000 },
+  second: { label: 'Second on the stud', what: 'A gear', least: 8, most: 1000 },
+  plateShaft: { label: 'Gear on the plate shaft', what: 'A gear', least: 8, most: 1000 },
+  idlers: { label: 'Idlers', what: 'The idlers', least: 0, most: 2 },
+};
+const SHOWN: Readonly<Record<Train, readonly Field[]>> = {
+  none: ['divisions', 'turns', 'spaces', 'circle'],
+  simple: ['divisions', 'turns', 'spaces', 'circle', 'spindle', 'plateShaft', 'idlers'],
+  compound: ['divisions', 'turns', 'spaces', 'circle', 'spindle', 'first', 'second', 'plateShaft', 'idlers'],
+};
+
+/** The row as read, or null while something is missing or wrong. */
+function readRow(
+  typed: typeof EMPTY,
+  train: Train,
+): { row: ChartRow | null; issues: Partial<Record<Field, readonly Issue[]>> } {
+  const issues: Partial<Record<Field, readonly Issue[]>> = {};
+  const read = (field: Field): number => {
+    const { what, least, most } = FIELDS[field];
+    const count = parseCount(measure(typed[field], 'count'), what, least, most);
+    if (count.ok) return count.value;
+    issues[field] = count.issues;
+    return 0;
+  };
+  const [divisions, turns, spaces, circle] = [
+    read('divisions'),
+    read('turns'),
+    read('spaces'),
+    read('circle'),
+  ];
+  const gears = (): ChartGears => ({
+    spindle: read('spindle'),
+    stud: train === 'compound' ? { first: read('first'), second: read('second') } : null,
+    plateShaft: read('plateShaft'),
+    idlers: read('idlers'),
+  });
+  const row: ChartRow = { divisions, turns, spaces, circle, gears: train === 'none' ? null : gears() };
+  return { row: Object.keys(issues).length === 0 ? row : null, issues };
+}
+
+/** Check a printed chart: what a row truly gives on a head, and which misprint would explain it. */
+export function ChartPage() {
+  const shop = useShop();
+  return (
+    <Shell>
+      {shop.data ? (
+        <Chart equipment={shop.data.equipment} />
+      ) : (
+        <p className="page-say">{shop.error?.message ?? 'Opening…'}</p>
+      )}
+    </Shell>
+  );
+}
+
+function Chart({ equipment }: { readonly equipment: Equipment }) {
+  const [typed, setTyped] = useState(EMPTY);
+  const [train, setTrain] = useState<Train>('none');
+  const [headId, setHeadId] = useState(equipment.heads[0]?.id ?? null);
+  const selectId = useId();
+  const head = equipment.heads.find(({ id }) => id === headId) ?? null;
+  const { row, issues } = useMemo(() => readRow(typed, train), [typed, train]);
+  const check = useMemo(() => row && head && checkOn(head, equipment, row), [row, head, equipment]);
+  return (
+    <main className="chart">
+      <section className="chart-row" aria-label="The row as printed">
+        <h1>Check a chart</h1>
+        <p className="soft">Charts carry misprints, and misprints get copied. Type a row as it is printed.</p>
+        <div className="field">
+          <label htmlFor={selectId}>On this head</label>
+          <Select
+            id={selectId}
+            value={headId}
+            options={equipment.heads.map(({ id, name, ratio }) => ({
+              value: id,
+              label: `${name}, ${ratio} : 1`,
+            }))}
+            onChange={setHeadId}
+            style={{ width: '100%' }}
+          />
+        </div>
+        <Segmented
+          aria-label="Gears of the row"
+          value={train}
+          onChange={(value) => setTrain(value as Train)}
+          options={[
+            { value: 'none', label: 'No gears' },
+            { value: 'simple', label: 'Two gears' },
+            { value: 'compound', label: 'Four gears' },
+          ]}
+        />
+        <div className="fields">
+          {SHOWN[train].map((field) => (
+            <MeasureField
+              key={field}
+              label={FIELDS[field].label}
+              value={measure(typed[field], 'count')}
+              onChange={(value) => setTyped({ ...typed, [field]: value.typed })}
+              issues={issues[field] ?? []}
+            />
+          ))}
+        </div>
+      </section>
+      <section className="chart-say on-dye" aria-live="polite" aria-label="What it gives">
+        {row && check ? (
+          <Verdict row={row} check={check} />
+        ) : (
+          <p className="chart-quiet">What the row truly gives is said here as soon as it is typed.</p>
+        )}
+      </section>
+    </main>
+  );
+}
+
+function checkOn(head: Head, equipment: Equipment, row: ChartRow): ChartCheck {
+  const gears = equipment.gearSets.find(({ id }) => id === head.differential?.gearSetId)?.gears ?? [];
+  return checkChart(
+    exact(head.ratio),
+    row,
+    circlesOf(head.plates).map(({ holes }) => holes),
+    gears,
+  );
+}
+
+const FEW = 8;
+
+function Verdict({ row, check }: { readonly row: ChartRow; readonly check: ChartCheck }) {
+  const { gives, isWhole, right, misprints } = check;
+  if (right) {
+    return (
+      <>
+        <p className="chart-lead">✓ The row is right.</p>
+        <p className="chart-figure">{row.divisions}</p>
+        <p className="chart-quiet">Run through the head’s motion: {row.divisions} moves, every space true.</p>
+      </>
+    );
+  }
+  return (
+    <>
+      <p className="chart-lead is-wrong">✕ The row does not give {row.divisions}.</p>
+      <p className="chart-figure">
+        {gives === '0' ? 'nothing' : isWhole ? gives : decimalText(exact(gives), 3)}
+      </p>
+      <p className="chart-quiet">
+        {gives === '0'
+          ? 'It moves nothing, or the plate outruns the crank.'
+          : isWhole
+            ? 'spaces is what it truly divides the work into.'
+            : `is what it comes to: the last space falls short. Exactly ${gives}.`}
+      </p>
+      {misprints.length > 0 ? (
+        <Notice
+          tone="query"
+          word={misprints.length === 1 ? 'Likely meant:' : 'Likely meant, the likeliest first:'}
+        >
+          <ol className="chart-meant">
+            {misprints.slice(0, FEW).map(({ meant }) => (
+              <li key={meant}>{meant}</li>
+            ))}
+          </ol>
+        </Notice>
+      ) : (
+        <p className="chart-quiet">
+          No single misprint explains it. Look for two, or for another worm ratio.
+        </p>
+      )}
+    </>
+  );
+}

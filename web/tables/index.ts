@@ -1,0 +1,1 @@
+export { ChartPage } from './ChartPage.tsx';

@@ -56,6 +56,6 @@ export function cautionsOf({ geared }: Way): Caution[] {
     text: 'direct pin out, worm home. Cranking against the pin breaks it.',
   };
   if (!geared) return [directPin];
-  const turn = `plate lock pin out, then turn the crank and watch: the plate must creep ${geared.plateTurns} it. If it does not, put in one idler more or take one out. A locked plate or a wrong idler cuts another number of teeth.`;
+  const turn = `plate lock pin out, then turn the crank and watch: the plate must creep ${geared.plateTurns} it, else one idler more or less. A locked plate or a wrong idler cuts another number of teeth.`;
   return [directPin, { code: 'plate-free', when: 'Before the first cut', text: turn }];
 }

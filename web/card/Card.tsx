@@ -66,11 +66,15 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
           </Suspense>
           <WorkingPanel working={station.working} />
         </div>
-        {station.cautions.map(({ code, when, text }) => (
-          <p key={code} className="caution">
-            <strong>{when}:</strong> {text}
-          </p>
-        ))}
+        {station.cautions.length > 0 && (
+          <div className="caution">
+            {station.cautions.map(({ code, when, text }) => (
+              <p key={code}>
+                <strong>{when}:</strong> {text}
+              </p>
+            ))}
+          </div>
+        )}
       </section>
       <section className="scribe on-dye" aria-label="Drawing">
         <div className="scribe-sheet">

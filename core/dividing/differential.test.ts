@@ -51,6 +51,7 @@ describe('differential indexing', () => {
       for (const { near, move, plateRatio, train } of ways.slice(0, 40)) {
         expect(trainRatio(train).equals(plateRatio.abs())).toBe(true);
         expect(plateRatio.equals(plateRatioFor(R, near, n))).toBe(true);
+        expect(plateRatio.gt(0)).toBe(near > n);
         const { turns, spaces, circle } = move;
         const proof = proveDivision({ ratio: R, plateRatio }, { turns, spaces, circle: circle.holes }, n);
         expect([n, proof.everySpaceTrue, proof.closes]).toEqual([n, true, true]);

@@ -27,6 +27,7 @@ export {
   differentialWays,
   moveText,
   plateRatioOf,
+  plateTurnsOf,
   simpleWays,
   trainText,
   wayOfChoice,

@@ -3,7 +3,7 @@ import { exact, exactText, turnsText, type Exact } from '../units/index.ts';
 import type { GearSet, Head } from '../shop/index.ts';
 import { findDifferentials, plateRatioFor, usualIdlers, type DifferentialMove } from './differential.ts';
 import { proveDivision, type Proof } from './proof.ts';
-import type { DividingChoice } from './schema.ts';
+import type { DifferentialChoice, DividingChoice } from './schema.ts';
 import { circlesOf, findSimpleIndexings, type Circle, type SimpleMove } from './simple.ts';
 
 /** What a differential way adds to the crank's move. */
@@ -65,6 +65,11 @@ export function plateRatioOf(choice: DividingChoice, ratio: Exact): Exact {
   return choice.method === 'differential' ? plateRatioFor(ratio, choice.near, choice.divisions) : LOCKED;
 }
 
+/** Which way the plate must be seen to creep when the crank is turned. @param choice a differential one */
+export function plateTurnsOf({ near, divisions }: DifferentialChoice): Geared['plateTurns'] {
+  return near > divisions ? 'with' : 'against';
+}
+
 function gearedOf(choice: DividingChoice, ratio: Exact): Geared | null {
   if (choice.method !== 'differential') return null;
   const { near, train, idlers } = choice;
@@ -74,7 +79,7 @@ function gearedOf(choice: DividingChoice, ratio: Exact): Geared | null {
     train,
     idlers,
     plateRatio: exactText(plateRatio),
-    plateTurns: plateRatio.gt(0) ? 'with' : 'against',
+    plateTurns: plateTurnsOf(choice),
     clearsStud: clearsStud(train),
   };
 }

@@ -65,6 +65,3 @@ export function spurSizes(
 export function undercutLimit(addendum: Exact, module: Exact, pressureAngle: number): number {
   return (2 * approx(addendum.div(module))) / Math.sin(pressureAngle) ** 2;
 }
-
-/** Degrees of pressure angle that stock cutters are made for. Common practice. */
-export const USUAL_PRESSURE_ANGLES = ['20', '14.5', '25'] as const;

@@ -1,4 +1,4 @@
-import { trainText } from '../../core/dividing/index.ts';
+import { plateTurnsOf, trainText } from '../../core/dividing/index.ts';
 import type { Cut, Run, RunState } from '../../core/run/index.ts';
 import { lengthText, plural, type UnitSystem } from '../../core/units/index.ts';
 
@@ -33,7 +33,7 @@ export function FirstSay({ run, cut }: { readonly run: Run; readonly cut: Cut })
       {run.move.method === 'differential' && (
         <p className="mill-from">
           Gears {trainText(run.move.train)}, idlers {run.move.idlers}. Plate lock pin <b>out</b>: the plate
-          must creep {run.move.near > run.divisions ? 'with' : 'against'} the crank.
+          must creep {plateTurnsOf(run.move)} the crank.
         </p>
       )}
       <p className="mill-from">

@@ -3,7 +3,9 @@ import { drawnSpurJob, jobSchema, type Job } from '../core/job/index.ts';
 import { plan } from '../core/plan/index.ts';
 import { STOCK_EQUIPMENT, STOCK_HEADS } from '../core/shop/index.ts';
 import { exact } from '../core/units/index.ts';
-import { benchDifferential } from './differential.ts';
+import { benchIdentify } from './identify.ts';
+import { benchLead } from './lead.ts';
+import { benchMethods } from './methods.ts';
 import { compare, report } from './measure.ts';
 
 const jobOf = (teeth: number): Job =>
@@ -97,6 +99,8 @@ told(
   `${ms(search.work)} : ${ms(search.yardstick)}`,
 );
 
-kept = benchDifferential() && kept;
+kept = benchIdentify() && kept;
+kept = benchMethods() && kept;
+kept = benchLead() && kept;
 
 process.exitCode = kept ? 0 : 1;

@@ -124,7 +124,7 @@ test('rough and finish: the new depth is said before the first move of the secon
   await countedElsewhere(13);
   await person.sees('Space 14 cut');
   await person.key('Space');
-  await person.sees('Round 1 is done. Set the depth to 4.50 mm (0.177 in), then turn clockwise');
+  await person.sees('Round 1 is done. Set the depth to 4.50 mm (0.177 in). Turn clockwise:');
   await person.sees('finish pass, 4.50 mm deep');
 });
 

@@ -18,9 +18,20 @@ const VIEWS: readonly (readonly [string, string])[] = [
   ['/jobs/demo-lens-second/p1/gear', 'Depth rule'],
   ['/jobs/demo-winding/p1/blank', 'Moved since it was settled'],
   ['/jobs/demo-fog-cam/p1/cutter', 'Metric school'],
+  ['/jobs/new', 'What is on the bench?'],
+  ['/jobs/demo-pump-gear/p1/gear', 'It is m 1.5, 31 teeth, 20°'],
+  ['/jobs/demo-bar-end/p1/gear', '52 is recommended'],
+  ['/jobs/demo-two-shafts/p1/gear', '17 and 52 teeth'],
+  ['/jobs/demo-square/p1/spacing', 'flat to corner'],
+  ['/shop/cutters', 'To buy for the jobs on the bench'],
   ['/jobs/demo-lens-second/p1/dividing', 'every space true'],
   ['/jobs/demo-orrery-year/p1/dividing', 'cannot be had by simple indexing'],
   ['/jobs/demo-lens-second/p1/cut', 'Left for the finish pass'],
+  ['/jobs/demo-blower/p1/gear', 'standing on its face'],
+  ['/jobs/demo-blower/p1/lead', 'the tooth strays'],
+  ['/jobs/demo-governor/p1/gear', 'Mate is cut as'],
+  ['/runs/run-demo-fan-gear', 'The cutter is clear'],
+  ['/shop/mills', 'how the table swings'],
   ['/runs/run-demo-lens-second', 'Space 41 cut'],
   ['/runs/run-demo-fog-cam', 'Paused after space 17'],
   ['/runs/run-demo-stair-moon', 'and it closes'],
@@ -50,6 +61,8 @@ test('by keyboard alone: a new job, its numbers, a way chosen, the mill', async 
   await person.goTo('/');
   await person.sees('On the bench');
   await person.key('n');
+  await person.sees('What is on the bench?');
+  await person.key('1');
   await person.sees('pitch and teeth needed');
   // the pitch field is where the typing goes at once
   await person.page.waitForFunction(() => document.activeElement?.tagName === 'INPUT');
@@ -74,7 +87,10 @@ test('by keyboard alone: a new job, its numbers, a way chosen, the mill', async 
   await person.page.keyboard.type('0');
   await person.leavesField();
   await person.key('4');
-  await person.sees('All 18 ways on this head');
+  await person.sees('All 18 ways');
+  await person.page.focus('.method-why button');
+  await person.key('Enter');
+  await person.page.waitForSelector('.ways');
   // the second way, by Tab and Enter
   await person.page.focus('.ways tr:nth-child(2) button');
   await person.key('Enter');

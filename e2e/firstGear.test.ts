@@ -24,6 +24,8 @@ test('from a drawing to the last tooth, with the plug pulled on the way', async 
   await person.goTo('/');
   await person.sees('No jobs yet');
   await person.key('n');
+  await person.sees('What is on the bench?');
+  await person.key('1');
 
   // the card answers at every keystroke, in both units
   await person.types('Pitch', '2');
@@ -48,7 +50,7 @@ test('from a drawing to the last tooth, with the plug pulled on the way', async 
   await person.key('s');
   await person.sees('3 · Cutter');
   await person.key('s');
-  await person.sees('All 6 ways on this head, best first');
+  await person.sees('All 6 ways');
   await person.sees('12 moves, every space true, the last back on the first');
   await person.key('w');
   await person.sees('Turns of the crank for one space');
@@ -93,7 +95,7 @@ test('from a drawing to the last tooth, with the plug pulled on the way', async 
   for (let space = 6; space <= 12; space += 1) await count(again, space);
 
   await again.sees('All 12 are cut. One closing move, clockwise: 3 whole turns 11 spaces on 33');
-  await again.sees('The pin lands in hole 0. The cutter must drop into space 1');
+  await again.sees('The pin must land in hole 0. The cutter must drop into space 1');
   await again.pressButton('It drops in');
   await again.sees('12 spaces, and it closes');
   await again.sees('✓ stored');

@@ -84,6 +84,13 @@ export class Person {
     if (unwanted.test(seen)) throw new Error(`sees ${String(unwanted)} in:\n${seen.slice(0, 2500)}`);
   }
 
+  /** Waits until this can no longer be read. */
+  async seesGo(unwanted: RegExp, ms = 10_000): Promise<void> {
+    const until = Date.now() + ms;
+    while (Date.now() < until && unwanted.test(await this.text().catch(() => ''))) await wait(60);
+    await this.seesNot(unwanted);
+  }
+
   private async byName(name: string, role?: string): Promise<ElementHandle> {
     const found = await this.page.waitForSelector(
       `::-p-aria([name="${name}"]${role ? `[role="${role}"]` : ''})`,
@@ -107,7 +114,39 @@ export class Person {
             (element as HTMLElement).offsetParent !== null &&
             (element as HTMLElement).innerText.replace(/\s+/g, ' ').trim().startsWith(wanted),
         ),
-      { timeout: 8000 },
+      // not by frames: a page that is not in front draws none
+      { timeout: 8000, polling: 100 },
+      words,
+    );
+    await (handle as ElementHandle<Element>).click();
+  }
+
+  /** Waits until the longer search for ways has said all it has to say: what stands below it moves down then. */
+  async searched(): Promise<void> {
+    await this.sees(/Approximate/);
+  }
+
+  /** Presses the innermost thing that says these words: a summary, a choice of several. */
+  async pressWords(words: string): Promise<void> {
+    const handle = await this.page.waitForFunction(
+      (wanted) =>
+        [
+          ...document.querySelectorAll<HTMLElement>('summary, label, .ant-segmented-item-label, button, a'),
+        ].find((element) => element.offsetParent !== null && element.innerText.includes(wanted)),
+      { timeout: 8000, polling: 100 },
+      words,
+    );
+    await (handle as ElementHandle<Element>).click();
+  }
+
+  /** Presses a choice of a list that has been opened. */
+  async pressOption(words: string): Promise<void> {
+    const handle = await this.page.waitForFunction(
+      (wanted) =>
+        [...document.querySelectorAll<HTMLElement>('.ant-select-item-option')].find(
+          (element) => element.offsetParent !== null && element.innerText.includes(wanted),
+        ),
+      { timeout: 8000, polling: 100 },
       words,
     );
     await (handle as ElementHandle<Element>).click();

@@ -32,15 +32,24 @@ const browser = await launch({
 /** name, address, what to do before the picture */
 const views = [
   ['bench', '/'],
+  ['doors', '/jobs/new'],
+  ['door-sample', '/jobs/demo-pump-gear/p1/gear'],
+  ['door-shafts', '/jobs/demo-two-shafts/p1/gear'],
   ['card-gear', '/jobs/demo-lens-second/p1/gear'],
   ['card-blank-in-doubt', '/jobs/demo-winding/p1/blank'],
   ['card-cutter', '/jobs/demo-fog-cam/p1/cutter'],
   ['card-dividing', '/jobs/demo-lens-second/p1/dividing'],
-  ['card-working', '/jobs/demo-lens-second/p1/dividing', async (page) => page.keyboard.press('w')],
-  ['card-not-simple', '/jobs/demo-orrery-year/p1/dividing'],
+  [
+    'card-template',
+    '/jobs/demo-fog-cam/p1/cutter',
+    async (page) => {
+      const summary = await page.waitForSelector('::-p-text(Make the cutter for this very count)');
+      await summary.click();
+      await page.waitForSelector('.make-sheet');
+      await page.$eval('.error-plot', (plot) => plot.scrollIntoView());
+    },
+  ],
   ['card-differential', '/jobs/demo-tide-wheel/p1/dividing'],
-  ['card-cut', '/jobs/demo-lens-second/p1/cut'],
-  ['card-night-shift', '/jobs/demo-lens-second/p1/dividing', async (page) => page.keyboard.press('l')],
   [
     'chart-check',
     '/chart',
@@ -57,6 +66,29 @@ const views = [
     },
   ],
   ['mill', '/runs/run-demo-lens-second'],
+  ['mill-helical', '/runs/run-demo-fan-gear'],
+  ['card-lead', '/jobs/demo-blower/p1/lead', async (page) => page.keyboard.press('l')],
+  [
+    'card-lead-pair',
+    '/jobs/demo-blower/p1/lead',
+    async (page) => {
+      const summary = await page.waitForSelector('::-p-text(Bend the angle to what the gears cut exactly)');
+      await summary.click();
+      const table = await page.waitForSelector('.bend-table');
+      await table.evaluate((rows) => rows.closest('.work-scroll').scrollTo(0, rows.offsetTop - 260));
+    },
+  ],
+  ['card-spacing', '/jobs/demo-square/p1/spacing'],
+  ['indexing-table', '/jobs/demo-lens-second/p1/table'],
+  ['shop', '/shop'],
+  [
+    'counts',
+    '/counts',
+    async (page) => {
+      const cell = await page.waitForSelector('::-p-aria([name="127: differential, with gears"])');
+      await cell.click();
+    },
+  ],
 ];
 try {
   for (const [name, address, before] of views) {

@@ -18,6 +18,10 @@ const router = createBrowserRouter([
       },
       {
         path: '/jobs/new',
+        lazy: () => import('./bench/index.ts').then(({ DoorsPage }) => ({ Component: DoorsPage })),
+      },
+      {
+        path: '/jobs/new/:kind',
         lazy: () => import('./card/index.ts').then(({ NewJobPage }) => ({ Component: NewJobPage })),
       },
       {
@@ -31,6 +35,18 @@ const router = createBrowserRouter([
       {
         path: '/chart',
         lazy: () => import('./tables/index.ts').then(({ ChartPage }) => ({ Component: ChartPage })),
+      },
+      {
+        path: '/counts',
+        lazy: () => import('./strip/index.ts').then(({ CountsPage }) => ({ Component: CountsPage })),
+      },
+      {
+        path: '/shop/:table?',
+        lazy: () => import('./shop/index.ts').then(({ ShopPage }) => ({ Component: ShopPage })),
+      },
+      {
+        path: '/jobs/:jobId/:partId/table',
+        lazy: () => import('./tables/index.ts').then(({ IndexingPage }) => ({ Component: IndexingPage })),
       },
       { path: '*', Component: PageFault },
     ],

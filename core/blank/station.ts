@@ -1,5 +1,6 @@
-import { at, type Issue } from '../findings/index.ts';
-import { questionPitch, type GearDrawing, type SpurSizes } from '../gear/index.ts';
+import { at, ok, type Issue, type Result } from '../findings/index.ts';
+import { questionPitch, type SpurSizes } from '../gear/index.ts';
+import { type GearDrawing } from '../involute/index.ts';
 import { lengthValue, type StationWork, type Value, type Working } from '../station/index.ts';
 import {
   approx,
@@ -19,6 +20,8 @@ export interface BlankFacts {
   readonly tipDiameter: Exact;
   readonly faceWidth: Exact | null;
   readonly bore: Exact | null;
+  /** Depth on the dial, set from the outside as it is, mm. */
+  readonly dialDepth: Exact;
 }
 
 export interface BlankDetail {
@@ -30,6 +33,8 @@ interface BlankReadings {
   readonly faceWidth: Exact | null;
   /** null when missing or wrong; zero for a solid blank */
   readonly bore: Exact | null;
+  /** null until it is measured */
+  readonly measured: Exact | null;
   readonly issues: readonly Issue[];
 }
 
@@ -37,10 +42,19 @@ interface BlankReadings {
 function readBlank(input: BlankInput): BlankReadings {
   const face = parsePositiveLength(input.faceWidth, 'The face width');
   const bore = readBore(input.bore);
+  const measured: Result<Exact | null> =
+    input.measured.typed.trim() === ''
+      ? ok(null)
+      : parsePositiveLength(input.measured, 'The blank as turned');
   return {
     faceWidth: face.ok ? face.value : null,
     bore: bore.value,
-    issues: [...(face.ok ? [] : at('faceWidth', face.issues)), ...at('bore', bore.issues)],
+    measured: measured.ok ? measured.value : null,
+    issues: [
+      ...(measured.ok ? [] : at('measured', measured.issues)),
+      ...(face.ok ? [] : at('faceWidth', face.issues)),
+      ...at('bore', bore.issues),
+    ],
   };
 }
 
@@ -83,7 +97,33 @@ function judgeBore(bore: Exact, given: string, sizes: SpurSizes, system: UnitSys
   return [];
 }
 
-function workingOf(sizes: SpurSizes, bore: Exact | null): Working[] {
+/**
+ * A blank off nominal by δ on its diameter: the dial, set from its outside, goes δ/2 deeper when it is over size, less when
+ * it is under, and root and tooth come out right.
+ * Issues: blank-off-nominal, blank-far-off
+ */
+function judgeMeasured(measured: Exact, given: string, sizes: SpurSizes, system: UnitSystem): Issue[] {
+  const off = measured.sub(sizes.tipDiameter);
+  if (off.equals(0)) return [];
+  const mm = (value: Exact) => lengthText(approx(value), system, 'fine');
+  const path = 'measured';
+  const far = off.abs().gt(sizes.depth.addendum.div(4));
+  if (far) {
+    const detail = { off: mm(off.abs()), wanted: `Ø ${mm(sizes.tipDiameter)}` };
+    return [{ code: 'blank-far-off', path, severity: 'query', given, detail }];
+  }
+  const over = off.gt(0);
+  const detail = {
+    off: mm(off.abs()),
+    way: over ? 'over' : 'under',
+    dial: mm(sizes.cutDepth.add(off.div(2))),
+    nominal: mm(sizes.cutDepth),
+    tips: over ? 'long and eat the clearance of the mate' : 'short, which does no harm',
+  };
+  return [{ code: 'blank-off-nominal', path, severity: over ? 'query' : 'note', given, detail }];
+}
+
+function workingOf(sizes: SpurSizes, bore: Exact | null, measured: Exact | null): Working[] {
   const d = decimalText(approx(sizes.pitchDiameter), 4);
   const ha = decimalText(approx(sizes.depth.addendum), 4);
   const h = decimalText(approx(sizes.depth.wholeDepth), 4);
@@ -117,7 +157,18 @@ function workingOf(sizes: SpurSizes, bore: Exact | null): Working[] {
       source: 'by drawing it',
     });
   }
-  return lines; // prettier-ignore
+  if (measured) {
+    const off = measured.sub(sizes.tipDiameter);
+    lines.push({
+      key: 'dialDepth',
+      label: 'Depth on the dial, from this blank’s outside',
+      formula: 'h + \\frac{\\delta}{2}',
+      put: `${decimalText(sizes.cutDepth, 4)} + \\frac{${decimalText(off, 4)}}{2}`,
+      result: mm(sizes.cutDepth.add(off.div(2))),
+      source: 'keeps the root where it belongs; by drawing it',
+    });
+  }
+  return lines;
 }
 
 /**
@@ -165,11 +216,17 @@ export function planBlank(
   issues.push(...at(`${path}.gear.pitch`, slip));
   const boreIssues = read.bore ? judgeBore(read.bore, input.bore.typed, sizes, system) : [];
   issues.push(...at(`${path}.blank`, boreIssues));
+  const measured = read.measured;
+  if (measured)
+    issues.push(...at(`${path}.blank`, judgeMeasured(measured, input.measured.typed, sizes, system)));
+  const dialDepth = measured ? sizes.cutDepth.add(measured.sub(sizes.tipDiameter).div(2)) : sizes.cutDepth;
   const boreFits = !boreIssues.some((issue) => issue.severity === 'wrong');
   const wall = read.bore?.gt(0) ? sizes.rootDiameter.sub(read.bore).div(2) : null;
   return {
     id: 'blank',
-    facts: boreFits ? { tipDiameter: sizes.tipDiameter, faceWidth: read.faceWidth, bore: read.bore } : null,
+    facts: boreFits
+      ? { tipDiameter: sizes.tipDiameter, faceWidth: read.faceWidth, bore: read.bore, dialDepth }
+      : null,
     answer: `Ø ${lengthFigure(approx(sizes.tipDiameter), system)}${face ? ` × ${face}` : ''}`,
     values: [
       lengthValue(
@@ -178,9 +235,15 @@ export function planBlank(
       ),
       ...sized,
       lengthValue({ key: 'rootDiameter', label: 'Root diameter', symbol: 'd_f' }, sizes.rootDiameter),
+      ...(measured
+        ? [
+            lengthValue({ key: 'measured', label: 'As turned', settles: true }, measured),
+            lengthValue({ key: 'dialDepth', label: 'Depth on the dial from it', settles: true }, dialDepth),
+          ]
+        : []),
       ...(wall && boreFits ? [lengthValue({ key: 'wall', label: 'Metal under the teeth' }, wall)] : []),
     ],
-    working: workingOf(sizes, boreFits ? read.bore : null),
+    working: workingOf(sizes, boreFits ? read.bore : null, measured),
     cautions: [],
     issues,
     detail: { drawing: drawingOf(sizes, boreFits ? read.bore : null, read.faceWidth) },
@@ -194,8 +257,7 @@ function drawingOf(sizes: SpurSizes, bore: Exact | null, faceWidth: Exact | null
     pitchDiameter: approx(sizes.pitchDiameter),
     baseDiameter: sizes.baseDiameter,
     rootDiameter: approx(sizes.rootDiameter),
-    pressureAngle: sizes.pressureAngle,
-    toothThickness: sizes.toothThickness,
+    ...sizes.transverse,
     bore: bore ? approx(bore) : null,
     faceWidth: faceWidth ? approx(faceWidth) : null,
   };

@@ -1,2 +1,2 @@
 export { cutSchema, type CutInput } from './schema.ts';
-export { planCut, type CutDetail, type CutFacts, type Round } from './station.ts';
+export { planCut, type CutDetail, type CutFacts, type Round, type Spaces } from './station.ts';

@@ -15,8 +15,8 @@ import type { CutInput } from './schema.ts';
 /** One time round the blank: every space at one depth. */
 export interface Round {
   readonly name: 'one' | 'rough' | 'finish';
-  /** Depth below the blank's outside, mm. */
-  readonly depth: Exact;
+  /** Depth below the blank's outside, mm; null where none was given. */
+  readonly depth: Exact | null;
 }
 
 export interface CutFacts {
@@ -25,7 +25,13 @@ export interface CutFacts {
 }
 
 export interface CutDetail {
-  readonly rounds: readonly { readonly name: Round['name']; readonly depthMm: number }[];
+  readonly rounds: readonly { readonly name: Round['name']; readonly depthMm: number | null }[];
+}
+
+/** How many spaces there are to cut, and whether they go once round. */
+export interface Spaces {
+  readonly spaces: number;
+  readonly full: boolean;
 }
 
 /** Rounds for a whole depth. Issues: those of the parser, finish-stock-too-deep. */
@@ -49,17 +55,20 @@ function roundsOf(input: CutInput, wholeDepth: Exact, system: UnitSystem): Resul
   ]);
 }
 
-function readStart(input: CutInput, divisions: number): Result<number> {
-  const start = parseCount(input.startSpace, 'The start space', 1, divisions);
+/** A part of a turn has nothing to come round to: it starts at space 1. */
+function readStart(input: CutInput, { spaces, full }: Spaces): Result<number> {
+  const start = parseCount(input.startSpace, 'The start space', 1, full ? spaces : 1);
   if (start.ok) return start;
-  const allowed = `Spaces run from 1 to ${divisions}`;
+  const allowed = full
+    ? `Spaces run from 1 to ${spaces}`
+    : 'This is less than a whole turn, so it starts at space 1';
   return fail(...at('startSpace', start.issues.map((issue) => (issue.code === 'out-of-range' ? { ...issue, code: 'start-space-out-of-range' as const, allowed } : issue)))); // prettier-ignore
 }
 
 function workingOf(rounds: readonly Round[], wholeDepth: Exact): Working[] {
   const [rough, finish] = rounds;
   const mm = (value: Exact) => decimalText(approx(value), 4);
-  if (!rough || !finish) {
+  if (!rough?.depth || !finish) {
     return [
       {
         key: 'one',
@@ -79,13 +88,14 @@ function workingOf(rounds: readonly Round[], wholeDepth: Exact): Working[] {
 
 /**
  * The cut station: the rounds and their depths.
- * @param wholeDepth mm or null while unknown @param divisions N or null @param path of `cut` in the document
+ * @param wholeDepth mm; null while unknown; `free` where the work has none to give
+ * @param spaces to cut, or null @param path of `cut` in the document
  * Issues: those of the parsers, finish-stock-too-deep, start-space-out-of-range
  */
 export function planCut(
   input: CutInput,
-  wholeDepth: Exact | null,
-  divisions: number | null,
+  wholeDepth: Exact | null | 'free',
+  spaces: Spaces | null,
   path: string,
   system: UnitSystem,
 ): StationWork<CutFacts, CutDetail> {
@@ -99,33 +109,18 @@ export function planCut(
     issues: [],
     detail: { rounds: [] },
   };
-  if (!wholeDepth || divisions === null) return empty;
-  const rounds = roundsOf(input, wholeDepth, system);
-  const start = readStart(input, divisions);
+  if (!wholeDepth || spaces === null) return empty;
+  const rounds: Result<readonly Round[]> =
+    wholeDepth === 'free' ? ok([{ name: 'one', depth: null }]) : roundsOf(input, wholeDepth, system);
+  const start = readStart(input, spaces);
   const issues: Issue[] = at(path, [...(rounds.ok ? [] : rounds.issues), ...(start.ok ? [] : start.issues)]);
   if (!rounds.ok) return { ...empty, answer: 'passes to be set', issues };
-
-  const [first, second] = rounds.value;
-  const figure = (mm: Exact) => lengthFigure(approx(mm), system);
-  const values: Value[] = rounds.value.map((round) =>
-    lengthValue(
-      {
-        key: `depth-${round.name}`,
-        label: round.name === 'one' ? 'Depth' : `Depth, ${round.name}`,
-        settles: true,
-      },
-      round.depth,
-    ),
-  );
-  values.push(textValue({ key: 'spaces', label: 'Cuts in all' }, String(divisions * rounds.value.length)));
   return {
     ...empty,
     facts: start.ok ? { rounds: rounds.value, startSpace: start.value } : null,
-    answer: second
-      ? `2 passes: ${figure(first!.depth)} + ${figure(second.depth.sub(first!.depth))}`
-      : `1 pass, ${figure(first!.depth)} deep`,
-    values,
-    working: workingOf(rounds.value, wholeDepth),
+    answer: answerOf(rounds.value, system),
+    values: valuesOf(rounds.value, spaces.spaces),
+    working: wholeDepth === 'free' ? [] : workingOf(rounds.value, wholeDepth),
     issues,
     cautions: [
       {
@@ -134,6 +129,23 @@ export function planCut(
         text: 'stop the spindle before measuring or clearing chips; brush, never fingers or rags. Your machine’s manual, your shop’s rules and local codes come first.',
       },
     ],
-    detail: { rounds: rounds.value.map(({ name, depth }) => ({ name, depthMm: approx(depth) })) },
+    detail: {
+      rounds: rounds.value.map(({ name, depth }) => ({ name, depthMm: depth && approx(depth) })),
+    },
   };
+}
+
+function answerOf([first, second]: readonly Round[], system: UnitSystem): string {
+  const figure = (mm: Exact) => lengthFigure(approx(mm), system);
+  if (!first?.depth) return '1 pass, no depth given';
+  if (!second?.depth) return `1 pass, ${figure(first.depth)} deep`;
+  return `2 passes: ${figure(first.depth)} + ${figure(second.depth.sub(first.depth))}`;
+}
+
+function valuesOf(rounds: readonly Round[], spaces: number): Value[] {
+  const depths = rounds.flatMap(({ name, depth }) => {
+    const label = name === 'one' ? 'Depth' : `Depth, ${name}`;
+    return depth ? [lengthValue({ key: `depth-${name}`, label, settles: true }, depth)] : [];
+  });
+  return [...depths, textValue({ key: 'spaces', label: 'Cuts in all' }, String(spaces * rounds.length))];
 }

@@ -1,11 +1,27 @@
 import type { Issue } from '../findings/index.ts';
+import type { FormCutter } from '../shop/index.ts';
 import { textValue, type StationWork, type Value, type Working } from '../station/index.ts';
+import type { ToothForm } from '../toothform/index.ts';
+import { approx, decimalText, parseLength } from '../units/index.ts';
 import { cutterFor, rangeText, type CutterAnswer } from './cutterFor.ts';
+import { countFor, judgeCutter, rankCutters, type CutterNeed, type JudgedCutter } from './judge.ts';
 import { CUTTER_RANGES } from './ranges.ts';
+import type { CutterChoice } from './schema.ts';
 
 export interface CutterFacts {
   /** Null below the range of every set. */
   readonly chosen: CutterAnswer | null;
+}
+
+/** What form errors and templates are worked out from, off the drawing thread. */
+export interface FormGround {
+  readonly form: ToothForm;
+  /** Degrees */
+  readonly helixDeg: number;
+  /** Cutter diameter at the pitch line, mm; null when not known. */
+  readonly cutterDiameter: number | null;
+  /** Cutters to set side by side, by the count each is made for. */
+  readonly compare: readonly { readonly name: string; readonly madeFor: number }[];
 }
 
 export interface CutterDetail {
@@ -17,7 +33,20 @@ export interface CutterDetail {
     readonly range: string;
     readonly covers: boolean;
   }[];
+  /** Every owned cutter beside this gear, best first. */
+  readonly owned: readonly JudgedCutter[];
+  /** The owned cutter in force; null when none is picked. */
+  readonly inForce: JudgedCutter | null;
+  /** Counts a helical gear is cut as, by either rule; null for a spur gear. */
+  readonly virtual: { readonly book: number; readonly disk: number | null } | null;
+  readonly ground: FormGround | null;
 }
+
+/** The cutter of the shop that a part has picked: the job’s own copy first. */
+export function pickedCutter(choice: CutterChoice, jobs: readonly FormCutter[], shop: readonly FormCutter[]): FormCutter | null {
+  const named = (cutter: FormCutter) => cutter.id === choice.cutterId;
+  return jobs.find(named) ?? shop.find(named) ?? null;
+} // prettier-ignore
 
 function valuesOf({ range, half }: CutterAnswer): Value[] {
   const values = [
@@ -32,12 +61,12 @@ function valuesOf({ range, half }: CutterAnswer): Value[] {
   return values;
 }
 
-function workingOf(teeth: number, { range }: CutterAnswer): Working {
+function workingOf(count: number, { range }: CutterAnswer): Working {
   const upTo = range.to === null ? '' : ` \\le ${range.to}`;
   return {
     key: 'range',
     label: 'The range the count falls in',
-    formula: `z = ${teeth}`,
+    formula: `z = ${decimalText(count, 1)}`,
     put: `${range.from} \\le z${upTo}`,
     result: `\\text{No. ${range.inch} inch, No. ${range.metric} metric}`,
     joined: '\\Rightarrow',
@@ -45,40 +74,93 @@ function workingOf(teeth: number, { range }: CutterAnswer): Working {
   };
 }
 
+function virtualWorking({ teeth, helixDeg, pitch }: CutterNeed, { book, disk }: NonNullable<CutterDetail['virtual']>, diameter: number | null): Working[] {
+  const b = decimalText(helixDeg, 3);
+  const lines: Working[] = [{ key: 'virtual', label: 'Cut as, by the book', formula: 'z_v = \\frac{z}{\\cos^3\\beta}', put: `\\frac{${teeth}}{\\cos^3 ${b}^\\circ}`, result: decimalText(book, 2), source: 'Machinery’s Handbook, helical gears cut with formed cutters' }];
+  if (disk !== null && diameter !== null)
+    lines.push({ key: 'virtualDisk', label: 'Cut as, by a round cutter', formula: 'z_c = \\frac{z}{\\cos^3\\beta} + \\frac{D_p}{m_n}\\tan^2\\beta', put: `${decimalText(book, 2)} + \\frac{${decimalText(diameter, 2)}}{${decimalText(pitch.module)}}\\tan^2 ${b}^\\circ`, result: decimalText(disk, 2), source: 'common practice; checked against the envelope of the disk' });
+  return lines;
+} // prettier-ignore
+
+/** What asks about the cutter that was picked. */
+function asks(judged: JudgedCutter, path: string): Issue[] {
+  return judged.reasons
+    .filter(({ code }) => code !== 'cutter-shrinks')
+    .map((reason) => ({
+      ...reason,
+      path,
+      // a cutter of another pitch makes another gear
+      severity: reason.code === 'cutter-pitch' ? 'blocked' : 'query',
+    }));
+}
+
 /**
- * The cutter station: the cutter's number in both schools.
- * @param teeth null while unknown @param path of the part in the document
- * Issues: below-cutter-range
+ * The cutter station: the number in both schools, and which of the owned cutters serves.
+ * @param need null while count or pitch is unknown @param count the tooth count alone, when that is all there is
+ * @param form of the space; null while unknown @param path of the part in the document
+ * Issues: below-cutter-range; those of the cutter that was picked
  */
-export function planCutter(teeth: number | null, path: string): StationWork<CutterFacts, CutterDetail> {
-  const chosen = teeth === null ? null : cutterFor(teeth);
-  const issues: Issue[] =
-    teeth !== null && !chosen
-      ? [{ code: 'below-cutter-range', path: `${path}.gear.teeth`, severity: 'note', given: String(teeth) }]
-      : [];
+export function planCutter(
+  choice: CutterChoice,
+  count: number | null,
+  need: CutterNeed | null,
+  form: ToothForm | null,
+  cutters: { readonly picked: FormCutter | null; readonly owned: readonly FormCutter[] },
+  path: string,
+): StationWork<CutterFacts, CutterDetail> {
+  const { picked, owned } = cutters;
+  const diameter = picked ? parseLength(picked.diameter) : null;
+  const mm = diameter?.ok ? approx(diameter.value) : null;
+  const cutAs = need ? countFor(need, choice.countBy, mm) : count;
+  const chosen = cutAs === null ? null : cutterFor(cutAs);
+  const inForce = need && picked ? judgeCutter(picked, need, choice.countBy, owned) : null;
+  const virtual =
+    need && need.helixDeg !== 0
+      ? { book: countFor(need, 'book', null), disk: mm === null ? null : countFor(need, 'disk', mm) }
+      : null;
+  const ranked = need ? rankCutters(owned, need, choice.countBy) : [];
+  const issues: Issue[] = [];
+  if (cutAs !== null && !chosen && !inForce)
+    issues.push({ code: 'below-cutter-range', path: `${path}.gear.teeth`, severity: 'note', given: decimalText(cutAs, 1) });
+  if (inForce) issues.push(...asks(inForce, `${path}.cutter.choice`));
+  const values = inForce
+    ? [
+        textValue({ key: 'cutter', label: 'From the shop', settles: true }, inForce.name),
+        ...(inForce.range ? [textValue({ key: 'covers', label: 'It cuts' }, rangeText(inForce.range))] : []),
+        ...(chosen ? valuesOf(chosen).filter(({ key }) => key !== 'half' && key !== 'range') : []),
+      ]
+    : chosen
+      ? valuesOf(chosen)
+      : cutAs === null
+        ? []
+        : [textValue({ key: 'tool', label: 'Tool', settles: true }, 'single point')];
+  if (virtual)
+    values.push(textValue({ key: 'cutAs', label: 'Cut as', settles: true }, `${decimalText(cutAs!, 1)} teeth`));
   return {
     id: 'cutter',
-    facts: teeth === null ? null : { chosen },
-    answer: chosen
-      ? `No. ${chosen.range.inch} inch, No. ${chosen.range.metric} metric`
-      : teeth === null
-        ? 'waits for the tooth count'
-        : 'a single-point tool, ground to form',
-    values: chosen
-      ? valuesOf(chosen)
-      : teeth === null
-        ? []
-        : [textValue({ key: 'tool', label: 'Tool', settles: true }, 'single point')],
-    working: chosen && teeth !== null ? [workingOf(teeth, chosen)] : [],
-    cautions: chosen
-      ? [
-          {
-            code: 'cutter-schools',
-            when: 'Before you fit it',
-            text: `read the range engraved on the cutter: it beats the number. No. ${chosen.range.inch} of the other school is another cutter, and the wrong one scraps the gear.`,
-          },
-        ]
-      : [],
+    facts: cutAs === null ? null : { chosen },
+    answer: inForce
+      ? inForce.name
+      : chosen
+        ? `No. ${chosen.range.inch} inch, No. ${chosen.range.metric} metric`
+        : cutAs === null
+          ? 'waits for the tooth count'
+          : 'a single-point tool, ground to form',
+    values,
+    working: [
+      ...(virtual && need ? virtualWorking(need, virtual, mm === null ? null : mm - 2 * need.dedendum) : []),
+      ...(chosen && cutAs !== null ? [workingOf(cutAs, chosen)] : []),
+    ],
+    cautions:
+      chosen && inForce?.verdict !== 'fits'
+        ? [
+            {
+              code: 'cutter-schools',
+              when: 'Before you fit it',
+              text: `read the range engraved on the cutter: it beats the number. No. ${chosen.range.inch} of the other school is another cutter, and the wrong one scraps the gear.`,
+            },
+          ]
+        : [],
     issues,
     detail: {
       chosen,
@@ -88,6 +170,27 @@ export function planCutter(teeth: number | null, path: string): StationWork<Cutt
         range: rangeText(range),
         covers: range === chosen?.range,
       })),
+      owned: ranked,
+      inForce,
+      virtual,
+      ground: form && need ? groundOf(form, need, chosen, inForce, ranked, mm) : null,
     },
   };
-}
+} // prettier-ignore
+
+/** The cutter in force, the whole number and the half number, to be set side by side. */
+function groundOf(form: ToothForm, need: CutterNeed, chosen: CutterAnswer | null, inForce: JudgedCutter | null, ranked: readonly JudgedCutter[], diameter: number | null): FormGround {
+  const compare: { name: string; madeFor: number }[] = [];
+  const add = (name: string, madeFor: number) => {
+    if (!compare.some((other) => other.madeFor === madeFor)) compare.push({ name, madeFor });
+  };
+  if (inForce?.madeFor != null) add(inForce.name, inForce.madeFor);
+  if (chosen) add(`No. ${chosen.range.inch} inch, No. ${chosen.range.metric} metric`, chosen.range.from);
+  if (chosen?.half) add(`No. ${chosen.half.inch} inch`, chosen.half.from);
+  // below every set, the lowest of it shows what it would do
+  if (!chosen) add('No. 8 inch, No. 1 metric', CUTTER_RANGES[0]!.from);
+  // none that serves at hand: what the nearest of the right form would leave
+  const nearest = ranked.find(({ sameForm, madeFor }) => sameForm && madeFor !== null);
+  if (nearest && !inForce && !ranked.some(({ verdict }) => verdict === 'fits')) add(nearest.name, nearest.madeFor!);
+  return { form, helixDeg: need.helixDeg, cutterDiameter: diameter === null ? null : diameter - 2 * need.dedendum, compare };
+} // prettier-ignore

@@ -1,5 +1,6 @@
 import type { OwnedGear } from '../gearing/index.ts';
 import { exact, exactText, type Exact } from '../units/index.ts';
+import { turnsWithCrank } from './motion.ts';
 import { proveDivision } from './proof.ts';
 
 /** A row of a printed dividing chart, as read. */
@@ -47,8 +48,7 @@ function plateRatio({ gears }: ChartRow): Exact {
   if (!gears) return exact(0);
   const { spindle, stud, plateShaft, idlers } = gears;
   const size = exact(spindle * (stud?.second ?? 1), plateShaft * (stud?.first ?? 1));
-  const withCrank = (idlers % 2 === 1) === (stud === null);
-  return withCrank ? size : size.neg();
+  return turnsWithCrank(idlers, stud !== null) ? size : size.neg();
 }
 
 /** What a row divides a turn of the work into: (R − g)/move. @returns null when its move is nothing */

@@ -97,7 +97,7 @@ describe('differential indexing', () => {
     });
     fc.assert(
       fc.property(shop, ({ ratio, holes, gears, n }) => {
-        const plates = circlesOf([{ id: 'p', name: 'P', sides: [{ circles: holes }] }]);
+        const plates = circlesOf([{ id: 'p', name: 'P', sides: [{ circles: holes }], made: false }]);
         for (const { move, plateRatio } of findDifferentials(
           exact(ratio),
           n,

@@ -1,5 +1,5 @@
-import { findTrains, type GearTable, type Train } from '../gearing/index.ts';
-import { exact, type Exact } from '../units/index.ts';
+import { findNearTrains, findTrains, trainRatio, type GearTable, type Train } from '../gearing/index.ts';
+import { approx, exact, type Exact } from '../units/index.ts';
 import { findSimpleIndexings, type Circle, type SimpleMove } from './simple.ts';
 
 /** Differential indexing: index simply for a near count A, while gears from the spindle turn the plate by the rest. */
@@ -60,7 +60,7 @@ function nearCounts(over: number, under: number, divisions: number, circles: rea
  * the owned gears with the ratio each asks for.
  * @param ratio R, exact @param divisions N, whole, ≥ 2
  * @param circles those on hand @param gears the owned gears made ready
- * @param search `any` stops at the first that is found
+ * @param search `any` stops at the first that is found; `simpleOnly` for a bracket without a stud
  * @returns in order of the near count, each with its plainest trains first; empty when none reaches the count
  * Source: Machinery’s Handbook, differential indexing
  */
@@ -69,14 +69,17 @@ export function findDifferentials(
   divisions: number,
   circles: readonly Circle[],
   gears: GearTable,
-  search: { readonly any?: boolean } = {},
+  search: { readonly any?: boolean; readonly simpleOnly?: boolean } = {},
 ): DifferentialMove[] {
   const found: DifferentialMove[] = [];
   const over = Number(ratio.n);
   const under = Number(ratio.d);
   for (const near of nearCounts(over, under, divisions, circles)) {
     const apart = Math.abs(near - divisions);
-    const trains = findTrains(gears, over * apart, under * near, { compound: true, ...search });
+    const trains = findTrains(gears, over * apart, under * near, {
+      compound: !search.simpleOnly,
+      any: search.any ?? false,
+    });
     // most ask for a ratio that no train has: nothing exact is made for those
     if (trains.length === 0) continue;
     const moves = findSimpleIndexings(ratio, near, circles);
@@ -88,4 +91,39 @@ export function findDifferentials(
     if (search.any) return found;
   }
   return found;
+}
+
+/** A differential indexing that comes near: its train has nearly the ratio it needs. */
+export interface NearDifferential extends Omit<DifferentialMove, 'plateRatio'> {
+  /** How far the last of all the moves ends from a whole turn, part of a turn. */
+  readonly end: number;
+}
+
+/**
+ * The differential indexings that come nearest to a count which no train reaches exactly, best first.
+ * @param most how many
+ */
+export function findNearDifferentials(
+  ratio: Exact,
+  divisions: number,
+  circles: readonly Circle[],
+  gears: GearTable,
+  { simpleOnly = false, most = 20 }: { readonly simpleOnly?: boolean; readonly most?: number } = {},
+): NearDifferential[] {
+  const found: NearDifferential[] = [];
+  const R = approx(ratio);
+  for (const near of nearCounts(Number(ratio.n), Number(ratio.d), divisions, circles)) {
+    const wanted = plateRatioFor(ratio, near, divisions);
+    for (const train of findNearTrains(gears, approx(wanted.abs()), { compound: !simpleOnly, most: 3 })) {
+      const idlers = usualIdlers(wanted, train);
+      const size = approx(trainRatio(train));
+      const g = wanted.lt(0) ? -size : size;
+      const end = (divisions * R) / near / (R - g) - 1;
+      const [move] = findSimpleIndexings(ratio, near, circles).sort(
+        (a, b) => b.circle.holes - a.circle.holes,
+      );
+      if (move && Number.isFinite(end)) found.push({ near, move, train, idlers, end });
+    }
+  }
+  return found.sort((a, b) => Math.abs(a.end) - Math.abs(b.end) || a.near - b.near).slice(0, most);
 }

@@ -1,23 +1,25 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { STOCK_GEARS, STOCK_HEADS, type Head } from '../shop/index.ts';
-import { exact } from '../units/index.ts';
+import { plainHead, STOCK_EQUIPMENT, STOCK_GEARS, STOCK_HEADS, type Head } from '../shop/index.ts';
+import { exact, measure } from '../units/index.ts';
 import {
   circleNeeded,
   circlesOf,
+  countAim,
   findSimpleIndexings,
-  moveText,
   nearestSimpleCounts,
   planDividing,
   proveDivision,
   runMoves,
-  searchWays,
+  noPlateToMake,
+  searchMethods,
   simpleWays,
   wayOfChoice,
 } from './index.ts';
 
 const [threePlates, twoSided] = STOCK_HEADS as [Head, Head];
 const LOCKED = exact(0);
+const near = (value: number): number => expect.closeTo(value, 12) as unknown as number;
 
 /** A head as a thing of metal: the crank is stepped space by space and the worm carries the spindle along. */
 function stepByHand(ratio: number, turns: number, spaces: number, circle: number, moves: number) {
@@ -49,9 +51,11 @@ describe('simple indexing', () => {
           }
         }
         expect(found.map(({ turns, spaces, circle }) => `${turns}+${spaces}/${circle.holes}`)).toEqual(plain);
-        for (const way of simpleWays(head, n)) {
-          expect(way.proof).toEqual({ moves: n, everySpaceTrue: true, firstWrong: null, closes: true });
-          expect(way.armsHoles).toBe(way.move.spaces + 1);
+        for (const { proof, choice, armsHoles } of simpleWays(head, countAim(n))) {
+          expect(proof).toMatchObject({ moves: n, everySpaceTrue: true, firstWrong: null, closes: true });
+          expect(proof).toMatchObject({ worst: { turns: 0 }, worstSingle: 0, end: 0 });
+          const { spaces } = choice as { spaces: number };
+          expect(armsHoles).toBe(spaces === 0 ? null : spaces + 1);
         }
       }
     },
@@ -68,9 +72,7 @@ describe('simple indexing', () => {
     [20, '2 turns'],
     [40, '1 turn'],
   ])('%d spaces', (n, wanted) => {
-    const ways = simpleWays(threePlates, n).map(({ move }) =>
-      moveText({ ...move, circle: move.circle.holes }),
-    );
+    const ways = simpleWays(threePlates, countAim(n)).map(({ words }) => words);
     if (wanted === null) expect(ways).toContain('20 spaces on 29');
     else expect(ways).toContain(wanted);
   });
@@ -79,7 +81,7 @@ describe('simple indexing', () => {
     const [move] = findSimpleIndexings(
       exact('81/2'),
       9,
-      circlesOf([{ id: 'p', name: 'P', sides: [{ circles: [18] }] }]),
+      circlesOf([{ id: 'p', name: 'P', sides: [{ circles: [18] }], made: false }]),
     );
     expect(move).toMatchObject({ turns: 4, spaces: 9 });
   });
@@ -87,23 +89,23 @@ describe('simple indexing', () => {
   test('nothing for 53 and 127 on three plates, and the nearest counts that do index', () => {
     const circles = circlesOf(threePlates.plates);
     expect(findSimpleIndexings(exact(40), 53, circles)).toEqual([]);
-    expect(circleNeeded(exact(40), 53)).toBe(53);
+    expect(circleNeeded(exact(40, 53))).toBe(53);
     expect(nearestSimpleCounts(exact(40), 53, circles)).toEqual({ below: 52, above: 54 });
     expect(nearestSimpleCounts(exact(40), 127, circles)).toEqual({ below: 124, above: 128 });
     expect(nearestSimpleCounts(exact(40), 2, [])).toEqual({ below: null, above: null });
   });
 
   test('best first: nothing to change, then the larger circle; a plate to turn over before one to change', () => {
-    const ways = simpleWays(threePlates, 20);
-    expect(ways[0]).toMatchObject({ change: null, move: { circle: { plateName: 'B', holes: 33 } } });
+    const ways = simpleWays(threePlates, countAim(20));
+    expect(ways[0]).toMatchObject({ change: null, choice: { plateName: 'B', circle: 33 } });
     expect(ways.findIndex(({ change }) => change !== null)).toBe(6);
-    expect(simpleWays(twoSided, 20).map(({ change }) => change)).toContain('turn over to side 2');
+    expect(simpleWays(twoSided, countAim(20)).map(({ change }) => change)).toContain('turn over to side 2');
   });
 
   test('ranking does not depend on the order of the plates', () => {
     const turned = { ...threePlates, plates: [...threePlates.plates].reverse() };
-    expect(simpleWays(turned, 12).map(({ key }) => key)).toEqual(
-      simpleWays(threePlates, 12).map(({ key }) => key),
+    expect(simpleWays(turned, countAim(12)).map(({ key }) => key)).toEqual(
+      simpleWays(threePlates, countAim(12)).map(({ key }) => key),
     );
   });
 });
@@ -134,6 +136,9 @@ describe('motion of the head', () => {
       everySpaceTrue: false,
       firstWrong: 1,
       closes: false,
+      worst: { move: 58, turns: near(58 / 29 / 40) },
+      worstSingle: near(1 / 29 / 40),
+      end: near(58 / 29 / 40),
     });
     expect(proveDivision(head, { turns: 0, spaces: 20, circle: 29 }, 57)).toMatchObject({ closes: false });
   });
@@ -171,17 +176,15 @@ describe('motion of the head', () => {
         fc.integer({ min: 2, max: 400 }),
         (ratio, circles, n) => {
           const head: Head = {
-            id: 'h',
-            name: 'H',
+            ...plainHead('h', 'H'),
             ratio,
-            plates: [{ id: 'p', name: 'P', sides: [{ circles }] }],
-            mounted: null,
-            plateLock: true,
-            differential: null,
+            plates: [{ id: 'p', name: 'P', sides: [{ circles }], made: false }],
           };
-          const ways = simpleWays(head, n);
+          const ways = simpleWays(head, countAim(n));
           const serves = circles.filter((holes) => exact(ratio).div(n).mul(holes).d === 1n);
-          expect(ways.map(({ move }) => move.circle.holes).sort()).toEqual([...serves].sort());
+          expect(ways.map(({ choice }) => ('circle' in choice ? choice.circle : 0)).sort()).toEqual(
+            [...serves].sort(),
+          );
           for (const { proof } of ways) expect(proof.closes && proof.everySpaceTrue).toBe(true);
         },
       ),
@@ -191,15 +194,24 @@ describe('motion of the head', () => {
 });
 
 describe('the dividing station', () => {
+  const ground = (head: Head) => ({ head, gearSets: [STOCK_GEARS], steppers: [] });
+  const differentials = (head: Head, n: number) => searchMethods(ground(head), countAim(n)).methods[0]!;
   const station = (
     n: number | null,
     head: Head | null,
     choice = null as Parameters<typeof planDividing>[0]['choice'],
+    shop = { ...STOCK_EQUIPMENT, heads: [] as readonly Head[] },
   ) =>
     planDividing(
-      { headId: head?.id ?? null, choice },
-      n,
-      { head, gearSets: [STOCK_GEARS], shopHeads: [] },
+      {
+        headId: head?.id ?? null,
+        millId: null,
+        choice,
+        stride: measure('', 'count'),
+        made: noPlateToMake('mm'),
+      },
+      n === null ? null : { along: 'turn', aim: countAim(n) },
+      { head, mill: null, gearSets: [STOCK_GEARS], steppers: [], shop },
       'parts.p1.dividing',
     );
 
@@ -213,25 +225,21 @@ describe('the dividing station', () => {
   });
 
   test('where this head has no way, another of the shop that does is named with its move', () => {
-    const work = planDividing(
-      { headId: threePlates.id, choice: null },
-      51,
-      { head: threePlates, gearSets: [], shopHeads: STOCK_HEADS },
-      'p',
-    );
+    const work = station(51, threePlates, null, STOCK_EQUIPMENT);
     expect(work.detail.otherHeads).toEqual([
       { id: twoSided.id, name: twoSided.name, move: '40 spaces on 51' },
     ]);
   });
 
   test('an empty plate set, no head, no count', () => {
-    expect(station(58, { ...threePlates, plates: [], mounted: null }).issues[0]?.code).toBe('no-plates');
+    const bare = { ...threePlates, plates: [], rings: [], mounted: null };
+    expect(station(58, bare).issues[0]?.code).toBe('no-plates');
     expect(station(58, null).issues[0]?.code).toBe('no-head');
-    expect(station(null, threePlates).answer).toBe('waits for the tooth count');
+    expect(station(null, threePlates).answer).toBe('waits for the count');
   });
 
   test('keeps what was chosen though another ranks better, and says when it no longer divides', () => {
-    const ways = simpleWays(threePlates, 20);
+    const ways = simpleWays(threePlates, countAim(20));
     const chosen = ways.at(-1)!;
     const kept = station(20, threePlates, chosen.choice);
     expect(kept.detail.inForce?.key).toBe(chosen.key);
@@ -241,13 +249,11 @@ describe('the dividing station', () => {
   });
 
   test('a differential way that was picked is checked, proved and said: positions, idlers, the plate’s direction', () => {
-    const { ways, total, out } = searchWays(threePlates, [STOCK_GEARS], 127);
-    expect([out, total > ways.length || total === ways.length, ways.length <= 50]).toEqual([
-      null,
-      true,
-      true,
-    ]);
-    const chart = ways.find(({ geared, move }) => geared?.near === 120 && move.circle.holes === 39)!;
+    const { ways, total, out } = differentials(threePlates, 127);
+    expect([out, total >= ways.length, ways.length <= 50]).toEqual([null, true, true]);
+    const chart = ways.find(
+      ({ geared, words }) => geared?.near === 120 && words.startsWith('13 spaces on 39'),
+    )!;
     expect(chart.proof).toMatchObject({ moves: 127, everySpaceTrue: true, closes: true });
     const work = station(127, threePlates, chart.choice);
     expect(work.answer).toBe('13 spaces on 39, gears 56 : 24');
@@ -255,6 +261,7 @@ describe('the dividing station', () => {
       work.values.flatMap((value) => (value.kind === 'text' ? [[value.key, value.text]] : [])),
     );
     expect(said).toMatchObject({
+      move: '13 spaces on 39',
       near: '120 spaces',
       onSpindle: '56 teeth',
       onPlateShaft: '24 teeth',
@@ -274,36 +281,48 @@ describe('the dividing station', () => {
   });
 
   test('a picked differential way that no longer serves says why', () => {
-    const way = searchWays(threePlates, [STOCK_GEARS], 53).ways[0]!;
-    expect(station(59, threePlates, way.choice).issues[0]?.code).toBe('no-simple-indexing');
-    expect(station(58, threePlates, way.choice).issues[0]?.code).toBe('choice-no-longer-divides');
-    expect(wayOfChoice(threePlates, [], 53, way.choice)).toBeNull();
-    expect(wayOfChoice({ ...threePlates, plateLock: false }, [STOCK_GEARS], 53, way.choice)).toBeNull();
+    const way = differentials(threePlates, 53).ways[0]!;
+    const on = (head: Head, choice = way.choice, gearSets = [STOCK_GEARS]) =>
+      wayOfChoice({ head, gearSets, steppers: [] }, countAim(53), choice);
+    expect(station(59, threePlates, way.choice).issues[0]?.code).toBe('choice-no-longer-divides');
+    expect(on(threePlates, way.choice, [])).toBeNull();
+    expect(on({ ...threePlates, plateLock: false })).toBeNull();
     expect(
-      wayOfChoice(threePlates, [{ ...STOCK_GEARS, gears: STOCK_GEARS.gears.slice(0, 4) }], 53, way.choice),
+      on(threePlates, way.choice, [{ ...STOCK_GEARS, gears: STOCK_GEARS.gears.slice(0, 4) }]),
     ).toBeNull();
-    expect(way.choice.method).toBe('differential');
-    if (way.choice.method !== 'differential') return;
+    expect(station(53, { ...threePlates, plateLock: false }, way.choice).issues[0]?.code).toBe(
+      'choice-not-geared',
+    );
+    if (way.choice.method !== 'differential') throw new Error('not a differential way');
     // driver and driven swapped, or an idler too many, is not the way that was proved
-    const { train } = way.choice;
+    const { train, idlers } = way.choice;
     const swapped = { ...way.choice, train: { ...train, driver: train.driven, driven: train.driver } };
-    expect(wayOfChoice(threePlates, [STOCK_GEARS], 53, swapped)).toBeNull();
-    expect(
-      wayOfChoice(threePlates, [STOCK_GEARS], 53, { ...way.choice, idlers: way.choice.idlers + 1 }),
-    ).toBeNull();
-    expect(wayOfChoice(threePlates, [STOCK_GEARS], 53, way.choice)?.key).toBe(way.key);
+    expect(on(threePlates, swapped)).toBeNull();
+    expect(on(threePlates, { ...way.choice, idlers: idlers + 1 })).toBeNull();
+    expect(on(threePlates)?.key).toBe(way.key);
+  });
+
+  test('a bracket without a stud, or without room for idlers, refuses trains by name', () => {
+    const bracket = (stud: boolean, idlers: number): Head => ({
+      ...threePlates,
+      differential: { gearSetId: STOCK_GEARS.id, stud, idlers },
+    });
+    for (const { geared } of differentials(bracket(false, 2), 127).ways)
+      expect(geared!.train.second).toBeNull();
+    expect(differentials(bracket(true, 0), 127).total).toBeLessThan(
+      differentials(bracket(true, 2), 127).total,
+    );
+    expect(differentials(bracket(false, 0), 127).out).toMatch(/none goes on .*its bracket/);
   });
 
   test('why the longer search is out, and the nearest counts where it finds nothing', () => {
-    expect(searchWays(twoSided, [STOCK_GEARS], 53).out).toMatch(/has no gears between spindle and plate/);
-    expect(searchWays({ ...threePlates, plateLock: false }, [STOCK_GEARS], 53).out).toMatch(
-      /has no lock pin to draw/,
-    );
-    expect(searchWays({ ...threePlates, plates: [] }, [STOCK_GEARS], 53).out).toMatch(/no index plates/);
-    expect(searchWays(threePlates, [STOCK_GEARS], 383)).toMatchObject({
+    expect(differentials(twoSided, 53).out).toMatch(/has no gears between spindle and plate/);
+    expect(differentials({ ...threePlates, plateLock: false }, 53).out).toMatch(/has no lock pin to draw/);
+    expect(differentials({ ...threePlates, plates: [] }, 53).out).toMatch(/no index plates/);
+    expect(searchMethods(ground(threePlates), countAim(383)).nearest).toEqual([382, 384]);
+    expect(differentials(threePlates, 383)).toMatchObject({
       total: 0,
-      out: null,
-      nearest: [382, 384],
+      out: expect.stringMatching(/No train/),
     });
   });
 });

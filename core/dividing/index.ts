@@ -1,9 +1,44 @@
+export { advanceOf, angleAim, countAim, countOf, movesOf, spaceAt, type Aim } from './aim.ts';
 export { checkChart, type ChartCheck, type ChartGears, type ChartRow, type Misprint } from './chart.ts';
-export { findDifferentials, plateRatioFor, usualIdlers, type DifferentialMove } from './differential.ts';
-export { runMoves, type CrankMove, type HeadMechanism, type HeadMotion, type HeadState } from './motion.ts';
-export { proveDivision, type Proof } from './proof.ts';
-export { dividingChoiceSchema, dividingSchema, type DividingChoice, type DividingInput } from './schema.ts';
-export { searchWays, type WaysFound } from './search.ts';
+export { findCompounds, findNearCompounds, type CompoundMove } from './compound.ts';
+export {
+  findDifferentials,
+  findNearDifferentials,
+  plateRatioFor,
+  usualIdlers,
+  type DifferentialMove,
+} from './differential.ts';
+export { findDirects } from './direct.ts';
+export { indexingTable, type IndexingRow } from './indexingTable.ts';
+export { planMadePlate, type DrillHole, type MadePlate } from './madePlate.ts';
+export { bestWay, searchMethods, type LongSearch } from './longSearch.ts';
+export { quickMethods, rankMethods, simpleWays, type MethodAnswer } from './methods.ts';
+export { choiceFromV2, dividingFromV2, landingFromV2, noPlateToMake } from './migrate.ts';
+export {
+  departures,
+  landingOf,
+  plateRatioOf,
+  runChoice,
+  runMoves,
+  runNearest,
+  type CrankMove,
+  type HeadMechanism,
+  type HeadMotion,
+  type HeadState,
+} from './motion.ts';
+export { errorsOfChoice, errorsOfHole, errorsOfRunout, judgeErrors, type HoleError } from './pitchError.ts';
+export { preparationOf, standingFor, type Preparation } from './preparation.ts';
+export { proveChoice, proveDivision, type Proof } from './proof.ts';
+export {
+  dividingChoiceSchema,
+  dividingSchema,
+  landingSchema,
+  type ChoiceOf,
+  type DividingChoice,
+  type DividingInput,
+  type Landing,
+  type MadeInput,
+} from './schema.ts';
 export {
   circleNeeded,
   circlesOf,
@@ -17,20 +52,34 @@ export {
   type DividingDetail,
   type DividingFacts,
   type DividingGround,
-  type MoveDrawing,
   type PlateDrawing,
 } from './station.ts';
+export { REACHES, reachOfCounts, type Reach } from './strip.ts';
+export { lineAim, tableWay } from './table.ts';
+export { aimData, aimFrom, readStride, type AimData, type Target } from './target.ts';
 export {
-  choiceText,
-  crankTurnsText,
   differentialGears,
-  differentialWays,
-  moveText,
-  plateRatioOf,
   plateTurnsOf,
-  simpleWays,
-  trainText,
+  stepsPerTurn,
   wayOfChoice,
   type Geared,
+  type Ground,
+  type Method,
   type Way,
 } from './ways.ts';
+export {
+  arcMm,
+  backText,
+  choiceText,
+  crankTurnsText,
+  errorText,
+  landingGround,
+  landingText,
+  landsText,
+  markText,
+  moveText,
+  rimText,
+  smallAngleText,
+  type LandingGround,
+} from './words.ts';
+export { leadRefuses, outWithLead, type LeadGearing } from './withLead.ts';

@@ -1,39 +1,71 @@
-import { runMoves, type CrankMove, type HeadMechanism } from './motion.ts';
+import { exact, type Exact } from '../units/index.ts';
+import { advanceOf, movesOf, type Aim } from './aim.ts';
+import { departures, plateRatioOf, runChoice, runMoves, type CrankMove, type HeadMechanism, type HeadMotion } from './motion.ts'; // prettier-ignore
+import type { DividingChoice } from './schema.ts';
 
 /** What running a plan through the head's motion has shown. */
 export interface Proof {
   readonly moves: number;
-  /** Is every space at exactly k/N of a turn? */
+  /** Is every space exactly where it should be? */
   readonly everySpaceTrue: boolean;
-  /** First space that is not, 1…N, or null. */
+  /** First move after which it is not, or null. */
   readonly firstWrong: number | null;
   /**
-   * After N moves: is the spindle one whole turn on, and the pin where R turns of the crank leave it on a locked plate
-   * (its start hole, when R is whole)?
+   * After the last move: is the spindle where it should be (on a full turn, back where it began), and the pin where R turns
+   * of the crank leave it on a locked plate (its start hole, when R is whole)?
    */
   readonly closes: boolean;
+  /** The space farthest from where it should be: after which move, and by how much of a turn; 0 when all are true. */
+  readonly worst: { readonly move: number; readonly turns: number };
+  /** The worst width of a single space: how much one move is off, part of a turn. */
+  readonly worstSingle: number;
+  /** How far off the last move ends, part of a turn. */
+  readonly end: number;
 }
+
+function judge(motion: HeadMotion, advance: Exact, moves: number, pinBack: boolean): Proof {
+  const off = departures(motion, advance);
+  let worst = { move: 0, turns: 0 };
+  let worstSingle = 0;
+  for (const [move, turns] of off.entries()) {
+    if (Math.abs(turns) > Math.abs(worst.turns) + 1e-15) worst = { move, turns };
+    const single = move === 0 ? 0 : turns - off[move - 1]!;
+    if (Math.abs(single) > Math.abs(worstSingle) + 1e-15) worstSingle = single;
+  }
+  const wrong = off.findIndex((turns) => turns !== 0);
+  const end = off[moves]!;
+  return {
+    moves,
+    everySpaceTrue: wrong === -1,
+    firstWrong: wrong === -1 ? null : wrong,
+    closes: end === 0 && pinBack,
+    worst,
+    worstSingle,
+    end,
+  };
+}
+
+/** Is a pin on a locked plate where so many turns of the spindle leave it? */
+const pinIsBack = (ratio: Exact, turns: Exact, circle: number, hole: number): boolean =>
+  ratio.mul(turns).mul(circle).mod(circle).equals(hole);
 
 /**
  * Runs N moves through the motion model and checks each space against k/N of a turn.
  * @param divisions N, whole, ≥ 1
  */
 export function proveDivision(head: HeadMechanism, move: CrankMove, divisions: number): Proof {
-  const { denominator, states } = runMoves(head, move, divisions);
-  let firstWrong: number | null = null;
-  for (const { moves, spindle } of states) {
-    if (spindle * divisions !== moves * denominator) {
-      firstWrong = moves;
-      break;
-    }
-  }
-  const last = states[divisions]!;
-  const pinBack =
-    !head.plateRatio.equals(0) || head.ratio.mul(move.circle).mod(move.circle).equals(last.hole);
-  return {
-    moves: divisions,
-    everySpaceTrue: firstWrong === null,
-    firstWrong,
-    closes: last.spindle === denominator && pinBack,
-  };
+  const motion = runMoves(head, move, divisions);
+  const { hole } = motion.states[divisions]!;
+  const back = !head.plateRatio.equals(0) || pinIsBack(head.ratio, exact(1), move.circle, hole);
+  return judge(motion, exact(1, divisions), divisions, back);
+}
+
+/** Runs a choice through all the moves of an aim, the closing one with it on a full turn. @param ratio R, exact */
+export function proveChoice(ratio: Exact, choice: DividingChoice, aim: Aim): Proof {
+  const moves = movesOf(aim);
+  const motion = runChoice(ratio, choice, moves);
+  const { hole } = motion.states[moves]!;
+  const simple = choice.method === 'simple' && plateRatioOf(choice).equals(0);
+  const back = !simple || pinIsBack(ratio, advanceOf(aim).mul(moves), choice.circle, hole);
+  return judge(motion, advanceOf(aim), moves, back);
 }

@@ -35,20 +35,12 @@ export function circlesOf(plates: readonly Plate[]): Circle[] {
 }
 
 /**
- * Every simple indexing of a count: a circle serves when R/N of a turn is a whole number of its spaces.
- * @param ratio R, turns of the crank for one turn of the spindle, exact, > 0
- * @param divisions N, whole, ≥ 1
+ * Every way to turn the crank by an exact amount: a circle serves when the amount is a whole number of its spaces.
+ * @param over, under turns of the crank as whole numbers, both > 0; they need not be in lowest terms
  * @param circles those on hand
  * @returns one move for each circle that serves, in the order given; empty when none does
- * Source: R/N = turns + spaces/circle; docs/sources.md#simple-indexing
  */
-export function findSimpleIndexings(
-  ratio: Exact,
-  divisions: number,
-  circles: readonly Circle[],
-): SimpleMove[] {
-  const over = Number(ratio.n);
-  const under = Number(ratio.d) * divisions;
+export function findCrankMoves(over: number, under: number, circles: readonly Circle[]): SimpleMove[] {
   const moves: SimpleMove[] = [];
   for (const circle of circles) {
     const inSpaces = over * circle.holes;
@@ -60,16 +52,39 @@ export function findSimpleIndexings(
   return moves;
 }
 
-const greatestCommon = (a: number, b: number): number => (b === 0 ? a : greatestCommon(b, a % b));
+/**
+ * Every simple indexing of a count.
+ * @param ratio R, turns of the crank for one turn of the spindle, exact, > 0
+ * @param divisions N, whole, ≥ 1
+ * Source: R/N = turns + spaces/circle; docs/sources.md#simple-indexing
+ */
+export function findSimpleIndexings(
+  ratio: Exact,
+  divisions: number,
+  circles: readonly Circle[],
+): SimpleMove[] {
+  return findCrankMoves(Number(ratio.n), Number(ratio.d) * divisions, circles);
+}
 
 /**
- * A circle serves for simple indexing when its hole count is a multiple of this.
- * @returns whole, ≥ 1: the denominator of R/N in lowest terms
+ * The move nearest to an amount on each circle, for those that do not reach it exactly.
+ * @param turns of the crank, exact, > 0
+ * @returns without circles on which the move would be nothing
  */
-export function circleNeeded(ratio: Exact, divisions: number): number {
-  const under = Number(ratio.d) * divisions;
-  return under / greatestCommon(Number(ratio.n), under);
+export function findNearMoves(turns: Exact, circles: readonly Circle[]): SimpleMove[] {
+  return circles.flatMap((circle) => {
+    const all = Number(turns.mul(circle.holes).round());
+    if (all === 0) return [];
+    const spaces = all % circle.holes;
+    return [{ turns: (all - spaces) / circle.holes, spaces, circle }];
+  });
 }
+
+/**
+ * A circle serves for a turn of the crank when its hole count is a multiple of this.
+ * @param turns of the crank, exact @returns whole, ≥ 1: the denominator in lowest terms
+ */
+export const circleNeeded = (turns: Exact): number => Number(turns.d);
 
 /** The nearest counts below and above that do index simply. @returns null where there is none within reach */
 export function nearestSimpleCounts(
@@ -78,7 +93,7 @@ export function nearestSimpleCounts(
   circles: readonly Circle[],
 ): { readonly below: number | null; readonly above: number | null } {
   const serves = (n: number) => {
-    const needed = circleNeeded(ratio, n);
+    const needed = circleNeeded(ratio.div(n));
     return circles.some((circle) => circle.holes % needed === 0);
   };
   const look = (step: 1 | -1): number | null => {

@@ -1,11 +1,19 @@
-import type { Issue } from '../findings/index.ts';
-import type { GearSet, Head } from '../shop/index.ts';
+import { at, type Issue } from '../findings/index.ts';
+import type { Equipment, GearSet, Head, Mill, Stepper } from '../shop/index.ts';
 import type { StationWork } from '../station/index.ts';
-import { exact, plural } from '../units/index.ts';
-import type { DividingChoice, DividingInput } from './schema.ts';
-import { circleNeeded, circlesOf, nearestSimpleCounts } from './simple.ts';
-import { cautionsOf, valuesOf } from './saying.ts';
-import { choiceText, moveText, simpleWays, wayOfChoice, type Way } from './ways.ts';
+import { approx, decimalText, exact, parseLength, plural } from '../units/index.ts';
+import { advanceText, countOf, type Aim } from './aim.ts';
+import { planMadePlate, type MadePlate } from './madePlate.ts';
+import { quickMethods, rankMethods, simpleWays, type MethodAnswer } from './methods.ts';
+import { noneFits } from './none.ts';
+import { preparationOf, type Preparation } from './preparation.ts';
+import { cautionsOf, tableValues, valuesOf } from './saying.ts';
+import type { ChoiceOf, DividingChoice, DividingInput } from './schema.ts';
+import { tableWay } from './table.ts';
+import { aimData, readStride, type AimData, type Target } from './target.ts';
+import { canBeSet, wayOfChoice, type Ground, type Way } from './ways.ts';
+import { leadRefuses, type LeadGearing } from './withLead.ts';
+import { advanceWords, choiceText } from './words.ts';
 import { workingOf } from './working.ts';
 
 /** The side of a plate to be drawn. */
@@ -16,37 +24,41 @@ export interface PlateDrawing {
   readonly circles: readonly number[];
 }
 
-/** One space's move on it. */
-export interface MoveDrawing {
-  readonly circle: number;
-  readonly turns: number;
-  readonly spaces: number;
-}
-
 export interface DividingDetail {
   readonly head: { readonly id: string; readonly name: string; readonly ratio: string } | null;
-  readonly divisions: number | null;
-  /** Every simple way on this head, best first. */
-  readonly ways: readonly Way[];
+  readonly mill: { readonly id: string; readonly name: string } | null;
+  /** Round the work; null along a line, or while unknown. */
+  readonly aim: AimData | null;
+  /** Along a line, mm; null round the work. */
+  readonly line: { readonly spaces: number; readonly pitch: number } | null;
+  /** What is found at once: each method with its ways or why it is out, best first. */
+  readonly methods: readonly MethodAnswer[];
   /** The way in force: the one chosen, else the best. Null when there is none. */
   readonly inForce: Way | null;
   readonly chosen: boolean;
   /** The plate the way in force uses; where there is none, the one mounted or the first. */
   readonly plate: PlateDrawing | null;
-  readonly drawing: MoveDrawing | null;
+  /** What changes on the head for the way in force. */
+  readonly preparation: readonly Preparation[];
   /** Where this head has no way: other heads of the shop that do, each with its best move. */
   readonly otherHeads: readonly { readonly id: string; readonly name: string; readonly move: string }[];
+  /** A plate or ring of this very count, to be drilled. */
+  readonly made: MadePlate | null;
+  /** How the work is geared to the table while it is cut; null for straight teeth. */
+  readonly lead: LeadGearing | null;
 }
 
 export interface DividingFacts {
   readonly way: Way;
-  readonly head: Head;
+  readonly head: Head | null;
+  readonly mill: Mill | null;
 }
 
 function plateDrawing(head: Head, way: Way | null): PlateDrawing | null {
-  const at = way
-    ? { plateId: way.choice.plateId, side: way.choice.side }
-    : (head.mounted ?? { plateId: head.plates[0]?.id, side: 0 });
+  const at =
+    way && 'plateId' in way.choice
+      ? { plateId: way.choice.plateId, side: way.choice.side }
+      : (head.mounted ?? { plateId: head.plates[0]?.id, side: 0 });
   const plate = head.plates.find(({ id }) => id === at.plateId);
   const side = plate?.sides[at.side];
   if (!plate || !side) return null;
@@ -58,56 +70,42 @@ function plateDrawing(head: Head, way: Way | null): PlateDrawing | null {
   };
 }
 
-/** Other heads that reach a count by simple indexing, each with its best move. */
-function headsThatDivide(heads: readonly Head[], not: Head, divisions: number): DividingDetail['otherHeads'] {
+/** Other heads that reach an aim at once and exactly, each with its best move. */
+function headsThatDivide(heads: readonly Head[], not: Head, aim: Aim): DividingDetail['otherHeads'] {
   return heads
     .filter(({ id }) => id !== not.id)
     .flatMap((head) => {
-      const [best] = simpleWays(head, divisions);
-      return best
-        ? [{ id: head.id, name: head.name, move: moveText({ ...best.move, circle: best.move.circle.holes }) }]
-        : [];
+      const [best] = simpleWays(head, aim);
+      return best ? [{ id: head.id, name: head.name, move: best.words }] : [];
     });
 }
 
-/** What can be said when no circle serves. */
-function noneFits(head: Head, divisions: number, path: string): Issue {
-  if (head.plates.length === 0) {
+/** Why a choice no longer serves: another count, or a head without its circle, gears or drive. */
+function brokenChoice(choice: DividingChoice, ground: Ground, aim: Aim, path: string): Issue {
+  const refused = ground.lead ? leadRefuses(ground.head, ground.lead, choice) : null;
+  if (refused !== null)
     return {
-      code: 'no-plates',
-      path: `${path}.headId`,
+      code: 'choice-not-with-lead',
+      path: `${path}.choice`,
       severity: 'blocked',
-      given: head.name,
-      detail: { head: head.name },
+      given: plural(aim.spaces, 'space'),
+      detail: { way: choiceText(choice), why: refused },
     };
-  }
-  const ratio = exact(head.ratio);
-  const circles = circlesOf(head.plates);
-  const needed = circleNeeded(ratio, divisions);
-  const { below, above } = nearestSimpleCounts(ratio, divisions, circles);
-  const near = [below, above].filter((n) => n !== null).join(' and ');
+  const settable = canBeSet(ground, choice);
+  const sameMove = choice.advance === advanceText(aim);
+  const plate = 'plateId' in choice ? choice : null;
+  const onHead =
+    !plate ||
+    ground.head.plates.some(
+      ({ id, sides }) => id === plate.plateId && sides[plate.side]?.circles.includes(plate.circle),
+    );
+  const code = !onHead ? 'choice-not-on-head' : !sameMove ? 'choice-no-longer-divides' : settable ? 'choice-no-longer-divides' : choice.method === 'differential' ? 'choice-not-geared' : 'choice-lacks'; // prettier-ignore
   return {
-    code: 'no-simple-indexing',
+    code,
     path: `${path}.choice`,
     severity: 'blocked',
-    given: String(divisions),
-    allowed: near ? `The nearest counts that do index: ${near}.` : 'No other count near it does either.',
-    detail: { need: `it needs a circle whose holes are a multiple of ${needed}` },
-  };
-}
-
-/** Why a choice no longer serves: another count, or a head without its circle. */
-function brokenChoice(choice: DividingChoice, head: Head, divisions: number, path: string): Issue {
-  const onHead = head.plates.some(
-    (plate) => plate.id === choice.plateId && plate.sides[choice.side]?.circles.includes(choice.circle),
-  );
-  const geared = choice.method === 'differential' && choice.divisions === divisions && onHead;
-  return {
-    code: geared ? 'choice-not-geared' : onHead ? 'choice-no-longer-divides' : 'choice-not-on-head',
-    path: `${path}.choice`,
-    severity: 'blocked',
-    given: plural(divisions, 'space'),
-    detail: { way: choiceText(choice), was: plural(choice.divisions, 'space'), head: head.name },
+    given: plural(aim.spaces, 'space'),
+    detail: { way: choiceText(choice), was: advanceWords(choice.advance), head: ground.head.name },
   };
 }
 
@@ -115,73 +113,169 @@ function brokenChoice(choice: DividingChoice, head: Head, divisions: number, pat
 export interface DividingGround {
   /** The head in force, or null. */
   readonly head: Head | null;
+  readonly mill: Mill | null;
   /** The change gears listed with it. */
   readonly gearSets: readonly GearSet[];
-  /** All heads on hand, to look for another where this one has no way. */
-  readonly shopHeads: readonly Head[];
+  readonly steppers: readonly Stepper[];
+  /** What is on hand, to look for another head where this one has no way. */
+  readonly shop: Equipment;
+  /** How the work is geared to the table, for a helical gear. */
+  readonly lead?: LeadGearing | null;
 }
 
-/**
- * The dividing station: every simple way on the head, each run through the head's motion, and the one in force, which
- * may also be a way that was picked from a longer search.
- * @param divisions N, or null while unknown @param path of `dividing` in the document
- * Issues: no-head, no-plates, no-simple-indexing, choice-no-longer-divides, choice-not-on-head, choice-not-geared
- */
-export function planDividing(
-  input: DividingInput,
-  divisions: number | null,
-  { head, gearSets, shopHeads }: DividingGround,
-  path: string,
-): StationWork<DividingFacts, DividingDetail> {
-  const empty: StationWork<DividingFacts, DividingDetail> = {
+type Work = StationWork<DividingFacts, DividingDetail>;
+
+function emptyWork(input: DividingInput, { head, mill, lead }: DividingGround): Work {
+  return {
     id: 'dividing',
     facts: null,
-    answer: 'waits for the tooth count',
+    answer: 'waits for the count',
     values: [],
     working: [],
     cautions: [],
     issues: [],
     detail: {
       head: head && { id: head.id, name: head.name, ratio: head.ratio },
-      divisions,
-      ways: [],
+      mill: mill && { id: mill.id, name: mill.name },
+      aim: null,
+      line: null,
+      methods: [],
       inForce: null,
       chosen: input.choice !== null,
       plate: null,
-      drawing: null,
+      preparation: [],
       otherHeads: [],
+      made: null,
+      lead: lead ?? null,
     },
   };
+}
+
+/**
+ * The dividing station: every way on the head that is found at once, each run through the head's motion, and the one in
+ * force, which may also be a way that was picked from a longer search. Along a line: the readings of the table's screw.
+ * @param target what the part asks for, or null while unknown @param path of `dividing` in the document
+ * Issues: no-head, no-mill, no-plates, no-simple-indexing, angle-not-simple, choice-no-longer-divides, choice-not-on-head,
+ * choice-not-geared, choice-not-with-lead, lead-no-indexing, choice-lacks, stride-shares, stride-part-turn, holes-touch, travel-short
+ */
+export function planDividing(
+  input: DividingInput,
+  target: Target | null,
+  ground: DividingGround,
+  path: string,
+): Work {
+  const empty = emptyWork(input, ground);
+  if (target?.along === 'line') return planLine(target, ground.mill, path, empty);
+  const { head } = ground;
   if (!head) {
     const issue: Issue = { code: 'no-head', path: `${path}.headId`, severity: 'blocked' };
     return { ...empty, answer: 'no head chosen', issues: [issue] };
   }
-  if (divisions === null) return empty;
-
-  const { choice } = input;
-  const ways = simpleWays(head, divisions);
-  const way = choice ? wayOfChoice(head, gearSets, divisions, choice) : (ways[0] ?? null);
-  const detail = { ...empty.detail, ways, inForce: way, plate: plateDrawing(head, way) };
-  if (!way && ways.length === 0) {
+  if (!target) return empty;
+  const stride = readStride(input.stride, target.aim);
+  if (!stride.ok)
     return {
       ...empty,
-      answer: head.plates.length === 0 ? 'no plates on this head' : 'not by simple indexing',
-      issues: [noneFits(head, divisions, path)],
-      detail: { ...detail, otherHeads: headsThatDivide(shopHeads, head, divisions) },
+      answer: 'block order to be set',
+      issues: at(`${path}.stride`, stride.issues),
+      detail: { ...empty.detail, aim: aimData(target.aim) },
     };
+  return planTurn(input, { ...target.aim, stride: stride.value }, { ...ground, head }, path, empty);
+}
+
+function planTurn(
+  input: DividingInput,
+  aim: Aim,
+  ground: DividingGround & { readonly head: Head },
+  path: string,
+  empty: Work,
+): Work {
+  const { head, shop } = ground;
+  const { choice } = input;
+  const methods = rankMethods(quickMethods(ground, aim));
+  // a table that has nothing but its wheel or motor goes by them; else what is not exact waits to be chosen
+  const bare = head.plates.length === 0 && head.rings.length === 0;
+  const best =
+    methods.find(({ ways }) => ways[0]?.proof.everySpaceTrue)?.ways[0] ??
+    (bare && !ground.lead ? methods[0]?.ways[0] : null) ??
+    null;
+  const way = choice ? wayOfChoice(ground, aim, choice) : best;
+  const count = countOf(aim);
+  const made = count !== null && count >= 2 ? planMadePlate(input.made, count, exact(head.ratio)) : null;
+  const detail: DividingDetail = {
+    ...empty.detail,
+    aim: aimData(aim),
+    methods,
+    inForce: way,
+    plate: plateDrawing(head, way),
+    made: made?.plate ?? null,
+  };
+  const issues = at(`${path}.made`, made?.issues ?? []);
+  if (!way && choice) {
+    const broken = brokenChoice(choice, ground, aim, path);
+    return { ...empty, answer: 'choose a way again', issues: [broken, ...issues], detail };
   }
   if (!way) {
-    const issues = choice ? [brokenChoice(choice, head, divisions, path)] : [];
-    return { ...empty, answer: 'choose a way again', issues, detail };
+    return {
+      ...empty,
+      answer: bare
+        ? 'no plates on this head'
+        : ground.lead
+          ? 'not with the lead geared'
+          : 'not by simple indexing',
+      issues: [noneFits(head, aim, ground.lead ?? null, path), ...issues],
+      // a lead is geared on this head; another would need its own gears
+      detail: ground.lead ? detail : { ...detail, otherHeads: headsThatDivide(shop.heads, head, aim) },
+    };
   }
-  const { circle, turns, spaces } = way.choice;
   return {
     ...empty,
-    facts: { way, head },
-    answer: choiceText(way.choice),
-    values: valuesOf(way, divisions, head.ratio),
-    working: workingOf(way, divisions, head.ratio),
-    cautions: cautionsOf(way),
-    detail: { ...detail, drawing: { circle, turns, spaces } },
+    facts: { way, head, mill: null },
+    answer: way.words,
+    values: valuesOf(way, aim, head),
+    working: workingOf(way, aim, head.ratio),
+    cautions: cautionsOf(way, aim, ground.lead ?? null),
+    issues,
+    detail: { ...detail, preparation: preparationOf(way, head, ground.lead ?? null) },
   };
 }
+
+/** Along a line: the table's screw, read from the first space. */
+function planLine(
+  { spaces, pitch }: Extract<Target, { along: 'line' }>,
+  mill: Mill | null,
+  path: string,
+  empty: Work,
+): Work {
+  const detail = { ...empty.detail, line: { spaces, pitch: approx(pitch) } };
+  if (!mill) {
+    const issue: Issue = { code: 'no-mill', path: `${path}.millId`, severity: 'blocked' };
+    return { ...empty, answer: 'no mill chosen', issues: [issue], detail };
+  }
+  const made = tableWay(mill, spaces, pitch);
+  if (!made.ok) {
+    const issues = at(`${path}.millId`, made.issues);
+    return { ...empty, answer: 'the mill’s screw is not known', issues, detail };
+  }
+  const way = made.value;
+  const travel = parseLength(mill.travel);
+  const length = approx(pitch) * (spaces - 1);
+  const short = travel.ok && approx(travel.value) < length;
+  const issues: Issue[] = short
+    ? [{ code: 'travel-short', path: `${path}.millId`, severity: 'query', given: decimalText(length, 1), allowed: decimalText(approx(travel.value), 1), detail: { mill: mill.name } }]
+    : []; // prettier-ignore
+  const { lead, marks } = way.choice as ChoiceOf<'table'>;
+  return {
+    ...empty,
+    facts: { way, head: null, mill },
+    answer: way.words,
+    values: tableValues(way, spaces),
+    working: [
+      { key: 'turns', label: 'Turns of the screw for one space', formula: '\\frac{p}{L}', put: `\\frac{${decimalText(pitch, 6)}}{${decimalText(exact(lead), 6)}}`, result: decimalText(pitch.div(lead), 6), source: 'the table moves its screw’s lead for every turn' },
+      { key: 'reading', label: 'Reading of space k, never added up from rounded moves', formula: 'k\\,\\frac{p}{L}\\,n', put: `k \\times ${decimalText(pitch.div(lead), 6)} \\times ${marks}`, result: '\\text{rounded once}', joined: '\\Rightarrow', source: 'common practice' },
+    ],
+    cautions: cautionsOf(way, { spaces, step: pitch, full: false, stride: 1, diameter: null }),
+    issues,
+    detail: { ...detail, inForce: way, preparation: preparationOf(way, null) },
+  };
+} // prettier-ignore

@@ -1,8 +1,11 @@
 import type { Working } from '../station/index.ts';
 import { decimalText, exact, type Exact } from '../units/index.ts';
+import { advanceOf, countOf, movesOf, type Aim } from './aim.ts';
+import type { ChoiceOf, DividingChoice } from './schema.ts';
 import { circleNeeded } from './simple.ts';
 import type { Geared, Way } from './ways.ts';
 
+const HANDBOOK = 'Machinery’s Handbook, simple indexing';
 const tex = (over: number | bigint, under: number | bigint) => `\\tfrac{${over}}{${under}}`;
 
 /** An exact number as TeX: whole, or a fraction with its sign before it. */
@@ -11,51 +14,123 @@ function texOf(value: Exact): string {
   return value.d === 1n ? `${sign}${value.n}` : `${sign}${tex(value.n, value.d)}`;
 }
 
-function crankTurnsTex({ move: { turns, spaces, circle } }: Way): string {
-  if (spaces === 0) return String(turns);
-  return `${turns === 0 ? '' : turns}${tex(spaces, circle.holes)}`;
+const mixed = (turns: number, spaces: number, circle: number): string =>
+  spaces === 0 ? String(turns) : `${turns === 0 ? '' : turns}${tex(spaces, circle)}`;
+
+/** What the crank does for one space, as TeX. */
+function moveTex(choice: DividingChoice): string {
+  if (choice.method === 'compound') {
+    const { turns, spaces, circle, back } = choice;
+    const sign = back.spaces < 0 ? '-' : '+';
+    return `${mixed(turns, spaces, circle)} ${sign} ${tex(Math.abs(back.spaces), back.circle)}`;
+  }
+  return choice.method === 'simple' || choice.method === 'differential'
+    ? mixed(choice.turns, choice.spaces, choice.circle)
+    : '';
 }
 
 /** The plate's ratio and the train that makes it. */
-function gearWorking({ near, train, plateRatio }: Geared, divisions: number, ratio: string): Working[] {
+function gearWorking(
+  { near, train, plateRatio }: Geared,
+  divisions: number,
+  ratio: string,
+  isExact: boolean,
+): Working[] {
   const source = 'Machinery’s Handbook, differential indexing';
   const { driver, driven, second } = train;
   const drivers = second ? `${driver} \\times ${second.driver}` : String(driver);
   const drivens = second ? `${driven} \\times ${second.driven}` : String(driven);
-  const g = exact(plateRatio);
+  const wanted = exact(ratio).mul(exact(near - divisions, near));
+  const got = exact(plateRatio);
   return [
-    { key: 'plateRatio', label: 'Turns of the plate for one of the spindle', formula: 'g = \\frac{R\\,(A - N)}{A}', put: `\\frac{${ratio}\\,(${near} - ${divisions})}{${near}}`, result: texOf(g), source },
-    { key: 'train', label: 'Drivers over drivens', formula: '|g|', put: `\\frac{${drivers}}{${drivens}}`, result: texOf(g.abs()), source },
+    { key: 'plateRatio', label: 'Turns of the plate for one of the spindle', formula: 'g = \\frac{R\\,(A - N)}{A}', put: `\\frac{${ratio}\\,(${near} - ${divisions})}{${near}}`, result: texOf(wanted), source },
+    { key: 'train', label: isExact ? 'Drivers over drivens' : 'Drivers over drivens, the nearest of these gears', formula: '|g|', put: `\\frac{${drivers}}{${drivens}}`, result: isExact ? texOf(got.abs()) : `${decimalText(got.abs(), 6)},\\ |g| = ${decimalText(wanted.abs(), 6)}`, joined: isExact ? '=' : '\\Rightarrow', source },
   ]; // prettier-ignore
 }
 
-/** The working of a way: turns for one space, the circle they are brought to, the arms, the gears, and the check. */
-export function workingOf(way: Way, divisions: number, ratio: string): Working[] {
-  const { geared, move } = way;
-  const { turns, spaces, circle } = move;
-  const count = geared ? geared.near : divisions;
+function crankWorking(way: Way, choice: ChoiceOf<'simple' | 'differential'>, aim: Aim, ratio: string): Working[] {
+  const { turns, spaces, circle } = choice;
+  const { geared } = way;
   const letter = geared ? 'A' : 'N';
-  const needed = circleNeeded(exact(ratio), count);
-  const inTurns = texOf(exact(ratio).div(count));
-  const source = 'Machinery’s Handbook, simple indexing';
+  const count = geared ? geared.near : countOf(aim);
+  const wanted = geared ? exact(ratio).div(geared.near) : exact(ratio).mul(advanceOf(aim));
+  const inTurns = texOf(wanted);
+  const asked = count !== null && aim.full && aim.stride === 1;
+  const degrees = decimalText(advanceOf(aim).mul(360), 6);
   const lines: Working[] = [
-    { key: 'turns', label: 'Turns of the crank for one space', formula: `\\frac{R}{${letter}}`, put: `\\frac{${ratio}}{${count}}`, result: inTurns, source },
+    asked
+      ? { key: 'turns', label: 'Turns of the crank for one space', formula: `\\frac{R}{${letter}}`, put: `\\frac{${ratio}}{${count}}`, result: inTurns, source: HANDBOOK }
+      : { key: 'turns', label: 'Turns of the crank for one move', formula: 'R\\,\\frac{\\theta}{360^\\circ}', put: `${ratio} \\times \\frac{${degrees}^\\circ}{360^\\circ}`, result: inTurns, source: 'one turn of the crank is 360°/R; Machinery’s Handbook, angular indexing' },
   ]; // prettier-ignore
-  if (spaces > 0) {
-    const times = circle.holes / needed;
-    const inSpaces = tex(turns * circle.holes + spaces, circle.holes);
-    const result = turns === 0 ? inSpaces : `${turns} + ${tex(spaces, circle.holes)}`;
-    const label = times === 1 ? 'As whole turns and spaces' : `On the ${circle.holes} circle, ${times} times ${needed} holes`;
-    if (result !== inTurns) lines.push({ key: 'circle', label, formula: inTurns, put: inSpaces, result, source });
-    lines.push({ key: 'arms', label: 'Holes between the arms, both ends counted', formula: 'h + 1', put: `${spaces} + 1`, result: String(way.armsHoles), source: 'spaces are counted, never the hole the pin is in; common practice' });
-  } // prettier-ignore
-  if (geared) lines.push(...gearWorking(geared, divisions, ratio));
-  const all = `${divisions} \\times ${crankTurnsTex(way)}`;
+  if (spaces === 0) return lines;
+  const inSpaces = tex(turns * circle + spaces, circle);
+  const result = turns === 0 ? inSpaces : `${turns} + ${tex(spaces, circle)}`;
+  const isThat = exact(turns).add(exact(spaces, circle)).equals(wanted);
+  const times = circle / circleNeeded(wanted);
+  const label = isThat ? (times === 1 ? 'As whole turns and spaces' : `On the ${circle} circle, ${times} times ${circle / times} holes`) : `Nearest on the ${circle} circle`;
+  if (result !== inTurns) lines.push({ key: 'circle', label, formula: inTurns, put: inSpaces, result, joined: isThat ? '=' : '\\Rightarrow', source: HANDBOOK });
+  lines.push({ key: 'arms', label: 'Holes between the arms, both ends counted', formula: 'h + 1', put: `${spaces} + 1`, result: String(way.armsHoles), source: 'spaces are counted, never the hole the pin is in; common practice' });
+  return lines;
+} // prettier-ignore
+
+function compoundWorking(choice: ChoiceOf<'compound'>, aim: Aim, ratio: string): Working[] {
+  const wanted = exact(ratio).mul(advanceOf(aim));
+  const got = exact(choice.turns * choice.circle + choice.spaces, choice.circle).add(exact(choice.back.spaces, choice.back.circle));
+  const source = 'Machinery’s Handbook, compound indexing';
+  const isThat = got.equals(wanted);
+  return [
+    { key: 'turns', label: 'Turns of the crank for one space', formula: 'R\\,\\frac{\\theta}{360^\\circ}', put: `${ratio} \\times ${texOf(advanceOf(aim))}`, result: texOf(wanted), source },
+    { key: 'compound', label: isThat ? 'As spaces on two circles' : 'Nearest on two circles', formula: isThat ? texOf(wanted) : '\\text{crank}', put: moveTex(choice), result: isThat ? texOf(got) : decimalText(got, 6), source },
+  ];
+} // prettier-ignore
+
+function readWorking(choice: DividingChoice, aim: Aim, ratio: string): Working[] {
+  const advance = advanceOf(aim);
+  switch (choice.method) {
+    case 'direct':
+      return [{ key: 'direct', label: 'Spaces of the ring for one move', formula: 'H\\,\\frac{\\theta}{360^\\circ}', put: `${choice.holes} \\times ${texOf(advance)}`, result: String(choice.spaces), source: 'Machinery’s Handbook, direct indexing' }];
+    case 'handwheel': {
+      const units = choice.marks * choice.vernier;
+      return [{ key: 'units', label: 'What can be read, in one turn of the work', formula: 'R\\,n\\,v', put: `${ratio} \\times ${choice.marks} \\times ${choice.vernier}`, result: decimalText(exact(ratio).mul(units)), source: 'n marks on the wheel, v parts on the vernier' }];
+    }
+    case 'stepper':
+      return [{ key: 'units', label: 'Steps for one space', formula: 'S\\,\\frac{\\theta}{360^\\circ}', put: `${decimalText(exact(choice.stepsPerTurn), 4)} \\times ${texOf(advance)}`, result: decimalText(exact(choice.stepsPerTurn).mul(advance), 5), source: 'S = motor steps × microsteps × belt × worm' }];
+    case 'nearest-hole':
+      return [{ key: 'units', label: `Spaces of the ${choice.circle} circle for one move`, formula: 'R\\,C\\,\\frac{\\theta}{360^\\circ}', put: `${ratio} \\times ${choice.circle} \\times ${texOf(advance)}`, result: decimalText(exact(ratio).mul(choice.circle).mul(advance), 5), source: 'each space goes to the hole nearest to its place, reckoned from the start' }];
+    default:
+      return [];
+  }
+} // prettier-ignore
+
+/** The working of a way: turns for one space, the circle they are brought to, the arms, the gears, and the check. */
+export function workingOf(way: Way, aim: Aim, ratio: string): Working[] {
+  const { geared, choice, proof } = way;
+  const lines: Working[] = [];
+  if (choice.method === 'simple' || choice.method === 'differential') lines.push(...crankWorking(way, choice, aim, ratio));
+  else if (choice.method === 'compound') lines.push(...compoundWorking(choice, aim, ratio));
+  else lines.push(...readWorking(choice, aim, ratio));
+  if (geared) lines.push(...gearWorking(geared, countOf(aim)!, ratio, proof.everySpaceTrue));
+  const count = countOf(aim);
+  if (count !== null && aim.full && aim.stride === 1)
+    lines.push({ key: 'spindleAngle', label: 'Angle of one space', formula: '\\frac{360^\\circ}{N}', put: `\\frac{360^\\circ}{${count}}`, result: `${decimalText(exact(360, count), 5)}^\\circ`, source: 'one turn of the work has 360°' });
+  if (proof.everySpaceTrue && aim.full && moveTex(choice)) lines.push(checkLine(way, aim, ratio));
+  return lines;
+} // prettier-ignore
+
+function checkLine({ geared, choice }: Way, aim: Aim, ratio: string): Working {
+  const move = moveTex(choice);
+  const all = `${movesOf(aim)} \\times ${choice.method === 'compound' ? `\\left(${move}\\right)` : move}`;
   const plate = geared ? exact(geared.plateRatio) : null;
   const check = plate ? `${all} ${plate.lt(0) ? '-' : '+'} ${texOf(plate.abs())}` : all;
-  lines.push(
-    { key: 'spindleAngle', label: 'Angle of one space', formula: '\\frac{360^\\circ}{N}', put: `\\frac{360^\\circ}{${divisions}}`, result: `${decimalText(exact(360, divisions), 5)}^\\circ`, source: 'one turn of the work has 360°' },
-    { key: 'check', label: geared ? 'Check: the moves and the plate’s own turn make one turn of the work' : 'Check: all the moves make one turn of the work', formula: 'R', put: check, result: decimalText(exact(ratio)), source: 'run through the motion of the head' },
-  ); // prettier-ignore
-  return lines;
+  const turns = aim.stride === 1 ? 'one turn' : `${aim.stride} turns`;
+  return {
+    key: 'check',
+    label: geared
+      ? 'Check: the moves and the plate’s own turn make one turn of the work'
+      : `Check: all the moves make ${turns} of the work`,
+    formula: aim.stride === 1 ? 'R' : `${aim.stride}\\,R`,
+    put: check,
+    result: decimalText(exact(ratio).mul(aim.stride)),
+    source: 'run through the motion of the head',
+  };
 }

@@ -14,6 +14,50 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
   'not-whole': (i) => `${d(i, 'what')} must be a whole number; ${i.given} is not. ${i.allowed}.`,
   'out-of-range': (i) => `${d(i, 'what')} of ${i.given} is out of range. ${i.allowed}.`,
   'not-positive': (i) => `${d(i, 'what')} must be more than zero; ${i.given} is not.`,
+  negative: (i) => `${d(i, 'what')} cannot be less than zero; ${i.given} is.`,
+  'pitches-impossible': (i) =>
+    `A normal pitch of ${d(i, 'normal')} cannot go with a transverse one of ${d(i, 'transverse')}: along the normal the teeth stand closer, never wider apart. Were the two exchanged?`,
+  'pitches-at-odds': (i) =>
+    `The two pitches are at odds with a helix of ${d(i, 'angle')}: the ${d(i, 'plane')} pitch would be ${d(i, 'expected')}, not ${i.given}. The two as given mean ${d(i, 'fits')}. Put one of the three right, or leave this one empty.`,
+  'helix-needs-mate': () =>
+    'Still needed: the teeth of the mate and the centre distance wanted, further down. The angle follows from them.',
+  'helix-transverse-centre': () =>
+    'A transverse pitch fixes the pitch diameters whatever the angle, so a centre distance cannot tell the angle. Give the normal pitch, the cutter’s own.',
+  'helix-centre-short': (i) =>
+    `${i.given} is closer than these counts stand as straight gears, ${d(i, 'straight')}; a helix only spreads them. Take fewer teeth or a finer pitch.`,
+  'helix-centre-long': (i) =>
+    `${i.given} is so far from the ${d(i, 'straight')} of straight gears that no cutter can be laid along the teeth. Take more teeth or a coarser pitch.`,
+  'helix-crossed-none': (i) =>
+    `No angle brings this pair to ${i.given}: on shafts crossed so it stands at least ${d(i, 'least')} apart.`,
+  'helix-lead-short': (i) =>
+    `A lead of ${i.given} is too short for these teeth: at any angle it is more than ${d(i, 'least')}. Was it measured over less than a whole turn?`,
+  'helix-two-angles': (i) =>
+    `Two angles give this centre distance. ${i.given} is taken, the one nearer to half the shaft angle; the other is ${d(i, 'other')}. To use it, type it as the angle.`,
+  'shafts-at-odds': (i) =>
+    `These helices and hands cross their shafts at ${d(i, 'found')}, not ${i.given}. Leave the mate’s angle empty and it follows from the shafts.`,
+  'crossed-centre-off': (i) =>
+    `The pitch cylinders of this pair touch at ${d(i, 'nominal')}, and the shafts stand ${i.given} apart. Let the angle come from the centre distance, or move a shaft.`,
+  'pair-angles-differ': (i) =>
+    `The two gears of this pair have helix angles of ${i.given}. On parallel shafts they mesh only with one and the same angle.`,
+  'pair-hands-same': (i) =>
+    `Both gears of this pair are ${i.given}-hand. On parallel shafts one must lean the other way; of one hand they only run on crossed shafts.`,
+  'shafts-needed': () => 'Still needed: the angle of the shafts, or the mate’s own helix angle.',
+  'thinning-too-much': (i) =>
+    `Taking ${i.given} off a tooth of ${d(i, 'tooth')} leaves too little to carry anything.`,
+  'mesh-too-close': (i) =>
+    `At ${i.given} the two cannot roll at all: their base circles overlap. Shafts for this pair stand ${d(i, 'nominal')} apart.`,
+  'mesh-binds': (i) =>
+    `At ${i.given} the pair has ${d(i, 'backlash')} of backlash: it binds. Spread the shafts to ${d(i, 'spread')}, or sink the cutter ${d(i, 'deeper')} more into this gear.`,
+  'mesh-bottoms': (i) =>
+    `At ${i.given} the tips reach the roots: ${d(i, 'clearance')} of clearance. The pair cannot be put together so.`,
+  'mesh-interferes': (i) =>
+    `The tips of the ${d(i, 'which')} run ${d(i, 'by')} past the end of the other’s involute and dig in at its root. Relieve those tips a little, or take more teeth for the smaller gear.`,
+  'mesh-barely': (i) =>
+    `Only ${i.given} of contact: below 1.1 one pair of teeth lets go about when the next takes hold, and it knocks.`,
+  'blank-off-nominal': (i) =>
+    `The blank is ${d(i, 'off')} ${d(i, 'way')} size. Set from its outside, the dial goes to ${d(i, 'dial')} instead of ${d(i, 'nominal')}: root and tooth come out right, the tips are ${d(i, 'tips')}.`,
+  'blank-far-off': (i) =>
+    `A blank of ${i.given} is ${d(i, 'off')} off ${d(i, 'wanted')}, more than a quarter of the addendum. Was it measured in other units, or turned for another gear?`,
   'pitch-slip': (i) =>
     `${i.given} with these figures is ${d(i, 'why')}. If the drawing says ${d(i, 'other')}, the blank is ${d(i, 'otherBlank')}.`,
   'pitch-not-standard': (i) =>
@@ -33,11 +77,73 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
   undercut: (i) =>
     `Fewer than ${d(i, 'limit')} teeth at ${d(i, 'angle')}: a generated mate would undercut these. A form cutter copies its own shape, so the teeth come out, but the mate may dig in at the root: try the pair before relying on it.`,
   'addendum-missing': () => 'A depth typed from a book or print also needs its addendum.',
+  'tip-under-bore': (i) =>
+    `An outside of ${d(i, 'tip')} is not more than the bore, ${d(i, 'bore')}. One of the two is in other units, or it is a radius.`,
+  'spans-contradict': (i) =>
+    `${i.given} does not go with ${d(i, 'first')}: ${d(i, 'why')}. Count the teeth between the jaws again.`,
+  'span-alone': (i) =>
+    `A span of ${d(i, 'span')} says nothing without its teeth: how many stand between the jaws?`,
+  'sample-unit': (i) =>
+    `With this count that is module ${d(i, 'module')}, finer than any standard. If it was read in ${d(i, 'other')}, it is ${d(i, 'dp')} DP (module ${d(i, 'm')}).`,
+  'stock-used-up': (i) => `Taking ${i.given} off to clean up leaves nothing of the stock.`,
+  'stock-too-small': (i) =>
+    `${i.given} is too small for any gear of this pitch: six teeth need ${d(i, 'least')} of stock.`,
+  'room-short': (i) =>
+    `The gear is ${d(i, 'tip')} over its tips, and there is room for ${i.given}: it would keep a cover from closing, or foul. Better known before metal is bought.`,
+  'sample-says-other': (i) =>
+    `The sample was taken for ${i.given}; with the readings as they are now it is ${d(i, 'now')}. Take that, or settle this station as it stands.`,
+  'angle-assumed': (i) =>
+    `The readings did not tell the pressure angle; ${i.given} was put in as the usual one of ${d(i, 'pitch')}. A cutter of the other angle would not run with its mate: two spans tell it, or the mate does.`,
+  'ratio-not-one': (i) => `“${i.given}” is not a ratio. Write it like 3, 3:1 or 63/42.`,
+  'survivors-over-turn': () =>
+    'Survivors lie on part of the gear: an arc up to 360°, or a chord shorter than the outside.',
   'below-cutter-range': (i) =>
     `Standard sets start at 12 teeth; for ${i.given} a single-point tool has to be ground to the tooth space.`,
+  'cutter-number-bad': (i) => `“${i.given}” is not a cutter number. ${i.allowed}.`,
+  'tooth-range-bad': (i) => `“${i.given}” is not a range of teeth. ${i.allowed}.`,
+  'cutter-pitch': (i) =>
+    `It is a cutter of ${d(i, 'its')}, and the gear is ${d(i, 'wanted')}${d(i, 'apart') ? ` (${d(i, 'apart')} apart: they look alike and do not run together)` : ''}.`,
+  'cutter-angle': (i) =>
+    `Its pressure angle is ${d(i, 'its')}, the gear’s ${d(i, 'wanted')}: it would not run with a mate of ${d(i, 'wanted')}.`,
+  'cutter-range': (i) => `It covers ${d(i, 'range')}, and this gear is cut as ${d(i, 'count')}.`,
+  'cutter-school': (i) =>
+    `No. ${d(i, 'number')} is ${d(i, 'inch')} by the inch school and ${d(i, 'metric')} by the metric one. Read the range engraved on it, or ask its maker’s school, before it scraps the gear.`,
+  'cutter-unnumbered': () => 'Neither number nor range of it is listed: read them off the cutter.',
+  'cutter-left-shop': (i) =>
+    `${d(i, 'what')} is no longer in the shop. This job keeps its own copy and goes on with it.`,
+  'cutter-changed': (i) =>
+    `${d(i, 'what')} has changed in the shop since this job was planned. The job still uses the copy it was planned with.`,
+  'cutter-shrinks': (i) => `With No. ${d(i, 'half')} at hand it serves ${d(i, 'range')} only.`,
   'no-head': () => 'No dividing head is chosen. Pick one from the shop.',
   'no-plates': (i) =>
     `${d(i, 'head')} has no index plates listed. Add its plates, with the holes of each circle.`,
+  'lead-head-not-geared': (i) =>
+    `${i.given} has no change gears between table and worm, so it cannot turn the work as it travels. Choose a head that can be geared, or say in the shop which gears go with this one.`,
+  'lead-no-gears': (i) =>
+    `No gears are listed in ${i.given}. List those on the wall, with how many there are of each.`,
+  'lead-gears-one': (i) => `${i.given} holds a single gear; a train needs two at least.`,
+  'lead-no-mill': () =>
+    'No mill is chosen whose table screw drives the head. List it in the shop, with the lead of its screw.',
+  'lead-screw-unknown': (i) =>
+    `The table screw of ${i.given} has no lead that can be used: a turn of the screw must move the table by more than nothing. Measure it over ten turns.`,
+  'lead-out-of-reach': (i) =>
+    `No train of these gears comes near a lead of ${i.given}: they cut from ${d(i, 'shortest')} to ${d(i, 'longest')}. ${d(i, 'try')}`,
+  'lead-off': (i) =>
+    `The tooth ends up ${d(i, 'off')} beside its place over this face, more than the ${d(i, 'allowed')} allowed. Bend the angle a little, or let six gears or another set come nearer.`,
+  'lead-train-lacks': (i) =>
+    `${i.given} was chosen, and these gears do not hold it any more. Choose a train again.`,
+  'lead-bracket': (i) => `${i.given} does not go on ${d(i, 'head')}: ${d(i, 'why')}.`,
+  'table-swing-short': (i) =>
+    `The table has to swing ${i.given} and goes to ${i.allowed}. Tilt the head, or use an attachment that carries the arbor.`,
+  'table-no-swing': (i) =>
+    `The table of ${i.given} does not swing. Tilt the head with a stub arbor, or use an attachment that turns the cutter.`,
+  'head-no-tilt': (i) =>
+    `The head of ${i.given} is not listed as one that tilts sideways. If it does, say so in the shop; if not, swing the table.`,
+  'table-column': (i) =>
+    `Swung, the table’s corner reaches ${i.given} towards the column and has ${i.allowed}. Bring the saddle forward by the difference first, or the table strikes the column.`,
+  'lead-no-indexing': (i) =>
+    `With the lead geared only the crank’s own plate divides, and ${i.given} does not come out on it: ${d(i, 'need')}. ${i.allowed} Or drill a plate with such a circle, or a ring of ${d(i, 'holes')} that goes between spindle and work.`,
+  'choice-not-with-lead': (i) => `${d(i, 'way')} was chosen. ${d(i, 'why')} Choose a way again.`,
   'no-simple-indexing': (i) =>
     `${i.given} spaces cannot be had by simple indexing with these plates: ${d(i, 'need')}. ${i.allowed}`,
   'choice-no-longer-divides': (i) =>
@@ -51,6 +157,53 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
   'head-changed': (i) =>
     `${d(i, 'head')} has changed in the shop since this job was planned. The job still uses the copy it was planned with.`,
   'circle-bad': (i) => `A circle of ${i.given} holes cannot be. ${i.allowed}.`,
+  'no-mill': () =>
+    'No mill is listed whose table could be moved. Add one in the shop, with the lead of its table screw.',
+  'angle-not-simple': (i) =>
+    `${i.given} cannot be had exactly by simple indexing with these plates: ${d(i, 'need')}. Pick the nearest below, with its error.`,
+  'choice-lacks': (i) =>
+    `${d(i, 'way')} was chosen, and ${d(i, 'head')} no longer has what it needs. Pick a way again.`,
+  'stride-shares': (i) =>
+    `Every ${i.given}th space meets only ${d(i, 'cut')} of the ${d(i, 'spaces')}, since the two share a factor.${i.allowed ? ` Take ${i.allowed}.` : ''}`,
+  'stride-part-turn': () =>
+    'Block order goes round and round, so it needs a whole turn. Here cut in order: 1.',
+  'holes-touch': (i) =>
+    `${d(i, 'holes')} holes run into one another on a circle of ${i.given}. It must be more than ${d(i, 'least')} mm across, or the holes smaller.`,
+  'travel-short': (i) =>
+    `From first to last is ${i.given} mm, and the table of ${d(i, 'mill')} travels ${i.allowed} mm. Cut it in two settings, or turn it end for end.`,
+  'stepper-changed': (i) =>
+    `${d(i, 'what')} has changed in the shop since this job was planned. The job still uses the copy it was planned with.`,
+  'gears-changed': (i) =>
+    `${d(i, 'what')} has changed in the shop since this job was planned. The job still uses the copy it was planned with.`,
+  'mill-changed': (i) =>
+    `${d(i, 'what')} has changed in the shop since this job was planned. The job still uses the copy it was planned with.`,
+  'mill-left-shop': (i) =>
+    `${d(i, 'what')} is no longer in the shop. This job keeps its own copy and goes on with it.`,
+  'angle-over-turn': (i) =>
+    `An angle from one to the next is more than 0 and at most a whole turn, 360°; ${i.given} is not.`,
+  'angles-overlap': (i) =>
+    `${i.given} come to ${d(i, 'total')}, more than a whole turn: the last ones fall among the first. Is that meant?`,
+  'flats-over-stock': (i) =>
+    `${i.given} does not go on stock of ${d(i, 'stock')}: a flat lies inside the round, and not past its centre.`,
+  'flats-odd': (i) =>
+    `${d(i, 'flats')} is odd: no flat lies opposite another. Across flats is twice the way from flat to centre; gauge it from a flat to the corner opposite, ${d(i, 'gauge')}.`,
+  'flats-corners-lost': (i) =>
+    `Below ${d(i, 'full')} the flats meet inside the round: the corners come out at Ø ${d(i, 'over')}, under the stock.`,
+  'flats-depth-other': (i) =>
+    `A depth of ${i.given} is not what across flats asks for, ${d(i, 'depth')}. Across flats counts; clear one of the two.`,
+  'ratio-bad': (i) =>
+    `“${i.given}” is not a worm ratio. Write the turns of the crank for one turn of the spindle, like 40, 40:1 or 81/2.`,
+  'name-twice': (i) => `Two ${d(i, 'what')} are called ${i.given}. Give each its own name.`,
+  'no-such-head': (i) =>
+    `There is no head called “${i.given}” in the shop. Add it first, or write its name as it stands there.`,
+  'no-such-gears': (i) => `There is no set of change gears called “${i.given}” in the shop.`,
+  'gear-owned-none': (i) =>
+    `A wheel of ${i.given} teeth is owned 0 times. Leave the row out, or say how many there are.`,
+  'table-other': (i) => `This is the table of ${d(i, 'other')}, not of ${d(i, 'wanted')}. Bring it in there.`,
+  'table-columns': (i) =>
+    `No column is called ${d(i, 'missing')}. The first row must name the columns: ${i.allowed}.`,
+  'table-empty': (i) => `This table has no rows under its heading. The columns are ${i.allowed}.`,
+  'word-unknown': (i) => `“${i.given}” is not known for ${d(i, 'what')}. Write ${i.allowed}.`,
   'plate-twice': (i) => `Two plates are called ${i.given}. Give each its own letter.`,
   'finish-stock-too-deep': (i) =>
     `Leaving ${i.given} for the finish pass is not possible: it must be more than zero and less than the whole depth, ${d(i, 'depth')}.`,

@@ -6,16 +6,12 @@ import {
   depthAsStamped,
   depthByRule,
   depthsOfAllSchools,
-  gearOutline,
-  involute,
   isStandard,
   questionPitch,
   spurSizes,
-  toothHalfAngle,
-  toothOutline,
   undercutLimit,
-  type GearDrawing,
 } from './index.ts';
+import { gearOutline, involute, toothHalfAngle, toothOutline, type GearDrawing } from '../involute/index.ts';
 
 const module = (m: string) => pitchOf('module', exact(m));
 const dp = (p: string) => pitchOf('dp', exact(p));

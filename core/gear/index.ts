@@ -1,11 +1,24 @@
 export { depthAsStamped, depthByRule, depthsOfAllSchools, type ToothDepth } from './depth.ts';
-export { involute, toothHalfAngle } from './involute.ts';
-export { comparePitch, isStandard, nearestStandard, questionPitch } from './pitchJudgement.ts';
+export {
+  comparePitch,
+  isStandard,
+  nearestStandard,
+  questionPitch,
+  standardPitches,
+} from './pitchJudgement.ts';
 export { readGear, type GearReadings } from './readings.ts';
-export { gearSchema, type GearInput } from './schema.ts';
-export { spurSizes, undercutLimit, type SpurSizes } from './spurSizes.ts';
-export { planGear, type GearDetail } from './station.ts';
-export { gearOutline, toothOutline, type GearDrawing, type Point } from './toothOutline.ts';
+export { MOST_HELIX_DEG } from './helix.ts';
+export {
+  gearSchema,
+  HELIX_SOURCES,
+  parallelShafts,
+  plainHelix,
+  plainTeeth,
+  type GearInput,
+  type HelixSource,
+} from './schema.ts';
+export { spurSizes, undercutLimit, type SpurSizes, type ToothVariation } from './spurSizes.ts';
+export { planGear, type CrossedDetail, type GearDetail, type MeshDetail } from './station.ts';
 export {
   TOOTH_SYSTEM_IDS,
   TOOTH_SYSTEMS,

@@ -19,6 +19,19 @@ const STANDARD: Readonly<Record<Pitch['system'], readonly Pitch[]>> = {
   dp: standardOf('dp'),
 };
 
+/** Every standard pitch of a system, with its series: I and II of ISO 54, fine modules below 1, or a diametral pitch. */
+export function standardPitches(
+  system: Pitch['system'],
+): readonly { readonly pitch: Pitch; readonly series: 'I' | 'II' | 'fine' | 'dp' }[] {
+  const second: readonly string[] = MODULES_SERIES_2;
+  const fine: readonly string[] = MODULES_FINE;
+  return STANDARD[system].map((pitch) => {
+    const figure = decimalText(pitch.figure);
+    const series = fine.includes(figure) ? 'fine' : second.includes(figure) ? 'II' : 'I';
+    return { pitch, series: system === 'dp' ? 'dp' : series };
+  });
+}
+
 export function isStandard(pitch: Pitch): boolean {
   return STANDARD[pitch.system].some((standard) => standard.figure.equals(pitch.figure));
 }

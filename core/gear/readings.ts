@@ -1,17 +1,21 @@
-import { at, type Issue, type Result } from '../findings/index.ts';
+import { at, fail, type Issue, type Result } from '../findings/index.ts';
 import {
   approx,
   decimalText,
+  exact,
   lengthText,
   parseAngleDeg,
   parseCount,
+  parseOptionalLength,
   parsePitch,
   parsePositiveLength,
   type Exact,
+  type Measure,
   type Pitch,
   type UnitSystem,
 } from '../units/index.ts';
 import { depthAsStamped, depthByRule, type ToothDepth } from './depth.ts';
+import { MOST_HELIX_DEG, readHelix } from './helix.ts';
 import type { GearInput } from './schema.ts';
 
 /** Fewest and most teeth a job may have. Four is the smallest lantern-like pinion met in instruments. */
@@ -21,9 +25,17 @@ export const MOST_TEETH = 1000;
 /** What could be read from the gear's fields; null where missing or wrong, with the issue told. */
 export interface GearReadings {
   readonly teeth: number | null;
+  /** In the normal plane, where the cutter works; of a spur gear simply its pitch. */
   readonly pitch: Pitch | null;
   readonly pressureAngleDeg: Exact | null;
   readonly depth: ToothDepth | null;
+  /** Degrees; 0 for a spur gear, and while it cannot be told. */
+  readonly helixDeg: Exact;
+  readonly helixKnown: boolean;
+  readonly hand: 'right' | 'left';
+  /** mm along the pitch circle; 0 for teeth of nominal thickness */
+  readonly thinning: Exact;
+  readonly mate: MateReading;
   readonly issues: readonly Issue[];
 }
 
@@ -49,8 +61,11 @@ function readDepth(
   input: GearInput,
   pitch: Pitch | null,
   system: UnitSystem,
+  onCutter: Measure | null,
 ): { depth: ToothDepth | null; issues: Issue[] } {
-  const { rule, stamped, addendum, wholeDepth, readFrom } = input.depth;
+  const { rule, addendum, wholeDepth, readFrom } = input.depth;
+  // typed on the card, else as the shop's list has it for the cutter that was picked
+  const stamped = input.depth.stamped.typed.trim() === '' && onCutter ? onCutter : input.depth.stamped;
   const issues: Issue[] = [];
   const take = (path: string, result: Result<Exact>): Exact | null => {
     if (result.ok) return result.value;
@@ -81,7 +96,7 @@ function readDepth(
   if (!depth || !pitch) return { depth: null, issues };
 
   const path = depth.from === 'stamped' ? 'depth.stamped' : 'depth.wholeDepth';
-  const given = depth.from === 'stamped' ? input.depth.stamped.typed : input.depth.wholeDepth.typed;
+  const given = depth.from === 'stamped' ? stamped.typed : input.depth.wholeDepth.typed;
   const twice = depth.addendum.mul(2);
   if (depth.wholeDepth.lte(twice)) {
     const detail = { twice: lengthText(approx(twice), system, 'fine') };
@@ -101,21 +116,99 @@ function readDepth(
   return { depth, issues };
 }
 
+/** What the mate’s fields say. On crossed shafts its own angle is told, or follows from that of the shafts. */
+interface MateReading {
+  readonly teeth: number | null;
+  /** mm */
+  readonly centre: Exact | null;
+  readonly backlash: Exact | null;
+  /** Null on parallel shafts, where the mate has this gear’s angle and the other hand. */
+  readonly crossed: {
+    readonly helixDeg: Exact | null;
+    readonly hand: 'right' | 'left';
+    readonly shaftDeg: Exact | null;
+  } | null;
+}
+
+type Take = <T>(path: string, result: Result<T>) => T | null;
+const left = ({ typed }: Measure): boolean => typed.trim() === '';
+
+/** Issues: those of the parser; out-of-range */
+function readTurn(typed: Measure, what: string, most: number): Result<Exact> {
+  const angle = parseAngleDeg(typed);
+  if (!angle.ok || (angle.value.gte(0) && angle.value.lte(most))) return angle;
+  const allowed = `It lies from 0° to ${most}°`;
+  return fail({
+    code: 'out-of-range',
+    path: '',
+    severity: 'wrong',
+    given: typed.typed,
+    allowed,
+    detail: { what },
+  });
+}
+
+function readMate({ mate }: GearInput, take: Take): MateReading {
+  const teeth = left(mate.teeth) ? null : take('mate.teeth', parseCount(mate.teeth, 'The mate’s tooth count', LEAST_TEETH, MOST_TEETH));
+  const centre = left(mate.centre) ? null : take('mate.centre', parsePositiveLength(mate.centre, 'The centre distance'));
+  const backlash = take('mate.backlash', parseOptionalLength(mate.backlash, 'The backlash'));
+  if (mate.shafts === 'parallel') return { teeth, centre, backlash, crossed: null };
+  const helixDeg = left(mate.helix) ? null : take('mate.helix', readTurn(mate.helix, 'The mate’s helix angle', MOST_HELIX_DEG));
+  const shaftDeg = left(mate.shaftAngle) ? null : take('mate.shaftAngle', readTurn(mate.shaftAngle, 'The angle of the shafts', 2 * MOST_HELIX_DEG));
+  return { teeth, centre, backlash, crossed: { helixDeg, hand: mate.hand, shaftDeg } };
+} // prettier-ignore
+
+/** The addendum a normal module has by the rule in force; null where it is typed and cannot be read. */
+function addendumOf({ depth }: GearInput, normalModule: number): number | null {
+  if (depth.rule !== 'typed') return approx(depthByRule(depth.rule, exact(normalModule.toFixed(9))).addendum);
+  const typed = parsePositiveLength(depth.addendum, '');
+  return typed.ok ? approx(typed.value) : null;
+}
+
 /**
  * Reads the gear's fields.
- * @param system units for the sentences
- * Issues: those of each parser at its field; out-of-range for the angle; depth-under-addendum; depth-unusual
+ * @param system units for the sentences @param onCutter the depth stamped on the cutter that was picked, if any
+ * Issues: those of each parser at its field; those of the helix; out-of-range for an angle; depth-under-addendum; depth-unusual
  */
-export function readGear(input: GearInput, system: UnitSystem): GearReadings {
+export function readGear(
+  input: GearInput,
+  system: UnitSystem,
+  onCutter: Measure | null = null,
+): GearReadings {
   const issues: Issue[] = [];
   const take = <T>(path: string, result: Result<T>): T | null => {
     if (result.ok) return result.value;
     issues.push(...at(path, result.issues));
     return null;
   };
-  const pitch = take('pitch', parsePitch(input.pitch));
+  const typedPitch = take('pitch', parsePitch(input.pitch));
   const teeth = take('teeth', parseCount(input.teeth, 'The tooth count', LEAST_TEETH, MOST_TEETH));
   const pressureAngleDeg = take('pressureAngle', readPressureAngle(input));
-  const { depth, issues: depthIssues } = readDepth(input, pitch, system);
-  return { pitch, teeth, pressureAngleDeg, depth, issues: [...issues, ...depthIssues] };
+  const mate = readMate(input, take);
+  const solved = readHelix(input, {
+    pitch: typedPitch,
+    teeth,
+    mateTeeth: mate.teeth,
+    centre: mate.centre,
+    addendumOf: (module) => addendumOf(input, module),
+    system,
+  });
+  // its issues stand at the fields that the angle was looked for in
+  if (!solved.ok) issues.push(...solved.issues);
+  const helix = solved.ok ? solved.value : null;
+  const pitch = helix?.normalPitch ?? typedPitch;
+  const { depth, issues: depthIssues } = readDepth(input, pitch, system, onCutter);
+  const thinning = take('thinning', parseOptionalLength(input.thinning, 'The thinning'));
+  return {
+    pitch,
+    teeth,
+    pressureAngleDeg,
+    depth,
+    helixDeg: helix?.helixDeg ?? exact(0),
+    helixKnown: helix !== null,
+    hand: input.hand,
+    thinning: thinning ?? exact(0),
+    mate,
+    issues: [...issues, ...(helix?.notes ?? []), ...depthIssues],
+  };
 }

@@ -7,11 +7,24 @@ import {
   type Value,
   type Working,
 } from '../station/index.ts';
-import { approx, decimalText, degreesText, lengthText, pitchText, type UnitSystem } from '../units/index.ts';
+import {
+  dmsText,
+  approx,
+  decimalText,
+  degreesText,
+  exact,
+  exactText,
+  lengthText,
+  pitchText,
+  type UnitSystem,
+} from '../units/index.ts';
 import { depthsOfAllSchools } from './depth.ts';
+import { helicalOf, helicalWorking, type HelicalDetail } from './helical.ts';
+import { judgeMesh, judgeThinning, meshWithMate, meshWorking, type MeshDetail } from './meshWithMate.ts';
+import { crossedMate, crossedWorking, judgeCrossed, type CrossedDetail } from './crossedMate.ts';
 import { comparePitch } from './pitchJudgement.ts';
 import type { GearReadings } from './readings.ts';
-import { spurSizes, undercutLimit, type SpurSizes } from './spurSizes.ts';
+import { spurSizes, undercutOf, type SpurSizes } from './spurSizes.ts';
 
 /** Another school's whole depth, to stand beside the one in force. */
 export interface OtherDepth {
@@ -21,8 +34,17 @@ export interface OtherDepth {
   readonly inForce: boolean;
 }
 
+export type { CrossedDetail, MeshDetail };
+
 export interface GearDetail {
+  /** How it runs with its mate; null when none is given. */
+  readonly mesh: MeshDetail | null;
+  /** The same on crossed shafts. */
+  readonly crossed: CrossedDetail | null;
+  readonly helical: HelicalDetail | null;
   readonly otherDepths: readonly OtherDepth[];
+  /** In the plane the cutter works in: the figure as exact text. */
+  readonly normalPitch: { readonly system: 'module' | 'dp'; readonly figure: string } | null;
 }
 
 /** Figures written into TeX: lengths always in mm there, the unit the formulas are worked in. */
@@ -47,16 +69,37 @@ function workingOf(sizes: SpurSizes): Working[] {
     });
   }
   lines.push(
-    { key: 'pitchDiameter', label: 'Pitch diameter', formula: 'd = z\\,m', put: `${sizes.teeth} \\times ${decimalText(m)}`, result: mm(d), source: iso },
+    pitchDiameterWorking(sizes, m, d),
     { key: 'addendum', label: 'Addendum', formula: sizes.depth.rule ? `h_a = ${sizes.depth.rule.addendum}\\,m` : 'h_a', put: sizes.depth.rule ? `${sizes.depth.rule.addendum} \\times ${decimalText(m)}` : '\\text{as typed}', result: mm(ha), source: sizes.depth.rule?.source ?? sizes.depth.readFrom ?? '' },
     depthWorking(sizes, m, h),
+    ...sinkWorking(sizes),
     { key: 'clearance', label: 'Clearance', formula: 'c = h - 2h_a', put: `${decimalText(h, 4)} - 2 \\times ${decimalText(ha, 4)}`, result: mm(approx(sizes.clearance)), source: iso },
     { key: 'circularPitch', label: 'Circular pitch', formula: 'p = \\pi\\,m', put: `\\pi \\times ${decimalText(m)}`, result: mm(sizes.circularPitch), source: iso },
-    { key: 'toothThickness', label: 'Tooth thickness', formula: 's = \\frac{p}{2}', put: `\\frac{${decimalText(sizes.circularPitch, 4)}}{2}`, result: mm(sizes.toothThickness), source: iso },
-    { key: 'baseDiameter', label: 'Base diameter', formula: 'd_b = d\\cos\\alpha', put: `${decimalText(d)} \\times \\cos ${decimalText(sizes.pressureAngleDeg)}^\\circ`, result: mm(sizes.baseDiameter), source: iso },
+    { key: 'toothThickness', label: 'Tooth thickness', formula: sizes.thinning.equals(0) ? 's = \\frac{p}{2}' : 's = \\frac{p}{2} - \\Delta s', put: `\\frac{${decimalText(sizes.circularPitch, 4)}}{2}${sizes.thinning.equals(0) ? '' : ` - ${decimalText(sizes.thinning, 4)}`}`, result: mm(sizes.toothThickness), source: iso },
+    { key: 'baseDiameter', label: 'Base diameter', formula: 'd_b = d\\cos\\alpha', put: `${decimalText(d)} \\times \\cos ${decimalText((sizes.transverse.pressureAngle * 180) / Math.PI, 4)}^\\circ`, result: mm(sizes.baseDiameter), source: iso },
   ); // prettier-ignore
   return lines;
 }
+
+function pitchDiameterWorking(sizes: SpurSizes, m: number, d: number): Working {
+  const base = { key: 'pitchDiameter', label: 'Pitch diameter', result: mm(d), source: 'ISO 21771' };
+  if (sizes.helixDeg.equals(0))
+    return { ...base, formula: 'd = z\\,m', put: `${sizes.teeth} \\times ${decimalText(m)}` };
+  const angle = `\\cos ${decimalText(sizes.helixDeg, 4)}^\\circ`;
+  return {
+    ...base,
+    formula: 'd = \\frac{z\\,m_n}{\\cos\\beta}',
+    put: `\\frac{${sizes.teeth} \\times ${decimalText(m)}}{${angle}}`,
+  };
+}
+
+function sinkWorking({ thinning, sink, cutDepth, depth }: SpurSizes): Working[] {
+  if (thinning.equals(0)) return [];
+  return [
+    { key: 'sink', label: 'Deeper, to thin the tooth', formula: '\\Delta h = \\frac{\\Delta s\\,\\cos\\alpha}{2\\sin(\\alpha + 90^\\circ/z_c)}', put: `\\Delta s = ${decimalText(thinning, 4)}`, result: mm(approx(sink)), source: 'a form cutter keeps its shape and moves radially; by drawing it' },
+    { key: 'cutDepth', label: 'Depth to cut', formula: 'h + \\Delta h', put: `${decimalText(depth.wholeDepth, 4)} + ${decimalText(sink, 4)}`, result: mm(approx(cutDepth)), source: 'by adding up' },
+  ];
+} // prettier-ignore
 
 function depthWorking(sizes: SpurSizes, m: number, h: number): Working {
   const { depth } = sizes;
@@ -84,7 +127,15 @@ function depthWorking(sizes: SpurSizes, m: number, h: number): Working {
 function valuesOf(sizes: SpurSizes): Value[] {
   return [
     textValue({ key: 'teeth', label: 'Teeth', symbol: 'z', settles: true }, String(sizes.teeth)),
-    lengthValue({ key: 'module', label: 'Module', symbol: 'm', settles: true }, sizes.module),
+    lengthValue(
+      {
+        key: 'module',
+        label: sizes.helixDeg.equals(0) ? 'Module' : 'Normal module',
+        symbol: sizes.helixDeg.equals(0) ? 'm' : 'm_n',
+        settles: true,
+      },
+      sizes.module,
+    ),
     angleValue(
       { key: 'pressureAngle', label: 'Pressure angle', symbol: '\\alpha', settles: true },
       sizes.pressureAngleDeg,
@@ -94,6 +145,32 @@ function valuesOf(sizes: SpurSizes): Value[] {
       { key: 'wholeDepth', label: 'Whole depth', symbol: 'h', settles: true },
       sizes.depth.wholeDepth,
     ),
+    ...(sizes.thinning.equals(0)
+      ? []
+      : [
+          lengthValue(
+            { key: 'cutDepth', label: 'Depth to cut, for thinner teeth', settles: true },
+            sizes.cutDepth,
+          ),
+        ]),
+    ...(sizes.helixDeg.equals(0)
+      ? []
+      : [
+          angleValue(
+            { key: 'helix', label: `Helix, ${sizes.hand}-hand`, symbol: '\\beta', settles: true },
+            sizes.helixDeg,
+          ),
+          textValue({ key: 'hand', label: 'Hand', settles: true }, sizes.hand),
+          angleValue(
+            { key: 'transverseAngle', label: 'Pressure angle, transverse', symbol: '\\alpha_t' },
+            exact(((sizes.transverse.pressureAngle * 180) / Math.PI).toFixed(7)),
+          ),
+          lengthValue(
+            { key: 'transverseModule', label: 'Transverse module', symbol: 'm_t' },
+            helicalOf(sizes)!.transverseModule,
+          ),
+          lengthValue({ key: 'lead', label: 'Lead', symbol: 'L' }, helicalOf(sizes)!.lead),
+        ]),
     lengthValue({ key: 'addendum', label: 'Addendum', symbol: 'h_a', settles: true }, sizes.depth.addendum),
     lengthValue({ key: 'clearance', label: 'Clearance', symbol: 'c' }, sizes.clearance),
     lengthValue({ key: 'toothThickness', label: 'Tooth thickness', symbol: 's' }, sizes.toothThickness),
@@ -117,7 +194,7 @@ function judge(sizes: SpurSizes, path: string, system: UnitSystem): Issue[] {
       detail,
     });
   }
-  const limit = undercutLimit(sizes.depth.addendum, sizes.module, sizes.pressureAngle);
+  const limit = undercutOf(sizes);
   // 17 at 20° shows only a trace, and is cut everywhere
   if (sizes.teeth < Math.floor(limit)) {
     const detail = { limit: decimalText(limit, 1), angle: degreesText(sizes.pressureAngleDeg) };
@@ -135,12 +212,16 @@ function judge(sizes: SpurSizes, path: string, system: UnitSystem): Issue[] {
 /**
  * The gear station: what the drawing fixes.
  * @param path where the gear's fields stand in the document @param system units for the answer
- * Issues: those of the readings; pitch-look-alike, pitch-not-standard, undercut, depth-over-root
+ * @param cutterTeeth the count the cutter in force is made for: sinking it deeper thins the tooth by its slope
+ * @param mateThinning mm taken off the teeth of the mate, where it is a part of the same job
+ * Issues: those of the readings; those of the mesh, parallel or crossed; pitch-look-alike, pitch-not-standard, undercut, depth-over-root
  */
 export function planGear(
   read: GearReadings,
   path: string,
   system: UnitSystem,
+  cutterTeeth: number,
+  mateThinning = 0,
 ): StationWork<SpurSizes, GearDetail> {
   const issues: Issue[] = read.issues.map((issue) => ({ ...issue, path: `${path}.${issue.path}` }));
   const { teeth, pitch, pressureAngleDeg, depth } = read;
@@ -151,10 +232,12 @@ export function planGear(
           teeth ? `${teeth} teeth` : 'teeth needed',
           pitch ? pitchText(pitch) : 'pitch needed',
           pressureAngleDeg && degreesText(pressureAngleDeg),
+          read.helixKnown || !teeth || !pitch ? null : 'helix needed',
+          !read.helixDeg.equals(0) && `helix ${dmsText(read.helixDeg)} ${read.hand}`,
         ]
           .filter(Boolean)
           .join(', ');
-  const none: GearDetail = { otherDepths: [] };
+  const none: GearDetail = { mesh: null, crossed: null, helical: null, otherDepths: [], normalPitch: null };
   const empty = {
     id: 'gear',
     facts: null,
@@ -164,18 +247,33 @@ export function planGear(
     cautions: [],
     detail: none,
   } as const;
-  if (!teeth || !pitch || !pressureAngleDeg || !depth) return { ...empty, issues };
+  if (!teeth || !pitch || !pressureAngleDeg || !depth || !read.helixKnown) return { ...empty, issues };
 
-  const sizes = spurSizes(teeth, pitch, pressureAngleDeg, depth);
+  const { helixDeg, hand, thinning } = read;
+  const sizes = spurSizes(teeth, pitch, pressureAngleDeg, depth, { helixDeg, hand, thinning, cutterTeeth });
   issues.push(...judge(sizes, path, system));
+  issues.push(...judgeThinning(sizes, lengthText(approx(thinning), system, 'fine'), path, system));
+  const mesh = meshWithMate(sizes, read, cutterTeeth, mateThinning);
+  if (mesh) issues.push(...judgeMesh(mesh, read.mate.centre !== null, path, system));
+  const crossed = crossedMate(sizes, read);
+  issues.push(...judgeCrossed(crossed, read, path, system));
   const usable = sizes.rootDiameter.gt(0);
   return {
     ...empty,
     facts: usable ? sizes : null,
     values: valuesOf(sizes),
-    working: workingOf(sizes),
+    working: [
+      ...workingOf(sizes),
+      ...helicalWorking(sizes),
+      ...(mesh ? meshWorking(mesh, cutterTeeth) : []),
+      ...(crossed ? crossedWorking(crossed, sizes) : []),
+    ],
     issues,
     detail: {
+      mesh,
+      crossed,
+      helical: helicalOf(sizes),
+      normalPitch: { system: pitch.system, figure: exactText(pitch.figure) },
       otherDepths: depthsOfAllSchools(pitch.module).map((other) => ({
         name: other.rule!.name,
         mm: approx(other.wholeDepth),

@@ -37,24 +37,41 @@ export interface GearTable {
   readonly byProduct: ReadonlyMap<number, readonly GearPair[]>;
 }
 
+/** The pairs of each product; put together only when an exact product is asked for. */
+function pairsByProduct(pairs: readonly GearPair[]): ReadonlyMap<number, readonly GearPair[]> {
+  const byProduct = new Map<number, GearPair[]>();
+  for (const pair of pairs) {
+    const same = byProduct.get(pair.product);
+    if (same) same.push(pair);
+    else byProduct.set(pair.product, [pair]);
+  }
+  return byProduct;
+}
+
 /** Makes owned gears ready for searching. Rows of one tooth count add up; rows with none are passed over. */
 export function tableOfGears(owned: readonly OwnedGear[]): GearTable {
   const counts = new Map<number, number>();
   for (const { teeth, count } of owned) if (count > 0) counts.set(teeth, (counts.get(teeth) ?? 0) + count);
   const teeth = [...counts.keys()].sort((a, b) => a - b);
   const pairs: GearPair[] = [];
-  const byProduct = new Map<number, GearPair[]>();
   for (const [i, low] of teeth.entries()) {
-    for (const high of teeth.slice(i)) {
-      if (low === high && (counts.get(low) ?? 0) < 2) continue;
-      const pair = { low, high, product: low * high };
-      pairs.push(pair);
-      const same = byProduct.get(pair.product);
-      if (same) same.push(pair);
-      else byProduct.set(pair.product, [pair]);
+    for (let j = i; j < teeth.length; j += 1) {
+      const high = teeth[j]!;
+      if (low === high && counts.get(low)! < 2) continue;
+      pairs.push({ low, high, product: low * high });
     }
   }
   pairs.sort((a, b) => a.product - b.product || a.low - b.low);
   const products = Int32Array.from(pairs, ({ product }) => product);
-  return { counts, teeth, pairs, products, largestProduct: products.at(-1) ?? 0, byProduct };
+  let byProduct: ReadonlyMap<number, readonly GearPair[]> | null = null;
+  return {
+    counts,
+    teeth,
+    pairs,
+    products,
+    largestProduct: products.at(-1) ?? 0,
+    get byProduct() {
+      return (byProduct ??= pairsByProduct(pairs));
+    },
+  };
 }

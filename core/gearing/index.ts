@@ -1,2 +1,16 @@
+export { bracketRefuses, ownsTrain, type Bracket } from './bracket.ts';
 export { tableOfGears, TWELVE_GEARS, type GearPair, type GearTable, type OwnedGear } from './gears.ts';
-export { clearsStud, findTrains, trainRatio, type Train, type TrainSearch } from './trains.ts';
+export { countTrains, findNearTrains, findNearTrainsOfSix, trainsBetween } from './nearTrains.ts';
+export { longTrainSchema, trainSchema } from './schema.ts';
+export {
+  clearsStud,
+  compareTrains,
+  findTrains,
+  gearsIn,
+  meshesOf,
+  trainText,
+  trainRatio,
+  type Meshing,
+  type Train,
+  type TrainSearch,
+} from './trains.ts';

@@ -3,9 +3,14 @@ import fc from 'fast-check';
 import { exact, exactText } from '../units/index.ts';
 import {
   clearsStud,
+  countTrains,
+  findNearTrains,
+  findNearTrainsOfSix,
   findTrains,
   tableOfGears,
+  trainsBetween,
   trainRatio,
+  trainText,
   TWELVE_GEARS,
   type OwnedGear,
   type Train,
@@ -120,4 +125,139 @@ test('a compound stud: the placing that clears is taken where there is one', () 
     ];
     expect(others.some(clearsStud)).toBe(false);
   }
+});
+
+describe('trains that come near a ratio', () => {
+  /** Every ratio that the gears on the wall can make, tried in turn. */
+  function allRatios(owned: readonly OwnedGear[], compound: boolean): number[] {
+    const wall = onTheWall(owned);
+    const ratios: number[] = [];
+    for (const [i, a] of wall.entries()) {
+      for (const [j, b] of wall.entries()) {
+        if (i === j) continue;
+        ratios.push(a / b);
+        if (!compound) continue;
+        for (const [k, c] of wall.entries())
+          for (const [l, d] of wall.entries())
+            if (new Set([i, j, k, l]).size === 4) ratios.push((a * c) / (b * d));
+      }
+    }
+    return ratios;
+  }
+
+  test.each([true, false])(
+    'the nearest is as near as any that can be put together (compound: %s)',
+    (compound) => {
+      const ratios = allRatios(TWELVE_GEARS, compound);
+      for (const wanted of [0.137, 0.5, 0.9999, 1.618, 2.2, 3.14159, 4.2, 9.7]) {
+        const [best] = findNearTrains(twelve, wanted, { compound, most: 5 });
+        const off = Math.abs(trainRatio(best!).valueOf() - wanted);
+        const least = Math.min(...ratios.map((ratio) => Math.abs(ratio - wanted)));
+        expect(off).toBeCloseTo(least, 12);
+      }
+    },
+  );
+
+  test('nearest first, each gear used only as often as owned, no more than asked for', () => {
+    const trains = findNearTrains(twelve, 1.7, { compound: true, most: 20 });
+    const off = trains.map((train) => Math.abs(trainRatio(train).valueOf() - 1.7));
+    expect(trains).toHaveLength(20);
+    expect([...off].sort((a, b) => a - b)).toEqual(off);
+    for (const train of trains) {
+      for (const teeth of wheels(train)) {
+        const used = wheels(train).filter((other) => other === teeth).length;
+        expect(used).toBeLessThanOrEqual(twelve.counts.get(teeth)!);
+      }
+    }
+    expect(findNearTrains(tableOfGears([]), 1, { compound: true, most: 3 })).toEqual([]);
+  });
+
+  test('the best so many are those that plain enumeration finds, and the number of all is theirs', () => {
+    const plain = [2, 4].flatMap((size) => {
+      const seen = new Map<string, number>();
+      const wall = onTheWall(TWELVE_GEARS);
+      for (const [i, a] of wall.entries())
+        for (const [j, b] of wall.entries()) {
+          if (i === j) continue;
+          if (size === 2) seen.set(`${a}/${b}`, a / b);
+          else
+            for (let k = i + 1; k < wall.length; k += 1)
+              for (let l = j + 1; l < wall.length; l += 1) {
+                if (new Set([i, j, k, l]).size < 4) continue;
+                const [over, under] = [
+                  [a, wall[k]!],
+                  [b, wall[l]!],
+                ];
+                if (over.some((teeth) => under.includes(teeth))) continue;
+                seen.set(
+                  `${over.sort((x, y) => x - y).join('·')}/${under.sort((x, y) => x - y).join('·')}`,
+                  (over[0]! * over[1]!) / (under[0]! * under[1]!),
+                );
+              }
+        }
+      return [...seen.values()];
+    });
+    expect(countTrains(twelve, true)).toBe(plain.length);
+    for (const wanted of [0.31, 0.9937, 1.75, 3.3]) {
+      const off = (ratio: number) => Math.abs(ratio - wanted);
+      const best = plain
+        .map(off)
+        .sort((a, b) => a - b)
+        .slice(0, 30);
+      const found = findNearTrains(twelve, wanted, { compound: true, most: 30 }).map((train) =>
+        off(trainRatio(train).valueOf()),
+      );
+      expect(found.map((value) => value.toFixed(12))).toEqual(best.map((value) => value.toFixed(12)));
+    }
+  });
+
+  test('every ratio in a stretch once, by its plainest train', () => {
+    const between = trainsBetween(twelve, 0.95, 1.05, true);
+    const ratios = between.map((train) => exactText(trainRatio(train)));
+    expect(new Set(ratios).size).toBe(ratios.length);
+    const all = new Set(
+      allRatios(TWELVE_GEARS, true)
+        .filter((ratio) => ratio >= 0.95 && ratio <= 1.05 && ratio !== 1)
+        .map((ratio) => ratio.toFixed(12)),
+    );
+    expect(between.filter((train) => exactText(trainRatio(train)) !== '1')).toHaveLength(all.size);
+  });
+
+  test('trains of six gears: the nearest of all, each gear used as often as owned', () => {
+    const owned = [20, 25, 30, 32, 36, 40, 45, 50, 57, 64].map((teeth) => ({
+      teeth,
+      count: teeth === 20 ? 3 : 1,
+    }));
+    const wall = onTheWall(owned);
+    const threes: number[][] = [];
+    for (let i = 0; i < wall.length; i += 1)
+      for (let j = i + 1; j < wall.length; j += 1)
+        for (let k = j + 1; k < wall.length; k += 1) threes.push([wall[i]!, wall[j]!, wall[k]!]);
+    const product = (three: readonly number[]) => three.reduce((sum, teeth) => sum * teeth, 1);
+    const table = tableOfGears(owned);
+    for (const wanted of [0.2, 0.7213, 1, 3.14159]) {
+      let least = Infinity;
+      for (const over of threes)
+        for (const under of threes)
+          if (!over.some((teeth) => under.includes(teeth)))
+            least = Math.min(least, Math.abs(product(over) / product(under) - wanted));
+      const found = findNearTrainsOfSix(table, wanted, 12);
+      expect(Math.abs(trainRatio(found[0]!).valueOf() - wanted)).toBeCloseTo(least, 13);
+      expect(found).toHaveLength(12);
+      for (const { driver, driven, second, third } of found) {
+        const used = [driver, driven, second!.driver, second!.driven, third!.driver, third!.driven];
+        for (const teeth of used)
+          expect(used.filter((other) => other === teeth).length).toBeLessThanOrEqual(teeth === 20 ? 3 : 1);
+      }
+    }
+    expect(findNearTrainsOfSix(tableOfGears(owned.slice(5)), 1, 3)).toEqual([]);
+    const six = {
+      driver: 20,
+      driven: 50,
+      second: { driver: 30, driven: 40 },
+      third: { driver: 45, driven: 64 },
+    };
+    expect(trainText(six)).toBe('20 : 50, 30 : 40, 45 : 64');
+    expect(exactText(trainRatio(six))).toBe('27/128');
+  });
 });

@@ -1,21 +1,40 @@
-import { exact, type Exact } from '../units/index.ts';
+import { exact, greatestCommon, type Exact } from '../units/index.ts';
 import type { GearPair, GearTable } from './gears.ts';
+
+/** A gear that drives and the one it drives. */
+export interface Meshing {
+  readonly driver: number;
+  readonly driven: number;
+}
 
 /**
  * A gear train from a first shaft to a last one. In a simple train the driver turns the driven (idlers between them
  * change only the hand). In a compound one, first driven and second driver sit together on the stud.
  */
-export interface Train {
-  readonly driver: number;
-  readonly driven: number;
-  /** The second pair, when compound: its driver on the stud, its driven on the last shaft. */
-  readonly second: { readonly driver: number; readonly driven: number } | null;
+export interface Train extends Meshing {
+  /** The second pair, when compound: its driver on the stud, its driven on the last shaft, or on a second stud. */
+  readonly second: Meshing | null;
+  /** The third pair of a train of six gears: its driver on the second stud, its driven on the last shaft. */
+  readonly third?: Meshing | null | undefined;
+}
+
+/** The meshes of a train from the first shaft on, idlers left aside. */
+export function meshesOf({ driver, driven, second, third }: Train): readonly Meshing[] {
+  const first = { driver, driven };
+  return second ? (third ? [first, second, third] : [first, second]) : [first];
 }
 
 /** Drivers over drivens: turns of the last shaft for one of the first, hand left aside. */
-export function trainRatio({ driver, driven, second }: Train): Exact {
-  return second ? exact(driver * second.driver, driven * second.driven) : exact(driver, driven);
+export function trainRatio({ driver, driven, second, third }: Train): Exact {
+  const over = driver * (second?.driver ?? 1) * (third?.driver ?? 1);
+  return exact(over, driven * (second?.driven ?? 1) * (third?.driven ?? 1));
 }
+
+/** `56 : 24`, or with a stud `72 : 24, 40 : 56`; drivers before drivens, from the first shaft on. */
+export const trainText = (train: Train): string =>
+  meshesOf(train)
+    .map(({ driver, driven }) => `${driver} : ${driven}`)
+    .join(', ');
 
 /** Teeth by which neighbours must be cleared on a compound stud. Rule of thumb, common practice. */
 const STUD_CLEARANCE = 15;
@@ -24,16 +43,16 @@ const STUD_CLEARANCE = 15;
  * Does the train go together on a usual bracket? On a compound stud the first mesh must reach past the second driver,
  * and the second past the first driven. Rule of thumb, common practice.
  */
-export function clearsStud({ driver, driven, second }: Train): boolean {
+export function clearsStud({ driver, driven, second, third }: Train): boolean {
   if (!second) return true;
-  return (
+  const first =
     driver + driven > second.driver + STUD_CLEARANCE &&
-    second.driver + second.driven > driven + STUD_CLEARANCE
-  );
+    second.driver + second.driven > driven + STUD_CLEARANCE;
+  return first && (!third || clearsStud({ ...second, second: third }));
 }
 
 /** The four ways of placing two drivers and two drivens, of which the first that clears the stud is taken. */
-function placed(drivers: GearPair, drivens: GearPair): Train {
+export function placed(drivers: GearPair, drivens: GearPair): Train {
   const train = (driver: number, driven: number, last: number, lastDriven: number): Train => ({
     driver,
     driven,
@@ -48,18 +67,23 @@ function placed(drivers: GearPair, drivens: GearPair): Train {
   return ways.find(clearsStud) ?? ways[0]!;
 }
 
+/** Gears in a train, idlers left aside: 2, 4 or 6. */
+export const gearsIn = ({ second, third }: Train): 2 | 4 | 6 => (second ? (third ? 6 : 4) : 2);
+
 /** Plainest first: fewest gears, then those that clear the stud, then the smallest wheels. The order is total. */
-function compareTrains(a: Train, b: Train): number {
-  const wheels = ({ driver, driven, second }: Train) => [
+export function compareTrains(a: Train, b: Train): number {
+  const wheels = ({ driver, driven, second, third }: Train) => [
     driver,
     driven,
     second?.driver ?? 0,
     second?.driven ?? 0,
+    third?.driver ?? 0,
+    third?.driven ?? 0,
   ];
   const sum = (train: Train) => wheels(train).reduce((total, teeth) => total + teeth, 0);
   const [left, right] = [wheels(a), wheels(b)];
   return (
-    (a.second ? 1 : 0) - (b.second ? 1 : 0) ||
+    gearsIn(a) - gearsIn(b) ||
     Number(clearsStud(b)) - Number(clearsStud(a)) ||
     sum(a) - sum(b) ||
     left.reduce((found, teeth, i) => found || teeth - right[i]!, 0)
@@ -72,8 +96,6 @@ export interface TrainSearch {
   /** Stop at the first train that is found; for questions of mere reach. */
   readonly any?: boolean;
 }
-
-const greatestCommon = (a: number, b: number): number => (b === 0 ? a : greatestCommon(b, a % b));
 
 /**
  * Every train of the owned gears with exactly this ratio, each gear used only as often as owned.
@@ -117,5 +139,5 @@ export function findTrains(
 }
 
 /** A driver that is also a driven does nothing: the simple train it amounts to is there already. */
-const sharesGear = (a: GearPair, b: GearPair): boolean =>
+export const sharesGear = (a: GearPair, b: GearPair): boolean =>
   a.low === b.low || a.low === b.high || a.high === b.low || a.high === b.high;

@@ -1,6 +1,11 @@
-import type { Equipment, Head } from '../shop/index.ts';
+import { emptyArrival, type ArrivalBy } from '../arrival/index.ts';
+import { noCutterChosen } from '../cutter/index.ts';
+import { plainTeeth } from '../gear/index.ts';
+import { noLeadChosen } from '../lead/index.ts';
+import { noPlateToMake, type DividingInput } from '../dividing/index.ts';
+import { NO_EQUIPMENT, type Equipment, type Head, type Plate, type Ring } from '../shop/index.ts';
 import { measure, type UnitSystem } from '../units/index.ts';
-import { JOB_FORMAT, JOB_VERSION, type Job, type SpurPart } from './schema.ts';
+import { JOB_FORMAT, JOB_VERSION, type DividePart, type Job, type Part, type SpurPart } from './schema.ts';
 
 interface NewJob {
   readonly id: string;
@@ -12,12 +17,33 @@ interface NewJob {
 
 /** A head with all it needs, to be copied into a job. */
 function copyOf(head: Head, shop: Equipment): Equipment {
-  return { heads: [head], gearSets: shop.gearSets.filter(({ id }) => id === head.differential?.gearSetId) };
+  return {
+    heads: [head],
+    gearSets: shop.gearSets.filter(({ id }) => id === head.differential?.gearSetId),
+    steppers: shop.steppers.filter(({ headId }) => headId === head.id),
+    mills: [],
+    cutters: [],
+  };
 }
 
-/** A spur part from a drawing, with nothing read off the drawing yet. */
-function emptySpurPart(id: string, units: UnitSystem, head: Head | null): SpurPart {
+const noDividing = (units: UnitSystem, head: Head | null): DividingInput => ({
+  headId: head?.id ?? null,
+  millId: null,
+  choice: null,
+  stride: measure('1', 'count'),
+  made: noPlateToMake(units),
+});
+
+const noCut = (units: UnitSystem): SpurPart['cut'] => ({
+  passes: 'one',
+  finishStock: measure(units === 'mm' ? '0.5' : '.020', units),
+  startSpace: measure('1', 'count'),
+});
+
+/** A spur part with nothing known of it yet but how it arrives. */
+function emptySpurPart(id: string, units: UnitSystem, head: Head | null, by: ArrivalBy): SpurPart {
   return {
+    arrival: emptyArrival(by, units),
     id,
     kind: 'spur',
     name: '',
@@ -32,31 +58,68 @@ function emptySpurPart(id: string, units: UnitSystem, head: Head | null): SpurPa
         wholeDepth: measure('', units),
         readFrom: '',
       },
+      ...plainTeeth(units),
     },
-    blank: { faceWidth: measure('', units), bore: measure('', units) },
-    dividing: { headId: head?.id ?? null, choice: null },
-    cut: {
-      passes: 'one',
-      finishStock: measure(units === 'mm' ? '0.5' : '.020', units),
-      startSpace: measure('1', 'count'),
-    },
+    blank: { faceWidth: measure('', units), bore: measure('', units), measured: measure('', units) },
+    cutter: noCutterChosen(),
+    dividing: noDividing(units, head),
+    lead: noLeadChosen(units),
+    cut: noCut(units),
     settled: {},
   };
 }
 
-/** A new job from a drawing, in the units it will show large. */
-export function newSpurJob({ id, name, units, shop }: NewJob): Job {
-  const head = shop.heads[0] ?? null;
+/** Something to be divided that is no gear, with nothing said of it yet. */
+function emptyDividePart(id: string, units: UnitSystem, head: Head | null): DividePart {
   return {
+    id,
+    kind: 'divide',
+    name: '',
+    spacing: {
+      by: 'count',
+      what: 'holes',
+      count: measure('', 'count'),
+      angle: measure('', 'deg'),
+      pitch: measure('', units === 'mm' ? 'module' : 'dp'),
+      length: measure('', units),
+      diameter: measure('', units),
+      acrossFlats: measure('', units),
+      depth: measure('', units),
+    },
+    dividing: noDividing(units, head),
+    cut: noCut(units),
+    settled: {},
+  };
+}
+
+function newJob({ id, name, units, shop }: NewJob, part: (head: Head | null) => Part): Job {
+  const head = shop.heads[0] ?? null;
+  const job: Job = {
     format: JOB_FORMAT,
     version: JOB_VERSION,
     id,
     name,
     units,
-    parts: [emptySpurPart('p1', units, head)],
+    parts: [part(head)],
     relations: [],
-    equipment: head ? copyOf(head, shop) : { heads: [], gearSets: [] },
+    equipment: head ? copyOf(head, shop) : NO_EQUIPMENT,
   };
+  const [mill] = shop.mills;
+  return mill ? withMill(job, 'p1', mill.id, shop) : job;
+}
+
+/** A new gear, in the units it will show large. @param by how it arrives at the bench */
+export const newSpurJob = (given: NewJob, by: ArrivalBy = 'drawing'): Job =>
+  newJob(given, (head) => emptySpurPart('p1', given.units, head, by));
+
+/** A new job that only divides. */
+export const newDivideJob = (given: NewJob): Job =>
+  newJob(given, (head) => emptyDividePart('p1', given.units, head));
+
+/** An id that no part of a job has yet. */
+export function freshPartId({ parts }: Job): string {
+  const numbers = parts.map(({ id }) => Number(/^p(\d+)$/.exec(id)?.[1] ?? 0));
+  return `p${Math.max(...numbers) + 1}`;
 }
 
 /** The same job under another id and name, as if nothing of it had been cut. */
@@ -64,33 +127,118 @@ export function duplicateJob(job: Job, id: string, name: string): Job {
   return { ...job, id, name };
 }
 
-/** Replaces one part. */
-export function withPart(
-  job: Job,
-  partId: string,
-  change: (part: Job['parts'][number]) => Job['parts'][number],
-): Job {
+/** Replaces one part by what a change makes of it. */
+export function withPart(job: Job, partId: string, change: (part: Part) => Part): Job {
   return { ...job, parts: job.parts.map((part) => (part.id === partId ? change(part) : part)) };
 }
 
+/** Replaces one part that is known to be a spur gear; others are left as they are. */
+export const withSpurPart = (job: Job, partId: string, change: (part: SpurPart) => SpurPart): Job =>
+  withPart(job, partId, (part) => (part.kind === 'spur' ? change(part) : part));
+
+/** Changes only what the dividing station was given. */
+export const withDividing = (
+  job: Job,
+  partId: string,
+  change: (dividing: DividingInput) => DividingInput,
+): Job => withPart(job, partId, (part) => ({ ...part, dividing: change(part.dividing) }));
+
 /**
- * Puts a head of the shop in force for a part, keeping a copy of it and its gears in the job.
+ * Puts a head of the shop in force for a part, keeping a copy of it, its gears and its drives in the job.
  * A way chosen on another head is put aside; one chosen on an earlier state of the same head stays, to be checked again.
  */
 export function withHead(job: Job, partId: string, head: Head, shop: Equipment): Job {
-  const changed = withPart(job, partId, (part) => ({
-    ...part,
-    dividing: { headId: head.id, choice: part.dividing.headId === head.id ? part.dividing.choice : null },
+  const changed = withDividing(job, partId, (dividing) => ({
+    ...dividing,
+    headId: head.id,
+    choice: dividing.headId === head.id ? dividing.choice : null,
   }));
   const used = new Set(changed.parts.map((part) => part.dividing.headId));
   const heads = job.equipment.heads.filter((other) => other.id !== head.id && used.has(other.id));
-  const setsUsed = new Set(heads.map(({ differential }) => differential?.gearSetId));
+  const leadSets = changed.parts.map((part) => (part.kind === 'spur' ? part.lead.gearSetId : null));
+  const setsUsed = new Set([...leadSets, ...heads.map(({ differential }) => differential?.gearSetId)]);
   const copy = copyOf(head, shop);
   const gearSets = job.equipment.gearSets.filter(
     ({ id }) => setsUsed.has(id) && !copy.gearSets.some((set) => set.id === id),
   );
+  const steppers = job.equipment.steppers.filter(({ headId }) => heads.some(({ id }) => id === headId));
   return {
     ...changed,
-    equipment: { heads: [...heads, ...copy.heads], gearSets: [...gearSets, ...copy.gearSets] },
+    equipment: {
+      heads: [...heads, ...copy.heads],
+      gearSets: [...gearSets, ...copy.gearSets],
+      steppers: [...steppers, ...copy.steppers],
+      mills: job.equipment.mills,
+      cutters: job.equipment.cutters,
+    },
   };
+}
+
+/** Puts a mill of the shop in force for a part, with a copy of it in the job. */
+export function withMill(job: Job, partId: string, millId: string, shop: Equipment): Job {
+  const mill = shop.mills.find(({ id }) => id === millId);
+  if (!mill) return job;
+  const changed = withDividing(job, partId, (dividing) => ({ ...dividing, millId }));
+  const used = new Set(changed.parts.map((part) => part.dividing.millId));
+  const others = job.equipment.mills.filter(({ id }) => id !== millId && used.has(id));
+  return { ...changed, equipment: { ...job.equipment, mills: [...others, mill] } };
+}
+
+/** Puts a set of change gears in force for the lead of a part, with a copy of it in the job; null: those of the head. */
+export function withLeadGears(job: Job, partId: string, gearSetId: string | null, shop: Equipment): Job {
+  const set = shop.gearSets.find(({ id }) => id === gearSetId);
+  const changed = withSpurPart(job, partId, (part) => ({ ...part, lead: { ...part.lead, gearSetId, choice: null } }));
+  if (!set) return changed;
+  const gearSets = [...job.equipment.gearSets.filter(({ id }) => id !== set.id), set];
+  return { ...changed, equipment: { ...job.equipment, gearSets } };
+} // prettier-ignore
+
+/** A plate or ring that has been made, put on a head. One of that id that is there already is replaced. */
+export function headWithMade(head: Head, made: Plate | Ring): Head {
+  const others = <T extends { readonly id: string }>(things: readonly T[]) =>
+    things.filter(({ id }) => id !== made.id);
+  return 'sides' in made
+    ? { ...head, plates: [...others(head.plates), made] }
+    : { ...head, rings: [...others(head.rings), made] };
+}
+
+/** What a ring or plate of so many holes is called on a head. @param onWork a ring that goes between spindle and work */
+export function madeFor(use: 'ring' | 'plate', holes: number, onWork = false): Plate | Ring {
+  const id = `made-${use}-${holes}`;
+  return use === 'ring'
+    ? { id, name: `made, ${holes} holes`, holes, made: true, ...(onWork ? { onWork } : {}) }
+    : { id, name: `M${holes}`, sides: [{ circles: [holes] }], made: true };
+}
+
+/**
+ * Jobs chain: a ring that a part needs becomes a part of its own in the same job, to be drilled first on the same head.
+ * @returns the job with the ring's part, and that part's id; the job as it is when a ring of so many is there already
+ */
+export function withRingPart(
+  job: Job,
+  partId: string,
+  holes: number,
+): { readonly job: Job; readonly ringId: string } {
+  const known = job.relations
+    .filter(({ kind, parts }) => kind === 'ring-for' && parts[1] === partId)
+    .map(({ parts }) => job.parts.find(({ id }) => id === parts[0]))
+    .find((part) => part?.kind === 'divide' && part.spacing.count.typed === String(holes));
+  if (known) return { job, ringId: known.id };
+  const forPart = job.parts.find(({ id }) => id === partId)!;
+  const ringId = freshPartId(job);
+  const head = job.equipment.heads.find(({ id }) => id === forPart.dividing.headId) ?? null;
+  const empty = emptyDividePart(ringId, job.units, head);
+  const { made } = forPart.dividing;
+  const ring: DividePart = {
+    ...empty,
+    name: made.use === 'ring' ? `Ring of ${holes}` : `Plate of ${holes}`,
+    spacing: {
+      ...empty.spacing,
+      what: 'holes',
+      count: measure(String(holes), 'count'),
+      diameter: made.pitchCircle,
+    },
+  };
+  const relation = { id: `ring-${ringId}`, kind: 'ring-for' as const, parts: [ringId, partId] };
+  return { job: { ...job, parts: [...job.parts, ring], relations: [...job.relations, relation] }, ringId };
 }

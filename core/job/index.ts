@@ -1,5 +1,30 @@
-export { duplicateJob, newSpurJob, withHead, withPart } from './create.ts';
-export { drawnSpurJob } from './sampleJob.ts';
+export {
+  duplicateJob,
+  headWithMade,
+  madeFor,
+  newDivideJob,
+  newSpurJob,
+  withDividing,
+  withHead,
+  withLeadGears,
+  withMill,
+  withPart,
+  withRingPart,
+  withSpurPart,
+} from './create.ts';
+export {
+  mateOf,
+  takeBentAngle,
+  takeCount,
+  takePair,
+  takeSample,
+  usualAngle,
+  withCutter,
+  withMatePart,
+  type BentTo,
+  type MateHelix,
+} from './take.ts';
+export { drawnHelicalJob, drawnSpurJob } from './sampleJob.ts';
 export { jobFileText, readJob, readJobFile, shapeIssues } from './read.ts';
 export {
   idSchema,
@@ -8,6 +33,7 @@ export {
   jobSchema,
   partSchema,
   type Job,
+  type DividePart,
   type Part,
   type SpurPart,
 } from './schema.ts';

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { sayIssue } from '../findings/index.ts';
-import { STOCK_EQUIPMENT, STOCK_GEARS, STOCK_HEADS, type Head } from '../shop/index.ts';
+import { plan, stationOf } from '../plan/index.ts';
+import { STOCK_EQUIPMENT, STOCK_GEARS, STOCK_HEADS, STOCK_MILL, type Head } from '../shop/index.ts';
 import {
   drawnSpurJob,
   duplicateJob,
@@ -11,6 +12,7 @@ import {
   readJobFile,
   withHead,
   type Job,
+  type SpurPart,
 } from './index.ts';
 
 const job = drawnSpurJob({
@@ -33,7 +35,11 @@ describe('job files', () => {
       parts: [
         {
           ...job.parts[0]!,
-          blank: { faceWidth: { typed: ' 1/2 + 1/4 in', unit: 'mm' }, bore: { typed: '.3940', unit: 'in' } },
+          blank: {
+            faceWidth: { typed: ' 1/2 + 1/4 in', unit: 'mm' },
+            bore: { typed: '.3940', unit: 'in' },
+            measured: { typed: '', unit: 'mm' },
+          },
         },
       ],
     } as Job;
@@ -41,14 +47,28 @@ describe('job files', () => {
     expect(back).toEqual({ ok: true, value: typed });
   });
 
-  test.each([1, 2])('the kept sample of version %d still reads, and is brought up to today', (version) => {
-    const sample = readFileSync(new URL(`./samples/v${version}.json`, import.meta.url), 'utf8');
-    const read = readJobFile(`\uFEFF${sample}`);
-    expect(read).toMatchObject({ ok: true, value: { version: 2, name: 'Lens drive, second wheel' } });
-    // what was typed and settled is as it was
-    const { parts } = JSON.parse(sample) as Job;
-    expect(read.ok && read.value.parts).toEqual(parts);
-  });
+  test.each([1, 2, 3, 4, 5])(
+    'the kept sample of version %d still reads, and is brought up to today',
+    (version) => {
+      const sample = readFileSync(new URL(`./samples/v${version}.json`, import.meta.url), 'utf8');
+      const read = readJobFile(`\uFEFF${sample}`);
+      expect(read).toMatchObject({ ok: true, value: { version: 5, name: 'Lens drive, second wheel' } });
+      // what was typed and settled is as it was
+      const { parts } = JSON.parse(sample) as Job;
+      const [was, is] = [parts[0] as SpurPart, (read.ok ? read.value.parts[0] : null) as SpurPart];
+      const { dividing: before, ...rest } = was;
+      const { dividing: after, ...same } = is;
+      expect(same).toMatchObject(rest);
+      expect(after.headId).toBe(before.headId);
+      if (version < 3 && before.choice) {
+        const { divisions, ...move } = before.choice as unknown as { divisions: number };
+        expect(after.choice).toEqual({ ...move, advance: `1/${divisions}`, exact: true });
+      } else expect(after.choice).toEqual(before.choice);
+      expect(
+        stationOf(plan(read.ok ? read.value : job, STOCK_EQUIPMENT).parts[0]!, 'dividing')!.state,
+      ).not.toBe('doubt');
+    },
+  );
 
   test('not JSON, cut short anywhere, another file, a later version', () => {
     const text = jobFileText(job);
@@ -60,11 +80,11 @@ describe('job files', () => {
     expect(codes('{"hello":1}')).toBe('not-a-job');
     expect(codes('[1,2]')).toBe('not-a-job');
     expect(codes('null')).toBe('not-a-job');
-    const later = readJobFile(text.replace('"version": 2', '"version": 9'));
+    const later = readJobFile(text.replace('"version": 5', '"version": 9'));
     expect(later.ok ? '' : sayIssue(later.issues[0]!)).toBe(
-      'This job file is of version 9; this Vuelta reads up to 2. Update Vuelta, then import it again.',
+      'This job file is of version 9; this Vuelta reads up to 5. Update Vuelta, then import it again.',
     );
-    expect(codes(text.replace('"version": 2', '"version": 0.5'))).toBe('shape at version');
+    expect(codes(text.replace('"version": 5', '"version": 0.5'))).toBe('shape at version');
   });
 
   test('shape problems name the part by its id, and all are told', () => {
@@ -84,7 +104,7 @@ describe('job files', () => {
       ...job,
       equipment: {
         ...job.equipment,
-        heads: [{ ...head, plates: [{ id: 'x', name: 'X', sides: [{ circles }] }] }],
+        heads: [{ ...head, plates: [{ id: 'x', name: 'X', sides: [{ circles }], made: false }] }],
       },
     });
     const bad = (raw: unknown) => !readJob(raw).ok;
@@ -105,13 +125,19 @@ describe('making and changing jobs', () => {
   test('a new job has everything still to be given, and a copy of its head', () => {
     const fresh = newSpurJob({ id: 'j2', name: 'New', units: 'in', shop: STOCK_EQUIPMENT });
     expect(readJob(fresh).ok).toBe(true);
-    expect(fresh.parts[0]!.gear.pitch).toEqual({ typed: '', unit: 'dp' });
-    expect(fresh.equipment).toEqual({ heads: [STOCK_HEADS[0]], gearSets: [STOCK_GEARS] });
+    expect((fresh.parts[0] as SpurPart).gear.pitch).toEqual({ typed: '', unit: 'dp' });
+    expect(fresh.equipment).toEqual({
+      heads: [STOCK_HEADS[0]],
+      gearSets: [STOCK_GEARS],
+      steppers: [],
+      mills: [STOCK_MILL],
+      cutters: [],
+    });
   });
   test('another head replaces the copy and puts the way chosen aside', () => {
     const moved = withHead(job, 'p1', STOCK_HEADS[1] as Head, STOCK_EQUIPMENT);
     expect(moved.equipment.heads.map(({ id }) => id)).toEqual(['head-two-sided']);
-    expect(moved.parts[0]!.dividing).toEqual({ headId: 'head-two-sided', choice: null });
+    expect(moved.parts[0]!.dividing).toMatchObject({ headId: 'head-two-sided', choice: null });
     expect(job.equipment.heads[0]!.id).toBe('head-three-plates');
   });
   test('a duplicate is the same job by another name', () => {

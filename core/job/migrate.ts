@@ -1,13 +1,88 @@
-import { equipmentFromV1 } from '../shop/index.ts';
+import { dividingFromV2 } from '../dividing/index.ts';
+import { noCutterChosen } from '../cutter/index.ts';
+import { parallelShafts, plainHelix, plainTeeth } from '../gear/index.ts';
+import { noLeadChosen } from '../lead/index.ts';
+import { equipmentFromV1, equipmentFromV2, equipmentFromV3, equipmentFromV4 } from '../shop/index.ts';
+import { measure } from '../units/index.ts';
 import { JOB_VERSION } from './schema.ts';
 
 /** A document of some version, its shape not yet checked. */
 export type RawJob = Readonly<Record<string, unknown>> & { readonly version: number };
 
+function partFromV2(part: unknown, units: unknown): unknown {
+  if (typeof part !== 'object' || part === null) return part;
+  const raw = part as Readonly<Record<string, unknown>>;
+  return { ...raw, dividing: dividingFromV2(raw['dividing'], units === 'in' ? 'in' : 'mm') };
+}
+
+const isObject = (raw: unknown): raw is Readonly<Record<string, unknown>> =>
+  typeof raw === 'object' && raw !== null && !Array.isArray(raw);
+
+/** Every gear came by a drawing, with teeth of nominal thickness; no cutter was picked. */
+function partFromV3(part: unknown, given: unknown): unknown {
+  if (!isObject(part)) return part;
+  const units = given === 'in' ? 'in' : 'mm';
+  const { gear, blank, spacing } = part;
+  if (part['kind'] === 'spur') {
+    return {
+      arrival: { by: 'drawing' },
+      cutter: noCutterChosen(),
+      ...part,
+      gear: isObject(gear) ? { ...plainTeeth(units), ...gear } : gear,
+      blank: isObject(blank) ? { measured: measure('', units), ...blank } : blank,
+    };
+  }
+  return { ...part, spacing: isObject(spacing) ? { acrossFlats: measure('', units), ...spacing } : spacing };
+}
+
+/** Leads could not be geared yet; a pitch was always the normal one, and shafts were parallel. */
+function partFromV4(part: unknown, given: unknown): unknown {
+  if (!isObject(part) || part['kind'] !== 'spur') return part;
+  const units = given === 'in' ? 'in' : 'mm';
+  const { gear, arrival } = part;
+  const mate =
+    isObject(gear) && isObject(gear['mate']) ? { ...parallelShafts(), ...gear['mate'] } : undefined;
+  const lead = measure('', units);
+  const sampled =
+    isObject(arrival) && isObject(arrival['sample'])
+      ? { ...arrival, sample: { lead, ...arrival['sample'] } }
+      : arrival;
+  return {
+    lead: noLeadChosen(units),
+    ...part,
+    arrival: sampled,
+    gear: isObject(gear) ? { ...plainHelix(units), ...gear, mate } : gear,
+  };
+}
+
+const partsBy = (job: RawJob, change: (part: unknown, units: unknown) => unknown): unknown =>
+  Array.isArray(job['parts']) ? job['parts'].map((part) => change(part, job['units'])) : job['parts'];
+
 /** `steps[n]` brings a document of version n to n + 1. One sample of every old version is kept in samples/. */
 const steps: Readonly<Record<number, (job: RawJob) => RawJob>> = {
   // change gears came in, and heads that can be geared with them
   1: (job) => ({ ...job, version: 2, equipment: equipmentFromV1(job['equipment']) }),
+  // rings, handwheels, drives and mills came in, block order, plates to be made, and ways that do not come out exactly
+  2: (job) => ({
+    ...job,
+    version: 3,
+    parts: partsBy(job, partFromV2),
+    equipment: equipmentFromV2(job['equipment']),
+  }),
+  // jobs arrived by other doors, cutters were listed, helix, thinning, mates and measured blanks came in
+  3: (job) => ({
+    ...job,
+    version: 4,
+    parts: partsBy(job, partFromV3),
+    equipment: equipmentFromV3(job['equipment']),
+  }),
+  // helical gears got a lead, a pitch of either plane and crossed shafts; tables swing
+  4: (job) => ({
+    ...job,
+    version: 5,
+    parts: partsBy(job, partFromV4),
+    equipment: equipmentFromV4(job['equipment']),
+  }),
 };
 
 /** Brings a document up to today's version, a step at a time. @param raw of version ≤ today's */

@@ -1,35 +1,57 @@
 import { z } from 'zod';
+import { arrivalSchema } from '../arrival/index.ts';
 import { blankSchema } from '../blank/index.ts';
 import { cutSchema } from '../cut/index.ts';
+import { cutterChoiceSchema } from '../cutter/index.ts';
 import { dividingSchema } from '../dividing/index.ts';
 import { gearSchema } from '../gear/index.ts';
+import { leadSchema } from '../lead/index.ts';
 import { equipmentSchema } from '../shop/index.ts';
+import { spacingSchema } from '../spacing/index.ts';
 import { settledByStationSchema } from '../station/index.ts';
 import { unitSystemSchema } from '../units/index.ts';
 
 export const JOB_FORMAT = 'vuelta-job';
-export const JOB_VERSION = 2;
+export const JOB_VERSION = 5;
 
 /** Ids are made by whoever makes the thing, so that making it twice makes it once. */
 export const idSchema = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/);
 const partNameSchema = z.string().trim().max(120);
 
-/** A spur gear: its stations' inputs, and the answer each settled station was settled with. */
+/** A spur or helical gear: its stations' inputs, and the answer each settled station was settled with. */
 const spurPartSchema = z
   .object({
     id: idSchema,
     kind: z.literal('spur'),
     name: partNameSchema,
+    arrival: arrivalSchema,
     gear: gearSchema,
     blank: blankSchema,
+    cutter: cutterChoiceSchema,
     dividing: dividingSchema,
+    /** For a helical gear: how it is turned while the table travels. */
+    lead: leadSchema,
     cut: cutSchema,
     settled: settledByStationSchema.readonly(),
   })
   .readonly();
 export type SpurPart = z.infer<typeof spurPartSchema>;
 
-export const partSchema = z.discriminatedUnion('kind', [spurPartSchema]);
+/** Just divide: holes, slots, flats, marks, a rack; what is asked for stands in its spacing. */
+const dividePartSchema = z
+  .object({
+    id: idSchema,
+    kind: z.literal('divide'),
+    name: partNameSchema,
+    spacing: spacingSchema,
+    dividing: dividingSchema,
+    cut: cutSchema,
+    settled: settledByStationSchema.readonly(),
+  })
+  .readonly();
+export type DividePart = z.infer<typeof dividePartSchema>;
+
+export const partSchema = z.discriminatedUnion('kind', [spurPartSchema, dividePartSchema]);
 export type Part = z.infer<typeof partSchema>;
 
 /** How parts of a job hang together: a pair, a worm drive, a ring that indexes another part. */

@@ -1,9 +1,13 @@
-export { plan, refusals } from './plan.ts';
+export { bendQuestion, leadQuestion } from './leadQuestions.ts';
+export { groundOf, plan, refusals } from './plan.ts';
+export { settingWords } from './helix.ts';
+export { cutterNeed } from './spur.ts';
 export { reopenStation, settleOpen, settleStation } from './settle.ts';
 export {
   stationOf,
   type AnyStationPlan,
   type Cutting,
+  type HelixCutting,
   type PartPlan,
   type Plan,
   type StationDetails,

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { sayIssue } from '../findings/index.ts';
-import { drawnSpurJob, withPart, type Job, type SpurPart } from '../job/index.ts';
-import { STOCK_EQUIPMENT, STOCK_HEADS } from '../shop/index.ts';
+import { drawnSpurJob, withSpurPart, type Job, type SpurPart } from '../job/index.ts';
+import { NO_EQUIPMENT, STOCK_EQUIPMENT, STOCK_HEADS } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import { plan, refusals, reopenStation, settleOpen, settleStation, stationOf } from './index.ts';
 
@@ -13,14 +13,14 @@ const job = drawnSpurJob({
   face: '12',
   bore: '10',
 });
-const NO_SHOP = { heads: [], gearSets: [] };
+const NO_SHOP = NO_EQUIPMENT;
 const planned = (changed: Job = job) => plan(changed, STOCK_EQUIPMENT).parts[0]!;
 const answers = (changed?: Job) =>
   Object.fromEntries(planned(changed).stations.map(({ id, answer }) => [id, answer]));
 const states = (changed?: Job) =>
   Object.fromEntries(planned(changed).stations.map(({ id, state }) => [id, state]));
 const change = (edit: (part: SpurPart) => Partial<SpurPart>, from: Job = job) =>
-  withPart(from, 'p1', (part) => ({ ...part, ...edit(part) }));
+  withSpurPart(from, 'p1', (part) => ({ ...part, ...edit(part) }));
 const teeth = (typed: string, from?: Job) =>
   change((part) => ({ gear: { ...part.gear, teeth: measure(typed, 'count') } }), from);
 const pitch = (typed: string, from?: Job) =>
@@ -128,12 +128,14 @@ describe('choices and doubt', () => {
     const head = STOCK_HEADS[0]!;
     const richer = {
       ...head,
-      plates: [...head.plates, { id: 'plate-e', name: 'E', sides: [{ circles: [58] }] }],
+      plates: [...head.plates, { id: 'plate-e', name: 'E', sides: [{ circles: [58] }], made: false }],
       mounted: { plateId: 'plate-e', side: 0 as const },
     };
     const now = { ...settledAll, equipment: { ...settledAll.equipment, heads: [richer] } };
     expect(answers(now)['dividing']).toBe('20 spaces on 29');
-    expect(stationOf(planned(now), 'dividing')!.detail.ways[0]!.move.circle.holes).toBe(58);
+    expect(stationOf(planned(now), 'dividing')!.detail.methods[0]!.ways.map(({ words }) => words)).toContain(
+      '40 spaces on 58',
+    );
   });
 
   test('a station can be opened again', () => {
@@ -225,7 +227,7 @@ describe('bad input: a sentence at the field, the other stations keep working', 
     expect(answers(empty)).toMatchObject({
       gear: 'pitch and teeth needed',
       blank: 'waits for the gear',
-      dividing: 'waits for the tooth count',
+      dividing: 'waits for the count',
     });
   });
 

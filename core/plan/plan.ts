@@ -1,40 +1,119 @@
 import type { DividingGround } from '../dividing/index.ts';
 import type { Issue } from '../findings/index.ts';
-import type { Job, Part } from '../job/index.ts';
+import { mateOf, type Job, type Part } from '../job/index.ts';
 import type { Equipment, Head } from '../shop/index.ts';
-import type { UnitSystem } from '../units/index.ts';
-import { planSpur } from './spur.ts';
+import { readGear } from '../gear/index.ts';
+import { angleText, approx, type UnitSystem } from '../units/index.ts';
+import { planDivide } from './divide.ts';
+import { planSpur, type SpurGround } from './spur.ts';
 import type { PartPlan, Plan } from './types.ts';
 
 /** How each kind of part is planned. One line for each kind. */
-const planPart: {
-  [Kind in Part['kind']]: (
-    part: Extract<Part, { kind: Kind }>,
-    ground: DividingGround,
-    system: UnitSystem,
-  ) => PartPlan;
-} = {
-  spur: planSpur,
-};
+function planPart(part: Part, on: SpurGround, system: UnitSystem): PartPlan {
+  switch (part.kind) {
+    case 'spur':
+      return planSpur(part, on, system);
+    case 'divide':
+      return planDivide(part, on.dividing, system);
+  }
+}
 
-/** The job's own copy of the head rules; the shop's serves where the job has none. */
-function headOf(
-  job: Job,
-  shop: Equipment,
-  headId: string | null,
-): { head: Head | null; finding: Issue | null } {
-  const own = job.equipment.heads.find((head) => head.id === headId) ?? null;
-  const live = shop.heads.find((head) => head.id === headId) ?? null;
-  const head = own ?? live;
-  if (!own || !head) return { head, finding: null };
-  const detail = { head: own.name };
-  const issue = { path: 'equipment.heads', severity: 'note', given: own.id, detail } as const;
-  if (!live) return { head, finding: { ...issue, code: 'head-left-shop' } };
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** A head without how it stands today: setting it up for another job does not change what it is. */
+function asBuilt(head: Head): Partial<Head> {
+  const { mounted: _mounted, standing: _standing, ...built } = head;
+  return built;
+}
+
+type Named = { readonly id: string; readonly name: string };
+type Kept = { readonly own: Named; readonly live: Named | null; readonly changed: boolean };
+
+/** What was copied into the job and is otherwise in the shop now, or gone. */
+function sayChange(
+  { own, live, changed }: Kept,
+  path: string,
+  codes: { readonly changed: Issue['code']; readonly left: Issue['code'] | null },
+): Issue[] {
+  const issue = {
+    path,
+    severity: 'note',
+    given: own.id,
+    detail: { what: own.name, head: own.name },
+  } as const;
+  if (!live) return codes.left ? [{ ...issue, code: codes.left }] : [];
+  return changed ? [{ ...issue, code: codes.changed }] : [];
+}
+
+function kept<T extends Named>(own: T | null, all: readonly T[], built: (thing: T) => unknown = (x) => x) {
+  if (!own) return null;
+  const live = all.find(({ id }) => id === own.id) ?? null;
+  return { own, live, changed: live !== null && !same(built(live), built(own)) };
+}
+
+/** How the shop differs today from what a part was planned with. */
+function changesSince(job: Job, shop: Equipment, part: Part): Issue[] {
+  const own = job.equipment;
+  const head = own.heads.find(({ id }) => id === part.dividing.headId) ?? null;
+  const gears = own.gearSets.find(({ id }) => id === head?.differential?.gearSetId) ?? null;
+  const usesMill = part.kind === 'divide' || !readGear(part.gear, job.units).helixDeg.equals(0);
+  const mill = usesMill ? (own.mills.find(({ id }) => id === part.dividing.millId) ?? null) : null;
+  const drives = own.steppers.filter(({ headId }) => headId === head?.id);
+  const found: Issue[] = [];
+  const say = (thing: Kept | null, path: string, changed: Issue['code'], left: Issue['code'] | null) => {
+    if (thing) found.push(...sayChange(thing, path, { changed, left }));
+  };
+  const ofHead = kept(head, shop.heads, asBuilt);
+  say(ofHead, 'equipment.heads', 'head-changed', 'head-left-shop');
+  // what goes with a head that has left is not told one by one
+  if (ofHead?.live) {
+    say(kept(gears, shop.gearSets), 'equipment.gearSets', 'gears-changed', null);
+    for (const drive of drives) say(kept(drive, shop.steppers), 'equipment.steppers', 'stepper-changed', null);
+  }
+  say(kept(mill, shop.mills), 'equipment.mills', 'mill-changed', 'mill-left-shop');
+  const cutterId = part.kind === 'spur' ? part.cutter.cutterId : null;
+  const cutter = own.cutters.find(({ id }) => id === cutterId) ?? null;
+  say(kept(cutter, shop.cutters), 'equipment.cutters', 'cutter-changed', 'cutter-left-shop');
+  return found;
+} // prettier-ignore
+
+/** The job's own copies rule; the shop's serve where the job has none. How a head stands is always today's. */
+export function groundOf(job: Job, shop: Equipment, { dividing }: Pick<Part, 'dividing'>): DividingGround {
+  const own = job.equipment.heads.find(({ id }) => id === dividing.headId) ?? null;
+  const live = shop.heads.find(({ id }) => id === dividing.headId) ?? null;
+  const stands = live && { mounted: live.mounted, standing: live.standing };
+  const head = own ? { ...own, ...stands } : live;
+  const mills = [...job.equipment.mills, ...shop.mills];
   return {
     head,
-    finding: JSON.stringify(live) === JSON.stringify(own) ? null : { ...issue, code: 'head-changed' },
+    mill: mills.find(({ id }) => id === dividing.millId) ?? null,
+    gearSets: [...job.equipment.gearSets, ...shop.gearSets],
+    steppers: own ? job.equipment.steppers : shop.steppers,
+    shop,
   };
 }
+
+/** What is taken off the teeth of the gear that a part is paired with in the same job, mm. */
+function thinningOfMate(job: Job, partId: string): number {
+  const mate = mateOf(job, partId);
+  return mate ? approx(readGear(mate.gear, job.units).thinning) : 0;
+}
+
+/** Two gears of one job on parallel shafts: they have one angle and lean opposite ways, or they do not mesh. Issues: pair-angles-differ, pair-hands-same */
+function judgePairs(job: Job): Issue[] {
+  return job.relations.flatMap(({ kind, parts }): Issue[] => {
+    const [one, two] = parts.map((id) => job.parts.find((part) => part.id === id));
+    if (kind !== 'pair' || one?.kind !== 'spur' || two?.kind !== 'spur') return [];
+    if (one.gear.mate.shafts === 'crossed' || two.gear.mate.shafts === 'crossed') return [];
+    const [a, b] = [readGear(one.gear, job.units), readGear(two.gear, job.units)];
+    if (!a.helixKnown || !b.helixKnown) return [];
+    const issue = { path: `parts.${one.id}.gear.helix`, severity: 'query' } as const;
+    const given = `${angleText(a.helixDeg)} and ${angleText(b.helixDeg)}`;
+    if (Math.abs(approx(a.helixDeg.sub(b.helixDeg))) > 1e-4) return [{ ...issue, code: 'pair-angles-differ', given }];
+    if (!a.helixDeg.equals(0) && a.hand === b.hand) return [{ ...issue, code: 'pair-hands-same', given: a.hand }];
+    return [];
+  });
+} // prettier-ignore
 
 /**
  * From the document and the shop's equipment to the plan: a pure function that screens, server and exports only render.
@@ -42,12 +121,14 @@ function headOf(
  * @param job a checked document @param shop what is on hand today
  */
 export function plan(job: Job, shop: Equipment): Plan {
-  const findings: Issue[] = [];
+  const findings: Issue[] = judgePairs(job);
   const parts = job.parts.map((part) => {
-    const { head, finding } = headOf(job, shop, part.dividing.headId);
-    if (finding && !findings.some(({ given }) => given === finding.given)) findings.push(finding);
-    const gearSets = [...job.equipment.gearSets, ...shop.gearSets];
-    return planPart[part.kind](part, { head, gearSets, shopHeads: shop.heads }, job.units);
+    for (const found of changesSince(job, shop, part))
+      if (!findings.some(({ given, code }) => given === found.given && code === found.code))
+        findings.push(found);
+    const cutters = { jobs: job.equipment.cutters, shop: shop.cutters };
+    const on = { dividing: groundOf(job, shop, part), cutters, mateThinning: thinningOfMate(job, part.id) };
+    return planPart(part, on, job.units);
   });
   return { jobId: job.id, name: job.name, units: job.units, parts, findings };
 }

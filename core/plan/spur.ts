@@ -1,27 +1,135 @@
+import { judgeRoom, planArrival, type ArrivalWork } from '../arrival/index.ts';
 import { planBlank } from '../blank/index.ts';
 import { planCut } from '../cut/index.ts';
-import { planCutter } from '../cutter/index.ts';
-import { planDividing, type DividingGround } from '../dividing/index.ts';
-import { planGear, readGear } from '../gear/index.ts';
+import {
+  countFor,
+  cutterFor,
+  judgeCutter,
+  pickedCutter,
+  planCutter,
+  type CutterNeed,
+} from '../cutter/index.ts';
+import { countAim, planDividing, type DividingGround, type Target } from '../dividing/index.ts';
+import { planGear, readGear, type GearReadings, type SpurSizes } from '../gear/index.ts';
 import type { SpurPart } from '../job/index.ts';
-import type { UnitSystem } from '../units/index.ts';
+import { leadCutter, planLead } from '../lead/index.ts';
+import type { FormCutter } from '../shop/index.ts';
+import type { StationWork } from '../station/index.ts';
+import type { ToothForm } from '../toothform/index.ts';
+import { approx, parsePositiveLength, type UnitSystem } from '../units/index.ts';
 import { finishStation } from './finish.ts';
-import type { PartPlan } from './types.ts';
+import { gearingOf, helixCutting, withProof } from './helix.ts';
+import { angleAssumed, sampleSaysOther } from './sampleSaysOther.ts';
+import type { PartPlan, StationDetails } from './types.ts';
+
+/** What a spur part is planned on: its dividing, its mate in the same job, and the form cutters it may be cut with. */
+export interface SpurGround {
+  readonly dividing: DividingGround;
+  /** Taken off the mate’s teeth, mm; 0 where the mate is no part of the job. */
+  readonly mateThinning: number;
+  readonly cutters: CutterGround;
+}
+
+/** The job’s own copies, and what the shop has today. */
+export interface CutterGround {
+  readonly jobs: readonly FormCutter[];
+  readonly shop: readonly FormCutter[];
+}
+
+/** What the gear asks of a cutter; null while count, pitch or angle is unknown. */
+export function cutterNeed({
+  teeth,
+  pitch,
+  pressureAngleDeg,
+  depth,
+  helixDeg,
+  helixKnown,
+}: GearReadings): CutterNeed | null {
+  if (!helixKnown || !teeth || !pitch || !pressureAngleDeg) return null;
+  const dedendum = depth ? approx(depth.wholeDepth.sub(depth.addendum)) : 1.157 * approx(pitch.module);
+  return { teeth, pitch, angleDeg: pressureAngleDeg, helixDeg: approx(helixDeg), dedendum };
+}
+
+/** The tooth space in the plane it is cut in. */
+const formOf = (sizes: SpurSizes): ToothForm => ({
+  teeth: sizes.teeth,
+  module: approx(sizes.module),
+  pressureAngle: sizes.pressureAngle,
+  addendum: approx(sizes.depth.addendum),
+  wholeDepth: approx(sizes.depth.wholeDepth),
+  thinning: 0,
+});
+
+type GearWork = ReturnType<typeof planGear>;
+type FullGearWork = StationWork<SpurSizes, StationDetails['gear']>;
+
+/** The gear with how it arrived: until something is taken, the arrival is the answer. */
+function withArrival(gear: GearWork, arrived: ArrivalWork): FullGearWork {
+  return {
+    ...gear,
+    answer: gear.facts === null && arrived.answer ? arrived.answer : gear.answer,
+    issues: [...gear.issues, ...arrived.issues],
+    working: [...arrived.working, ...gear.working],
+    detail: { ...gear.detail, arrival: arrived.detail },
+  };
+}
 
 /**
  * A spur part, station by station in shop order; each builds on the facts of those before it.
- * Stations that do not need what is missing still answer.
+ * Stations that do not need what is missing still answer. The cutter that was picked is looked up first: the depth stamped
+ * on it, and the count it is made for, have their part in the gear.
  */
-export function planSpur(part: SpurPart, ground: DividingGround, system: UnitSystem): PartPlan {
+export function planSpur(part: SpurPart, on: SpurGround, system: UnitSystem): PartPlan {
+  const { dividing: ground, cutters, mateThinning } = on;
   const path = `parts.${part.id}`;
-  const read = readGear(part.gear, system);
-  const gear = planGear(read, `${path}.gear`, system);
-  const blank = planBlank(part.blank, gear.facts, path, system);
-  const cutter = planCutter(read.teeth, path);
-  const dividing = planDividing(part.dividing, read.teeth, ground, `${path}.dividing`);
-  const cut = planCut(part.cut, read.depth?.wholeDepth ?? null, read.teeth, `${path}.cut`, system);
+  const picked = pickedCutter(part.cutter, cutters.jobs, cutters.shop);
+  const read = readGear(part.gear, system, picked?.stamped ?? null);
+  const need = cutterNeed(read);
+  const judged = need && picked ? judgeCutter(picked, need, part.cutter.countBy, cutters.shop) : null;
+  const cutterTeeth =
+    judged?.madeFor ??
+    (need && cutterFor(countFor(need, part.cutter.countBy, null))?.range.from) ??
+    read.teeth ??
+    Infinity;
+  const arrived = planArrival(part.arrival, part.gear, read, ground.head, `${path}.arrival`, system);
+  const ownGear = planGear(read, `${path}.gear`, system, cutterTeeth, mateThinning);
+  const sizes = ownGear.facts;
+  const asks = [
+    ...angleAssumed(part.arrival, read.pressureAngleDeg, `${path}.gear`),
+    ...sampleSaysOther(part.arrival, arrived.detail, `${path}.arrival.choice`),
+    ...(sizes ? judgeRoom(part.arrival, approx(sizes.tipDiameter), `${path}.arrival`, system) : []),
+  ];
+  const gear = withArrival(ownGear, { ...arrived, issues: [...arrived.issues, ...asks] });
+  const blank = planBlank(part.blank, sizes, path, system);
+  const cutter = planCutter(
+    part.cutter,
+    // of a helical gear the count alone says nothing
+    read.helixKnown ? read.teeth : null,
+    need,
+    sizes && formOf(sizes),
+    { picked, owned: cutters.shop },
+    path,
+  );
+  const target: Target | null =
+    read.teeth === null
+      ? null
+      : { along: 'turn', aim: countAim(read.teeth, sizes && approx(sizes.pitchDiameter)) };
+  const helical = !read.helixDeg.equals(0) || !read.helixKnown;
+  // a bore that is wrong is no reason to keep the lead back
+  const faceRead = parsePositiveLength(part.blank.faceWidth, '');
+  const face = faceRead.ok ? faceRead.value : null;
+  const cutterSize = leadCutter(picked);
+  const bareLead = planLead(part.lead, sizes, face, ground, cutterSize, `${path}.lead`, system);
+  const geared = helical ? { ...ground, lead: gearingOf(bareLead.facts, part.lead.drive) } : ground;
+  const dividing = planDividing(part.dividing, target, geared, `${path}.dividing`);
+  const lead =
+    target?.along === 'turn' ? withProof(bareLead, dividing.facts, sizes, face, target.aim) : bareLead;
+  const spaces = read.teeth === null ? null : { spaces: read.teeth, full: true };
+  const depth = blank.facts?.dialDepth ?? sizes?.cutDepth ?? read.depth?.wholeDepth ?? null;
+  const cut = planCut(part.cut, depth, spaces, `${path}.cut`, system);
   const { settled } = part;
   const ready = gear.facts && blank.facts && dividing.facts && cut.facts;
+  const helix = helical && lead.facts ? helixCutting(lead.facts, lead.detail) : null;
   return {
     id: part.id,
     kind: part.kind,
@@ -31,10 +139,18 @@ export function planSpur(part: SpurPart, ground: DividingGround, system: UnitSys
       finishStation('blank', blank, settled.blank, system),
       finishStation('cutter', cutter, settled.cutter, system),
       finishStation('dividing', dividing, settled.dividing, system),
+      ...(helical ? [finishStation('lead', lead, settled.lead, system)] : []),
       finishStation('cut', cut, settled.cut, system),
     ],
-    cutting: ready
-      ? { divisions: gear.facts.teeth, startSpace: cut.facts.startSpace, rounds: cut.detail.rounds }
-      : null,
+    cutting:
+      ready && (!helical || helix)
+        ? {
+            divisions: gear.facts.teeth,
+            full: true,
+            startSpace: cut.facts.startSpace,
+            rounds: cut.detail.rounds,
+            helix,
+          }
+        : null,
   };
 }

@@ -1,3 +1,4 @@
+import type { ArrivalDetail } from '../arrival/index.ts';
 import type { BlankDetail } from '../blank/index.ts';
 import type { CutDetail } from '../cut/index.ts';
 import type { CutterDetail } from '../cutter/index.ts';
@@ -5,15 +6,19 @@ import type { DividingDetail } from '../dividing/index.ts';
 import type { Issue } from '../findings/index.ts';
 import type { GearDetail } from '../gear/index.ts';
 import type { Part } from '../job/index.ts';
+import type { LeadDetail } from '../lead/index.ts';
+import type { SpacingDetail } from '../spacing/index.ts';
 import type { Moved, Settled, StationId, StationState, StationWork } from '../station/index.ts';
 import type { UnitSystem } from '../units/index.ts';
 
 /** What each station has of its own. One line for each station. */
 export interface StationDetails {
-  gear: GearDetail;
+  gear: GearDetail & { readonly arrival: ArrivalDetail };
+  spacing: SpacingDetail;
   blank: BlankDetail;
   cutter: CutterDetail;
   dividing: DividingDetail;
+  lead: LeadDetail;
   cut: CutDetail;
 }
 
@@ -38,9 +43,27 @@ export type AnyStationPlan = { [Id in StationId]: StationPlan<Id> }[StationId];
 
 /** What a run is cut by: frozen when it starts. */
 export interface Cutting {
+  /** Spaces in one round. */
   readonly divisions: number;
+  /** Do they go once round and close? */
+  readonly full: boolean;
   readonly startSpace: number;
   readonly rounds: CutDetail['rounds'];
+  /** Of a helical gear: how it is turned while the table travels; null for straight teeth. */
+  readonly helix: HelixCutting | null;
+}
+
+/** What a helical run needs besides its spaces, in words where a person only reads it. */
+export interface HelixCutting {
+  readonly hand: 'right' | 'left';
+  readonly drive: 'worm' | 'spindle';
+  /** Each gear with its place. */
+  readonly gears: string;
+  readonly idlers: number;
+  /** mm */
+  readonly lead: number;
+  /** How table or head stands: `table swung 20° 08′, right end away from you`. */
+  readonly setting: string;
 }
 
 export interface PartPlan {

@@ -1,3 +1,4 @@
+import type { Landing } from '../dividing/index.ts';
 import { atOnce, inOrder } from './causality.ts';
 import type { Cut, Run, RunEvent } from './schema.ts';
 
@@ -22,6 +23,8 @@ export interface RunState {
   readonly last: Cut | null;
   /** Whole turns already made towards the next cut. */
   readonly turnsMade: number;
+  /** Stages of the return stroke already gone through towards the next cut, 0 to 3; always 3 for straight teeth. */
+  readonly strokeMade: number;
   /** The closing check, once made. */
   readonly closed: { readonly fits: boolean } | null;
   readonly paused: boolean;
@@ -82,6 +85,14 @@ function eventsMissing(events: readonly RunEvent[]): Doubt[] {
   return devices.length > 0 ? [{ kind: 'events-missing', devices: devices.sort() }] : [];
 }
 
+/** Stages of the return stroke: drawn clear of the cutter, run back to the start, indexed. */
+export const [CLEARED, RUN_BACK, INDEXED] = [1, 2, 3];
+
+/** Whole turns of the crank that a move begins with; none where they are not counted. */
+export function turnsOf(landing: Landing): number {
+  return landing.on === 'plate' || landing.on === 'two-circles' ? landing.turns : 0;
+}
+
 /**
  * The state of a run from its events. The order in which they arrive does not matter, and an id counts once.
  * A cut is done if a done of it stands that no take-back names.
@@ -107,7 +118,13 @@ export function foldRun(run: Run, events: readonly RunEvent[]): RunState {
   const ticks = next
     ? ofKind(ordered, 'turn').filter((event) => stands(event) && place(event) === nextPlace)
     : [];
-  const turnsMade = Math.min(run.move.turns, Math.max(0, ...ticks.map(({ turn }) => turn)));
+  const turns = next ? turnsOf(next.landing) : 0;
+  const turnsMade = Math.min(turns, Math.max(0, ...ticks.map(({ turn }) => turn)));
+  const strokes = next
+    ? ofKind(ordered, 'stroke').filter((event) => stands(event) && place(event) === nextPlace)
+    : [];
+  // the first cut begins where everything was set up: nothing has to be run back
+  const strokeMade = !run.helix || !last ? 3 : Math.min(3, Math.max(0, ...strokes.map(({ stage }) => stage)));
   const closings = next ? [] : ofKind(ordered, 'closed').filter(stands);
   const closing = closings.at(-1) ?? null;
 
@@ -121,6 +138,13 @@ export function foldRun(run: Run, events: readonly RunEvent[]): RunState {
     next && beyond > nextPlace ? [{ kind: 'gap', missing: next, beyond: run.cuts[beyond]! }] : [];
   const lastDones = lastPlace < 0 ? [] : dones.filter((event) => place(event) === lastPlace);
   const highest = ticks.filter(({ turn }) => turn >= turnsMade);
+  const lastStage = strokes.filter(({ stage }) => stage >= strokeMade);
+  const back = (): readonly RunEvent[] => {
+    if (closing) return closings;
+    if (strokeMade === INDEXED && lastStage.length > 0) return lastStage;
+    if (turnsMade > 0) return highest;
+    return lastStage.length > 0 ? lastStage : lastDones;
+  };
 
   return {
     done: doneCuts.filter(Boolean).length,
@@ -128,6 +152,7 @@ export function foldRun(run: Run, events: readonly RunEvent[]): RunState {
     next,
     last,
     turnsMade,
+    strokeMade,
     closed: closing && { fits: closing.fits },
     paused: pauses.length > 0,
     notes: ofKind(ordered, 'note').map(({ id, text, round, index, clientTime }) => ({
@@ -139,7 +164,7 @@ export function foldRun(run: Run, events: readonly RunEvent[]): RunState {
     })),
     doubts: [...gap, ...twoScreens(dones, ofKind(ordered, 'agreed'), cutAt), ...eventsMissing(ordered)],
     doneCuts,
-    takeBack: (closing ? closings : turnsMade > 0 ? highest : lastDones).map(({ id }) => id),
+    takeBack: back().map(({ id }) => id),
     pauses,
   };
 }
@@ -153,8 +178,19 @@ export interface RunSummary {
   readonly paused: boolean;
   readonly closed: { readonly fits: boolean } | null;
   readonly inDoubt: boolean;
+  /** Stages of the return stroke gone through; summaries that rested before helical runs lack it: none is to go through. */
+  readonly strokeMade?: number;
 }
 
-export function summarise({ done, total, next, turnsMade, paused, closed, doubts }: RunState): RunSummary {
-  return { done, total, next, turnsMade, paused, closed, inDoubt: doubts.length > 0 };
+export function summarise({
+  done,
+  total,
+  next,
+  turnsMade,
+  strokeMade,
+  paused,
+  closed,
+  doubts,
+}: RunState): RunSummary {
+  return { done, total, next, turnsMade, strokeMade, paused, closed, inDoubt: doubts.length > 0 };
 }

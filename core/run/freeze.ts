@@ -1,8 +1,16 @@
 import { exact } from '../units/index.ts';
-import { plateRatioOf, runMoves } from '../dividing/index.ts';
+import {
+  aimFrom,
+  landingOf,
+  lineAim,
+  runChoice,
+  spaceAt,
+  type Aim,
+  type DividingDetail,
+} from '../dividing/index.ts';
 import { fail, ok, type Result } from '../findings/index.ts';
 import type { Job } from '../job/index.ts';
-import { stationOf, type Plan } from '../plan/index.ts';
+import { stationOf, type PartPlan, type Plan } from '../plan/index.ts';
 import type { Equipment } from '../shop/index.ts';
 import { RUN_FORMAT, RUN_VERSION, type Cut, type Run } from './schema.ts';
 
@@ -12,51 +20,79 @@ interface Start {
   readonly partId: string;
 }
 
-/** Spaces in cutting order from a start space: s … N, 1 … s − 1. */
-export function spacesFrom(startSpace: number, divisions: number): number[] {
-  return Array.from({ length: divisions }, (_, i) => ((startSpace - 1 + i) % divisions) + 1);
+type FrozenMotion = Pick<Run, 'cuts' | 'closing'>;
+
+/** What is divided, as the station planned it. */
+function aimOf({ aim, line, inForce }: DividingDetail): Aim | null {
+  if (aim) return aimFrom(aim);
+  return line && inForce ? lineAim(line.spaces, exact(inForce.choice.advance)) : null;
+}
+
+/**
+ * Every cut in order, from the motion of the head. On plates the count of holes runs on from round to round; readings
+ * and a part of a turn begin afresh.
+ */
+function frozenMotion(
+  aim: Aim,
+  choice: Run['move'],
+  ratio: string,
+  { startSpace, rounds }: { readonly startSpace: number; readonly rounds: number },
+): FrozenMotion {
+  const { spaces, full } = aim;
+  const read = choice.method === 'handwheel' || choice.method === 'table' || choice.method === 'stepper';
+  const runsOn = full && !read;
+  const R = exact(ratio);
+  const motion = runChoice(R, choice, runsOn ? spaces * rounds : spaces);
+  const cuts: Cut[] = [];
+  for (let round = 1; round <= rounds; round += 1) {
+    for (let index = 1; index <= spaces; index += 1) {
+      const at = (runsOn ? (round - 1) * spaces : 0) + index - 1;
+      cuts.push({
+        round,
+        index,
+        space: spaceAt(aim, index, startSpace),
+        landing: landingOf(R, choice, motion, at),
+      });
+    }
+  }
+  const last = runsOn ? spaces * rounds : spaces;
+  return { cuts, closing: full ? landingOf(R, choice, motion, last) : null };
+}
+
+function lacking(part: PartPlan): string {
+  const titles = part.stations.filter((station) => !station.complete).map((station) => station.title);
+  return titles.join(', ') || 'the card';
 }
 
 /**
  * Freezes a part's plan into a run: equipment, moves and every cut in order. Holes are counted from the hole
  * in which the pin stands for the first space cut, and come from the motion model.
- * @param shop today's equipment, for a job that has no copy of its head
+ * @param shop today's equipment, for a job that has no copy of its own
  * Issues: not-found, not-ready-to-cut
  */
 export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start): Result<Run> {
   const part = planned.parts.find(({ id }) => id === start.partId);
+  const wrong = { path: '', severity: 'wrong' } as const;
   if (!part) {
     return fail({
+      ...wrong,
       code: 'not-found',
       path: 'partId',
-      severity: 'wrong',
       given: start.partId,
       detail: { what: 'part' },
     });
   }
-  const dividing = stationOf(part, 'dividing');
-  const way = dividing?.detail.inForce;
-  const head = [...job.equipment.heads, ...shop.heads].find(({ id }) => id === dividing?.detail.head?.id);
-  if (!part.cutting || !way || !head) {
-    const lacking = part.stations.filter((station) => !station.complete).map((station) => station.title);
-    return fail({
-      code: 'not-ready-to-cut',
-      path: '',
-      severity: 'wrong',
-      allowed: `look at ${lacking.join(', ') || 'the card'} first`,
-    });
-  }
-  const { divisions, startSpace, rounds } = part.cutting;
-  const { turns, spaces, circle } = way.choice;
-  const { states } = runMoves(
-    { ratio: exact(head.ratio), plateRatio: plateRatioOf(way.choice, exact(head.ratio)) },
-    { turns, spaces, circle },
-    divisions * rounds.length,
-  );
-  const order = spacesFrom(startSpace, divisions);
-  const cuts: Cut[] = rounds.flatMap((_, r) =>
-    order.map((space, i) => ({ round: r + 1, index: i + 1, space, hole: states[r * divisions + i]!.hole })),
-  );
+  const detail = stationOf(part, 'dividing')?.detail;
+  const choice = detail?.inForce?.choice;
+  const aim = detail && aimOf(detail);
+  const find = <T extends { readonly id: string }>(things: readonly T[], id: string | undefined) =>
+    things.find((thing) => thing.id === id) ?? null;
+  const head = aim && detail.aim ? find([...job.equipment.heads, ...shop.heads], detail.head?.id) : null;
+  const mill = aim && detail.line ? find([...job.equipment.mills, ...shop.mills], detail.mill?.id) : null;
+  if (!part.cutting || !choice || !aim || (!head && !mill))
+    return fail({ ...wrong, code: 'not-ready-to-cut', allowed: `look at ${lacking(part)} first` });
+
+  const { divisions, full, startSpace, rounds, helix } = part.cutting;
   return ok({
     format: RUN_FORMAT,
     version: RUN_VERSION,
@@ -65,13 +101,16 @@ export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start
     partId: part.id,
     jobRevision: start.jobRevision,
     jobName: job.name,
-    gear: stationOf(part, 'gear')?.answer ?? '',
+    gear: (stationOf(part, 'gear') ?? stationOf(part, 'spacing'))?.answer ?? '',
     units: job.units,
     divisions,
+    full,
     startSpace,
     head,
-    move: way.choice,
+    mill,
+    move: choice,
     rounds,
-    cuts,
+    helix,
+    ...frozenMotion(aim, choice, head?.ratio ?? '1', { startSpace, rounds: rounds.length }),
   });
 }

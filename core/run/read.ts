@@ -1,13 +1,45 @@
-import { headFromV1 } from '../shop/index.ts';
+import { choiceFromV2, landingFromV2 } from '../dividing/index.ts';
+import { headFromV1, headFromV2, millFromV4 } from '../shop/index.ts';
 import { runSchema, type Run } from './schema.ts';
 
 type RawRun = Readonly<Record<string, unknown>> & { readonly version?: unknown };
+
+/** Heads could not be geared yet. */
+const fromV1 = (run: RawRun): RawRun => ({ ...run, version: 2, head: headFromV1(run['head']) });
+
+/** Every move was the same move of the crank on one circle, once round; a cut kept the hole it lands in. */
+function fromV2(run: RawRun): RawRun {
+  const move = run['move'] as { readonly spaces: number; readonly circle: number };
+  const cuts = run['cuts'] as readonly { readonly hole: number }[];
+  const last = cuts.at(-1)?.hole ?? 0;
+  return {
+    ...run,
+    version: 3,
+    full: true,
+    head: headFromV2(run['head']),
+    mill: null,
+    move: choiceFromV2(move),
+    cuts: cuts.map(({ hole, ...cut }) => ({ ...cut, landing: landingFromV2(move, hole) })),
+    closing: landingFromV2(move, (last + move.spaces) % move.circle),
+  };
+}
+
+/** Teeth were straight, and tables did not swing. */
+const fromV3 = (run: RawRun): RawRun => ({
+  ...run,
+  version: 4,
+  mill: run['mill'] === null ? null : millFromV4(run['mill']),
+  helix: null,
+});
 
 /**
  * A run as it rests, of whatever version, brought up to today's and checked. A run's cuts and moves never change.
  * @throws when what rests is no run: a fault, not an issue
  */
 export function readRun(raw: unknown): Run {
-  const run = raw as RawRun;
-  return runSchema.parse(run.version === 1 ? { ...run, version: 2, head: headFromV1(run['head']) } : run);
+  let run = raw as RawRun;
+  if (run.version === 1) run = fromV1(run);
+  if (run.version === 2) run = fromV2(run);
+  if (run.version === 3) run = fromV3(run);
+  return runSchema.parse(run);
 }

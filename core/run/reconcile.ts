@@ -21,7 +21,7 @@ export function reconcile(
     (event) =>
       !takenBack.has(event.id) &&
       ((event.kind === 'done' && place(event) > cutsDone) ||
-        (event.kind === 'turn' && place(event) > cutsDone) ||
+        ((event.kind === 'turn' || event.kind === 'stroke') && place(event) > cutsDone) ||
         (event.kind === 'closed' && cutsDone < run.cuts.length)),
   );
   const ids = [...new Set(beyond.map(({ id }) => id))];

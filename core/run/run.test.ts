@@ -1,8 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
-import { searchWays } from '../dividing/index.ts';
+import { countAim, searchMethods } from '../dividing/index.ts';
 import { need } from '../findings/index.ts';
-import { drawnSpurJob, withPart, type Job } from '../job/index.ts';
+import { drawnSpurJob, withSpurPart, type Job } from '../job/index.ts';
 import { plan } from '../plan/index.ts';
 import { STOCK_EQUIPMENT } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
@@ -16,14 +17,13 @@ import {
   reconcile,
   runEventSchema,
   runSchema,
-  spacesFrom,
   type Run,
   type RunAct,
   type RunEvent,
 } from './index.ts';
 
 const jobOf = (passes: 'one' | 'rough-finish' = 'one', start = '1', teeth = 58): Job =>
-  withPart(
+  withSpurPart(
     drawnSpurJob({ id: 'j1', name: 'Second wheel', pitch: '1.25', teeth, face: '12', bore: '10' }),
     'p1',
     (part) => ({
@@ -83,10 +83,10 @@ describe('freezing', () => {
     expect(runSchema.safeParse(run).success).toBe(true);
     expect(run.cuts).toHaveLength(58);
     expect(run.cuts.slice(0, 4)).toEqual([
-      { round: 1, index: 1, space: 1, hole: 0 },
-      { round: 1, index: 2, space: 2, hole: 20 },
-      { round: 1, index: 3, space: 3, hole: 11 },
-      { round: 1, index: 4, space: 4, hole: 2 },
+      { round: 1, index: 1, space: 1, landing: { on: 'plate', turns: 0, spaces: 20, hole: 0 } },
+      { round: 1, index: 2, space: 2, landing: { on: 'plate', turns: 0, spaces: 20, hole: 20 } },
+      { round: 1, index: 3, space: 3, landing: { on: 'plate', turns: 0, spaces: 20, hole: 11 } },
+      { round: 1, index: 4, space: 4, landing: { on: 'plate', turns: 0, spaces: 20, hole: 2 } },
     ]);
     expect(run).toMatchObject({
       jobRevision: 3,
@@ -96,9 +96,13 @@ describe('freezing', () => {
   });
 
   test('a start space in the middle: all spaces once, the pin starts in hole 0', () => {
-    expect(spacesFrom(3, 5)).toEqual([3, 4, 5, 1, 2]);
     const run = frozen(jobOf('one', '15'));
-    expect(run.cuts[0]).toEqual({ round: 1, index: 1, space: 15, hole: 0 });
+    expect(run.cuts[0]).toEqual({
+      round: 1,
+      index: 1,
+      space: 15,
+      landing: { on: 'plate', turns: 0, spaces: 20, hole: 0 },
+    });
     expect(run.cuts[57]!.space).toBe(14);
     expect(new Set(run.cuts.map(({ space }) => space)).size).toBe(58);
   });
@@ -106,13 +110,13 @@ describe('freezing', () => {
   test('rough and finish are whole rounds over the same holes', () => {
     const run = frozen(jobOf('rough-finish'));
     expect(run.cuts).toHaveLength(116);
-    expect(run.cuts.slice(58).map(({ hole, space }) => [hole, space])).toEqual(
-      run.cuts.slice(0, 58).map(({ hole, space }) => [hole, space]),
+    expect(run.cuts.slice(58).map(({ landing, space }) => [landing, space])).toEqual(
+      run.cuts.slice(0, 58).map(({ landing, space }) => [landing, space]),
     );
   });
 
   test('a card that is not ready says where to look', () => {
-    const job = withPart(jobOf(), 'p1', (part) => ({
+    const job = withSpurPart(jobOf(), 'p1', (part) => ({
       ...part,
       gear: { ...part.gear, pitch: measure('', 'module') },
     }));
@@ -135,28 +139,66 @@ describe('freezing', () => {
   });
 });
 
-test('a run that rests from before change gears were listed still reads, its cuts untouched', () => {
-  const run = frozen(jobOf());
-  const { plateLock: _lock, differential: _gears, ...head } = run.head;
-  expect(readRun({ ...run, version: 1, head })).toEqual({
-    ...run,
-    head: { ...run.head, differential: null },
+describe('runs that rest from earlier versions', () => {
+  const old = JSON.parse(readFileSync(new URL('./samples/v2.json', import.meta.url), 'utf8')) as Record<
+    string,
+    unknown
+  > & {
+    head: Record<string, unknown>;
+    cuts: { round: number; index: number; space: number; hole: number }[];
+  };
+
+  test('version 2, a differential run in two rounds: every hole is the one it was frozen with', () => {
+    const run = readRun(old);
+    expect(run.cuts.map(({ landing }) => (landing.on === 'plate' ? landing.hole : -1))).toEqual(
+      old.cuts.map(({ hole }) => hole),
+    );
+    expect(run).toMatchObject({ version: 4, helix: null, full: true, mill: null, divisions: 53 });
+    expect(run.move).toMatchObject({ method: 'differential', advance: '1/53', exact: true });
+    expect(foldRun(run, []).next).toMatchObject({ space: 1 });
   });
-  expect(readRun(JSON.parse(JSON.stringify(run)))).toEqual(run);
-  expect(() => readRun({ format: 'vuelta-run' })).toThrow();
+
+  test('version 3, a rack on a table that was not known to swing', () => {
+    const rack = JSON.parse(readFileSync(new URL('./samples/v3.json', import.meta.url), 'utf8')) as Record<
+      string,
+      unknown
+    >;
+    const run = readRun(rack);
+    expect(run).toMatchObject({
+      version: 4,
+      helix: null,
+      mill: { marks: 100, scaleMinutes: 60, headTilts: false },
+      cuts: rack['cuts'],
+    });
+    expect(foldRun(run, [])).toMatchObject({ total: 12, strokeMade: 3 });
+  });
+
+  test('version 1, before heads could be geared', () => {
+    const { plateLock: _lock, differential: _gears, ...head } = old.head;
+    expect(readRun({ ...old, version: 1, head }).head).toMatchObject({ differential: null, plateLock: true });
+  });
+
+  test('today’s version is taken as it is; what is no run is a fault', () => {
+    const run = frozen(jobOf());
+    expect(readRun(JSON.parse(JSON.stringify(run)))).toEqual(run);
+    expect(() => readRun({ format: 'vuelta-run' })).toThrow();
+  });
 });
 
 test('a differential run: the plate turns, and every space still lands where the motion says', () => {
   const job = jobOf('rough-finish', '1', 127);
-  const way = searchWays(STOCK_EQUIPMENT.heads[0]!, STOCK_EQUIPMENT.gearSets, 127).ways.find(
-    ({ move }) => move.circle.holes === 39,
+  const ground = { head: STOCK_EQUIPMENT.heads[0]!, gearSets: STOCK_EQUIPMENT.gearSets, steppers: [] };
+  const way = searchMethods(ground, countAim(127)).methods[0]!.ways.find(
+    ({ choice }) => choice.method === 'differential' && choice.circle === 39,
   )!;
   const run = frozen(
-    withPart(job, 'p1', (part) => ({ ...part, dividing: { ...part.dividing, choice: way.choice } })),
+    withSpurPart(job, 'p1', (part) => ({ ...part, dividing: { ...part.dividing, choice: way.choice } })),
   );
-  expect(run.cuts.slice(0, 4).map(({ hole }) => hole)).toEqual([0, 13, 26, 0]);
+  expect(run.cuts.slice(0, 4).map(({ landing }) => landing.on === 'plate' && landing.hole)).toEqual([
+    0, 13, 26, 0,
+  ]);
   // 127 moves of 13 on 39 leave the pin 127/3 turns on: not in its start hole, and the second round goes on from there
-  expect(run.cuts[127]).toEqual({ round: 2, index: 1, space: 1, hole: (127 * 13) % 39 });
+  expect(run.cuts[127]).toMatchObject({ round: 2, index: 1, space: 1, landing: { hole: (127 * 13) % 39 } });
   expect(run.move).toMatchObject({ method: 'differential', near: 120, idlers: 2 });
 });
 
@@ -165,7 +207,12 @@ describe('counting on one screen', () => {
 
   test('from the first space to the closing move', () => {
     const mill = new Screen('mill', run);
-    expect(mill.state).toMatchObject({ done: 0, total: 20, last: null, next: { space: 1, hole: 0 } });
+    expect(mill.state).toMatchObject({
+      done: 0,
+      total: 20,
+      last: null,
+      next: { space: 1, landing: { on: 'plate', turns: 2, spaces: 0, hole: 0 } },
+    });
     for (let i = 0; i < 20; i += 1) mill.count();
     expect(mill.state).toMatchObject({ done: 20, next: null, closed: null, last: { space: 20 } });
     mill.act({ kind: 'closed', fits: true });

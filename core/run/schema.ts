@@ -1,17 +1,17 @@
 import { z } from 'zod';
-import { dividingChoiceSchema } from '../dividing/index.ts';
+import { dividingChoiceSchema, landingSchema } from '../dividing/index.ts';
 import { idSchema } from '../job/index.ts';
-import { headSchema } from '../shop/index.ts';
+import { headSchema, millSchema } from '../shop/index.ts';
 import { unitSystemSchema } from '../units/index.ts';
 
 export const RUN_FORMAT = 'vuelta-run';
-export const RUN_VERSION = 2;
+export const RUN_VERSION = 4;
 
 const roundSchema = z
-  .object({ name: z.enum(['one', 'rough', 'finish']), depthMm: z.number().positive() })
+  .object({ name: z.enum(['one', 'rough', 'finish']), depthMm: z.number().positive().nullable() })
   .readonly();
 
-/** One cut to make: in which round, its place in the round, which space of the gear, and the hole the pin stands in. */
+/** One cut to make: in which round, its place in the round, which space of the gear, and how it is come to. */
 const cutSchema = z
   .object({
     round: z.int().min(1).max(2),
@@ -19,11 +19,23 @@ const cutSchema = z
     index: z.int().min(1),
     /** 1…N, as marked on the blank. */
     space: z.int().min(1),
-    /** From the start hole, 0 … circle − 1. */
-    hole: z.int().min(0),
+    /** How it is come to from the cut before it, and where everything then stands. */
+    landing: landingSchema,
   })
   .readonly();
 export type Cut = z.infer<typeof cutSchema>;
+
+/** How a helical gear is geared to the table, as it was when the run began. */
+const helixSchema = z
+  .object({
+    hand: z.enum(['right', 'left']),
+    drive: z.enum(['worm', 'spindle']),
+    gears: z.string().max(400),
+    idlers: z.int().min(0).max(3),
+    lead: z.number().positive(),
+    setting: z.string().max(200),
+  })
+  .readonly();
 
 /** A run as it was frozen at its start: later changes to job or shop do not touch it. */
 export const runSchema = z
@@ -39,10 +51,18 @@ export const runSchema = z
     gear: z.string(),
     units: unitSystemSchema,
     divisions: z.int().min(1),
+    /** Do the spaces go once round, so that a last move closes on the first? */
+    full: z.boolean(),
     startSpace: z.int().min(1),
-    head: headSchema,
+    /** What divides: a head, or the table of a mill. */
+    head: headSchema.nullable(),
+    mill: millSchema.nullable(),
     move: dividingChoiceSchema,
+    /** The closing move; null on a part of a turn. */
+    closing: landingSchema.nullable(),
     rounds: z.array(roundSchema).min(1).max(2).readonly(),
+    /** Of a helical gear: how it turns while the table travels; null for straight teeth. */
+    helix: helixSchema.nullable(),
     cuts: z.array(cutSchema).min(1).readonly(),
   })
   .readonly();
@@ -69,7 +89,9 @@ export const runEventSchema = z.discriminatedUnion('kind', [
   z.object({ ...eventBase, kind: z.literal('done'), ...place }).readonly(),
   /** A whole turn of the move towards a cut is made. */
   z.object({ ...eventBase, kind: z.literal('turn'), ...place, turn: z.int().min(1) }).readonly(),
-  /** Every one of the named events (done, turn, closed) is taken back. */
+  /** A stage of the return stroke before a helical cut: drawn clear, run back, indexed. */
+  z.object({ ...eventBase, kind: z.literal('stroke'), ...place, stage: z.int().min(1).max(3) }).readonly(),
+  /** Every one of the named events (done, turn, stroke, closed) is taken back. */
   z.object({ ...eventBase, kind: z.literal('take-back'), ids }).readonly(),
   z
     .object({ ...eventBase, kind: z.literal('note'), ...place, text: z.string().trim().min(1).max(2000) })

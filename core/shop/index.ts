@@ -1,12 +1,69 @@
-export { equipmentFromV1, headFromV1 } from './migrate.ts';
 export {
+  equipmentFromV1,
+  equipmentFromV2,
+  equipmentFromV3,
+  equipmentFromV4,
+  equipmentToToday,
+  headFromV1,
+  headFromV2,
+  millFromV4,
+} from './migrate.ts';
+export {
+  CUTTER_NUMBERS,
+  cutterSchema,
   equipmentSchema,
   gearSetSchema,
   headSchema,
+  LEAST_HOLES,
+  millSchema,
+  MOST_HOLES,
+  NO_EQUIPMENT,
   plateSchema,
+  ringSchema,
+  stepperSchema,
+  twiceIn,
+  type CutterNumber,
   type Equipment,
+  type FormCutter,
   type GearSet,
+  type Handwheel,
   type Head,
+  type Mill,
   type Plate,
+  type Ring,
+  type Standing,
+  type Stepper,
 } from './schema.ts';
-export { STOCK_EQUIPMENT, STOCK_GEARS, STOCK_HEADS, THREE_PLATES, TWO_SIDED_PLATE } from './stock.ts';
+export {
+  plainCutter,
+  plainHead,
+  STOCK_EQUIPMENT,
+  STOCK_GEARS,
+  STOCK_HEADS,
+  STOCK_MILL,
+  STOCK_ROTARY,
+  STRAIGHT_TABLE,
+  THREE_PLATES,
+  TWO_SIDED_PLATE,
+  UNKNOWN_STANDING,
+} from './stock.ts';
+export {
+  idFrom,
+  leadFromThreads,
+  readCircles,
+  readCutterNumber,
+  readHoles,
+  readRatio,
+  readToothRange,
+  toothRangeText,
+} from './reading.ts';
+export { lengthCell, lengthText as lengthCellText, pitchCell, pitchCellText } from './takeRow.ts';
+export {
+  readTable,
+  TABLE_IDS,
+  TABLE_NAMES,
+  writeTable,
+  type BadRow,
+  type TableId,
+  type TableRead,
+} from './tables.ts';

@@ -1,7 +1,11 @@
+import { STRAIGHT_TABLE } from './stock.ts';
+
 /** Equipment of some version, its shape not yet checked. */
 type Raw = Readonly<Record<string, unknown>>;
 
 const isObject = (raw: unknown): raw is Raw => typeof raw === 'object' && raw !== null && !Array.isArray(raw);
+const each = (raw: unknown, change: (item: unknown) => unknown): unknown =>
+  Array.isArray(raw) ? raw.map(change) : raw;
 
 /** A head as it rested before heads could be geared: nothing was known of its gears, and its plate could be freed. */
 export function headFromV1(raw: unknown): unknown {
@@ -10,7 +14,52 @@ export function headFromV1(raw: unknown): unknown {
 
 /** Equipment as it rested before change gears were listed. */
 export function equipmentFromV1(raw: unknown): unknown {
-  if (!isObject(raw)) return raw;
-  const { heads } = raw;
-  return { gearSets: [], ...raw, heads: Array.isArray(heads) ? heads.map(headFromV1) : heads };
+  return isObject(raw) ? { gearSets: [], ...raw, heads: each(raw['heads'], headFromV1) } : raw;
 }
+
+/** A head as it rested before rings, handwheels and how it stands were known. Its bracket was taken to hold any train. */
+export function headFromV2(raw: unknown): unknown {
+  if (!isObject(raw)) return raw;
+  const { plates, differential } = raw;
+  const unknown = { worm: null, lock: null, ringId: null, circle: null, arms: null, gears: null };
+  return {
+    kind: 'head',
+    rings: [],
+    standing: unknown,
+    handwheel: null,
+    ...raw,
+    plates: each(plates, (plate) => (isObject(plate) ? { made: false, ...plate } : plate)),
+    differential: isObject(differential) ? { stud: true, idlers: 2, ...differential } : differential,
+  };
+}
+
+/** Equipment as it rested before stepper drives and mills were listed. */
+export function equipmentFromV2(raw: unknown): unknown {
+  if (!isObject(raw)) return raw;
+  return {
+    steppers: [],
+    mills: [],
+    ...raw,
+    heads: each(raw['heads'], headFromV2),
+    gearSets: each(raw['gearSets'], (set) => (isObject(set) ? { bore: '', pitch: '', ...set } : set)),
+  };
+}
+
+/** Equipment as it rested before form cutters were listed. */
+export function equipmentFromV3(raw: unknown): unknown {
+  return isObject(raw) ? { cutters: [], ...raw } : raw;
+}
+
+/** A mill as it rested before its table was known to swing. */
+export function millFromV4(raw: unknown): unknown {
+  return isObject(raw) ? { ...STRAIGHT_TABLE, ...raw } : raw;
+}
+
+/** Equipment as it rested before tables swung. */
+export function equipmentFromV4(raw: unknown): unknown {
+  return isObject(raw) ? { ...raw, mills: each(raw['mills'], millFromV4) } : raw;
+}
+
+/** Equipment that rests without a version mark: every step fills in only what is lacking, so all may be taken. */
+export const equipmentToToday = (raw: unknown): unknown =>
+  equipmentFromV4(equipmentFromV3(equipmentFromV2(equipmentFromV1(raw))));

@@ -1,5 +1,6 @@
 import { TWELVE_GEARS } from '../gearing/index.ts';
-import type { Equipment, GearSet, Head, Plate } from './schema.ts';
+import { measure } from '../units/index.ts';
+import type { Equipment, FormCutter, GearSet, Head, Mill, Plate, Ring, Standing } from './schema.ts';
 
 /**
  * Plate sets to start from, as data.
@@ -9,6 +10,7 @@ const oneSided = (id: string, name: string, circles: readonly number[]): Plate =
   id,
   name,
   sides: [{ circles }],
+  made: false,
 });
 
 export const THREE_PLATES: readonly Plate[] = [
@@ -25,31 +27,118 @@ export const TWO_SIDED_PLATE: readonly Plate[] = [
       { circles: [24, 25, 28, 30, 34, 37, 38, 39, 41, 42, 43] },
       { circles: [46, 47, 49, 51, 53, 54, 57, 58, 59, 62, 66] },
     ],
+    made: false,
   },
 ];
 
-export const STOCK_GEARS: GearSet = { id: 'gears-twelve', name: 'Twelve change gears', gears: TWELVE_GEARS };
+/** Direct plates that usual heads come with. Source: Machinery’s Handbook, direct indexing. */
+const ring = (holes: number): Ring => ({
+  id: `ring-${holes}`,
+  name: `${holes} holes`,
+  holes,
+  made: false,
+});
+
+/** Nothing is known of how a head stands until its owner has set it up once. */
+export const UNKNOWN_STANDING: Standing = {
+  worm: null,
+  lock: null,
+  ringId: null,
+  circle: null,
+  arms: null,
+  gears: null,
+};
+
+export const STOCK_GEARS: GearSet = {
+  id: 'gears-twelve',
+  name: 'Twelve change gears',
+  bore: '',
+  pitch: '',
+  gears: TWELVE_GEARS,
+};
+
+/** A head with nothing known of it but its ratio: what a new one starts from. */
+export const plainHead = (id: string, name: string): Head => ({
+  id,
+  name,
+  kind: 'head',
+  ratio: '40',
+  plates: [],
+  rings: [],
+  mounted: null,
+  standing: UNKNOWN_STANDING,
+  handwheel: null,
+  plateLock: false,
+  differential: null,
+});
 
 export const STOCK_HEADS: readonly Head[] = [
   {
-    id: 'head-three-plates',
-    name: 'Head with three plates',
-    ratio: '40',
+    ...plainHead('head-three-plates', 'Head with three plates'),
     plates: THREE_PLATES,
+    rings: [ring(24)],
     mounted: { plateId: 'plate-b', side: 0 },
     plateLock: true,
-    differential: { gearSetId: 'gears-twelve' },
+    differential: { gearSetId: 'gears-twelve', stud: true, idlers: 2 },
   },
   {
-    id: 'head-two-sided',
-    name: 'Head with a two-sided plate',
-    ratio: '40',
+    ...plainHead('head-two-sided', 'Head with a two-sided plate'),
     plates: TWO_SIDED_PLATE,
+    rings: [ring(24), ring(30), ring(36)],
     mounted: { plateId: 'plate-d', side: 0 },
     plateLock: true,
-    differential: null,
   },
 ];
 
+/** A rotary table to start from: four degrees a turn, a wheel in minutes with a vernier of ten seconds. Common practice. */
+export const STOCK_ROTARY: Head = {
+  ...plainHead('table-rotary', 'Rotary table'),
+  kind: 'rotary',
+  ratio: '90',
+  handwheel: { marks: 240, vernier: 6, reads: 'angle' },
+};
+
+/** A mill of which nothing is known but its screw: whether its table swings is to be seen on it. */
+export const STRAIGHT_TABLE: Pick<Mill, 'swing' | 'scaleMinutes' | 'tableLength' | 'tableWidth' | 'toColumn' | 'headTilts'> = {
+  swing: measure('', 'deg'),
+  scaleMinutes: 60,
+  tableLength: measure('', 'mm'),
+  tableWidth: measure('', 'mm'),
+  toColumn: measure('', 'mm'),
+  headTilts: false,
+}; // prettier-ignore
+
+export const STOCK_MILL: Mill = {
+  id: 'mill-metric',
+  name: 'Mill with a 5 mm screw',
+  lead: measure('5', 'mm'),
+  marks: 100,
+  travel: measure('', 'mm'),
+  ...STRAIGHT_TABLE,
+};
+
+/** A form cutter with nothing known of it but its pitch: what a new one starts from. */
+export const plainCutter = (id: string, name: string, pitch: FormCutter['pitch']): FormCutter => ({
+  id,
+  name,
+  pitch,
+  number: null,
+  school: 'unknown',
+  range: null,
+  angle: measure(pitch.unit === 'dp' ? '14.5' : '20', 'deg'),
+  diameter: measure('', 'mm'),
+  bore: measure('', 'mm'),
+  width: measure('', 'mm'),
+  stamped: measure('', 'mm'),
+  teeth: null,
+  material: '',
+});
+
 /** What a shop starts with until its owner lists their own. */
-export const STOCK_EQUIPMENT: Equipment = { heads: STOCK_HEADS, gearSets: [STOCK_GEARS] };
+export const STOCK_EQUIPMENT: Equipment = {
+  heads: STOCK_HEADS,
+  gearSets: [STOCK_GEARS],
+  steppers: [],
+  mills: [STOCK_MILL],
+  cutters: [],
+};

@@ -3,9 +3,11 @@ import type { Issue } from '../findings/index.ts';
 /** Stations keep their number when others are absent from a card. */
 export const STATIONS = {
   gear: { number: 1, title: 'Gear' },
+  spacing: { number: 1, title: 'Spacing' },
   blank: { number: 2, title: 'Blank' },
   cutter: { number: 3, title: 'Cutter' },
   dividing: { number: 4, title: 'Dividing' },
+  lead: { number: 5, title: 'Lead' },
   cut: { number: 7, title: 'Cut' },
 } as const;
 

@@ -19,5 +19,8 @@ export function approx(value: Exact): number {
   return value.valueOf();
 }
 
+/** Greatest common divisor. @param a, b whole, ≥ 0 */
+export const greatestCommon = (a: number, b: number): number => (b === 0 ? a : greatestCommon(b, a % b));
+
 /** 25.4 mm exactly. Source: the international inch, 1959. */
 export const MM_PER_INCH: Exact = exact(254, 10);

@@ -54,6 +54,11 @@ export function dmsText(degrees: Exact): string {
   return m === 0 ? `${d}°` : `${d}° ${String(m).padStart(2, '0')}′`;
 }
 
+/** An angle as it is said: degrees, minutes and seconds where they are whole, else decimal. @param degrees exact, 0 or more */
+export function angleText(degrees: Exact): string {
+  return degrees.mul(3600).d === 1n ? dmsText(degrees) : `${decimalText(degrees, 5)}°`;
+}
+
 /** A crank move in turns as people say it: `1 9/27`, `20/29`, `2`. */
 export function turnsText(whole: number, spaces: number, circle: number): string {
   if (spaces === 0) return String(whole);

@@ -1,5 +1,6 @@
-export { approx, exact, exactText, MM_PER_INCH, type Exact } from './exact.ts';
+export { approx, exact, exactText, greatestCommon, MM_PER_INCH, type Exact } from './exact.ts';
 export {
+  angleText,
   decimalText,
   degreesText,
   dmsText,
@@ -24,8 +25,11 @@ export {
   parseAngleDeg,
   parseCount,
   parseLength,
+  parseOptionalLength,
   parsePitch,
   parsePositiveLength,
+  parseRatio,
   pitchOf,
   type Pitch,
 } from './parse.ts';
+export { stepped } from './step.ts';

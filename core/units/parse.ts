@@ -147,6 +147,21 @@ export function parseCount(given: Measure, what: string, least: number, most: nu
   return ok(Number(value.s * value.n));
 }
 
+/**
+ * A ratio of two counts: `3`, `3:1`, `63/42`, `1.5`.
+ * @param zero may it be 0? @returns exact
+ * Issues: missing, ratio-not-one
+ */
+export function parseRatio(given: Measure, what: string, zero = false): Result<Exact> {
+  const typed = given.typed.trim();
+  if (typed === '') return missing(what.toLowerCase());
+  const read = readExpression(typed.replace(/:/g, '/').replace(/%$/, ''), () => null, '3, 3:1 or 63/42');
+  const good = read.ok && (read.value.value.gt(0) || (zero && read.value.value.equals(0)));
+  return good
+    ? ok(read.value.value)
+    : fail({ code: 'ratio-not-one', path: '', severity: 'wrong', given: typed });
+}
+
 export function notPositive(what: string, given: string): Issue {
   return { code: 'not-positive', path: '', severity: 'wrong', given, detail: { what } };
 }
@@ -162,4 +177,15 @@ export function parsePositiveLength(given: Measure, what: string): Result<Exact>
     );
   }
   return length.value.gt(0) ? length : fail(notPositive(what, given.typed));
+}
+
+/**
+ * A length that may be left empty, 0 or more.
+ * @returns mm, exact; null when nothing was typed. Issues: those of parseLength; negative
+ */
+export function parseOptionalLength(given: Measure, what: string): Result<Exact | null> {
+  if (given.typed.trim() === '') return ok(null);
+  const length = parseLength(given);
+  if (!length.ok || length.value.gte(0)) return length;
+  return fail({ code: 'negative', path: '', severity: 'wrong', given: given.typed, detail: { what } });
 }

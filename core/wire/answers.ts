@@ -33,9 +33,11 @@ export interface JobListing {
     readonly startedAt: string;
     readonly updatedAt: string;
     readonly summary: RunSummary;
-    /** One space's move in words. */
-    readonly move: string;
+    /** The next move in words, and where it must end; null when there is none. */
+    readonly next: { readonly how: string; readonly lands: string } | null;
     readonly divisions: number;
+    /** Does it go through a return stroke between spaces? */
+    readonly helical: boolean;
   } | null;
 }
 

@@ -1,11 +1,13 @@
 import { foldRun, type RunAct, type RunEvent } from '../../core/run/index.ts';
 import type { Services } from '../routes/index.ts';
+import { demoShop } from './shop.ts';
 import { demoJobs, type DemoJob } from './workshop.ts';
 
 /** Fills an empty demo store through the same services the page uses. A store that has jobs is left as it is. */
-export async function seedDemo({ jobs, runs }: Services): Promise<void> {
+export async function seedDemo({ jobs, runs, shop }: Services): Promise<void> {
   const stored = [...(await jobs.list(false)), ...(await jobs.list(true))];
   if (stored.length > 0) return;
+  await shop.save(0, demoShop);
   for (const { job, run } of demoJobs()) {
     const { revision } = await jobs.save(0, job);
     if (run) await seedRun(runs, job.id, revision, run);
@@ -34,6 +36,8 @@ async function seedRun(
   };
   for (const { round, index } of run.cuts.slice(0, made.cuts)) add({ kind: 'done', round, index });
   const { next } = foldRun(run, events);
+  for (let stage = 1; next && stage <= (made.strokes ?? 0); stage += 1)
+    add({ kind: 'stroke', round: next.round, index: next.index, stage });
   for (const text of made.notes ?? [])
     add({ kind: 'note', round: next?.round ?? 1, index: next?.index ?? 1, text });
   if (made.paused) add({ kind: 'pause' });

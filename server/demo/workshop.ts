@@ -1,8 +1,22 @@
-import { drawnSpurJob, withPart, type Job } from '../../core/job/index.ts';
-import { searchWays, type DividingDetail } from '../../core/dividing/index.ts';
+import {
+  drawnSpurJob,
+  newDivideJob,
+  newSpurJob,
+  takeSample,
+  withCutter,
+  withDividing,
+  withPart,
+  withSpurPart,
+  type DividePart,
+  type Job,
+} from '../../core/job/index.ts';
+import { countAim, searchMethods } from '../../core/dividing/index.ts';
 import { plan, settleOpen } from '../../core/plan/index.ts';
+import { identify, readSample, type SampleInput } from '../../core/sample/index.ts';
 import { STOCK_EQUIPMENT } from '../../core/shop/index.ts';
 import { measure } from '../../core/units/index.ts';
+import { blowerPair, helical } from './helical.ts';
+import { demoShop } from './shop.ts';
 
 /**
  * The demo workshop: the (invented) Faro Ventisca lighthouse museum rebuilds the clockwork that turns its lens,
@@ -14,36 +28,61 @@ export interface DemoJob {
   readonly run: {
     readonly cuts: number;
     readonly turns?: number;
+    /** Stages of the return stroke gone through towards the next space, on a helical gear. */
+    readonly strokes?: number;
     readonly notes?: readonly string[];
     readonly paused?: true;
     readonly closed?: true;
   } | null;
 }
 
+/** A gear that was brought in broken: what was read off it, and what it was taken for. */
+function sampled(given: { readonly id: string; readonly name: string }, readings: Partial<SampleInput>, take: boolean): Job {
+  const job = newSpurJob({ ...given, units: 'mm', shop: demoShop }, 'sample');
+  const read = withSpurPart(job, 'p1', (part) =>
+    part.arrival.by === 'sample' ? { ...part, arrival: { ...part.arrival, sample: { ...part.arrival.sample, ...readings } } } : part,
+  );
+  const [part] = read.parts;
+  if (!take || part?.kind !== 'spur' || part.arrival.by !== 'sample') return read;
+  const [best] = identify(readSample(part.arrival.sample, 'mm').readings).best;
+  return best ? takeSample(read, 'p1', best) : read;
+} // prettier-ignore
+
 function settled(job: Job): Job {
   return settleOpen(job, plan(job, STOCK_EQUIPMENT).parts[0]!);
 }
 
 const roughFinish = (job: Job, finishStock: string): Job =>
-  withPart(job, 'p1', (part) => ({
+  withSpurPart(job, 'p1', (part) => ({
     ...part,
     cut: { ...part.cut, passes: 'rough-finish', finishStock: measure(finishStock, job.units) },
   }));
 
 const teethNow = (job: Job, typed: string): Job =>
-  withPart(job, 'p1', (part) => ({ ...part, gear: { ...part.gear, teeth: measure(typed, 'count') } }));
+  withSpurPart(job, 'p1', (part) => ({ ...part, gear: { ...part.gear, teeth: measure(typed, 'count') } }));
 
-/** The best differential way on the head of the job, picked as a person would. */
-function geared(job: Job): Job {
-  const head = job.equipment.heads[0]!;
-  const { divisions } = plan(job, STOCK_EQUIPMENT).parts[0]!.stations.find(({ id }) => id === 'dividing')!
-    .detail as DividingDetail;
-  const [best] = searchWays(head, job.equipment.gearSets, divisions!, 1).ways;
-  return withPart(job, 'p1', (part) => ({ ...part, dividing: { ...part.dividing, choice: best!.choice } }));
+/** The best way of one kind on the head of the job, picked as a person would. */
+function picked(job: Job, method: 'differential' | 'approximate', divisions: number): Job {
+  const ground = { head: job.equipment.heads[0]!, gearSets: job.equipment.gearSets, steppers: [] };
+  const answer = searchMethods(ground, countAim(divisions), 1).methods.find(
+    (found) => found.method === method,
+  );
+  return withDividing(job, 'p1', (dividing) => ({ ...dividing, choice: answer!.ways[0]!.choice }));
+}
+
+/** Something to divide that is no gear. */
+function divided(
+  given: { readonly id: string; readonly name: string },
+  spacing: (part: DividePart['spacing']) => DividePart['spacing'],
+): Job {
+  const job = newDivideJob({ ...given, units: 'mm', shop: demoShop });
+  return withPart(job, 'p1', (part) =>
+    part.kind === 'divide' ? { ...part, spacing: spacing(part.spacing) } : part,
+  );
 }
 
 const inInches = (job: Job, stamped: string): Job =>
-  withPart(job, 'p1', (part) => ({
+  withSpurPart(job, 'p1', (part) => ({
     ...part,
     gear: {
       ...part.gear,
@@ -54,9 +93,109 @@ const inInches = (job: Job, stamped: string): Job =>
 
 export function demoJobs(): readonly DemoJob[] {
   return [
+    { job: blowerPair(), run: null },
+    {
+      job: helical(
+        { id: 'demo-governor', name: 'Lens drive, governor cross drive', teeth: 16, face: '12' },
+        (gear) => ({
+          ...gear,
+          helix: measure('45', 'deg'),
+          mate: {
+            ...gear.mate,
+            teeth: measure('24', 'count'),
+            shafts: 'crossed',
+            shaftAngle: measure('90', 'deg'),
+          },
+        }),
+      ),
+      run: null,
+    },
     {
       job: settled(
-        geared(
+        helical({ id: 'demo-fan-gear', name: 'Fog signal, fan gear', teeth: 24, face: '16' }, (gear) => ({
+          ...gear,
+          helix: measure('15°', 'deg'),
+          hand: 'left',
+        })),
+      ),
+      run: { cuts: 9, strokes: 1 },
+    },
+    {
+      job: sampled(
+        { id: 'demo-pump-gear', name: 'Lamp-oil pump, broken gear' },
+        {
+          teeth: measure('31', 'count'),
+          tipBy: 'bore',
+          bore: measure('12', 'mm'),
+          edgeToTip: measure('18.72', 'mm'),
+          spanTeeth: measure('4', 'count'),
+          span: measure('16.02', 'mm'),
+          helix: 'none',
+          mateTeeth: measure('45', 'count'),
+          mateCentre: measure('57.1', 'mm'),
+        },
+        false,
+      ),
+      run: null,
+    },
+    {
+      job: withSpurPart(
+        withSpurPart(
+          newSpurJob(
+            { id: 'demo-bar-end', name: 'Winding clutch, from a bar end', units: 'mm', shop: demoShop },
+            'blank',
+          ),
+          'p1',
+          (part) => ({ ...part, gear: { ...part.gear, pitch: measure('1.25', 'module') } }),
+        ),
+        'p1',
+        (part) =>
+          part.arrival.by === 'blank'
+            ? {
+                ...part,
+                arrival: { ...part.arrival, stock: { ...part.arrival.stock, diameter: measure('70', 'mm') } },
+              }
+            : part,
+      ),
+      run: null,
+    },
+    {
+      job: withSpurPart(
+        newSpurJob(
+          { id: 'demo-two-shafts', name: 'Fog signal, jack-shaft pair', units: 'mm', shop: demoShop },
+          'shafts',
+        ),
+        'p1',
+        (part) =>
+          part.arrival.by === 'shafts'
+            ? {
+                ...part,
+                arrival: {
+                  ...part.arrival,
+                  shafts: {
+                    ...part.arrival.shafts,
+                    centre: measure('60.4', 'mm'),
+                    ratio: measure('3:1', 'count'),
+                  },
+                },
+              }
+            : part,
+      ),
+      run: null,
+    },
+    {
+      job: divided({ id: 'demo-square', name: 'Lens carriage, seven-flat nut' }, (spacing) => ({
+        ...spacing,
+        what: 'flats',
+        count: measure('7', 'count'),
+        diameter: measure('30', 'mm'),
+        acrossFlats: measure('27', 'mm'),
+      })),
+      run: null,
+    },
+    {
+      job: settled(
+        picked(
           drawnSpurJob({
             id: 'demo-tide-wheel',
             name: 'Stair-hall orrery, tide wheel',
@@ -65,8 +204,52 @@ export function demoJobs(): readonly DemoJob[] {
             face: '3',
             bore: '5',
           }),
+          'differential',
+          127,
         ),
       ),
+      run: null,
+    },
+    {
+      job: settled(
+        picked(
+          drawnSpurJob({
+            id: 'demo-star-wheel',
+            name: 'Stair-hall orrery, star wheel',
+            pitch: '0.3',
+            teeth: 383,
+            face: '3',
+            bore: '6',
+          }),
+          'approximate',
+          383,
+        ),
+      ),
+      run: null,
+    },
+    {
+      job: settled(
+        divided({ id: 'demo-lens-rack', name: 'Lens carriage, rack' }, (spacing) => ({
+          ...spacing,
+          by: 'pitch',
+          what: 'teeth',
+          count: measure('48', 'count'),
+          pitch: measure('1.5', 'module'),
+          depth: measure('3.38', 'mm'),
+        })),
+      ),
+      run: { cuts: 11 },
+    },
+    {
+      job: divided({ id: 'demo-cam-marks', name: 'Fog signal, timing marks' }, (spacing) => ({
+        ...spacing,
+        by: 'angle',
+        what: 'marks',
+        count: measure('7', 'count'),
+        angle: measure('17° 30′', 'deg'),
+        diameter: measure('120', 'mm'),
+        depth: measure('0.3', 'mm'),
+      })),
       run: null,
     },
     {
@@ -95,17 +278,22 @@ export function demoJobs(): readonly DemoJob[] {
     },
     {
       job: settled(
-        inInches(
-          drawnSpurJob({
-            id: 'demo-fog-cam',
-            name: 'Fog signal, cam-shaft gear',
-            pitch: '12',
-            teeth: 44,
-            face: '5/8',
-            bore: '3/4',
-            units: 'in',
-          }),
-          '.180',
+        withCutter(
+          inInches(
+            drawnSpurJob({
+              id: 'demo-fog-cam',
+              name: 'Fog signal, cam-shaft gear',
+              pitch: '12',
+              teeth: 44,
+              face: '5/8',
+              bore: '3/4',
+              units: 'in',
+            }),
+            '.180',
+          ),
+          'p1',
+          'fog-12-3',
+          demoShop,
         ),
       ),
       run: { cuts: 17, turns: 0, notes: ['Second coat of dye: the marks had gone.'], paused: true },

@@ -1,9 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
-import { moveText } from '../../core/dividing/index.ts';
 import { duplicateJob, readJobFile, type Job } from '../../core/job/index.ts';
 import { plan, refusals, stationOf, type Plan } from '../../core/plan/index.ts';
-import { readRun, type RunSummary } from '../../core/run/index.ts';
+import { readRun, sayLanding, type RunSummary } from '../../core/run/index.ts';
 import type { JobListing, StoredJob } from '../../core/wire/index.ts';
 import { JobRow, KeptVersionRow, RunRow } from '../entities/index.ts';
 import { notFound, Refused } from '../problems.ts';
@@ -14,7 +13,9 @@ const now = () => new Date().toISOString();
 
 /** The gear in a few words, for lists. */
 const lineOf = (planned: Plan): string =>
-  planned.parts.map((part) => stationOf(part, 'gear')?.answer ?? '').join('; ');
+  planned.parts
+    .map((part) => (stationOf(part, 'gear') ?? stationOf(part, 'spacing'))?.answer ?? '')
+    .join('; ');
 
 /** Jobs as they rest. Every document that comes in is already checked in shape; figures are checked here. */
 export class JobService {
@@ -197,12 +198,17 @@ export class JobService {
 function listRun(row: RunRow): NonNullable<JobListing['run']> {
   const run = readRun(JSON.parse(row.document));
   const { id, startedAt, updatedAt } = row;
+  const summary = JSON.parse(row.summary) as RunSummary;
+  // the cut itself comes from the run: a summary folded long ago may know less of it
+  const at = summary.next;
+  const next = at && run.cuts[(at.round - 1) * run.divisions + at.index - 1];
   return {
     id,
     startedAt,
     updatedAt,
-    summary: JSON.parse(row.summary) as RunSummary,
-    move: moveText(run.move),
+    summary,
+    next: next ? sayLanding(run, next.landing) : null,
     divisions: run.divisions,
+    helical: run.helix !== null,
   };
 }

@@ -41,7 +41,7 @@ export function BenchPage() {
                 size="large"
                 onClick={() => void navigate('/jobs/new')}
               >
-                New job from a drawing <kbd>N</kbd>
+                New job <kbd>N</kbd>
               </Button>
             </div>
           </div>

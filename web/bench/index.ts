@@ -1,1 +1,2 @@
+export { DoorsPage } from './DoorsPage.tsx';
 export { BenchPage } from './BenchPage.tsx';

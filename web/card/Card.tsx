@@ -1,3 +1,4 @@
+import { useDraft } from '../edits/index.ts';
 import { Suspense, useCallback, useMemo, type ComponentType } from 'react';
 import { sayIssue, type Issue } from '../../core/findings/index.ts';
 import { withPart, type Job, type Part } from '../../core/job/index.ts';
@@ -6,7 +7,6 @@ import type { Equipment } from '../../core/shop/index.ts';
 import type { StationId } from '../../core/station/index.ts';
 import { Notice } from '../frame/index.ts';
 import { stationScreens, type StationProps } from '../stations/index.ts';
-import { useDraft } from './draft.ts';
 import { NextThing } from './NextThing.tsx';
 import { RouteCard } from './RouteCard.tsx';
 import { StationHead } from './StationHead.tsx';
@@ -38,13 +38,14 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
   const Scribe = screens.Scribe as ComponentType<StationProps<StationId>>;
   const props: StationProps<StationId> = {
     station,
-    part: job.parts.find(({ id }) => id === part.id)!,
+    // a station is only ever shown with a part of its kind
+    part: job.parts.find(({ id }) => id === part.id)! as StationProps<StationId>['part'],
     planned: part,
     units: job.units,
     shop: equipment,
-    equipment: job.equipment,
+    job,
     edit,
-    editPart,
+    editPart: editPart as StationProps<StationId>['editPart'],
     issuesAt,
   };
   return (
@@ -92,7 +93,10 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
 function StationSays({ station }: { readonly station: AnyStationPlan }) {
   const atNoField = (issue: Issue) => issue.severity === 'blocked' || /\.choice$/.test(issue.path);
   const elsewhere = station.issues.filter(
-    (issue) => issue.severity === 'query' && !issue.path.includes(`.${station.id}.`),
+    (issue) =>
+      issue.severity === 'query' &&
+      !issue.path.includes(`.${station.id}.`) &&
+      !(station.id === 'gear' && issue.path.includes('.arrival.')),
   );
   return (
     <>
@@ -106,7 +110,10 @@ function StationSays({ station }: { readonly station: AnyStationPlan }) {
         </Notice>
       )}
       {station.issues.filter(atNoField).map((issue) => (
-        <Notice key={issue.code} tone="wrong">
+        <Notice
+          key={issue.code}
+          tone={issue.severity === 'query' || issue.severity === 'note' ? 'query' : 'wrong'}
+        >
           {sayIssue(issue)}
         </Notice>
       ))}

@@ -5,8 +5,8 @@ import { useNavigate, useParams } from 'react-router';
 import { plan } from '../../core/plan/index.ts';
 import { STATION_IDS, type StationId } from '../../core/station/index.ts';
 import { Notice, Shell, useKeys } from '../frame/index.ts';
+import { useDraft } from '../edits/index.ts';
 import { api, keys, usePreferences, useShop, keptDraft } from '../state/index.ts';
-import { useDraft } from './draft.ts';
 import { Card } from './Card.tsx';
 import './card.css';
 

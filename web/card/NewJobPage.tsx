@@ -1,13 +1,16 @@
 import { useEffect, useRef } from 'react';
-import { useNavigate } from 'react-router';
-import { newSpurJob } from '../../core/job/index.ts';
+import { useNavigate, useParams } from 'react-router';
+import { newDivideJob, newSpurJob } from '../../core/job/index.ts';
 import { newId } from '../frame/index.ts';
 import { PageWait } from '../frame/PageStates.tsx';
+import { useDraft } from '../edits/index.ts';
 import { usePreferences, useShop } from '../state/index.ts';
-import { useDraft } from './draft.ts';
+
+const ARRIVALS = ['drawing', 'sample', 'blank', 'shafts'] as const;
 
 /** Lays a fresh card on the bench and goes to it. Nothing is stored before something is typed. */
 export function NewJobPage() {
+  const { kind } = useParams();
   const shop = useShop();
   const units = usePreferences((preferences) => preferences.units);
   const open = useDraft((draft) => draft.open);
@@ -16,14 +19,12 @@ export function NewJobPage() {
   useEffect(() => {
     if (made.current || !shop.data) return;
     made.current = true;
-    const job = newSpurJob({
-      id: newId(),
-      name: 'New gear',
-      units,
-      shop: shop.data.equipment,
-    });
+    const just = kind === 'divide';
+    const given = { id: newId(), name: just ? 'New dividing' : 'New gear', units, shop: shop.data.equipment };
+    const by = ARRIVALS.find((arrival) => arrival === kind) ?? 'drawing';
+    const job = just ? newDivideJob(given) : newSpurJob(given, by);
     open(job, 0);
-    void navigate(`/jobs/${job.id}/${job.parts[0]!.id}/gear`, { replace: true });
-  }, [shop.data, units, open, navigate]);
+    void navigate(`/jobs/${job.id}/${job.parts[0]!.id}/${just ? 'spacing' : 'gear'}`, { replace: true });
+  }, [shop.data, units, open, navigate, kind]);
   return shop.isError ? <p className="page-say">{shop.error.message}</p> : <PageWait />;
 }

@@ -4,8 +4,8 @@ import type { Job } from '../../core/job/index.ts';
 import { reopenStation, settleStation, type AnyStationPlan, type PartPlan } from '../../core/plan/index.ts';
 import type { StationId } from '../../core/station/index.ts';
 import { useKeys } from '../frame/index.ts';
+import { useDraft } from '../edits/index.ts';
 import { useRunsOf } from '../state/index.ts';
-import { useDraft } from './draft.ts';
 import { StartCutting } from './StartCutting.tsx';
 
 interface NextThingProps {

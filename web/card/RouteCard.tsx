@@ -2,13 +2,13 @@ import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { sayIssue, type Issue } from '../../core/findings/index.ts';
-import { withHead, type Job } from '../../core/job/index.ts';
+import { mateOf, withHead, type Job } from '../../core/job/index.ts';
 import type { PartPlan } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import type { StationId } from '../../core/station/index.ts';
 import { Notice } from '../frame/index.ts';
+import { useDraft } from '../edits/index.ts';
 import { api } from '../state/index.ts';
-import { useDraft } from './draft.ts';
 import { SaveLine } from './SaveLine.tsx';
 import { StateMark } from './StateMark.tsx';
 
@@ -19,6 +19,25 @@ interface RouteCardProps {
   readonly findings: readonly Issue[];
   readonly shop: Equipment;
   readonly kept: readonly { readonly id: string; readonly at: string }[];
+}
+
+const headIdOf = (job: Job, partId: string): string | undefined =>
+  job.parts.find(({ id }) => id === partId)?.dividing.headId ?? undefined;
+
+const CAME = {
+  drawing: 'from a drawing',
+  sample: 'from a sample',
+  blank: 'from a piece on hand',
+  shafts: 'for two shafts',
+} as const;
+
+/** What kind of part this is, and how it arrived. */
+function arrivalWords(job: Job, { id }: PartPlan): string {
+  const part = job.parts.find((own) => own.id === id);
+  if (part?.kind !== 'spur') return 'just divide';
+  // the second gear of a pair came the way of the first
+  const came = part.arrival.by === 'drawing' ? (mateOf(job, id)?.arrival.by ?? 'drawing') : part.arrival.by;
+  return `gear, ${CAME[came]}`;
 }
 
 /** The stations down the card's edge in shop order, each with its answer in one line. */
@@ -32,8 +51,9 @@ export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteC
     <section className="route" aria-label="Route card">
       <div className="route-head">
         <JobName name={job.name} />
-        <p className="soft">{part.kind} gear, from a drawing</p>
+        <p className="soft">{arrivalWords(job, part)}</p>
       </div>
+      {job.parts.length > 1 && <PartTabs job={job} partId={part.id} />}
       <nav aria-label="Stations">
         <ol className="route-list">
           {part.stations.map((station) => {
@@ -64,11 +84,13 @@ export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteC
       <div className="route-foot">
         {findings.map((issue) => (
           <Notice
-            key={issue.code}
+            key={`${issue.code} ${issue.given}`}
             tone="note"
             actions={
-              issue.code === 'head-changed' && (
-                <Button onClick={() => takeShopHead(issue.given)}>
+              (issue.code === 'head-changed' ||
+                issue.code === 'gears-changed' ||
+                issue.code === 'stepper-changed') && (
+                <Button onClick={() => takeShopHead(headIdOf(job, part.id))}>
                   Take the head as it is in the shop now
                 </Button>
               )
@@ -83,6 +105,23 @@ export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteC
         <SaveLine />
       </div>
     </section>
+  );
+}
+
+/** A job of several parts, each with a card of its own: a ring first, then the gear that it indexes. */
+function PartTabs({ job, partId }: { readonly job: Job; readonly partId: string }) {
+  const ringFor = (id: string) =>
+    job.relations.some(({ kind, parts }) => kind === 'ring-for' && parts[0] === id);
+  const inOrder = [...job.parts].sort((a, b) => Number(ringFor(b.id)) - Number(ringFor(a.id)));
+  return (
+    <nav className="part-tabs" aria-label="Parts">
+      {inOrder.map(({ id, kind, name }, i) => (
+        <Link key={id} to={`/jobs/${job.id}/${id}`} aria-current={id === partId ? 'page' : undefined}>
+          {i + 1}. {name || (kind === 'spur' ? 'The gear' : 'The work')}
+          {ringFor(id) && <small>first: it indexes the other</small>}
+        </Link>
+      ))}
+    </nav>
   );
 }
 

@@ -1,7 +1,7 @@
+import { dropDraft, useDraft } from '../edits/index.ts';
 import { Button } from 'antd';
 import { useNavigate } from 'react-router';
 import { Notice, newId } from '../frame/index.ts';
-import { dropDraft, useDraft } from './draft.ts';
 
 /** What is stored and what is not, always in sight. */
 export function SaveLine() {
@@ -19,9 +19,7 @@ export function SaveLine() {
   switch (save.kind) {
     case 'stored':
       return (
-        <p className="save-line">
-          {revision === 0 ? 'Not stored yet: type a pitch or a count.' : '✓ Stored'}
-        </p>
+        <p className="save-line">{revision === 0 ? 'Not stored yet: type the first figure.' : '✓ Stored'}</p>
       );
     case 'waiting':
       return <p className="save-line">Storing…</p>;

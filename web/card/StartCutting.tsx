@@ -2,10 +2,10 @@ import { Button, Checkbox, Modal } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Job } from '../../core/job/index.ts';
-import { settleOpen, type Cutting, type PartPlan } from '../../core/plan/index.ts';
+import { settleOpen, stationOf, type Cutting, type PartPlan } from '../../core/plan/index.ts';
 import { newId, Notice } from '../frame/index.ts';
+import { useDraft } from '../edits/index.ts';
 import { api, keys, queryClient } from '../state/index.ts';
-import { useDraft } from './draft.ts';
 
 interface StartCuttingProps {
   readonly job: Job;
@@ -21,6 +21,7 @@ export function StartCutting({ job, part, cutting, onClose }: StartCuttingProps)
   const [agreed, setAgreed] = useState(false);
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);
+  const cautions = [...(stationOf(part, 'dividing')?.cautions ?? []), ...(stationOf(part, 'lead')?.cautions ?? [])]; // prettier-ignore
   const doubtful = part.stations.filter(({ state }) => state === 'doubt');
 
   const start = async () => {
@@ -68,8 +69,14 @@ export function StartCutting({ job, part, cutting, onClose }: StartCuttingProps)
       )}
       {failed && <Notice tone="wrong">{failed}</Notice>}
       <p className="caution is-inline">
-        <strong>Before the first cut:</strong> direct pin out, worm home, spindle lock on, nut tight, guards
-        in place. Your machine’s manual, your shop’s rules and local codes come first.
+        {cautions.map(({ code, when, text }) => (
+          <span key={code} className="start-caution">
+            <strong>{when}:</strong> {text}{' '}
+          </span>
+        ))}
+        <strong>Last look:</strong> work tight, nut tight, guards in place;{' '}
+        {cutting.helix ? 'nothing locked that the lead turns' : 'lock before every cut'}. Your machine’s
+        manual, your shop’s rules and local codes come first.
       </p>
       <Button
         type="primary"

@@ -3,7 +3,7 @@ import { StateMark } from './StateMark.tsx';
 
 /** The station's answer, the largest thing on its panel; figures large, words small. */
 export function StationHead({ station }: { readonly station: AnyStationPlan }) {
-  const pieces = station.answer.split(/(\d[\d./]*°?)/).filter(Boolean);
+  const pieces = station.answer.split(/(\d[\d./]*[°′″]?)/).filter(Boolean);
   return (
     <header className="station-head">
       <p className="eyebrow">

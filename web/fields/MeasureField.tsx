@@ -1,7 +1,7 @@
 import { Input, Segmented } from 'antd';
 import { useId, type ReactNode } from 'react';
 import { sayIssue, type Issue } from '../../core/findings/index.ts';
-import type { Measure, Unit } from '../../core/units/index.ts';
+import { stepped, type Measure, type Unit } from '../../core/units/index.ts';
 
 interface MeasureFieldProps {
   readonly label: string;
@@ -43,6 +43,12 @@ export function MeasureField({
           id={id}
           value={value.typed}
           onChange={(event) => onChange({ typed: event.target.value, unit: value.unit })}
+          onKeyDown={(event) => {
+            if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
+            const next = stepped(value, event.key === 'ArrowUp' ? 1 : -1, event.shiftKey ? 10 : 1);
+            event.preventDefault();
+            if (next) onChange(next);
+          }}
           status={wrong ? 'error' : ''}
           aria-invalid={wrong}
           aria-describedby={`${id}-said`}

@@ -1,5 +1,7 @@
+export { ChoiceField, EitherField } from './ChoiceField.tsx';
 export { echoAngle, echoLength, echoPitch } from './echo.ts';
 export { LengthField } from './LengthField.tsx';
+export { Gears } from './Gears.tsx';
 export { Length } from './Length.tsx';
 export { MeasureField } from './MeasureField.tsx';
 export { Symbol } from './Symbol.tsx';

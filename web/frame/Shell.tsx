@@ -27,6 +27,8 @@ export function Shell({ children, tools, here }: ShellProps) {
           <NavLink to="/" end>
             Bench
           </NavLink>
+          <NavLink to="/shop">Shop</NavLink>
+          <NavLink to="/counts">Counts</NavLink>
           <NavLink to="/chart">Check a chart</NavLink>
           {here && <span aria-current="page">{here}</span>}
         </nav>
@@ -48,7 +50,7 @@ export function Shell({ children, tools, here }: ShellProps) {
 
 const KEYS: readonly { readonly where: string; readonly keys: readonly (readonly [string, string])[] }[] = [
   { where: 'Everywhere', keys: [['?', 'these keys'], ['B', 'to the bench'], ['L', 'day or night shift']] },
-  { where: 'On the bench', keys: [['N', 'new job'], ['M', 'back to the mill: the job that was interrupted']] },
+  { where: 'On the bench', keys: [['N', 'new job: what is on the bench?'], ['1 – 5', 'there: a drawing, a gear to copy, a piece, two shafts, just divide'], ['M', 'back to the mill: the job that was interrupted']] },
   { where: 'On the card', keys: [['1 – 8', 'open a station'], ['S', 'settle it'], ['W', 'show or hide the working'], ['U', 'swap mm and inches'], ['M', 'at the mill']] },
   { where: 'At the mill', keys: [['Space', 'this space is cut'], ['T', 'one whole turn is made'], ['Backspace', 'take back'], ['N', 'note'], ['P', 'pause'], ['C', 'back to the card']] },
 ]; // prettier-ignore

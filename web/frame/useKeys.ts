@@ -1,30 +1,32 @@
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 
 export type KeyMap = Readonly<Record<string, (event: KeyboardEvent) => void>>;
 
 /** Is the person typing, or is a dialog in front? Single keys are off there. */
-function busyElsewhere(target: EventTarget | null): boolean {
+function busyElsewhere(target: EventTarget | null, key: string): boolean {
   if (
     document.querySelector(
       '.ant-modal-wrap:not([style*="display: none"]) .ant-modal, .ant-select-dropdown:not(.ant-select-dropdown-hidden)',
     )
   )
     return true;
-  return (
-    target instanceof HTMLElement &&
-    target.closest('input, textarea, select, [contenteditable="true"]') !== null
-  );
+  if (!(target instanceof HTMLElement)) return false;
+  // a box that was ticked or a choice that was made keeps the focus, and has use only for these
+  if (target.matches('input[type="checkbox"], input[type="radio"], input[type="range"]'))
+    return key === ' ' || key === 'Enter' || key.startsWith('Arrow') || key === 'Home' || key === 'End';
+  return target.closest('input, textarea, select, [contenteditable="true"]') !== null;
 }
 
 /** Single keys of a screen. Keys are named as `KeyboardEvent.key`, letters in lower case. Key repeat does nothing. */
 export function useKeys(map: KeyMap): void {
   const latest = useRef(map);
-  useEffect(() => {
+  // with the picture, not after it: a key pressed on what has just been drawn means what is drawn
+  useLayoutEffect(() => {
     latest.current = map;
   });
-  useEffect(() => {
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || busyElsewhere(event.target)) return;
+      if (event.ctrlKey || event.metaKey || event.altKey || busyElsewhere(event.target, event.key)) return;
       const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
       // a key held down on a button would press it again and again
       if (event.repeat && key === 'Enter') event.preventDefault();

@@ -1,9 +1,12 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { INDEXED, RUN_BACK, turnsOf } from '../../core/run/index.ts';
 import { useKeys } from '../frame/index.ts';
-import { PlateView } from '../scribe/index.ts';
+import { LandingView, SpacesView, StrokeView } from '../scribe/index.ts';
 import { ClosingSay, FirstSay, MoveSay } from './MoveSay.tsx';
+import { StrokeSay } from './StrokeSay.tsx';
 import { DoubtSay } from './DoubtSay.tsx';
+import { MillBar } from './MillBar.tsx';
 import { MillHead } from './MillHead.tsx';
 import { NotePad } from './NotePad.tsx';
 import { Paused } from './Paused.tsx';
@@ -14,14 +17,23 @@ import type { MillProps } from './millProps.ts';
 export function Mill({ run, state, events, act, link }: MillProps) {
   const navigate = useNavigate();
   const [noting, setNoting] = useState(false);
-  const { next, last, closed, paused, takeBack, turnsMade } = state;
+  const { next, last, closed, paused, takeBack, turnsMade, strokeMade } = state;
   const inDoubt = state.doubts.some(({ kind }) => kind !== 'events-missing');
   const mayCount = !paused && !inDoubt && !noting;
+  /** Is the move to the next space the thing to do now? */
+  const indexing = !run.helix || strokeMade === RUN_BACK;
+  const card = `/jobs/${run.jobId}/${run.partId}/cut`;
 
-  const done = () => mayCount && next && act({ kind: 'done', round: next.round, index: next.index });
+  const done = () => {
+    if (!mayCount || !next) return;
+    const place = { round: next.round, index: next.index };
+    // a helical gear is led through its return stroke before the next space is cut
+    if (strokeMade < INDEXED) act({ kind: 'stroke', ...place, stage: strokeMade + 1 });
+    else act({ kind: 'done', ...place });
+  };
   const back = () => mayCount && takeBack.length > 0 && act({ kind: 'take-back', ids: takeBack });
   const turnMade = () => {
-    if (mayCount && next && last && turnsMade < run.move.turns)
+    if (mayCount && next && last && indexing && turnsMade < turnsOf(next.landing))
       act({ kind: 'turn', round: next.round, index: next.index, turn: turnsMade + 1 });
   };
   const pause = () => {
@@ -36,93 +48,51 @@ export function Mill({ run, state, events, act, link }: MillProps) {
     t: turnMade,
     n: () => setNoting(true),
     p: pause,
-    c: () => void navigate(`/jobs/${run.jobId}/${run.partId}/cut`),
+    c: () => void navigate(card),
   });
-
-  const { circle, spaces, turns } = run.move;
-  const from = last?.hole ?? 0;
-  const to = next ? next.hole : (from + spaces) % circle;
-  const circles = run.head.plates.find(({ id }) => id === run.move.plateId)?.sides[run.move.side]
-    ?.circles ?? [circle];
   return (
     <main
       className="mill on-dye"
       // a tapped button must not keep the focus: Space is for the space just cut, not for that button again
       onClick={({ detail }) => detail > 0 && (document.activeElement as HTMLElement | null)?.blur()}
     >
-      <MillHead
-        run={run}
-        state={state}
-        link={link}
-        onCard={() => void navigate(`/jobs/${run.jobId}/${run.partId}/cut`)}
-      />
+      <MillHead run={run} state={state} link={link} onCard={() => void navigate(card)} />
       <div className="mill-middle">
         <section className="mill-say" aria-live="polite">
           {inDoubt ? (
             <DoubtSay run={run} state={state} events={events} act={act} />
           ) : !last && next ? (
             <FirstSay run={run} cut={next} />
+          ) : next && last && !indexing ? (
+            <StrokeSay run={run} stage={strokeMade} next={next} last={last} />
           ) : next && last ? (
             <MoveSay run={run} state={state} next={next} last={last} onTurn={turnMade} />
           ) : (
-            <ClosingSay run={run} state={state} landing={to} />
+            <ClosingSay run={run} state={state} />
           )}
         </section>
         <div className="mill-plate">
-          <PlateView
-            circles={circles}
-            move={{ circle, turns: last ? turns : 0, spaces: last ? spaces : 0, from, to }}
-            large
-            label={`Plate ${run.move.plateName}: pin in hole ${from}, lands in hole ${to} of ${circle}`}
-          />
+          {next && last && !indexing && !inDoubt ? (
+            <StrokeView stage={strokeMade} hand={run.helix?.hand ?? 'right'} />
+          ) : (
+            <MillDrawing run={run} state={state} />
+          )}
         </div>
       </div>
       <ProgressStrip run={run} state={state} />
-      <footer className="mill-bar">
-        <button
-          type="button"
-          className="mill-button"
-          onClick={back}
-          disabled={!mayCount || takeBack.length === 0}
-        >
-          Take back<small>Backspace</small>
-        </button>
-        {next ? (
-          <button type="button" className="mill-button mill-done" onClick={done} disabled={!mayCount}>
-            Space {next.space} cut<small>tap anywhere here, or Space</small>
-          </button>
-        ) : closed ? (
-          <button type="button" className="mill-button mill-done" onClick={() => void navigate('/')}>
-            Back to the bench
-          </button>
-        ) : (
-          <div className="mill-closing">
-            <button
-              type="button"
-              className="mill-button mill-done"
-              onClick={() => mayCount && act({ kind: 'closed', fits: true })}
-              disabled={!mayCount}
-            >
-              It drops in
-            </button>
-            <button
-              type="button"
-              className="mill-button mill-wrong"
-              onClick={() => mayCount && act({ kind: 'closed', fits: false })}
-              disabled={!mayCount}
-            >
-              It does not
-            </button>
-          </div>
-        )}
-        <button type="button" className="mill-button" onClick={() => setNoting(true)}>
-          Note<small>N</small>
-        </button>
-        <button type="button" className="mill-button" onClick={pause} disabled={closed !== null}>
-          {paused ? 'Resume' : 'Pause'}
-          <small>P</small>
-        </button>
-      </footer>
+      <MillBar
+        run={run}
+        state={state}
+        mayCount={mayCount}
+        on={{
+          done,
+          back,
+          pause,
+          note: () => setNoting(true),
+          closing: (fits) => mayCount && act({ kind: 'closed', fits }),
+          bench: () => void navigate('/'),
+        }}
+      />
       {paused && <Paused run={run} state={state} onResume={pause} />}
       <NotePad
         open={noting}
@@ -135,5 +105,34 @@ export function Mill({ run, state, events, act, link }: MillProps) {
         }
       />
     </main>
+  );
+}
+
+/** What the move is made and read on; for a motor, where the work stands. */
+function MillDrawing({ run, state }: Pick<MillProps, 'run' | 'state'>) {
+  const { next, last } = state;
+  const to = next?.landing ?? run.closing ?? last!.landing;
+  if (to.on === 'steps') {
+    const space = next?.space ?? 1;
+    return (
+      <SpacesView
+        spaces={run.divisions}
+        step={360 / run.divisions}
+        along="turn"
+        at={space}
+        label={`Space ${space} of ${run.divisions} is next`}
+      />
+    );
+  }
+  // a round that begins afresh has nothing behind it
+  const afresh = next !== null && last !== null && next.round !== last.round && !run.full;
+  return (
+    <LandingView
+      choice={run.move}
+      head={run.head}
+      landing={to}
+      from={afresh ? null : (last?.landing ?? null)}
+      large
+    />
   );
 }

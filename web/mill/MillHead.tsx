@@ -29,7 +29,8 @@ export function MillHead({
       <strong>{run.jobName}</strong>
       <span>{run.gear}</span>
       <span>
-        {ROUND_NAMES[round.name]}, {lengthText(round.depthMm, run.units)} deep
+        {ROUND_NAMES[round.name]}
+        {round.depthMm !== null && `, ${lengthText(round.depthMm, run.units)} deep`}
       </span>
       <span className="mill-head-right">
         <span>{left === 0 ? 'none left' : `${left} left`}</span>

@@ -1,5 +1,4 @@
-import type { Run, RunState } from '../../core/run/index.ts';
-import { moveText } from '../../core/dividing/index.ts';
+import { sayLanding, type Run, type RunState } from '../../core/run/index.ts';
 
 /** Over the whole screen while paused: what will be next, and nothing that counts. */
 export function Paused({
@@ -17,7 +16,7 @@ export function Paused({
       <p className="mill-lead">Paused{last ? ` after space ${last.space}` : ''}</p>
       {next && (
         <p className="mill-paused-next">
-          Next: {last ? moveText(run.move) : 'the first cut'} to space {next.space}
+          Next: {last ? sayLanding(run, next.landing).how : 'the first cut'} to space {next.space}
           {turnsMade > 0 && `, of which ${turnsMade === 1 ? '1 turn is' : `${turnsMade} turns are`} made`}
         </p>
       )}

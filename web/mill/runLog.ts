@@ -11,6 +11,7 @@ const DOUBLE_TAP_MS: Readonly<Partial<Record<RunAct['kind'], number>>> = {
   done: 700,
   'take-back': 700,
   closed: 700,
+  stroke: 500,
   turn: 300,
 };
 

@@ -1,6 +1,6 @@
 import { line } from 'd3';
 import { useMemo } from 'react';
-import { gearOutline, type Point } from '../../core/gear/index.ts';
+import { gearOutline, type Point } from '../../core/involute/index.ts';
 import type { BlankDetail } from '../../core/blank/index.ts';
 import { lengthText, type UnitSystem } from '../../core/units/index.ts';
 

@@ -1,6 +1,6 @@
 import { line } from 'd3';
 import { useMemo } from 'react';
-import { toothOutline, type GearDrawing, type Point } from '../../core/gear/index.ts';
+import { toothOutline, type GearDrawing, type Point } from '../../core/involute/index.ts';
 import { lengthText, type UnitSystem } from '../../core/units/index.ts';
 
 interface ToothSpaceProps {

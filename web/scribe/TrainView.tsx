@@ -1,11 +1,15 @@
+import { arc } from 'd3';
+import { meshesOf, type Train } from '../../core/gearing/index.ts';
+
 interface TrainViewProps {
-  readonly train: {
-    readonly driver: number;
-    readonly driven: number;
-    readonly second: { readonly driver: number; readonly driven: number } | null;
-  };
+  readonly train: Train;
   readonly idlers: number;
-  readonly plateTurns: 'with' | 'against';
+  /** What the first gear and the last stand on. */
+  readonly ends: readonly [string, string];
+  /** What must be seen to happen. */
+  readonly caption: string;
+  /** Turns the first shaft has made, to be seen turning. */
+  readonly turned?: number;
 }
 
 const WIDTH = 420;
@@ -20,23 +24,39 @@ interface Shaft {
   readonly idler: boolean;
 }
 
-/** The shafts from the spindle to the plate, in the order they mesh. */
-function shaftsOf({ train, idlers }: TrainViewProps): Shaft[] {
+/** The shafts from the first to the last, in the order they mesh. */
+function shaftsOf({ train, idlers, ends }: TrainViewProps): Shaft[] {
   const between = Array.from({ length: idlers }, (): Shaft => ({
     name: 'idler',
     gears: [IDLER],
     idler: true,
   }));
-  const { driver, driven, second } = train;
-  const spindle: Shaft = { name: 'spindle', gears: [driver], idler: false };
-  const plate: Shaft = { name: 'plate shaft', gears: [second ? second.driven : driven], idler: false };
-  if (!second) return [spindle, ...between, plate];
-  return [spindle, { name: 'stud', gears: [driven, second.driver], idler: false }, ...between, plate];
+  const meshes = meshesOf(train);
+  const studs = meshes.slice(1).map(({ driver }, i): Shaft => ({
+    name: meshes.length > 2 ? `stud ${i + 1}` : 'stud',
+    gears: [meshes[i]!.driven, driver],
+    idler: false,
+  }));
+  const first: Shaft = { name: ends[0], gears: [train.driver], idler: false };
+  const last: Shaft = { name: ends[1], gears: [meshes.at(-1)!.driven], idler: false };
+  return [first, ...studs, ...between, last];
+}
+
+/** Turns of each shaft for so many of the first: every mesh turns the hand round. */
+function turnsOf(shafts: readonly Shaft[], first: number): number[] {
+  const turns: number[] = [];
+  for (const [i, { gears }] of shafts.entries()) {
+    const before = shafts[i - 1];
+    turns.push(before ? (-turns[i - 1]! * before.gears.at(-1)!) / gears[0]! : first);
+  }
+  return turns;
 }
 
 /** The gear train to one scale, shaft by shaft, laid out straight. Idlers are drawn broken: any gear left over serves. */
 export function TrainView(props: TrainViewProps) {
   const shafts = shaftsOf(props);
+  const turns = turnsOf(shafts, props.turned ?? 0);
+  const hands = turnsOf(shafts, 1);
   const centres: number[] = [];
   for (const [i, { gears }] of shafts.entries()) {
     const before = shafts[i - 1];
@@ -61,14 +81,21 @@ export function TrainView(props: TrainViewProps) {
       {shafts.map(({ name, gears, idler }, i) => (
         <g key={i}>
           {gears.map((teeth, k) => (
-            <circle
+            <Wheel
               key={k}
-              cx={x(centres[i]!)}
-              cy={cy}
-              r={(teeth / 2) * scale}
+              x={x(centres[i]!)}
+              y={cy}
+              radius={(teeth / 2) * scale}
+              turns={turns[i]!}
               className={idler ? 'train-idler' : k === 1 ? 'train-second' : 'scribe-lit'}
             />
           ))}
+          <Hand
+            x={x(centres[i]!)}
+            y={cy}
+            radius={Math.min(...gears) * 0.3 * scale}
+            clockwise={hands[i]! > 0}
+          />
           <circle cx={x(centres[i]!)} cy={cy} r={3.5} className="train-axis" />
           <text
             x={x(centres[i]!)}
@@ -81,8 +108,55 @@ export function TrainView(props: TrainViewProps) {
         </g>
       ))}
       <text x={WIDTH / 2} y={14} textAnchor="middle" className="scribe-brass">
-        the plate creeps {props.plateTurns} the crank
+        {props.caption}
       </text>
     </svg>
+  );
+}
+
+/** A gear by its pitch circle, with a scribed line that shows how far it has turned. */
+function Wheel({
+  x,
+  y,
+  radius,
+  turns,
+  className,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly radius: number;
+  readonly turns: number;
+  readonly className: string;
+}) {
+  return (
+    <g transform={`translate(${x} ${y}) rotate(${turns * 360})`}>
+      <circle r={radius} className={className} />
+      <path d={`M0 ${-radius * 0.62}V${-radius}`} className="train-mark" />
+    </g>
+  );
+}
+
+/** Which way a shaft turns when the first is turned clockwise. */
+function Hand({
+  x,
+  y,
+  radius,
+  clockwise,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly radius: number;
+  readonly clockwise: boolean;
+}) {
+  const size = Math.max(8, radius);
+  const end = clockwise ? 1.2 : -1.2;
+  const shaft = arc()({ innerRadius: size, outerRadius: size, startAngle: -end, endAngle: end });
+  const [tx, ty] = [size * Math.sin(end), -size * Math.cos(end)];
+  const heading = (end * 180) / Math.PI + (clockwise ? 0 : 180);
+  return (
+    <g transform={`translate(${x} ${y})`} className="train-hand">
+      <path d={shaft ?? ''} />
+      <path d="M-5 -4L3 0L-5 4" transform={`translate(${tx} ${ty}) rotate(${heading})`} />
+    </g>
   );
 }

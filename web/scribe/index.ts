@@ -1,5 +1,15 @@
 import './scribe.css';
+export { DialView } from './DialView.tsx';
+export { FlatsView } from './FlatsView.tsx';
 export { GearDrawing } from './GearDrawing.tsx';
-export { PlateView, type PlateMove } from './PlateView.tsx';
+export { HandView } from './HandView.tsx';
+export { LandingView } from './LandingView.tsx';
+export { MadePlateView } from './MadePlateView.tsx';
+export { PairView } from './PairView.tsx';
+export { PlateView, type BackMove, type PlateMove } from './PlateView.tsx';
+export { SpacesView } from './SpacesView.tsx';
+export { StrokeView } from './StrokeView.tsx';
+export { SwingView } from './SwingView.tsx';
+export { TiltView } from './TiltView.tsx';
 export { ToothSpace } from './ToothSpace.tsx';
 export { TrainView } from './TrainView.tsx';

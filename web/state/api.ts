@@ -1,5 +1,6 @@
 import type { Job } from '../../core/job/index.ts';
 import type { RunEvent } from '../../core/run/index.ts';
+import type { Equipment } from '../../core/shop/index.ts';
 import type {
   Appended,
   EventsPage,
@@ -59,6 +60,8 @@ export const api = {
   exportAddress: (id: string) => `/api/jobs/${seg(id)}/export`,
   restoreKept: (id: string) => ask<StoredJob>(`/kept/${seg(id)}/restore`, 'POST'),
   readShop: () => ask<StoredShop>('/shop'),
+  saveShop: (revision: number, equipment: Equipment) =>
+    ask<StoredShop>('/shop', 'PUT', { revision, equipment }),
   startRun: (jobId: string, start: { id: string; partId: string; revision: number }) =>
     ask<StoredRun>(`/jobs/${seg(jobId)}/runs`, 'POST', start),
   runsOf: (jobId: string) => ask<{ runs: StoredRun[] }>(`/jobs/${seg(jobId)}/runs`).then(({ runs }) => runs),

@@ -1,20 +1,7 @@
-import { QueryClient, useQuery } from '@tanstack/react-query';
-import { api, ProblemError } from './api.ts';
-
-/** The one layer for what the server holds. A refusal is final; a server that is away is asked again. */
-export const queryClient = new QueryClient({
-  defaultOptions: {
-    queries: { retry: (count, error) => !(error instanceof ProblemError) && count < 3, staleTime: 2000 },
-  },
-});
-
-export const keys = {
-  jobs: (archived: boolean) => ['jobs', archived] as const,
-  job: (id: string) => ['job', id] as const,
-  shop: ['shop'] as const,
-  runsOf: (jobId: string) => ['runs-of', jobId] as const,
-  run: (id: string) => ['run', id] as const,
-};
+import { useQuery } from '@tanstack/react-query';
+import { api } from './api.ts';
+import { useShopSave } from './shopSave.ts';
+import { keys } from './keys.ts';
 
 export const useJobs = (archived: boolean) =>
   useQuery({
@@ -22,7 +9,14 @@ export const useJobs = (archived: boolean) =>
     queryFn: () => api.listJobs(archived),
     refetchOnMount: 'always',
   });
-export const useShop = () => useQuery({ queryKey: keys.shop, queryFn: api.readShop });
+/** What was changed here and is not stored yet must not be overwritten by what the server still has. */
+export const useShop = () =>
+  useQuery({
+    queryKey: keys.shop,
+    queryFn: api.readShop,
+    staleTime: Infinity,
+    refetchOnMount: () => (useShopSave.getState().kind === 'stored' ? 'always' : false),
+  });
 export const useRunsOf = (jobId: string, enabled: boolean) =>
   useQuery({
     queryKey: keys.runsOf(jobId),

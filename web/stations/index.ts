@@ -19,9 +19,11 @@ const screens = <Id extends StationId>(load: Loader<Id>): StationScreens<Id> => 
 /** The screens of each station. One line for each. */
 export const stationScreens: { readonly [Id in StationId]: StationScreens<Id> } = {
   gear: screens(() => import('./gear/index.ts')),
+  spacing: screens(() => import('./spacing/index.ts')),
   blank: screens(() => import('./blank/index.ts')),
   cutter: screens(() => import('./cutter/index.ts')),
   dividing: screens(() => import('./dividing/index.ts')),
+  lead: screens(() => import('./lead/index.ts')),
   cut: screens(() => import('./cut/index.ts')),
 };
 

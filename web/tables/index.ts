@@ -1,1 +1,2 @@
 export { ChartPage } from './ChartPage.tsx';
+export { IndexingPage } from './IndexingPage.tsx';

@@ -1,1 +1,4 @@
-export { useWays } from './useWays.ts';
+export type { CutterErrors } from './formWork.ts';
+export { useFormErrors, useTemplate } from './useForm.ts';
+export { useBestWays, useReach, useWays } from './useWays.ts';
+export { useBends, useLeads } from './useLead.ts';

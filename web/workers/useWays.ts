@@ -1,34 +1,35 @@
-import { wrap, type Remote } from 'comlink';
-import { useEffect, useState } from 'react';
-import type { WaysFound } from '../../core/dividing/index.ts';
-import type { GearSet, Head } from '../../core/shop/index.ts';
-import type { WaysWork } from './ways.worker.ts';
+import type { AimData, Ground, LongSearch, Way } from '../../core/dividing/index.ts';
+import type { Equipment, Head } from '../../core/shop/index.ts';
+import { useAnswer } from './useAnswer.ts';
 
-/**
- * The longer search for ways of dividing, off the thread that draws. The latest question wins: one still being worked
- * on is dropped with its worker.
- * @returns null while searching, or while there is nothing to search for
- */
-export function useWays(
-  head: Head | null,
-  gearSets: readonly GearSet[],
-  divisions: number | null,
-): WaysFound | null {
-  const [found, setFound] = useState<{ readonly question: string; readonly ways: WaysFound } | null>(null);
-  const question = head && divisions !== null ? JSON.stringify([head, gearSets, divisions]) : null;
-  useEffect(() => {
-    if (question === null) return;
-    const [askedHead, askedSets, asked] = JSON.parse(question) as [Head, GearSet[], number];
-    const worker = new Worker(new URL('./ways.worker.ts', import.meta.url), { type: 'module' });
-    const remote: Remote<WaysWork> = wrap<WaysWork>(worker);
-    let wanted = true;
-    void remote.searchWays(askedHead, askedSets, asked).then((ways) => {
-      if (wanted) setFound({ question, ways });
-    });
-    return () => {
-      wanted = false;
-      worker.terminate();
-    };
-  }, [question]);
-  return found && found.question === question ? found.ways : null;
+/** The longer search for ways of dividing. @returns null while searching, or while there is nothing to search for */
+export function useWays(ground: Ground | null, aim: AimData | null): LongSearch | null {
+  const question = ground && aim ? JSON.stringify([ground, aim]) : null;
+  return useAnswer(question, (remote, asked) => {
+    const [askedGround, askedAim] = JSON.parse(asked) as [Ground, AimData];
+    return remote.searchMethods(askedGround, askedAim);
+  });
+}
+
+/** The best way to a count on each of some heads. @returns null while it is being worked out */
+export function useBestWays(grounds: readonly Ground[], count: number): readonly (Way | null)[] | null {
+  return useAnswer(JSON.stringify([grounds, count]), (remote, asked) => {
+    const [askedGrounds, askedCount] = JSON.parse(asked) as [Ground[], number];
+    return remote.bestWays(askedGrounds, askedCount);
+  });
+}
+
+/** How each count from 2 on is best had with these heads; places in REACHES. @returns null while it is being worked out */
+export function useReach(
+  heads: readonly Head[],
+  gearSets: Equipment['gearSets'],
+  to: number,
+  leadGeared = false,
+): Uint8Array | null {
+  // what stands on a head today has no part in what it reaches
+  const bare = heads.map(({ standing: _standing, mounted: _mounted, ...head }) => head);
+  return useAnswer(JSON.stringify([bare, gearSets, to, leadGeared]), (remote, asked) => {
+    const [askedHeads, askedSets, most, lead] = JSON.parse(asked) as [Head[], Equipment['gearSets'], number, boolean]; // prettier-ignore
+    return remote.reachOfCounts(askedHeads, { gearSets: askedSets, leadGeared: lead }, 2, most);
+  });
 }

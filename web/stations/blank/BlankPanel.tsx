@@ -25,16 +25,21 @@ export function BlankPanel({ station, part, units, editPart, issuesAt }: Station
           issues={at('bore')}
           units={units}
         />
+        <LengthField
+          label="As turned, when measured"
+          value={blank.measured}
+          onChange={(measured) => set({ measured })}
+          issues={at('measured')}
+          units={units}
+          hint="The depth dial is set from it."
+        />
       </div>
       <Values
         values={station.values}
         units={units}
-        only={['tipDiameter', 'rootDiameter', 'faceWidth', 'bore', 'wall']}
+        only={['tipDiameter', 'dialDepth', 'rootDiameter', 'faceWidth', 'bore', 'wall']}
       />
-      <p className="said">
-        Turn the outside to size or a little under, never over. If it comes out off nominal, keep the reading:
-        the depth dial is set from it.
-      </p>
+      <p className="said">Turn the outside to size or a little under, never over.</p>
     </>
   );
 }

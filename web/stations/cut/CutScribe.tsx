@@ -1,5 +1,5 @@
 import { stationOf } from '../../../core/plan/index.ts';
-import { ToothSpace } from '../../scribe/index.ts';
+import { SpacesView, ToothSpace } from '../../scribe/index.ts';
 import type { StationProps } from '../panel.ts';
 
 const NAMES = { one: 'depth', rough: 'rough', finish: 'finish' } as const;
@@ -7,13 +7,18 @@ const NAMES = { one: 'depth', rough: 'rough', finish: 'finish' } as const;
 /** The depths of the rounds, in the space. */
 export function CutScribe({ planned, station, units }: StationProps<'cut'>) {
   const drawing = stationOf(planned, 'blank')?.detail.drawing;
+  const spacing = stationOf(planned, 'spacing');
+  if (spacing?.detail.drawing)
+    return <SpacesView {...spacing.detail.drawing} label={spacing.answer} height={420} />;
   if (!drawing)
     return <p className="scribe-empty">The depths are drawn here as soon as pitch and teeth are known.</p>;
   return (
     <ToothSpace
       drawing={drawing}
       units={units}
-      depths={station.detail.rounds.map(({ name, depthMm }) => ({ name: NAMES[name], mm: depthMm }))}
+      depths={station.detail.rounds.flatMap(({ name, depthMm }) =>
+        depthMm === null ? [] : [{ name: NAMES[name], mm: depthMm }],
+      )}
       height={340}
     />
   );

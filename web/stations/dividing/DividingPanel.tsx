@@ -1,151 +1,180 @@
 import { Select } from 'antd';
 import { useId } from 'react';
-import { crankTurnsText, moveText, type Way } from '../../../core/dividing/index.ts';
-import { withHead } from '../../../core/job/index.ts';
+import { Link } from 'react-router';
+import { rankMethods, type Way } from '../../../core/dividing/index.ts';
+import { withDividing, withHead, withMill, withSpurPart } from '../../../core/job/index.ts';
+import { groundOf } from '../../../core/plan/index.ts';
+import { measure } from '../../../core/units/index.ts';
+import { MeasureField } from '../../fields/index.ts';
 import { Notice } from '../../frame/index.ts';
+import { useWays } from '../../workers/index.ts';
 import type { StationProps } from '../panel.ts';
 import { Values } from '../Values.tsx';
-import { useWays } from '../../workers/index.ts';
-import { Differential } from './Differential.tsx';
+import { ErrorsRound } from './ErrorsRound.tsx';
+import { MakePlate } from './MakePlate.tsx';
+import { MethodsList } from './MethodsList.tsx';
+import { PreparationList } from './PreparationList.tsx';
 import { Proved } from './Proved.tsx';
+import '../ways.css';
+import './dividing.css';
 
-const SHOWN = [
-  'plate',
-  'arms',
-  'onSpindle',
-  'firstOnStud',
-  'secondOnStud',
-  'onPlateShaft',
-  'idlers',
-  'plateTurns',
-  'spindleAngle',
-  'crankAngle',
-  'direction',
-];
+/** What the answer, the head's name or the gears by position say already. */
+const NOT_SHOWN = new Set(['divisions', 'move', 'ratio', 'train']);
 
-/** The ways of dividing on this head, the one in force, and its proof. */
-export function DividingPanel({
-  station,
-  part,
-  units,
-  shop,
-  equipment,
-  edit,
-  editPart,
-}: StationProps<'dividing'>) {
-  const { head, ways, inForce, otherHeads } = station.detail;
-  const headId = useId();
-  const ground = [...equipment.heads, ...shop.heads].find(({ id }) => id === head?.id) ?? null;
-  const found = useWays(ground, [...equipment.gearSets, ...shop.gearSets], station.detail.divisions);
-  const heads = [...shop.heads, ...(head && !shop.heads.some(({ id }) => id === head.id) ? [head] : [])];
+/** The ways of dividing on this head, the one in force, its proof, and what to do on the head for it. */
+export function DividingPanel(props: StationProps<'dividing'>) {
+  const { station, part, units, shop, job, edit, editPart, issuesAt } = props;
+  const { aim, line, methods, inForce, preparation, made, lead } = station.detail;
+  const ground = groundOf(job, shop, part);
+  const { head } = ground;
+  const searched = useWays(
+    head && aim ? { head, gearSets: ground.gearSets, steppers: ground.steppers, lead } : null,
+    aim,
+  );
   const choose = (way: Way) =>
-    editPart((now) => ({ ...now, dividing: { ...now.dividing, choice: way.choice } }));
-  const takeHead = (id: string) => {
-    const chosen = shop.heads.find((candidate) => candidate.id === id);
-    if (chosen) edit((job) => withHead(job, part.id, chosen, shop));
-  };
+    edit((now) => withDividing(now, part.id, (dividing) => ({ ...dividing, choice: way.choice })));
+  const takeTeeth = (teeth: number) =>
+    edit((now) =>
+      withSpurPart(now, part.id, (own) => ({
+        ...own,
+        gear: { ...own.gear, teeth: measure(String(teeth), 'count') },
+      })),
+    );
+  const at = (field: string) => issuesAt(`parts.${part.id}.dividing.${field}`);
+  const shown = station.values.filter(({ key }) => !NOT_SHOWN.has(key)).map(({ key }) => key);
   return (
     <>
-      {inForce && (
+      {inForce && <p className="said">{saidOf(inForce)}</p>}
+      {lead && (
         <p className="said">
-          {inForce.move.spaces === 0
-            ? 'Whole turns only: the pin goes back into the hole it came from.'
-            : `${inForce.move.turns === 0 ? 'No whole turn. ' : ''}Arms span ${inForce.armsHoles} holes; the pin’s own hole is not counted.`}
+          {lead.drive === 'worm'
+            ? 'A helical gear: the table turns the work through these gears, so the plate turns with it and only the crank’s own pin divides.'
+            : 'A helical gear driven past the worm: the crank divides nothing, only a ring between spindle and work.'}
         </p>
       )}
-      <div className="field head-field">
-        <label htmlFor={headId}>Head</label>
-        <Select
-          id={headId}
-          value={head?.id ?? null}
-          options={heads.map(({ id, name, ratio }) => ({ value: id, label: `${name}, ${ratio} : 1` }))}
-          onChange={(id) => id && takeHead(id)}
-          style={{ width: '100%' }}
+      {line ? <MillField {...props} /> : <HeadField {...props} />}
+      <OtherHeads {...props} />
+      <Values values={station.values} units={units} only={shown} />
+      {inForce && <Proved way={inForce} ratio={head?.ratio ?? ''} aim={aim} />}
+      {aim && (
+        <MethodsList
+          answers={rankMethods([...methods, ...(searched?.methods ?? [])])}
+          searching={searched === null}
+          nearest={searched?.nearest ?? []}
+          inForce={inForce}
+          ratio={head?.ratio ?? ''}
+          diameter={aim.diameter}
+          onChoose={choose}
+          onCount={part.kind === 'spur' ? takeTeeth : null}
         />
-      </div>
-      {otherHeads.length > 0 && <OtherHeads heads={otherHeads} onTake={takeHead} />}
-      <Values values={station.values} units={units} only={SHOWN} />
-      {inForce && <Proved way={inForce} ratio={head?.ratio ?? ''} />}
-      {ways.length > 0 && <WaysTable ways={ways} inForce={inForce} onChoose={choose} />}
-      {station.detail.divisions !== null && (
-        <Differential found={found} inForce={inForce} onChoose={choose} />
       )}
+      {inForce && (
+        <PreparationList
+          steps={preparation}
+          way={inForce}
+          head={line ? null : head}
+          lead={lead}
+          shopHeads={shop.heads}
+        />
+      )}
+      {inForce && (
+        <p>
+          <Link className="plain-link" to={`/jobs/${job.id}/${part.id}/table`}>
+            The table of every space, to read or to print
+          </Link>
+        </p>
+      )}
+      {aim?.full && aim.spaces > 2 && (
+        <details className="more">
+          <summary>Block order: cut every so many-th space, to spread heat and error</summary>
+          <MeasureField
+            label="Next after space 1 comes space 1 +"
+            value={part.dividing.stride}
+            onChange={(stride) => editPart((now) => ({ ...now, dividing: { ...now.dividing, stride } }))}
+            issues={at('stride')}
+            echo="1 cuts them in order. Any number that shares no factor with the count meets every space once."
+          />
+        </details>
+      )}
+      {inForce && aim && head && <ErrorsRound way={inForce} aim={aim} ratio={head.ratio} units={units} />}
+      {aim && head && <MakePlate {...props} head={head} plate={made} open={lead !== null && !inForce} />}
     </>
   );
 }
 
+function saidOf({ choice, armsHoles, because }: Way): string {
+  switch (choice.method) {
+    case 'simple':
+    case 'differential':
+      return choice.spaces === 0
+        ? 'Whole turns only: the pin goes back into the hole it came from.'
+        : `${choice.turns === 0 ? 'No whole turn. ' : ''}Arms span ${armsHoles} holes; the pin’s own hole is not counted.`;
+    default:
+      return `${because[0]!.toUpperCase()}${because.slice(1)}.`;
+  }
+}
+
+/** Which head divides. */
+function HeadField({ station, part, shop, job, edit }: StationProps<'dividing'>) {
+  const { head } = station.detail;
+  const id = useId();
+  const own = job.equipment.heads.find((known) => known.id === head?.id);
+  const heads = [...shop.heads, ...(own && !shop.heads.some((live) => live.id === own.id) ? [own] : [])];
+  return (
+    <div className="field head-field">
+      <label htmlFor={id}>Head</label>
+      <Select
+        id={id}
+        value={head?.id ?? null}
+        options={heads.map(({ id: value, name, ratio }) => ({ value, label: `${name}, ${ratio} : 1` }))}
+        onChange={(chosen) => {
+          const taken = shop.heads.find((candidate) => candidate.id === chosen);
+          if (taken) edit((now) => withHead(now, part.id, taken, shop));
+        }}
+        style={{ width: '100%' }}
+      />
+    </div>
+  );
+}
+
+/** Whose table is moved, for a rack or a scale. */
+function MillField({ station, part, shop, edit }: StationProps<'dividing'>) {
+  const id = useId();
+  return (
+    <div className="field head-field">
+      <label htmlFor={id}>Mill</label>
+      <Select
+        id={id}
+        value={station.detail.mill?.id ?? null}
+        options={shop.mills.map((mill) => ({
+          value: mill.id,
+          label: `${mill.name}, ${mill.lead.typed} ${mill.lead.unit} a turn, ${mill.marks} marks`,
+        }))}
+        onChange={(chosen) => chosen && edit((now) => withMill(now, part.id, chosen, shop))}
+        style={{ width: '100%' }}
+      />
+    </div>
+  );
+}
+
 /** Where this head has no way: those in the shop that do. */
-function OtherHeads({
-  heads,
-  onTake,
-}: {
-  readonly heads: StationProps<'dividing'>['station']['detail']['otherHeads'];
-  readonly onTake: (id: string) => void;
-}) {
+function OtherHeads({ station, part, shop, edit }: StationProps<'dividing'>) {
+  const { otherHeads } = station.detail;
+  if (otherHeads.length === 0) return null;
+  const take = (id: string) => {
+    const head = shop.heads.find((candidate) => candidate.id === id);
+    if (head) edit((now) => withHead(now, part.id, head, shop));
+  };
   return (
     <Notice tone="good" word="Another head in the shop divides it:">
-      {heads.map(({ id, name, move }) => (
+      {otherHeads.map(({ id, name, move }) => (
         <p key={id} className="other-head">
           {name}: {move}
-          <button type="button" className="use-button" onClick={() => onTake(id)}>
+          <button type="button" className="use-button" onClick={() => take(id)}>
             Use this head
           </button>
         </p>
       ))}
     </Notice>
-  );
-}
-
-function WaysTable({
-  ways,
-  inForce,
-  onChoose,
-}: {
-  readonly ways: readonly Way[];
-  readonly inForce: Way | null;
-  readonly onChoose: (way: Way) => void;
-}) {
-  return (
-    <table className="list ways">
-      <caption>
-        {ways.length === 1 ? 'The only way on this head' : `All ${ways.length} ways on this head, best first`}
-      </caption>
-      <thead>
-        <tr>
-          <th scope="col">Simple indexing</th>
-          <th scope="col" className="num">
-            turns
-          </th>
-          <th scope="col">to change</th>
-          <th scope="col">
-            <span className="visually-hidden">choose</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {ways.map((way) => {
-          const chosen = way.key === inForce?.key;
-          const words = moveText({ ...way.move, circle: way.move.circle.holes });
-          return (
-            <tr key={way.key} className={chosen ? 'is-best' : ''}>
-              <td>{way.move.spaces === 0 ? `${words}, ${way.move.circle.holes} circle` : words}</td>
-              <td className="num">{crankTurnsText(way.move)}</td>
-              <td>{way.change ?? 'nothing'}</td>
-              <td>
-                <button
-                  type="button"
-                  className="use-button"
-                  aria-pressed={chosen}
-                  onClick={() => onChoose(way)}
-                  disabled={chosen}
-                >
-                  {chosen ? 'in use' : 'Use'}
-                </button>
-              </td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
   );
 }

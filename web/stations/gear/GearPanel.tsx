@@ -1,140 +1,45 @@
-import { Input, Select } from 'antd';
-import { useId } from 'react';
-import { TOOTH_SYSTEMS, type GearInput } from '../../../core/gear/index.ts';
-import { parsePitch } from '../../../core/units/index.ts';
-import { echoAngle, echoPitch, Length, LengthField, MeasureField } from '../../fields/index.ts';
+import { Segmented } from 'antd';
+import { useEffect, useRef } from 'react';
+import { SamplePanel, ShaftsPanel, StockPanel, useFace } from '../../arrival/index.ts';
 import type { StationProps } from '../panel.ts';
-import { Values } from '../Values.tsx';
+import { GearFields } from './GearFields.tsx';
 
-const PITCH_UNITS = [
-  { value: 'module', label: 'module' },
-  { value: 'dp', label: 'DP' },
-] as const;
-const RULES = [
-  ...TOOTH_SYSTEMS.map(({ id, name }) => ({ value: id, label: name })),
-  { value: 'typed' as const, label: 'From my book or print' },
-];
+const AT_HAND = { drawing: '', sample: 'The sample', blank: 'The piece', shafts: 'The two shafts' } as const;
 
-/** What the drawing says of the gear. */
-export function GearPanel({ station, part, units, editPart, issuesAt }: StationProps<'gear'>) {
-  const { gear } = part;
-  const set = (change: Partial<GearInput>) =>
-    editPart((now) => ({ ...now, gear: { ...now.gear, ...change } }));
-  const setDepth = (change: Partial<GearInput['depth']>) => set({ depth: { ...gear.depth, ...change } });
-  const at = (field: string) => issuesAt(`parts.${part.id}.gear.${field}`);
-  const pitch = parsePitch(gear.pitch);
-  const ruleId = useId();
+/** The gear; where it did not come by a drawing, what was at hand first. */
+export function GearPanel(props: StationProps<'gear'>) {
+  const { part, job } = props;
+  const { face, turn } = useFace(job.id, part);
+  const { by } = part.arrival;
+  const top = useRef<HTMLDivElement>(null);
+  const shown = useRef(face);
+  useEffect(() => {
+    if (shown.current === face) return;
+    shown.current = face;
+    // the other side is read from its top, wherever the list was pressed
+    top.current?.closest('.work-scroll')?.scrollTo(0, 0);
+  }, [face]);
+  if (by === 'drawing') return <GearFields {...props} />;
   return (
     <>
-      <div className="fields">
-        <MeasureField
-          label="Pitch"
-          value={gear.pitch}
-          onChange={(value) => set({ pitch: value })}
-          units={PITCH_UNITS}
-          unitShown={pitch.ok ? pitch.value.system : gear.pitch.unit}
-          issues={at('pitch')}
-          echo={echoPitch(gear.pitch)}
-          autoFocus={gear.pitch.typed === ''}
-          placeholder="1.25 or 14 DP"
-        />
-        <MeasureField
-          label="Teeth"
-          value={gear.teeth}
-          onChange={(value) => set({ teeth: value })}
-          issues={at('teeth')}
-          placeholder="58"
-        />
-        <MeasureField
-          label="Pressure angle"
-          value={gear.pressureAngle}
-          onChange={(value) => set({ pressureAngle: value })}
-          issues={at('pressureAngle')}
-          echo={echoAngle(gear.pressureAngle)}
-          suffix={<span className="unit">°</span>}
-        />
-        <div className="field">
-          <label htmlFor={ruleId}>Depth rule</label>
-          <Select
-            id={ruleId}
-            value={gear.depth.rule}
-            options={RULES}
-            onChange={(rule) => setDepth({ rule })}
-            style={{ width: '100%' }}
-          />
-          <div className="field-said">
-            <div className="field-echo">
-              {station.detail.otherDepths.find(({ inForce }) => inForce)?.source}
-            </div>
-          </div>
-        </div>
-        {gear.depth.rule === 'typed' && (
-          <>
-            <LengthField
-              label="Whole depth, typed"
-              value={gear.depth.wholeDepth}
-              onChange={(value) => setDepth({ wholeDepth: value })}
-              issues={at('depth.wholeDepth')}
-              units={units}
-            />
-            <LengthField
-              label="Addendum, typed"
-              value={gear.depth.addendum}
-              onChange={(value) => setDepth({ addendum: value })}
-              issues={at('depth.addendum')}
-              units={units}
-            />
-            <div className="field">
-              <label htmlFor={`${ruleId}-from`}>Read from</label>
-              <Input
-                id={`${ruleId}-from`}
-                value={gear.depth.readFrom}
-                maxLength={120}
-                onChange={(event) => setDepth({ readFrom: event.target.value })}
-              />
-              <div className="field-said" />
-            </div>
-          </>
-        )}
-        <LengthField
-          label="Depth stamped on cutter"
-          value={gear.depth.stamped}
-          onChange={(value) => setDepth({ stamped: value })}
-          issues={at('depth.stamped')}
-          units={units}
-          hint="If there is one: it wins over every rule."
-        />
-      </div>
-      <Values
-        values={station.values}
-        units={units}
-        only={[
-          'pitchDiameter',
-          'wholeDepth',
-          'addendum',
-          'clearance',
-          'toothThickness',
-          'circularPitch',
-          'baseDiameter',
+      <div ref={top} />
+      <Segmented
+        aria-label="What is shown"
+        value={face}
+        onChange={turn}
+        options={[
+          { value: 'hand', label: AT_HAND[by] },
+          { value: 'gear', label: 'The gear from it' },
         ]}
       />
-      {station.detail.otherDepths.length > 0 && (
-        <details className="schools">
-          <summary>Whole depth by the other schools</summary>
-          <table>
-            <tbody>
-              {station.detail.otherDepths.map(({ name, mm, source, inForce }) => (
-                <tr key={name} className={inForce ? 'is-in-force' : ''}>
-                  <td>{name}</td>
-                  <td className="num">
-                    <Length mm={mm} units={units} />
-                  </td>
-                  <td className="soft">{source}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </details>
+      {face === 'gear' ? (
+        <GearFields {...props} />
+      ) : by === 'sample' ? (
+        <SamplePanel {...props} />
+      ) : by === 'blank' ? (
+        <StockPanel {...props} />
+      ) : (
+        <ShaftsPanel {...props} />
       )}
     </>
   );

@@ -1,0 +1,171 @@
+import { describe, expect, test } from '@jest/globals';
+import { readGear, type GearInput } from '../gear/index.ts';
+import { sayIssue } from '../findings/index.ts';
+import { jobFileText, newSpurJob, readJobFile, withSpurPart, type SpurPart } from '../job/index.ts';
+import { STOCK_EQUIPMENT, STOCK_HEADS } from '../shop/index.ts';
+import { measure, type Unit } from '../units/index.ts';
+import { emptyArrival, judgeRoom, planArrival, type Arrival, type ArrivalBy } from './index.ts';
+
+const fresh = (by: ArrivalBy = 'drawing', units: 'mm' | 'in' = 'mm') =>
+  newSpurJob({ id: 'j', name: 'Any', units, shop: STOCK_EQUIPMENT }, by).parts[0] as SpurPart;
+
+/** An arrival with some of its fields given, by name. */
+function given<By extends Exclude<ArrivalBy, 'drawing'>>(
+  by: By,
+  fields: Record<string, readonly [string, Unit] | string>,
+): Arrival {
+  const empty = emptyArrival(by, 'mm');
+  const key = by === 'sample' ? 'sample' : by === 'blank' ? 'stock' : 'shafts';
+  const typed = Object.fromEntries(
+    Object.entries(fields).map(([name, value]) => [
+      name,
+      typeof value === 'string' ? value : measure(value[0], value[1]),
+    ]),
+  );
+  const inside = (empty as unknown as Record<string, object>)[key];
+  return { ...empty, [key]: { ...inside, ...typed } } as unknown as Arrival;
+}
+function work(arrival: Arrival, gear: Partial<GearInput> = {}) {
+  const input = { ...fresh().gear, ...gear };
+  const done = planArrival(arrival, input, readGear(input, 'mm'), STOCK_HEADS[0]!, 'parts.p1.arrival', 'mm');
+  return {
+    ...done,
+    said: done.issues.map((issue) => `${issue.path.replace('parts.p1.arrival.', '')}: ${sayIssue(issue)}`),
+    board: done.working.map(({ put, result }) => `${put} = ${result}`),
+  };
+}
+const pitch = (typed: string) => ({ pitch: measure(typed, 'module') });
+
+describe('what is said while little is known', () => {
+  test('each door says what it is, and asks at no field for what was not given yet', () => {
+    const answers = (['sample', 'blank', 'shafts'] as const).map((by) => work(emptyArrival(by, 'mm')));
+    expect(answers.map(({ answer }) => answer)).toEqual([
+      'a sample to measure',
+      'a blank on hand',
+      'two shafts where they are',
+    ]);
+    expect(answers.flatMap(({ said }) => said)).toEqual([]);
+    expect(work({ by: 'drawing' })).toMatchObject({ answer: null, said: [] });
+  });
+
+  test('in inches the usual allowances are in inches too', () => {
+    const arrival = fresh('blank', 'in').arrival;
+    expect(arrival).toMatchObject({
+      stock: { cleanUp: { typed: '.020', unit: 'in' }, diameter: { unit: 'in' } },
+    });
+    expect(fresh('shafts', 'in').arrival).toMatchObject({ shafts: { give: { typed: '.002', unit: 'in' } } });
+  });
+});
+
+describe('a piece', () => {
+  test('the board: the largest count it has room for, and what to turn it to', () => {
+    // floor((70 − 0.5 − 2.5)/1.25) = floor(53.6)
+    const { board } = work(given('blank', { diameter: ['70', 'mm'] }), pitch('1.25'));
+    expect(board[0]).toBe('\\left\\lfloor\\frac{70 - 0.5 - 2 \\times 1.25}{1.25}\\right\\rfloor = 53');
+    expect(board[1]).toBe('1.25 \\times 52 + 2 \\times 1.25 = 67.5\\ \\mathrm{mm}');
+  });
+  test('stub teeth make room for one more', () => {
+    const stub = { ...fresh().gear.depth, rule: 'stub-1.8' as const };
+    const { detail } = work(given('blank', { diameter: ['70.5', 'mm'] }), { ...pitch('1.25'), depth: stub });
+    expect(detail).toMatchObject({ answer: { largest: 54 } });
+  });
+  test('what cannot be: more off than there is, too small for six teeth, less than nothing', () => {
+    expect(work(given('blank', { diameter: ['20', 'mm'], cleanUp: ['25', 'mm'] }), pitch('1')).said).toEqual([
+      'stock.cleanUp: Taking 25 off to clean up leaves nothing of the stock.',
+    ]);
+    expect(work(given('blank', { diameter: ['5', 'mm'] }), pitch('1')).said[0]).toMatch(
+      /^stock.diameter: 5 is too small for any gear of this pitch: six teeth need 8.50 mm of stock/,
+    );
+    expect(
+      work(given('blank', { diameter: ['20', 'mm'], cleanUp: ['-1', 'mm'] }), pitch('1')).said[0],
+    ).toMatch(/cannot be less than zero; -1 is/);
+  });
+});
+
+describe('two shafts', () => {
+  test('the board: the sum of the teeth, the centres, the backlash', () => {
+    const { board } = work(given('shafts', { centre: ['60.4', 'mm'], ratio: ['3:1', 'count'] }));
+    expect(board[0]).toBe('\\frac{2 \\times 60.4}{1.75} = 69.029\\ \\text{, taken as } 69');
+    expect(board[1]).toBe('\\frac{1.75(17 + 52)}{2} = 60.375\\ \\mathrm{mm}');
+    expect(board[2]).toMatch(/^2 \\times 60.4\(0.01505\d - 0.014904\) = 0.0182\\ \\mathrm\{mm\}$/);
+  });
+  test('the angle on the card is the one the backlash is told by', () => {
+    const backlash = (angle: string) => {
+      const { detail } = work(given('shafts', { centre: ['60.4', 'mm'], ratio: ['3', 'count'] }), {
+        pressureAngle: measure(angle, 'deg'),
+      });
+      return detail.by === 'shafts' ? detail.pairs[0]!.backlash! : 0;
+    };
+    // j ≈ 2·Δa·tan α
+    expect(backlash('20')).toBeCloseTo(2 * 0.025 * Math.tan(Math.PI / 9), 3);
+    expect(backlash('14.5')).toBeLessThan(backlash('20'));
+  });
+  test('one pitch alone, a ratio that is none, a distance of nothing', () => {
+    const one = work(
+      given('shafts', { centre: ['50.8', 'mm'], pitches: 'this', pitch: ['20 DP', 'module'] }),
+    );
+    expect(one.detail.by === 'shafts' && one.detail.pairs.every((pair) => pair.pitch === '20 DP')).toBe(true);
+    expect(work(given('shafts', { centre: ['60', 'mm'], ratio: ['3 to 1', 'count'] })).said).toEqual([
+      'shafts.ratio: “3 to 1” is not a ratio. Write it like 3, 3:1 or 63/42.',
+    ]);
+    expect(work(given('shafts', { centre: ['0', 'mm'] })).said[0]).toMatch(
+      /^shafts.centre: The centre distance must be more than zero/,
+    );
+    expect(work(given('shafts', { centre: ['60', 'mm'], leastTeeth: ['2', 'count'] })).said[0]).toMatch(
+      /^shafts.leastTeeth/,
+    );
+  });
+});
+
+describe('a sample', () => {
+  test('the board: from the readings to the likeliest gear, with its figures', () => {
+    const { board } = work(
+      given('sample', {
+        teeth: ['31', 'count'],
+        tipBy: 'bore',
+        bore: ['12', 'mm'],
+        edgeToTip: ['18.72', 'mm'],
+        spanTeeth: ['4', 'count'],
+        span: ['16.02', 'mm'],
+        helix: 'none',
+        mateTeeth: ['45', 'count'],
+        mateCentre: ['57.1', 'mm'],
+      }),
+    );
+    expect(board).toEqual([
+      '12 + 2 \\times 18.72 = 49.44\\ \\mathrm{mm}',
+      '\\frac{49.44}{31 + 2} = 1.4982\\ \\mathrm{mm}\\ (16.95\\ \\mathrm{DP})',
+      '1.5(31 + 2) = 49.5\\ \\mathrm{mm}',
+      '1.5\\cos 20^\\circ[\\pi(4 - \\tfrac12) + 31 \\times 0.014904] = 16.1499\\ \\mathrm{mm}',
+      '\\frac{1.5(31 + 45)}{2} = 57\\ \\mathrm{mm}',
+    ]);
+  });
+  test('the room where it goes', () => {
+    const arrival = given('sample', { room: ['50', 'mm'] });
+    expect(judgeRoom(arrival, 49.9, 'x', 'mm')).toEqual([]);
+    expect(judgeRoom(arrival, 52.5, 'x', 'in').map(sayIssue)).toEqual([
+      'The gear is 2.067 in over its tips, and there is room for 50: it would keep a cover from closing, or foul. Better known before metal is bought.',
+    ]);
+    expect(judgeRoom(given('sample', {}), 1000, 'x', 'mm')).toEqual([]);
+    expect(judgeRoom({ by: 'drawing' }, 1000, 'x', 'mm')).toEqual([]);
+  });
+});
+
+test('every arrival survives a job file, what was typed unchanged', () => {
+  for (const by of ['drawing', 'sample', 'blank', 'shafts'] as const) {
+    const job = withSpurPart(
+      newSpurJob({ id: 'f', name: 'File', units: 'mm', shop: STOCK_EQUIPMENT }, by),
+      'p1',
+      (part) => ({
+        ...part,
+        arrival:
+          by === 'drawing'
+            ? part.arrival
+            : (JSON.parse(
+                JSON.stringify(part.arrival).replaceAll('"typed":""', '"typed":" 2 3/8 "'),
+              ) as Arrival),
+      }),
+    );
+    expect(readJobFile(jobFileText(job))).toEqual({ ok: true, value: job });
+  }
+});

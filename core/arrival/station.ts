@@ -1,0 +1,159 @@
+import { depthByRule, type GearInput, type GearReadings } from '../gear/index.ts';
+import { at, type Issue } from '../findings/index.ts';
+import { identify, readSample, type Identified, type Readings, type SampleInput } from '../sample/index.ts';
+import type { Head } from '../shop/index.ts';
+import type { Working } from '../station/index.ts';
+import { approx, lengthText, parsePositiveLength, type UnitSystem } from '../units/index.ts';
+import { gearsFromStock, type StockAnswer } from './blankOnHand.ts';
+import { readShafts, readStock } from './read.ts';
+import type { Arrival } from './schema.ts';
+import { findPairs, type PairForShafts } from './shafts.ts';
+import { sampleWorking, shaftsWorking, stockWorking } from './working.ts';
+
+/** What the measurements come to, as plain data: what a person picks from. */
+export type ArrivalDetail =
+  | { readonly by: 'drawing' }
+  | { readonly by: 'sample'; readonly found: Identified }
+  | { readonly by: 'blank'; readonly answer: StockAnswer | null }
+  | {
+      readonly by: 'shafts';
+      readonly pairs: readonly PairForShafts[];
+      readonly total: number;
+      /** Is there enough to look? */
+      readonly asked: boolean;
+    };
+
+export interface ArrivalWork {
+  readonly detail: ArrivalDetail;
+  readonly issues: readonly Issue[];
+  readonly working: readonly Working[];
+  /** Said in place of the gear’s answer while nothing is taken. */
+  readonly answer: string | null;
+}
+
+type ArrivalOf<By extends Arrival['by']> = Extract<Arrival, { readonly by: By }>;
+
+const PAIRS_SHOWN = 12;
+
+/** What was not given yet is not told at every field: the panel says what it waits for. */
+const told = (path: string, issues: readonly Issue[]): Issue[] =>
+  at(
+    path,
+    issues.filter(({ severity }) => severity !== 'needed'),
+  );
+
+/** What a sample came to, kept as long as the sample is: a card is planned anew at every keystroke in any of its fields. */
+const known = new WeakMap<
+  SampleInput,
+  { readonly found: Identified; readonly working: readonly Working[] }
+>();
+
+function whatItIs(sample: SampleInput, readings: Readings) {
+  const before = known.get(sample);
+  if (before) return before;
+  const found = identify(readings);
+  const now = { found, working: sampleWorking(sample, found) };
+  known.set(sample, now);
+  return now;
+}
+
+function sampleWork({ sample, taken }: ArrivalOf<'sample'>, path: string, system: UnitSystem): ArrivalWork {
+  const { readings, issues } = readSample(sample, system);
+  const { found, working } = whatItIs(sample, readings);
+  return {
+    detail: { by: 'sample', found },
+    issues: at(`${path}.sample`, issues),
+    working,
+    answer: taken ? null : 'a sample to measure',
+  };
+}
+
+function stockWork(
+  { stock: input, taken }: ArrivalOf<'blank'>,
+  gear: GearReadings,
+  rule: GearInput['depth']['rule'],
+  head: Head | null,
+  path: string,
+  system: UnitSystem,
+): ArrivalWork {
+  const { stock, cleanUp, issues } = readStock(input);
+  const { pitch } = gear;
+  const depth = gear.depth ?? (pitch && rule !== 'typed' ? depthByRule(rule, pitch.module) : null);
+  const none = {
+    detail: { by: 'blank', answer: null },
+    issues: told(`${path}.stock`, issues),
+    working: [],
+    answer: taken ? null : 'a blank on hand',
+  } as const;
+  if (!stock || !pitch || !depth) return none;
+  const { module } = pitch;
+  const answer = gearsFromStock({ stock, cleanUp, module, addendum: depth.addendum }, head);
+  const least = module.mul(6).add(depth.addendum.mul(2)).add(cleanUp);
+  const small: Issue = {
+    code: 'stock-too-small',
+    path: `${path}.stock.diameter`,
+    severity: 'query',
+    given: input.diameter.typed,
+    detail: { least: lengthText(approx(least), system) },
+  };
+  const [D, u, m, ha] = [stock, cleanUp, module, depth.addendum].map(approx) as [number, number, number, number]; // prettier-ignore
+  return {
+    ...none,
+    detail: { by: 'blank', answer },
+    issues: [...none.issues, ...(answer.counts.length === 0 ? [small] : [])],
+    working: stockWorking({ stock: D, cleanUp: u, module: m, addendum: ha }, answer),
+  };
+}
+
+function shaftsWork(
+  { shafts, taken }: ArrivalOf<'shafts'>,
+  gear: GearReadings,
+  rule: GearInput['depth']['rule'],
+  path: string,
+): ArrivalWork {
+  const { asked, issues } = readShafts(shafts, gear, rule);
+  const { pairs, total } = asked ? findPairs(asked, PAIRS_SHOWN) : { pairs: [], total: 0 };
+  return {
+    detail: { by: 'shafts', pairs, total, asked: asked !== null },
+    issues: told(`${path}.shafts`, issues),
+    working: asked ? shaftsWorking(asked.centre, asked.pressureAngle, pairs) : [],
+    answer: taken ? null : 'two shafts where they are',
+  };
+}
+
+/**
+ * What arrived at the bench, worked out as far as it goes. What is picked from it is written into the gear’s fields, and
+ * the gear station goes on from those.
+ * @param input the gear’s fields @param gear what they say: a blank on hand takes its pitch and rule from them
+ * @param head that will divide @param path of `arrival` in the document
+ * Issues: those of the readings; stock-too-small
+ */
+export function planArrival(
+  arrival: Arrival,
+  input: GearInput,
+  gear: GearReadings,
+  head: Head | null,
+  path: string,
+  system: UnitSystem,
+): ArrivalWork {
+  switch (arrival.by) {
+    case 'drawing':
+      return { detail: { by: 'drawing' }, issues: [], working: [], answer: null };
+    case 'sample':
+      return sampleWork(arrival, path, system);
+    case 'blank':
+      return stockWork(arrival, gear, input.depth.rule, head, path, system);
+    case 'shafts':
+      return shaftsWork(arrival, gear, input.depth.rule, path);
+  }
+}
+
+/** A gear that is larger than the place it goes to. @param tipDiameter mm. Issues: room-short */
+export function judgeRoom(arrival: Arrival, tipDiameter: number, path: string, system: UnitSystem): Issue[] {
+  if (arrival.by !== 'sample') return [];
+  const { room } = arrival.sample;
+  const read = parsePositiveLength(room, 'The room');
+  if (!read.ok || tipDiameter <= approx(read.value)) return [];
+  const detail = { tip: lengthText(tipDiameter, system) };
+  return [{ code: 'room-short', path: `${path}.sample.room`, severity: 'query', given: room.typed, detail }];
+}

@@ -1,0 +1,92 @@
+import { describe, expect, test } from '@jest/globals';
+import { sayIssue } from '../findings/index.ts';
+import { plainCutter, type FormCutter } from '../shop/index.ts';
+import { exact, measure, pitchOf } from '../units/index.ts';
+import { noCutterChosen, planCutter, type CutterNeed } from './index.ts';
+
+const need = (teeth: number, helixDeg = 0): CutterNeed => ({
+  teeth,
+  pitch: pitchOf('module', exact('1.5')),
+  angleDeg: exact(20),
+  helixDeg,
+  dedendum: 1.875,
+});
+const form = (teeth: number) => ({
+  teeth,
+  module: 1.5,
+  pressureAngle: Math.PI / 9,
+  addendum: 1.5,
+  wholeDepth: 3.375,
+  thinning: 0,
+});
+const own: FormCutter = {
+  ...plainCutter('x', 'Mine', measure('1.5', 'module')),
+  range: { from: 26, to: 34 },
+  diameter: measure('60', 'mm'),
+};
+const station = (
+  teeth: number,
+  more: { helix?: number; picked?: FormCutter; owned?: readonly FormCutter[] } = {},
+) =>
+  planCutter(
+    { ...noCutterChosen(), cutterId: more.picked?.id ?? null },
+    teeth,
+    need(teeth, more.helix),
+    form(teeth),
+    { picked: more.picked ?? null, owned: more.owned ?? [] },
+    'parts.p1',
+  );
+const compared = (work: ReturnType<typeof station>) =>
+  work.detail.ground!.compare.map(({ name, madeFor }) => `${name} ${madeFor}`);
+
+describe('the cutter station', () => {
+  test('by number, with its half beside it', () => {
+    const work = station(33);
+    expect(work.answer).toBe('No. 4 inch, No. 5 metric');
+    expect(compared(work)).toEqual(['No. 4 inch, No. 5 metric 26', 'No. 3½ inch 30']);
+    expect(work.cautions).toHaveLength(1);
+  });
+
+  test('with a cutter of the shop: its name, no caution when its range is engraved', () => {
+    const work = station(33, { picked: own, owned: [own] });
+    expect([work.answer, work.cautions.length, work.issues.length]).toEqual(['Mine', 0, 0]);
+    expect(compared(work)).toEqual(['Mine 26', 'No. 3½ inch 30']);
+  });
+
+  test('one out of range is asked about, not forbidden', () => {
+    const work = station(40, { picked: own, owned: [own] });
+    expect(work.issues).toMatchObject([
+      { code: 'cutter-range', severity: 'query', path: 'parts.p1.cutter.choice' },
+    ]);
+    expect(sayIssue(work.issues[0]!)).toBe('It covers 26 to 34 teeth, and this gear is cut as 40 teeth.');
+  });
+
+  test('below every set: a single point, set beside the lowest of the set', () => {
+    const work = station(9);
+    expect(work.answer).toBe('a single-point tool, ground to form');
+    expect(work.issues.map(({ code }) => code)).toEqual(['below-cutter-range']);
+    expect(compared(work)).toEqual(['No. 8 inch, No. 1 metric 12']);
+  });
+
+  test('none that serves: the nearest of the right form is set beside it', () => {
+    const far = { ...own, id: 'far', name: 'Far', range: { from: 12, to: 13 } };
+    expect(compared(station(40, { owned: [far, own] }))).toContain('Mine 26');
+  });
+
+  // 30/cos³30° = 46.19; with a 60 mm cutter of 1.875 dedendum + (56.25/1.5)·tan²30° = 58.69
+  test('helical: both counts, the working, and the cutter by the one in force', () => {
+    const bare = station(30, { helix: 30 });
+    expect(bare.detail.virtual!.book).toBeCloseTo(46.19, 1);
+    expect(bare.answer).toBe('No. 3 inch, No. 6 metric');
+    const known = station(30, { helix: 30, picked: { ...own, range: { from: 55, to: 134 } } });
+    expect(known.detail.virtual!.disk).toBeCloseTo(58.69, 1);
+    expect(known.detail.inForce!.verdict).toBe('fits');
+    expect(known.working.map(({ key }) => key)).toEqual(['virtual', 'virtualDisk', 'range']);
+    expect(known.detail.ground!.cutterDiameter).toBeCloseTo(56.25, 9);
+  });
+
+  test('with nothing known it waits', () => {
+    const work = planCutter(noCutterChosen(), null, null, null, { picked: null, owned: [own] }, 'parts.p1');
+    expect([work.answer, work.facts, work.detail.ground]).toEqual(['waits for the tooth count', null, null]);
+  });
+});

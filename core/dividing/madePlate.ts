@@ -1,0 +1,112 @@
+import { at, type Issue } from '../findings/index.ts';
+import {
+  approx,
+  exactText,
+  parseAngleDeg,
+  parseLength,
+  parsePositiveLength,
+  type Exact,
+} from '../units/index.ts';
+import type { MadeInput } from './schema.ts';
+
+/** A hole to be drilled, in the order of drilling. */
+export interface DrillHole {
+  /** Number on the finished plate, counted clockwise from the start hole. */
+  readonly hole: number;
+  /** mm from the middle of the plate, to a thousandth: to the right and away from the operator. */
+  readonly x: number;
+  readonly y: number;
+}
+
+/** A plate or ring of N holes, ready to be drilled. */
+export interface MadePlate {
+  readonly use: MadeInput['use'];
+  readonly holes: number;
+  /** mm */
+  readonly pitchCircle: number;
+  readonly holeSize: number;
+  readonly startAngleDeg: number;
+  readonly drilling: readonly DrillHole[];
+  /** Metal between two holes, mm. */
+  readonly land: number;
+  /** What a hole that is off does to the work, parts of a turn: pinned directly, and behind the worm. */
+  readonly errorDirect: number;
+  readonly errorBehindWorm: number;
+  /** mm along its circle that a hole may be off. */
+  readonly holeError: number;
+}
+
+/**
+ * Where a hole stands: angles run clockwise from straight up, as holes are counted on a plate.
+ * @returns mm, to a thousandth
+ */
+function holeAt(hole: number, holes: number, radius: number, startDeg: number): DrillHole {
+  const angle = ((startDeg + (360 * hole) / holes) * Math.PI) / 180;
+  const thousandth = (mm: number) => Math.round(mm * 1000) / 1000 + 0;
+  return { hole, x: thousandth(radius * Math.sin(angle)), y: thousandth(radius * Math.cos(angle)) };
+}
+
+/**
+ * Drilling order: quarter by quarter across the plate, so that heat and a creeping zero are spread and not heaped at the
+ * last hole. Holes keep their numbers. Common practice.
+ */
+function drillingOrder(holes: number): number[] {
+  const quarter = Math.ceil(holes / 4);
+  const starts = [0, 2, 1, 3].map((q) => q * quarter);
+  return Array.from({ length: quarter }, (_, k) =>
+    starts.flatMap((start) => (start + k < Math.min(holes, start + quarter) ? [start + k] : [])),
+  ).flat();
+}
+
+/**
+ * A plate or ring of N holes from what is typed of it.
+ * @param holes N, whole, ≥ 2 @param ratio R of the head it is for
+ * Issues: those of the parsers; holes-touch as a note
+ */
+export function planMadePlate(
+  input: MadeInput,
+  holes: number,
+  ratio: Exact,
+): { readonly plate: MadePlate | null; readonly issues: readonly Issue[] } {
+  const circle = parsePositiveLength(input.pitchCircle, 'The circle of holes');
+  const size = parsePositiveLength(input.holeSize, 'The hole');
+  const start = parseAngleDeg(input.startAngle);
+  const error = parseLength(input.holeError);
+  const issues = [
+    ...(circle.ok ? [] : at('pitchCircle', circle.issues)),
+    ...(size.ok ? [] : at('holeSize', size.issues)),
+    ...(start.ok ? [] : at('startAngle', start.issues)),
+    ...(error.ok ? [] : at('holeError', error.issues)),
+  ];
+  if (!circle.ok || !size.ok || !start.ok || !error.ok) return { plate: null, issues };
+  const [pitchCircle, holeSize] = [approx(circle.value), approx(size.value)];
+  const radius = pitchCircle / 2;
+  const land = 2 * radius * Math.sin(Math.PI / holes) - holeSize;
+  if (land <= 0) {
+    const touching: Issue = {
+      code: 'holes-touch',
+      path: 'pitchCircle',
+      // a plate that nobody means to make must not hold up the gear
+      severity: 'note',
+      given: input.pitchCircle.typed,
+      detail: { holes: String(holes), size: exactText(size.value), least: (holeSize / Math.sin(Math.PI / holes)).toFixed(1) }, // prettier-ignore
+    };
+    return { plate: null, issues: [touching] };
+  }
+  const off = Math.abs(approx(error.value));
+  const direct = off / radius / (2 * Math.PI);
+  const startAngleDeg = approx(start.value);
+  const plate: MadePlate = {
+    use: input.use,
+    holes,
+    pitchCircle,
+    holeSize,
+    startAngleDeg,
+    drilling: drillingOrder(holes).map((hole) => holeAt(hole, holes, radius, startAngleDeg)),
+    land,
+    errorDirect: direct,
+    errorBehindWorm: direct / approx(ratio),
+    holeError: off,
+  };
+  return { plate, issues: [] };
+}

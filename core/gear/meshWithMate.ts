@@ -1,0 +1,142 @@
+import type { Issue } from '../findings/index.ts';
+import { involute } from '../involute/index.ts';
+import { centreForBacklash, deeperForThinning, meshAt, type MeshReport, type Pair } from '../mesh/index.ts';
+import type { Working } from '../station/index.ts';
+import { approx, decimalText, dmsText, exact, lengthText, type UnitSystem } from '../units/index.ts';
+import type { GearReadings } from './readings.ts';
+import { undercutOf, type SpurSizes } from './spurSizes.ts';
+
+/** How the gear runs with its mate, as plain data. mm and radians. */
+export interface MeshDetail {
+  readonly mateTeeth: number;
+  readonly report: MeshReport;
+  /** What is asked for, or what is usual for the pitch. */
+  readonly wanted: number;
+  /** Deeper into this gear for the wanted backlash at the real centre; 0 when there is enough. */
+  readonly deeper: number;
+  /** Taken off this gear’s teeth besides, for the same; mm along the pitch circle. */
+  readonly thinner: number;
+  /** Where the shafts would give the wanted backlash. */
+  readonly centreForWanted: number;
+  readonly undercut: readonly [boolean, boolean];
+  /** Both gears for the drawing, in the plane of rotation. */
+  readonly pair: Pair;
+}
+
+/** Backlash a pair is given when nothing else is asked, as a part of the module. Common practice. */
+export const USUAL_BACKLASH = 0.04;
+
+const MOST_THINNING = 0.12;
+
+/**
+ * The pair at its real centre distance; the mate’s teeth are of the same system.
+ * @param cutterTeeth the count the cutter of this gear is made for
+ * @param mateThinning taken off the mate’s teeth, mm; 0 for nominal ones
+ * @returns null when no mate is given, or on crossed shafts
+ */
+export function meshWithMate(
+  sizes: SpurSizes,
+  { mate }: GearReadings,
+  cutterTeeth: number,
+  mateThinning: number,
+): MeshDetail | null {
+  if (mate.teeth === null || mate.crossed) return null;
+  const cos = Math.cos((approx(sizes.helixDeg) * Math.PI) / 180);
+  const addendum = approx(sizes.depth.addendum);
+  const wholeDepth = approx(sizes.depth.wholeDepth);
+  const thinning = approx(sizes.thinning) / cos;
+  const pair: Pair = {
+    module: approx(sizes.module) / cos,
+    pressureAngle: sizes.transverse.pressureAngle,
+    gears: [
+      { teeth: sizes.teeth, addendum, wholeDepth: approx(sizes.cutDepth), thinning },
+      { teeth: mate.teeth, addendum, wholeDepth, thinning: mateThinning / cos },
+    ],
+  };
+  const nominal = (pair.module * (sizes.teeth + mate.teeth)) / 2;
+  const centre = mate.centre ? approx(mate.centre) : nominal;
+  const report = meshAt(pair, centre);
+  const wanted = mate.backlash ? approx(mate.backlash) : USUAL_BACKLASH * approx(sizes.module);
+  const short = report.backlash === null ? 0 : wanted - report.backlash;
+  const limit = undercutOf(sizes);
+  return {
+    mateTeeth: mate.teeth,
+    report,
+    wanted,
+    thinner: Math.max(0, short * cos),
+    deeper: short > 1e-9 ? deeperForThinning(short * cos, sizes.pressureAngle, cutterTeeth) : 0,
+    centreForWanted: centreForBacklash(pair, wanted),
+    undercut: [sizes.teeth < Math.floor(limit), mate.teeth < Math.floor(limit)],
+    pair,
+  };
+}
+
+/** Issues: mesh-too-close, mesh-binds, mesh-bottoms, mesh-interferes, mesh-barely */
+export function judgeMesh({ report, deeper, centreForWanted }: MeshDetail, hasCentre: boolean, path: string, system: UnitSystem): Issue[] {
+  const mm = (value: number) => lengthText(value, system, 'fine');
+  const given = mm(report.centre);
+  const at = `${path}.mate.centre`;
+  if (report.operatingAngle === null)
+    return [{ code: 'mesh-too-close', path: at, severity: 'query', given, detail: { nominal: mm(report.nominalCentre) } }];
+  const issues: Issue[] = [];
+  const clearance = Math.min(...report.tipClearance);
+  if (clearance < 0)
+    issues.push({ code: 'mesh-bottoms', path: at, severity: 'query', given, detail: { clearance: mm(clearance) } });
+  if (report.backlash! < 1e-6)
+    issues.push({ code: 'mesh-binds', path: at, severity: hasCentre ? 'query' : 'note', given, detail: { backlash: mm(Math.abs(report.backlash!) < 5e-5 ? 0 : report.backlash!), spread: mm(centreForWanted), deeper: mm(deeper) } });
+  const [first, second] = report.tipInterference!;
+  const worst = Math.max(first, second);
+  if (worst > 0)
+    issues.push({ code: 'mesh-interferes', path: `${path}.mate.teeth`, severity: 'note', given: '', detail: { which: first > second ? 'gear on this card' : 'mate', by: mm(worst) } });
+  if (report.contactRatio! < 1.1)
+    issues.push({ code: 'mesh-barely', path: `${path}.mate.teeth`, severity: 'note', given: decimalText(report.contactRatio!, 2) });
+  return issues;
+} // prettier-ignore
+
+const TOO_MUCH = (sizes: SpurSizes): boolean =>
+  approx(sizes.thinning) > MOST_THINNING * approx(sizes.module) * Math.PI;
+
+/** Issues: thinning-too-much */
+export function judgeThinning(sizes: SpurSizes, given: string, path: string, system: UnitSystem): Issue[] {
+  if (!TOO_MUCH(sizes)) return [];
+  const tooth = lengthText(sizes.circularPitch / 2, system);
+  const usable = approx(sizes.thinning) < sizes.circularPitch / 2;
+  return [
+    {
+      code: 'thinning-too-much',
+      path: `${path}.thinning`,
+      severity: usable ? 'query' : 'wrong',
+      given,
+      detail: { tooth },
+    },
+  ];
+}
+
+const mm = (value: number) => `${decimalText(value, 4)}\\ \\mathrm{mm}`;
+
+export function meshWorking({ report, pair, wanted, deeper }: MeshDetail, cutterTeeth: number): Working[] {
+  const [one, two] = pair.gears;
+  const m = decimalText(pair.module, 4);
+  const deg = (angle: number) => dmsText(exact(((angle * 180) / Math.PI).toFixed(6))).replace('°', '^\\circ');
+  const source = 'ISO 21771';
+  const lines: Working[] = [
+    { key: 'nominalCentre', label: 'Centres where the pitch circles touch', formula: 'a_0 = \\frac{m(z_1 + z_2)}{2}', put: `\\frac{${m}(${one.teeth} + ${two.teeth})}{2}`, result: mm(report.nominalCentre), source },
+  ];
+  if (report.operatingAngle === null) return lines;
+  const tangents = report.centre * Math.sin(report.operatingAngle);
+  const thinned = one.thinning + two.thinning;
+  /** No more than the line of contact has: beyond it is interference. */
+  const reach = ({ teeth, addendum }: (typeof pair.gears)[number]) => {
+    const radius = (pair.module * teeth) / 2;
+    const length = Math.sqrt(Math.max(0, (radius + addendum) ** 2 - (radius * Math.cos(pair.pressureAngle)) ** 2));
+    return Math.min(length, tangents);
+  };
+  lines.push(
+    { key: 'operatingAngle', label: 'Operating angle', formula: '\\cos\\alpha_w = \\frac{a_0\\cos\\alpha}{a}', put: `\\frac{${decimalText(report.nominalCentre, 4)}\\cos ${decimalText((pair.pressureAngle * 180) / Math.PI, 4)}^\\circ}{${decimalText(report.centre, 4)}}`, result: `\\alpha_w = ${deg(report.operatingAngle)}`, joined: '\\Rightarrow', source },
+    { key: 'backlash', label: 'Backlash at the real centres', formula: 'j = 2a(\\mathrm{inv}\\,\\alpha_w - \\mathrm{inv}\\,\\alpha) + \\Delta s\\frac{a}{a_0}', put: `2 \\times ${decimalText(report.centre, 4)}(${decimalText(involute(report.operatingAngle), 6)} - ${decimalText(involute(pair.pressureAngle), 6)})${thinned > 0 ? ` + ${decimalText((thinned * report.centre) / report.nominalCentre, 4)}` : ''}`, result: mm(report.backlash!), source },
+    { key: 'contactRatio', label: 'Contact ratio', formula: '\\varepsilon = \\frac{\\sqrt{r_{a1}^2 - r_{b1}^2} + \\sqrt{r_{a2}^2 - r_{b2}^2} - a\\sin\\alpha_w}{\\pi m\\cos\\alpha}', put: `\\frac{${decimalText(reach(one), 4)} + ${decimalText(reach(two), 4)} - ${decimalText(tangents, 4)}}{\\pi \\times ${m}\\cos ${decimalText((pair.pressureAngle * 180) / Math.PI, 3)}^\\circ}`, result: decimalText(report.contactRatio!, 3), source },
+  );
+  if (deeper > 0)
+    lines.push({ key: 'deeper', label: 'Deeper for the backlash wanted', formula: '\\Delta h = \\frac{\\Delta j\\,\\cos\\alpha}{2\\sin(\\alpha + 90^\\circ/z_c)}', put: `\\Delta j = ${decimalText(wanted - report.backlash!, 4)},\\ z_c = ${decimalText(cutterTeeth, 1)}`, result: mm(deeper), source: 'a form cutter keeps its shape and moves radially; by drawing it' });
+  return lines;
+} // prettier-ignore

@@ -1,0 +1,2 @@
+export { involute, toothHalfAngle } from './involute.ts';
+export { gearOutline, toothOutline, type GearDrawing, type Point } from './toothOutline.ts';

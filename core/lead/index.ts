@@ -1,0 +1,30 @@
+export { bendAngle, bendPair, type Bending, type BentAngle, type PairAngle } from './bend.ts';
+export { searchBends, type BendAnswer, type BendQuestion, type Bent, type BentPair } from './bendSearch.ts';
+export { readGive, type Give } from './give.ts';
+export { angleOfLead, helixLead, machineLead } from './lead.ts';
+export {
+  findLeadTrains,
+  judgeTrain,
+  leadOf,
+  reachOfLeads,
+  usualLeadIdlers,
+  type LeadAsked,
+  type LeadTrain,
+} from './leadTrains.ts';
+export { proveHelix, spindleTurns, type HelixProof } from './motion.ts';
+export { positionsOf, strayText } from './saying.ts';
+export { leadSchema, noLeadChosen, type LeadInput } from './schema.ts';
+export type { TableSetting } from './setting.ts';
+export { leadCutter, planLead, searchLeads, type LeadQuestion } from './station.ts';
+export type { LeadCutter, LeadDetail, LeadFacts, LeadGround, LeadWay, LeadWork } from './types.ts';
+export {
+  approachAlong,
+  cornerReach,
+  headTilt,
+  onScale,
+  tableSwing,
+  testLine,
+  widerBySetting,
+  type TableSwing,
+  type TestLine,
+} from './table.ts';

@@ -1,0 +1,224 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { sayIssue } from '../findings/index.ts';
+import { tableOfGears, TWELVE_GEARS, trainText, type Train } from '../gearing/index.ts';
+import { drawnHelicalJob, withSpurPart, type Job, type SpurPart } from '../job/index.ts';
+import { plan, stationOf, type PartPlan } from '../plan/index.ts';
+import { STOCK_EQUIPMENT, STOCK_GEARS, STOCK_HEADS, STOCK_MILL, type Equipment } from '../shop/index.ts';
+import { approx, exact, measure } from '../units/index.ts';
+import { findLeadTrains, leadOf, proveHelix, searchLeads, usualLeadIdlers } from './index.ts';
+
+const rad = (degrees: number) => (degrees * Math.PI) / 180;
+const twelve = tableOfGears(TWELVE_GEARS);
+
+const DRAWN = { id: 'h', name: 'Blower', pitch: '1.5', teeth: 30, face: '18', bore: '12' };
+const helical = (change: (part: SpurPart) => Partial<SpurPart> = () => ({}), helix = '20'): Job =>
+  withSpurPart(drawnHelicalJob(DRAWN, helix), 'p1', (part) => ({ ...part, ...change(part) }));
+/** A job whose own copies are left out, so that the shop given counts. */
+const partIn = (job: Job, shop: Equipment = STOCK_EQUIPMENT): PartPlan =>
+  plan({ ...job, equipment: { ...job.equipment, heads: [], gearSets: [], mills: [] } }, shop).parts[0]!;
+const leadIn = (job: Job, shop?: Equipment) => stationOf(partIn(job, shop), 'lead')!;
+const says = (job: Job, shop?: Equipment) =>
+  leadIn(job, shop)
+    .issues.map((issue) => `${issue.severity} ${sayIssue(issue)}`)
+    .join('\n');
+
+describe('worked examples', () => {
+  // Source: Machinery's Handbook, change gears for helical milling, machine of 10 in lead (gears from memory, checked by the
+  // formula): a lead of 12 in from 72 and 32 over 48 and 40; 48 in from 72 and 64 over 40 and 24
+  test.each([
+    [12, { driver: 48, driven: 72, second: { driver: 40, driven: 32 } }],
+    [48, { driver: 40, driven: 72, second: { driver: 24, driven: 64 } }],
+  ] as [number, Train][])('a lead of %d in', (inches, train) => {
+    expect(approx(leadOf(train, exact(10)))).toBe(inches);
+    const asked = { lead: inches * 25.4, pitchDiameter: 60, faceWidth: 20 };
+    const [best] = findLeadTrains(twelve, exact(254), asked, { compound: true, most: 20 });
+    expect(best!.overFace).toBeCloseTo(0, 9);
+  });
+
+  test('the station: 30 teeth of module 1.5 at 20°, 40 : 1 and a screw of 5 mm', () => {
+    const lead = leadIn(helical());
+    // L = π·45/sin 20° = 413.343; 72·44/(48·32) · 200 = 412.5
+    expect(lead.detail.wanted).toBeCloseTo((Math.PI * 45) / Math.sin(rad(20)), 4);
+    expect(lead.detail.machine).toBe(200);
+    expect(trainText(lead.detail.inForce!.train)).toBe('48 : 44, 32 : 72');
+    expect(lead.answer).toBe('48 : 44, 32 : 72, swing 20°');
+    // Δ = b·πd(1/L' − 1/L)
+    const d = 45 / Math.cos(rad(20));
+    expect(lead.detail.inForce!.overFace).toBeCloseTo(
+      18000 * Math.PI * d * (1 / 412.5 - Math.sin(rad(20)) / (Math.PI * 45)),
+      3,
+    );
+    expect(lead.issues).toEqual([]);
+    expect(lead.detail.proof).toMatchObject({ spaces: 30, even: true, advance: '12/275', lead: '825/2' });
+  });
+});
+
+describe('which train, and where', () => {
+  test('the quick answer is the first of the longer search; six gears come nearer or are left out', () => {
+    const { detail } = leadIn(helical());
+    const question = {
+      gears: STOCK_GEARS.gears,
+      machine: detail.machineText!,
+      asked: { lead: detail.wanted!, pitchDiameter: detail.pitchDiameter!, faceWidth: 18 },
+      compound: true,
+      six: false,
+      head: STOCK_HEADS[0]!,
+      hand: 'right' as const,
+    };
+    const four = searchLeads(question);
+    expect(four).toHaveLength(50);
+    expect(four[0]!.train).toEqual(detail.ways[0]!.train);
+    const six = searchLeads({ ...question, six: true });
+    expect(Math.abs(six[0]!.overFace)).toBeLessThan(Math.abs(four[0]!.overFace));
+    expect(six[0]!.gears).toBe(6);
+    // what is chosen there is kept, and checked again
+    const chosen = leadIn(helical((part) => ({ lead: { ...part.lead, choice: six[0]!.train } })));
+    expect(chosen.detail.inForce).toMatchObject({ gears: 6, overFace: six[0]!.overFace });
+  });
+
+  test('idlers by custom: a right-hand lead through an even number of meshes, a left-hand one through an odd number', () => {
+    const simple: Train = { driver: 40, driven: 72, second: null };
+    const four: Train = { ...simple, second: { driver: 24, driven: 64 } };
+    const six: Train = { ...four, third: { driver: 28, driven: 56 } };
+    for (const [train, gears] of [
+      [simple, 2],
+      [four, 4],
+      [six, 6],
+    ] as const)
+      for (const hand of ['right', 'left'] as const)
+        expect((gears / 2 + usualLeadIdlers(train, hand)) % 2 === 0).toBe(hand === 'right');
+    // two shafts apart are not joined without one
+    expect(usualLeadIdlers(simple, 'left')).toBe(2);
+  });
+
+  test('a train that the gears do not hold, or the bracket does not take', () => {
+    const choice = (train: Train) => helical((part) => ({ lead: { ...part.lead, choice: train } }));
+    expect(says(choice({ driver: 24, driven: 24, second: { driver: 24, driven: 50 } }))).toMatch(
+      /blocked 24 : 24, 24 : 50 was chosen, and these gears do not hold it/,
+    );
+    const noStud = {
+      ...STOCK_EQUIPMENT,
+      heads: [{ ...STOCK_HEADS[0]!, differential: { gearSetId: 'gears-twelve', stud: false, idlers: 1 } }],
+    };
+    expect(says(choice({ driver: 48, driven: 44, second: { driver: 32, driven: 72 } }), noStud)).toMatch(
+      /does not go on Head with three plates: its bracket has no stud/,
+    );
+    // without a stud the best simple train is in force, far as it is, and is asked about
+    expect(leadIn(helical(), noStud).detail.ways.every(({ gears }) => gears === 2)).toBe(true);
+    // the left hand wants two idlers of a simple train
+    const left = helical((part) => ({
+      gear: { ...part.gear, hand: 'left' },
+      lead: { ...part.lead, choice: { driver: 48, driven: 100, second: null }, allowed: measure('9', 'mm') },
+    }));
+    expect(says(left, noStud)).toMatch(
+      /^blocked 48 : 100 does not go on .*: its bracket takes 1 idler at most, and this train needs 2\.$/,
+    );
+  });
+
+  test('what a tooth may stray is the person’s to say', () => {
+    const strict = helical((part) => ({ lead: { ...part.lead, allowed: measure('.0002', 'in') } }));
+    expect(says(strict)).toMatch(
+      /query The tooth ends up 13 µm beside its place over this face, more than the 0.005 mm allowed/,
+    );
+    expect(stationOf(partIn(strict), 'lead')!.state).toBe('doubt');
+    expect(says(helical((part) => ({ lead: { ...part.lead, allowed: measure('0', 'mm') } })))).toMatch(
+      /more than zero/,
+    );
+  });
+});
+
+describe('what is lacking is said, and the other stations go on', () => {
+  const withoutGears = { ...STOCK_EQUIPMENT, gearSets: [{ ...STOCK_GEARS, gears: [] }] };
+  const oneGear = { ...STOCK_EQUIPMENT, gearSets: [{ ...STOCK_GEARS, gears: [{ teeth: 40, count: 1 }] }] };
+  const bareHead = { ...STOCK_EQUIPMENT, heads: [{ ...STOCK_HEADS[0]!, differential: null }] };
+  test.each([
+    ['no gears owned', withoutGears, /No gears are listed/],
+    ['a single gear', oneGear, /a train needs two at least/],
+    ['a head that cannot be geared', bareHead, /has no change gears between table and worm/],
+    ['no mill', { ...STOCK_EQUIPMENT, mills: [] }, /No mill is chosen whose table screw drives/],
+    [
+      'a screw lead of 0',
+      { ...STOCK_EQUIPMENT, mills: [{ ...STOCK_MILL, lead: measure('0', 'mm') }] },
+      /has no lead that can be used/,
+    ],
+    [
+      'a screw lead that cannot be read',
+      { ...STOCK_EQUIPMENT, mills: [{ ...STOCK_MILL, lead: measure('five', 'mm') }] },
+      /has no lead that can be used/,
+    ],
+  ] as [string, Equipment, RegExp][])('%s', (_what, shop, why) => {
+    expect(says(helical(), shop)).toMatch(why);
+    const part = partIn(helical(), shop);
+    expect(part.cutting).toBeNull();
+    expect(stationOf(part, 'blank')!.complete).toBe(true);
+    expect(stationOf(part, 'dividing')!.detail.inForce).not.toBeNull();
+  });
+
+  test('a lead longer than any train makes, and one so short that it needs the spindle itself', () => {
+    // 0.05°: 162 m of lead
+    expect(says(helical(undefined, '0.05'))).toMatch(
+      /No train of these gears comes near a lead of 162000.*A finer angle has a longer lead/,
+    );
+    const short = helical(
+      (part) => ({ gear: { ...part.gear, teeth: measure('6', 'count'), pitch: measure('0.5', 'module') } }),
+      '70',
+    );
+    expect(says(short)).toMatch(
+      /comes near a lead of 10.03 mm.*Past the worm, on the spindle itself, they cut from/,
+    );
+    const direct = helical(
+      (part) => ({
+        gear: { ...part.gear, teeth: measure('6', 'count'), pitch: measure('0.5', 'module') },
+        lead: { ...part.lead, drive: 'spindle' },
+      }),
+      '70',
+    );
+    const lead = leadIn(direct);
+    expect(lead.detail.machine).toBe(5);
+    expect(lead.detail.inForce!.lead / lead.detail.wanted!).toBeCloseTo(1, 2);
+    // and there the crank divides nothing
+    expect(stationOf(partIn(direct), 'dividing')!.issues.map(({ code }) => code)).toEqual([
+      'lead-no-indexing',
+    ]);
+  });
+
+  test('without a face width it waits; no straight gear has the station', () => {
+    expect(
+      leadIn(helical((part) => ({ blank: { ...part.blank, faceWidth: measure('', 'mm') } }))).answer,
+    ).toBe('waits for the face width');
+    expect(stationOf(partIn(helical(undefined, '0')), 'lead')).toBeNull();
+    expect(partIn(helical(undefined, '0')).cutting!.helix).toBeNull();
+  });
+});
+
+describe('the motion of table, train and crank together', () => {
+  test('every space starts true and stays on the stated helix to a micrometre; a false start shows (seed 3)', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 6, max: 90 }),
+        fc.constantFrom(
+          ...findLeadTrains(
+            twelve,
+            exact(200),
+            { lead: 500, pitchDiameter: 50, faceWidth: 20 },
+            { compound: true, most: 30 },
+          ),
+        ),
+        (spaces, { train, lead }) => {
+          const should = Array.from({ length: spaces }, (_, k) => exact(k, spaces));
+          const drive = { screwLead: exact(5), train, ratio: exact(40) };
+          const on = { face: exact(20), drawn: approx(lead), pitchDiameter: 50 };
+          const proof = proveHelix(drive, should, should, on);
+          expect(proof).toMatchObject({ spaces, even: true });
+          expect(proof.worst).toBeLessThan(1e-6);
+          expect(exact(proof.lead).equals(lead)).toBe(true);
+          expect(exact(proof.advance).equals(exact(20).div(lead))).toBe(true);
+          const slipped = should.map((turn, k) => (k === spaces - 1 ? turn.add(exact(1, 40)) : turn));
+          expect(proveHelix(drive, slipped, should, on).even).toBe(false);
+        },
+      ),
+      { seed: 3, numRuns: 60 },
+    );
+  });
+});

@@ -1,0 +1,17 @@
+export {
+  centreForBacklash,
+  deeperForThinning,
+  meshAt,
+  nominalCentre,
+  thinningFromDeeper,
+  type MeshingGear,
+  type MeshReport,
+  type Pair,
+} from './pair.ts';
+export {
+  crossedForCentre,
+  crossedPair,
+  mateOnCrossedShafts,
+  type CrossedPair,
+  type CrossedReport,
+} from './crossed.ts';

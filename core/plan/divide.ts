@@ -1,0 +1,37 @@
+import { planCut } from '../cut/index.ts';
+import { planDividing, type DividingGround } from '../dividing/index.ts';
+import type { DividePart } from '../job/index.ts';
+import { planSpacing } from '../spacing/index.ts';
+import type { UnitSystem } from '../units/index.ts';
+import { finishStation } from './finish.ts';
+import type { PartPlan } from './types.ts';
+
+/** Something to be divided that is no gear: what is asked for, how the head or the table gives it, and the rounds. */
+export function planDivide(part: DividePart, ground: DividingGround, system: UnitSystem): PartPlan {
+  const path = `parts.${part.id}`;
+  const spacing = planSpacing(part.spacing, `${path}.spacing`, system);
+  const { facts } = spacing;
+  const dividing = planDividing(part.dividing, facts?.target ?? null, ground, `${path}.dividing`);
+  const cut = planCut(part.cut, facts && (facts.depth ?? 'free'), facts, `${path}.cut`, system);
+  const { settled } = part;
+  const ready = facts && dividing.facts && cut.facts;
+  return {
+    id: part.id,
+    kind: part.kind,
+    name: part.name,
+    stations: [
+      finishStation('spacing', spacing, settled.spacing, system),
+      finishStation('dividing', dividing, settled.dividing, system),
+      finishStation('cut', cut, settled.cut, system),
+    ],
+    cutting: ready
+      ? {
+          divisions: facts.spaces,
+          full: facts.full,
+          startSpace: cut.facts.startSpace,
+          rounds: cut.detail.rounds,
+          helix: null,
+        }
+      : null,
+  };
+}

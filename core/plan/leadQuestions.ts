@@ -1,0 +1,69 @@
+import { readGear } from '../gear/index.ts';
+import type { Job, SpurPart } from '../job/index.ts';
+import { readGive, type BendQuestion, type LeadDetail, type LeadQuestion } from '../lead/index.ts';
+import type { Equipment, GearSet, Head } from '../shop/index.ts';
+import { approx } from '../units/index.ts';
+import { groundOf } from './plan.ts';
+
+interface Equipped {
+  readonly head: Head;
+  readonly gears: GearSet['gears'];
+}
+
+function equippedFor(job: Job, part: SpurPart, detail: LeadDetail, shop: Equipment): Equipped | null {
+  const { head, gearSets } = groundOf(job, shop, part);
+  const set = gearSets.find(({ id }) => id === detail.gearSet?.id);
+  return head && set ? { head, gears: set.gears } : null;
+}
+
+/** What the longer search for trains is asked; null while something it needs is missing. @param six also six gears? */
+export function leadQuestion(
+  job: Job,
+  part: SpurPart,
+  detail: LeadDetail,
+  shop: Equipment,
+  six = part.lead.sixGears,
+): LeadQuestion | null {
+  const equipped = equippedFor(job, part, detail, shop);
+  const { wanted, machineText, pitchDiameter, faceWidth, hand } = detail;
+  if (!equipped || wanted === null || machineText === null || pitchDiameter === null || faceWidth === null)
+    return null;
+  const { head, gears } = equipped;
+  return {
+    gears,
+    machine: machineText,
+    asked: { lead: wanted, pitchDiameter, faceWidth },
+    compound: head.differential?.stud ?? false,
+    six,
+    head,
+    hand,
+  };
+}
+
+/** What the search for angles that the gears cut is asked; null while something it needs is missing or cannot be read. */
+export function bendQuestion(
+  job: Job,
+  part: SpurPart,
+  detail: LeadDetail,
+  shop: Equipment,
+): BendQuestion | null {
+  const equipped = equippedFor(job, part, detail, shop);
+  const { pitch, teeth, depth, helixDeg, mate } = readGear(part.gear, job.units);
+  const { machineText, faceWidth } = detail;
+  const { give } = readGive(part.lead);
+  if (!equipped || !pitch || !teeth || !depth || machineText === null || faceWidth === null || !give)
+    return null;
+  return {
+    gears: equipped.gears,
+    machine: machineText,
+    compound: equipped.head.differential?.stud ?? false,
+    teeth,
+    normalModule: approx(pitch.module),
+    addendum: approx(depth.addendum),
+    faceWidth,
+    helixDeg: approx(helixDeg),
+    mateTeeth: mate.crossed ? null : mate.teeth,
+    centre: mate.centre && approx(mate.centre),
+    give,
+  };
+}

@@ -1,0 +1,149 @@
+import { at, type Issue, type Result } from '../findings/index.ts';
+import {
+  approx,
+  decimalText,
+  lengthText,
+  parseAngleDeg,
+  parseCount,
+  parsePitch,
+  parsePositiveLength,
+  type Measure,
+  type UnitSystem,
+} from '../units/index.ts';
+import { ANY_COUNT, type Readings } from './readings.ts';
+import type { SampleInput } from './schema.ts';
+
+/** ± of the usual tools on a diameter, mm. Common practice. */
+export const TOOL_GIVE = { caliper: 0.03, micrometer: 0.01, rule: 0.4 } as const;
+/** What tips lose, on the diameter, mm. Common practice: undersize by habit up to 0.25. */
+const WEAR = { crisp: 0.08, usual: 0.25, worn: 0.6 } as const;
+/** ± of an arc read off a head or a protractor, degrees. */
+const ARC_GIVE = 0.5;
+/** Finer than any standard pitch. */
+const FINEST_MODULE = 0.09;
+
+const blank = ({ typed }: Measure): boolean => typed.trim() === '';
+
+/**
+ * A sample’s fields as readings; wrong ones are left out, each with its sentence.
+ * Issues: those of the parsers; tip-under-bore, spans-contradict, sample-unit, survivors-over-turn, span-alone
+ */
+export function readSample(input: SampleInput, system: UnitSystem): { readonly readings: Readings; readonly issues: readonly Issue[] } {
+  const issues: Issue[] = [];
+  const take = <T>(path: string, result: Result<T>): T | null => {
+    if (result.ok) return result.value;
+    issues.push(...at(path, result.issues));
+    return null;
+  };
+  const length = (path: string, typed: Measure, what: string): number | null => {
+    if (blank(typed)) return null;
+    const read = take(path, parsePositiveLength(typed, what));
+    return read && approx(read);
+  };
+  const count = (path: string, typed: Measure, what: string, least: number, most: number): number | null =>
+    blank(typed) ? null : take(path, parseCount(typed, what, least, most));
+  const leaf = (path: string, typed: Measure): number | null => {
+    if (blank(typed)) return null;
+    const read = take(path, parsePitch(typed));
+    return read && approx(read.module);
+  };
+  const wrong = (code: Issue['code'], path: string, given: string, detail: Record<string, string>, severity: Issue['severity'] = 'wrong') =>
+    issues.push({ code, path, severity, given, detail });
+  const mm = (value: number) => lengthText(value, system);
+
+  const teeth = count('teeth', input.teeth, 'The tooth count', 4, 1000);
+  const tip = readTip();
+  function readTip(): Readings['tip'] {
+    if (input.tipBy !== 'bore') {
+      const over = length('tip', input.tip, 'The outside diameter');
+      const bore = length('bore', input.bore, 'The bore');
+      if (over !== null && bore !== null && over <= bore) {
+        wrong('tip-under-bore', 'tip', input.tip.typed, { bore: mm(bore), tip: mm(over) });
+        return null;
+      }
+      return over === null ? null : { mm: over, acrossOdd: input.tipBy === 'across' };
+    }
+    const bore = length('bore', input.bore, 'The bore');
+    const edge = length('edgeToTip', input.edgeToTip, 'Bore edge to tip');
+    return bore === null || edge === null ? null : { mm: bore + 2 * edge, acrossOdd: false };
+  }
+  const k = count('spanTeeth', input.spanTeeth, 'Teeth between the jaws', 1, teeth ?? 1000);
+  const span = length('span', input.span, 'The span');
+  const next = length('spanNext', input.spanNext, 'The span over one more');
+  if (span !== null && k === null && blank(input.spanTeeth)) wrong('span-alone', 'spanTeeth', '', { span: mm(span) }, 'query');
+  let basePitch = span !== null && next !== null ? next - span : null;
+  if (basePitch !== null && basePitch <= 0) {
+    wrong('spans-contradict', 'spanNext', input.spanNext.typed, { first: mm(span!), why: 'it must be larger by one base pitch' });
+    basePitch = null;
+  } else if (basePitch !== null && tip && basePitch > tip.mm / 1.5) {
+    wrong('spans-contradict', 'spanNext', input.spanNext.typed, { first: mm(span!), why: `one base pitch would be ${mm(basePitch)}, too much for a gear of this outside` });
+    basePitch = null;
+  }
+  const survivors = readSurvivors();
+  function readSurvivors(): Readings['survivors'] {
+    const pitches = count('survivors.pitches', input.survivors.pitches, 'Pitches between survivors', 1, 999);
+    if (!blank(input.survivors.arc)) {
+      const arc = take('survivors.arc', parseAngleDeg(input.survivors.arc));
+      if (!arc || pitches === null) return null;
+      const degrees = approx(arc);
+      if (degrees <= 0 || degrees > 360) {
+        wrong('survivors-over-turn', 'survivors.arc', input.survivors.arc.typed, {});
+        return null;
+      }
+      const found = (360 * pitches) / degrees;
+      return { teeth: found, give: Math.max(0.15, (found * ARC_GIVE) / degrees) };
+    }
+    const chord = length('survivors.chord', input.survivors.chord, 'Across the survivors');
+    if (chord === null || pitches === null || !tip) return null;
+    if (chord >= tip.mm) {
+      wrong('survivors-over-turn', 'survivors.chord', input.survivors.chord.typed, {});
+      return null;
+    }
+    const found = (Math.PI * pitches) / Math.asin(chord / tip.mm);
+    return { teeth: found, give: Math.max(0.15, (found * 4 * TOOL_GIVE.caliper) / chord) };
+  }
+  const mate = count('mateTeeth', input.mateTeeth, 'The mate’s teeth', 4, 1000);
+  const centre = length('mateCentre', input.mateCentre, 'The centre distance');
+  const fits = leaf('gaugeFits', input.gaugeFits);
+  const not = [leaf('gaugeCoarse', input.gaugeCoarse), leaf('gaugeFine', input.gaugeFine)].filter((found) => found !== null);
+  const helix = blank(input.helixAngle) ? null : take('helixAngle', parseAngleDeg(input.helixAngle));
+  if (helix && (helix.lte(0) || helix.gte(60)))
+    issues.push({ code: 'out-of-range', path: 'helixAngle', severity: 'wrong', given: input.helixAngle.typed, allowed: 'A helix angle lies between 0° and 60°', detail: { what: 'A helix angle' } });
+  const typedGive = input.tool === 'typed' ? length('toolError', input.toolError, 'The tool’s ±') : null;
+  const readings: Readings = {
+    teeth: teeth === null ? aboutSurvivors(survivors) : { least: teeth, most: teeth },
+    survivors: teeth === null ? survivors : null,
+    tip,
+    depth: length('depth', input.depth, 'The whole depth'),
+    root: length('root', input.root, 'The root diameter'),
+    span: span !== null && k !== null ? { k, mm: span } : null,
+    basePitch,
+    mateCentre: mate !== null && centre !== null ? { teeth: mate, mm: centre } : null,
+    gauge: fits === null && not.length === 0 ? null : { fits, not },
+    helix: input.helix,
+    helixAngle: input.helix === 'none' || !helix || helix.lte(0) || helix.gte(60) ? null : (approx(helix) * Math.PI) / 180,
+    lead: input.helix === 'none' ? null : length('lead', input.lead, 'The lead'),
+    wear: WEAR[input.wear],
+    give: input.tool === 'typed' ? (typedGive ?? TOOL_GIVE.caliper) : TOOL_GIVE[input.tool],
+  };
+  if (tip && teeth !== null && tip.mm / (teeth + 2) < FINEST_MODULE) {
+    const [other, turned] = input.tip.unit === 'mm' ? ['inches', tip.mm * 25.4] : ['millimetres', tip.mm / 25.4];
+    const module = turned / (teeth + 2);
+    wrong('sample-unit', 'tip', input.tip.typed, { module: decimalText(tip.mm / (teeth + 2), 3), other, dp: decimalText(25.4 / module, 2), m: decimalText(module, 3) }, 'query');
+  }
+  // kept with the readings, though it says nothing of what gear this is
+  length('room', input.room, 'The room where it goes');
+  if (tip && readings.root !== null && readings.root >= tip.mm)
+    wrong('spans-contradict', 'root', input.root.typed, { first: mm(tip.mm), why: 'the root is smaller than the outside' });
+  return { readings, issues };
+} // prettier-ignore
+
+/** Survivors narrow the counts to look through: five of their ± either way. */
+function aboutSurvivors(survivors: Readings['survivors']): Readings['teeth'] {
+  if (!survivors) return ANY_COUNT;
+  const reach = 5 * survivors.give + 1;
+  return {
+    least: Math.max(4, Math.floor(survivors.teeth - reach)),
+    most: Math.min(1000, Math.ceil(survivors.teeth + reach)),
+  };
+}

@@ -1,0 +1,210 @@
+import { angleAim, countAim, type Target } from '../dividing/index.ts';
+import { at, fail, ok, type Issue, type Result } from '../findings/index.ts';
+import {
+  angleValue,
+  lengthValue,
+  textValue,
+  type StationWork,
+  type Value,
+  type Working,
+} from '../station/index.ts';
+import {
+  angleText,
+  approx,
+  decimalText,
+  exact,
+  lengthFigure,
+  parseAngleDeg,
+  parseCount,
+  parsePitch,
+  parsePositiveLength,
+  pitchText,
+  plural,
+  type Exact,
+  type Measure,
+  type UnitSystem,
+} from '../units/index.ts';
+import { flatsDepth, flatsValues, flatsWorking, readFlats } from './flats.ts';
+import type { SpacingInput } from './schema.ts';
+
+export interface SpacingFacts {
+  readonly target: Target;
+  readonly spaces: number;
+  readonly full: boolean;
+  /** mm; null where none was given. */
+  readonly depth: Exact | null;
+}
+
+export interface SpacingDetail {
+  readonly drawing: {
+    readonly along: 'turn' | 'line';
+    readonly spaces: number;
+    /** Degrees from one to the next, or millimetres along a line. */
+    readonly step: number;
+    readonly diameter: number | null;
+    /** Across flats, where flats are cut; mm. */
+    readonly acrossFlats: number | null;
+  } | null;
+}
+
+/** How many there can be: more than any machine is set for is a slip of the hand. */
+const MOST = 10_000;
+
+/** π for the pitch of a rack, to as many places as a float holds. */
+const PI = exact(Math.PI.toFixed(12));
+
+/** A length that may be left out. */
+function optional(typed: Measure, what: string): Result<Exact | null> {
+  if (typed.typed.trim() === '') return ok(null);
+  return parsePositiveLength(typed, what);
+}
+
+interface Read {
+  readonly target: Target;
+  readonly answer: string;
+  readonly values: readonly Value[];
+  readonly working: readonly Working[];
+  readonly step: number;
+  readonly queries: readonly Issue[];
+}
+
+const ONE: Readonly<Record<SpacingInput['what'], string>> = {
+  spaces: 'space',
+  holes: 'hole',
+  slots: 'slot',
+  flats: 'flat',
+  splines: 'spline',
+  marks: 'mark',
+  teeth: 'tooth',
+};
+const many = (spaces: number, what: SpacingInput['what']): string => plural(spaces, ONE[what], what);
+
+const countValue = (spaces: number): Value =>
+  textValue({ key: 'count', label: 'How many', symbol: 'N', settles: true }, String(spaces));
+
+function readAngle(input: SpacingInput, spaces: number, diameter: number | null): Result<Read> {
+  const angle = parseAngleDeg(input.angle);
+  if (!angle.ok) return fail(...at('angle', angle.issues));
+  const given = input.angle.typed;
+  if (angle.value.lte(0) || angle.value.gt(360))
+    return fail({ code: 'angle-over-turn', path: 'angle', severity: 'wrong', given });
+  const aim = angleAim(angle.value, spaces, diameter);
+  const total = angle.value.mul(aim.full ? spaces : spaces - 1);
+  const over = total.gt(360);
+  const detail = { total: angleText(total) };
+  return ok({
+    target: { along: 'turn', aim },
+    answer: `${many(spaces, input.what)}, ${angleText(angle.value)} apart`,
+    values: [countValue(spaces), angleValue({ key: 'angle', label: 'From one to the next', settles: true }, angle.value), angleValue({ key: 'total', label: aim.full ? 'In all, and it closes' : 'First to last' }, total)],
+    working: [{ key: 'total', label: 'First to last', formula: '(N - 1)\\,\\theta', put: `${spaces - 1} \\times ${decimalText(angle.value, 6)}^\\circ`, result: `${decimalText(angle.value.mul(spaces - 1), 6)}^\\circ`, source: 'by adding up' }],
+    step: approx(angle.value),
+    queries: over ? [{ code: 'angles-overlap', path: 'count', severity: 'query', given: `${spaces} × ${angleText(angle.value)}`, detail }] : [],
+  });
+} // prettier-ignore
+
+function readCount(input: SpacingInput, spaces: number, diameter: number | null): Read {
+  const angle = exact(360, spaces);
+  return {
+    target: { along: 'turn', aim: countAim(spaces, diameter) },
+    answer: `${many(spaces, input.what)} round`,
+    values: [countValue(spaces), angleValue({ key: 'angle', label: 'From one to the next' }, angle)],
+    working: [{ key: 'angle', label: 'Angle from one to the next', formula: '\\frac{360^\\circ}{N}', put: `\\frac{360^\\circ}{${spaces}}`, result: `${decimalText(angle, 6)}^\\circ`, source: 'one turn of the work has 360°' }],
+    step: approx(angle),
+    queries: [],
+  };
+} // prettier-ignore
+
+function line(input: SpacingInput, spaces: number, pitch: Exact, name: string, working: readonly Working[]): Read {
+  return {
+    target: { along: 'line', spaces, pitch },
+    answer: `${many(spaces, input.what)}, ${name}`,
+    values: [
+      countValue(spaces),
+      lengthValue({ key: 'pitch', label: 'From one to the next', symbol: 'p', settles: true }, approx(pitch)),
+      lengthValue({ key: 'length', label: 'First to last' }, approx(pitch.mul(spaces - 1))),
+    ],
+    working,
+    step: approx(pitch),
+    queries: [],
+  };
+} // prettier-ignore
+
+/** Finer than any screw can set, and longer than any table. */
+const FINEST = exact(1, 1000);
+const LONGEST = exact(10_000);
+
+/** Issues: out-of-range */
+function inReach(mm: Exact, path: string, given: string): Issue[] {
+  if (mm.gte(FINEST) && mm.lte(LONGEST)) return [];
+  const allowed = 'From one to the next is 0.001 mm to 10 m';
+  return [{ code: 'out-of-range', path, severity: 'wrong', given, allowed, detail: { what: 'A spacing' } }];
+}
+
+function readLine(input: SpacingInput, spaces: number, system: UnitSystem): Result<Read> {
+  if (input.by === 'length') {
+    const length = parsePositiveLength(input.length, 'The spacing');
+    if (!length.ok) return fail(...at('length', length.issues));
+    const far = inReach(length.value, 'length', input.length.typed);
+    if (far.length > 0) return fail(...far);
+    return ok(line(input, spaces, length.value, `${lengthFigure(approx(length.value), system)} apart`, []));
+  }
+  const pitch = parsePitch(input.pitch);
+  if (!pitch.ok) return fail(...at('pitch', pitch.issues));
+  const m = pitch.value.module;
+  const far = inReach(m.mul(PI), 'pitch', input.pitch.typed);
+  if (far.length > 0) return fail(...far);
+  const working: Working = { key: 'pitch', label: 'Pitch of the rack', formula: 'p = \\pi\\,m', put: `\\pi \\times ${decimalText(m, 6)}`, result: `${decimalText(approx(m) * Math.PI, 5)}\\ \\mathrm{mm}`, source: 'ISO 21771' }; // prettier-ignore
+  return ok(line(input, spaces, m.mul(PI), `rack of ${pitchText(pitch.value)}`, [working]));
+}
+
+/**
+ * The spacing station: what is to be divided where there is no gear.
+ * @param path of `spacing` in the document
+ * Issues: those of the parsers; angle-over-turn, angles-overlap
+ */
+export function planSpacing(
+  input: SpacingInput,
+  path: string,
+  system: UnitSystem,
+): StationWork<SpacingFacts, SpacingDetail> {
+  const turning = input.by === 'count' || input.by === 'angle';
+  const count = parseCount(input.count, `The number of ${input.what}`, input.by === 'count' ? 1 : 2, MOST);
+  const diameter = optional(input.diameter, 'The diameter');
+  const depth = optional(input.depth, 'The depth');
+  const side = [...(diameter.ok ? [] : at('diameter', diameter.issues)), ...(depth.ok ? [] : at('depth', depth.issues))]; // prettier-ignore
+  const mm = diameter.ok && diameter.value ? approx(diameter.value) : null;
+  const read: Result<Read> = !count.ok
+    ? fail(...at('count', count.issues))
+    : input.by === 'count'
+      ? ok(readCount(input, count.value, mm))
+      : input.by === 'angle'
+        ? readAngle(input, count.value, mm)
+        : readLine(input, count.value, system);
+  const empty = { id: 'spacing', cautions: [] } as const;
+  if (!read.ok) {
+    const issues = at(path, [...read.issues, ...side]);
+    return { ...empty, facts: null, answer: 'to be given', values: [], working: [], issues, detail: { drawing: null } }; // prettier-ignore
+  }
+  const { target, answer, values, working, step, queries } = read.value;
+  const spaces = target.along === 'turn' ? target.aim.spaces : target.spaces;
+  const round = target.along === 'turn' && target.aim.full;
+  const flatsRead = readFlats(input, round ? spaces : 0, diameter.ok ? diameter.value : null, depth.ok ? depth.value : null, system);
+  const flats = flatsRead.ok ? flatsRead.value.flats : null;
+  const flatIssues = flatsRead.ok ? flatsRead.value.issues : flatsRead.issues;
+  // flats by their across-flats: the depth follows
+  const deep = flats ? flatsDepth(flats) : depth.ok ? depth.value : null;
+  return {
+    ...empty,
+    facts: depth.ok && diameter.ok && flatsRead.ok ? { target, spaces, full: target.along === 'turn' && target.aim.full, depth: deep } : null,
+    answer,
+    values: [
+      ...values,
+      ...(turning && mm !== null ? [lengthValue({ key: 'diameter', label: 'On a diameter of', settles: true }, mm)] : []),
+      ...(flats ? flatsValues(flats) : []),
+      ...(deep ? [lengthValue({ key: 'depth', label: 'Depth', symbol: 'h', settles: true }, deep)] : []),
+    ],
+    working: [...working, ...(flats && mm !== null ? flatsWorking(flats, spaces, mm) : [])],
+    issues: at(path, [...queries, ...side, ...flatIssues]),
+    detail: { drawing: { along: target.along, spaces, step, diameter: mm, acrossFlats: flats?.across ?? null } },
+  };
+} // prettier-ignore

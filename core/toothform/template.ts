@@ -1,0 +1,132 @@
+import type { Point } from '../involute/index.ts';
+import { approx, decimalText, exact } from '../units/index.ts';
+import { fitButtons, type TwoButtons } from './buttons.ts';
+import {
+  pitchRadius,
+  rootRadius,
+  spaceOf,
+  spaceSide,
+  tipRadius,
+  type Continuation,
+  type ToothForm,
+} from './space.ts';
+
+/** Relief of a single-point form tool: below its tip, and at its sides; degrees. Common practice for steel and brass. */
+export const FRONT_RELIEF = 12;
+export const SIDE_RELIEF = 4;
+/** The bar printed on a template to check the printer by, mm on paper. */
+export const CHECK_BAR = 50;
+
+/** A size to hold the ground tool against. */
+export interface TemplateSize {
+  readonly name: string;
+  /** mm, life size */
+  readonly mm: number;
+  /** mm on paper */
+  readonly printed: number;
+}
+
+/** A tool’s form at a scale, as lines and words that any drawing program takes. mm on paper, y upward, the tool’s tip at 0. */
+export interface Template {
+  readonly scale: number;
+  /** Closed: up one flank, over the shank, down the other. */
+  readonly outline: readonly Point[];
+  readonly lines: readonly {
+    readonly name: 'pitch line' | 'outside' | 'centre' | 'check' | 'relief';
+    readonly from: Point;
+    readonly to: Point;
+  }[];
+  readonly circles: readonly { readonly at: Point; readonly radius: number }[];
+  readonly words: readonly { readonly at: Point; readonly height: number; readonly text: string }[];
+  readonly sizes: readonly TemplateSize[];
+  readonly buttons: TwoButtons | null;
+}
+
+const rad = (degrees: number): number => (degrees * Math.PI) / 180;
+
+/**
+ * A template for a fly cutter or another single-point tool: the tooth space of this very count, enlarged, with the lines and
+ * sizes to grind it by; or the two buttons that come nearest.
+ * @param scale times life size, > 0 @param as the ground form, or two buttons @param title named on the sheet
+ * Source: spaceOf; relief angles: common practice
+ */
+export function templateOf(form: ToothForm, continuation: Continuation, scale: number, as: 'form' | 'buttons', title: string): Template {
+  const root = rootRadius(form);
+  const space = spaceOf(form, continuation);
+  const side = spaceSide(form, continuation, 60).map(({ x, y }) => ({ x: x * scale, y: (y - root) * scale }));
+  const top = side.at(-1)!;
+  const shank = { x: top.x, y: top.y + 0.7 * form.module * scale };
+  const right = [...side, shank];
+  const outline = [...right.map(({ x, y }) => ({ x: -x, y })).reverse(), ...right.slice(1)];
+  const wide = (radius: number) => 2 * radius * Math.sin(Math.max(0, space(radius)));
+  // where the pitch circle meets the flank: its chord, and how far above the floor
+  const pitch = pitchRadius(form);
+  const pitchUp = pitch * Math.cos(space(pitch)) - root;
+  const buttons = as === 'buttons' ? fitButtons(form) : null;
+  const size = (name: string, mm: number): TemplateSize => ({ name, mm, printed: mm * scale });
+  const sizes: TemplateSize[] = [
+    size('depth, floor to outside', tipRadius(form) * Math.cos(space(tipRadius(form))) - root),
+    size('width at the outside', wide(tipRadius(form))),
+    size('width at the pitch line', wide(pitch)),
+    size('pitch line above the tip', pitchUp),
+    size('width of the tip', wide(root)),
+    ...(buttons
+      ? [size('button diameter', buttons.diameter), size('button spacing', buttons.spacing), size('infeed', buttons.infeed)]
+      : []),
+  ];
+  const half = Math.max(top.x, buttons ? (buttons.spacing / 2 + buttons.radius) * scale : 0) + 8;
+  const letter = Math.max(3, form.wholeDepth * scale * 0.06);
+  const below = buttons ? Math.min(0, (buttons.centre.y - root - buttons.radius) * scale) : 0;
+  const line = (name: Template['lines'][number]['name'], x1: number, y1: number, x2: number, y2: number) => ({ name, from: { x: x1, y: y1 }, to: { x: x2, y: y2 } });
+  const barAt = below - 3 * letter;
+  const reliefAt = half + 0.6 * form.wholeDepth * scale + 6;
+  const words = [
+    title,
+    `${decimalText(scale, 2)} times life size. The bar is ${CHECK_BAR} mm on paper: measure it before you trust the sheet.`,
+    ...sizes.map(({ name, mm, printed }) => `${name}: ${decimalText(mm, 4)} mm (${decimalText(mm / 25.4, 5)} in), here ${decimalText(printed, 2)} mm`),
+    buttons
+      ? `Largest distance of the arcs from the true flank: ${decimalText(buttons.residual, 2)} um.`
+      : `Relief: ${FRONT_RELIEF} deg below the tip, ${SIDE_RELIEF} deg at the sides. Ground square to the relief the form is ${decimalText(Math.cos(rad(FRONT_RELIEF)), 4)} as deep.`,
+  ];
+  return {
+    scale,
+    outline,
+    lines: [
+      line('pitch line', -half, pitchUp * scale, half, pitchUp * scale),
+      line('outside', -half, top.y, half, top.y),
+      line('centre', 0, below - letter, 0, shank.y + letter),
+      line('check', -CHECK_BAR / 2, barAt, CHECK_BAR / 2, barAt),
+      line('check', -CHECK_BAR / 2, barAt - 1.5, -CHECK_BAR / 2, barAt + 1.5),
+      line('check', CHECK_BAR / 2, barAt - 1.5, CHECK_BAR / 2, barAt + 1.5),
+      // the tool from the side: its face upright, its tip leaning back by the relief
+      ...(buttons
+        ? []
+        : [
+            line('relief', reliefAt, 0, reliefAt, shank.y),
+            line('relief', reliefAt, 0, reliefAt + shank.y * 0.6, shank.y * 0.6 * Math.tan(rad(FRONT_RELIEF))),
+          ]),
+    ],
+    circles: buttons
+      ? [-1, 1].map((way) => ({ at: { x: way * buttons.centre.x * scale, y: (buttons.centre.y - root) * scale }, radius: buttons.radius * scale }))
+      : [],
+    words: [
+      ...words.map((text, i) => ({ at: { x: -half, y: barAt - (i + 2) * 1.6 * letter }, height: letter, text })),
+      { at: { x: half + 2, y: pitchUp * scale }, height: letter * 0.7, text: 'pitch line' },
+      { at: { x: half + 2, y: top.y }, height: letter * 0.7, text: 'outside' },
+      ...(buttons ? [] : [{ at: { x: reliefAt + 3, y: shank.y * 0.5 }, height: letter * 0.7, text: `face, and ${FRONT_RELIEF} deg` }]),
+    ],
+    sizes,
+    buttons,
+  };
+} // prettier-ignore
+
+/** A scale as it is typed, 1 to 200. @returns null when it cannot be used */
+export const readScale = (typed: string): number | null => {
+  const text = typed
+    .trim()
+    .replace(/^[×x]\s*|\s*[×x]$|:1$/g, '')
+    .replace(',', '.');
+  if (!/^\d{1,3}(\.\d{1,3})?$/.test(text)) return null;
+  const scale = approx(exact(text));
+  return scale >= 1 && scale <= 200 ? scale : null;
+};

@@ -1,0 +1,75 @@
+import { cutterSet } from '../../core/cutter/index.ts';
+import {
+  plainCutter,
+  STOCK_EQUIPMENT,
+  STOCK_MILL,
+  STOCK_ROTARY,
+  type Equipment,
+  type FormCutter,
+} from '../../core/shop/index.ts';
+import { measure } from '../../core/units/index.ts';
+
+/** What lies in the cutter drawer: a set of one pitch, and odd ones, one of them with only its number on it. */
+function demoCutters(): readonly FormCutter[] {
+  const pitch = (typed: string, unit: 'module' | 'dp') => measure(typed, unit);
+  return [
+    ...cutterSet(pitch('1.5', 'module'), 'metric', 8, '20').map((cutter) => ({
+      ...cutter,
+      diameter: measure('60', 'mm'),
+      bore: measure('22', 'mm'),
+      width: measure('6', 'mm'),
+      teeth: 12,
+      material: 'HSS',
+    })),
+    {
+      ...plainCutter('fog-12-3', '12 P No. 3, fog drive', pitch('12', 'dp')),
+      number: '3',
+      school: 'inch',
+      range: { from: 35, to: 54 },
+      stamped: measure('.180', 'in'),
+      diameter: measure('2 1/4', 'in'),
+      bore: measure('7/8', 'in'),
+      teeth: 12,
+      material: 'HSS',
+    },
+    {
+      ...plainCutter('fog-12-old', '12 P No. 3, from the old drawer', pitch('12', 'dp')),
+      number: '3',
+      stamped: measure('.1875', 'in'),
+    },
+    {
+      ...plainCutter('winding-2-6', 'm 2 No. 6', pitch('2', 'module')),
+      number: '6',
+      school: 'metric',
+      diameter: measure('60', 'mm'),
+    },
+  ];
+}
+
+/** What the museum's workshop has: the stock sets, a rotary table with a motor to it. */
+export const demoShop: Equipment = {
+  ...STOCK_EQUIPMENT,
+  cutters: demoCutters(),
+  mills: [
+    {
+      ...STOCK_MILL,
+      swing: measure('45', 'deg'),
+      scaleMinutes: 15,
+      tableLength: measure('900', 'mm'),
+      tableWidth: measure('220', 'mm'),
+      toColumn: measure('300', 'mm'),
+    },
+  ],
+  heads: [...STOCK_EQUIPMENT.heads, STOCK_ROTARY],
+  steppers: [
+    {
+      id: 'drive-rotary',
+      name: 'Motor on the rotary table',
+      headId: STOCK_ROTARY.id,
+      on: 'crank',
+      stepsPerTurn: 200,
+      microsteps: 8,
+      belt: '3',
+    },
+  ],
+};

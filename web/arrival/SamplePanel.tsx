@@ -1,0 +1,336 @@
+import { Segmented } from 'antd';
+import { takeSample } from '../../core/job/index.ts';
+import {
+  sayAngle,
+  sayContradiction,
+  sayDeciding,
+  sayFit,
+  sayGear,
+  sayVerdict,
+  type Identification,
+  type Identified,
+  type SampleInput,
+} from '../../core/sample/index.ts';
+import type { UnitSystem } from '../../core/units/index.ts';
+import { ChoiceField, echoAngle, echoPitch, LengthField, MeasureField } from '../fields/index.ts';
+import { Notice } from '../frame/index.ts';
+import type { StationProps } from '../stations/panel.ts';
+import { useFace } from './face.ts';
+
+const TIP_BY = [
+  { value: 'over', label: 'Over two tips' },
+  { value: 'bore', label: 'Bore + edge to tip' },
+  { value: 'across', label: 'Odd, across' },
+] as const;
+const HELIX = [
+  { value: 'not-looked', label: 'not looked' },
+  { value: 'none', label: 'straight teeth' },
+  { value: 'seen', label: 'a helix' },
+] as const;
+const WEAR = [
+  { value: 'crisp', label: 'tips as cut' },
+  { value: 'usual', label: 'worn a little' },
+  { value: 'worn', label: 'worn or chipped hard' },
+] as const;
+const TOOLS = [
+  { value: 'caliper', label: 'caliper, ±0.03 mm' },
+  { value: 'micrometer', label: 'micrometer, ±0.01 mm' },
+  { value: 'rule', label: 'rule, ±0.4 mm' },
+  { value: 'typed', label: 'another, with its ±' },
+] as const;
+const PITCH_UNITS = [
+  { value: 'module', label: 'm' },
+  { value: 'dp', label: 'DP' },
+] as const;
+
+/** A gear to copy or repair: its readings in the order one takes them, and what gear that is. */
+export function SamplePanel(props: StationProps<'gear'>) {
+  const { station, part, units, job, edit, editPart, issuesAt } = props;
+  const { turn } = useFace(job.id, part);
+  const { arrival } = part;
+  if (arrival.by !== 'sample' || station.detail.arrival.by !== 'sample') return null;
+  const { sample } = arrival;
+  const { found } = station.detail.arrival;
+  const set = (change: Partial<SampleInput>) =>
+    editPart((now) =>
+      now.arrival.by === 'sample'
+        ? { ...now, arrival: { ...now.arrival, sample: { ...now.arrival.sample, ...change } } }
+        : now,
+    );
+  const at = (field: string) => issuesAt(`parts.${part.id}.arrival.sample.${field}`);
+  const take = (one: Identification) => {
+    edit((now) => takeSample(now, part.id, one));
+    turn('gear');
+  };
+  return (
+    <>
+      <div className="fields">
+        <MeasureField
+          label="Teeth counted"
+          value={sample.teeth}
+          onChange={(teeth) => set({ teeth })}
+          issues={at('teeth')}
+          echo={sample.teeth.typed === '' ? 'Empty if it is broken: see survivors below.' : ''}
+          autoFocus={sample.teeth.typed === ''}
+          placeholder="40"
+        />
+        {sample.tipBy !== 'bore' && (
+          <LengthField
+            label="Outside diameter"
+            value={sample.tip}
+            onChange={(tip) => set({ tip })}
+            issues={at('tip')}
+            units={units}
+          />
+        )}
+        <div className="field is-wide">
+          <Segmented
+            aria-label="How the outside was read"
+            block
+            options={[...TIP_BY]}
+            value={sample.tipBy}
+            onChange={(tipBy) => set({ tipBy })}
+          />
+        </div>
+        {sample.tipBy === 'bore' && (
+          <>
+            <LengthField
+              label="Bore"
+              value={sample.bore}
+              onChange={(bore) => set({ bore })}
+              issues={at('bore')}
+              units={units}
+            />
+            <LengthField
+              label="Bore edge to tip"
+              value={sample.edgeToTip}
+              onChange={(edgeToTip) => set({ edgeToTip })}
+              issues={at('edgeToTip')}
+              units={units}
+            />
+          </>
+        )}
+      </div>
+      <Findings found={found} units={units} taken={arrival.taken} onTake={take} />
+      <MoreReadings sample={sample} set={set} at={at} units={units} />
+    </>
+  );
+}
+
+interface FindingsProps {
+  readonly found: Identified;
+  readonly units: UnitSystem;
+  readonly taken: {
+    readonly pitch: { readonly typed: string; readonly unit: string };
+    readonly teeth: number;
+  } | null;
+  readonly onTake: (one: Identification) => void;
+}
+
+const SHOWN = 6;
+
+/** A helix makes any outside fit some pitch: beside a straight gear one such reading is enough to think of it. */
+function worthShowing(best: readonly Identification[]): readonly Identification[] {
+  if (best[0]?.helixDeg !== 0) return best.slice(0, SHOWN);
+  const helical = best.filter(({ helixDeg }) => helixDeg > 0).slice(1);
+  return best.filter((one) => !helical.includes(one)).slice(0, SHOWN);
+}
+
+/** What gear that is: the likeliest first, with how each reading sits on it. */
+function Findings({ found, units, taken, onTake }: FindingsProps) {
+  const { verdict, best, contradictions, deciding } = found;
+  if (verdict === 'nothing-read') return <p className="said">{sayVerdict(found, units)}</p>;
+  const isTaken = (one: Identification) =>
+    taken !== null && one.figure === taken.pitch.typed && one.system === taken.pitch.unit && one.teeth === taken.teeth;
+  return (
+    <section className="findings" aria-label="What gear it is" aria-live="polite">
+      <Notice tone={verdict === 'clear' ? 'good' : verdict === 'tie' ? 'note' : 'query'} word={verdict === 'contradiction' ? 'Contradiction:' : ''}>
+        {sayVerdict(found, units)}
+        {deciding && verdict === 'tie' && <span className="moved">{sayDeciding(deciding, best, units)}</span>}
+        {contradictions.map((one) => (
+          <span key={one.reading} className="moved">
+            {sayContradiction(one, units)}
+          </span>
+        ))}
+      </Notice>
+      <ol className="found-list">
+        {worthShowing(best).map((one, i) => (
+          <li key={`${one.pitch} ${one.teeth} ${one.angleDeg} ${one.stub} ${one.helixDeg}`} className={one.tied && verdict === 'tie' ? 'is-tied' : ''}>
+            <span className="found-gear">
+              {sayGear(one)} <small>{sayAngle(one)}</small>
+            </span>
+            <button
+              type="button"
+              className={`use-button ${i === 0 && taken === null && (verdict === 'clear' || verdict === 'tie') ? 'is-next' : ''}`}
+              onClick={() => onTake(one)}
+              disabled={isTaken(one)}
+            >
+              {isTaken(one) ? 'taken' : 'Take it'}
+            </button>
+            <small className="found-fits">
+              {one.fits.map((fit) => sayFit(fit, units)).join('; ') || 'nothing read that tells its size'}
+            </small>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+} // prettier-ignore
+
+interface MoreProps {
+  readonly sample: SampleInput;
+  readonly set: (change: Partial<SampleInput>) => void;
+  readonly at: (field: string) => StationProps<'gear'>['station']['issues'];
+  readonly units: UnitSystem;
+}
+
+/** What else may be read; each makes the answer surer. */
+function MoreReadings({ sample, set, at, units }: MoreProps) {
+  const setSurvivors = (change: Partial<SampleInput['survivors']>) =>
+    set({ survivors: { ...sample.survivors, ...change } });
+  return (
+    <>
+      <h3 className="more-head">More readings, each optional</h3>
+      <div className="fields">
+        <MeasureField
+          label="Teeth between the jaws"
+          value={sample.spanTeeth}
+          onChange={(spanTeeth) => set({ spanTeeth })}
+          issues={at('spanTeeth')}
+          placeholder="5"
+        />
+        <LengthField
+          label="Span over them"
+          value={sample.span}
+          onChange={(span) => set({ span })}
+          issues={at('span')}
+          units={units}
+          hint="Tells the pressure angle."
+        />
+        <LengthField
+          label="Span over one tooth more"
+          value={sample.spanNext}
+          onChange={(spanNext) => set({ spanNext })}
+          issues={at('spanNext')}
+          units={units}
+        />
+        <LengthField
+          label="Whole depth"
+          value={sample.depth}
+          onChange={(depth) => set({ depth })}
+          issues={at('depth')}
+          units={units}
+          hint="Tells stub from full depth."
+        />
+        <LengthField
+          label="Root diameter"
+          value={sample.root}
+          onChange={(root) => set({ root })}
+          issues={at('root')}
+          units={units}
+        />
+        {sample.tipBy !== 'bore' && (
+          <LengthField
+            label="Bore"
+            value={sample.bore}
+            onChange={(bore) => set({ bore })}
+            issues={at('bore')}
+            units={units}
+          />
+        )}
+        <LengthField
+          label="Room where it goes, Ø"
+          value={sample.room}
+          onChange={(room) => set({ room })}
+          issues={at('room')}
+          units={units}
+          hint="Before metal is bought: will a cover close?"
+        />
+        <MeasureField
+          label="Teeth of a known mate"
+          value={sample.mateTeeth}
+          onChange={(mateTeeth) => set({ mateTeeth })}
+          issues={at('mateTeeth')}
+        />
+        <LengthField
+          label="Centre distance to it"
+          value={sample.mateCentre}
+          onChange={(mateCentre) => set({ mateCentre })}
+          issues={at('mateCentre')}
+          units={units}
+        />
+        <ChoiceField label="Helix" options={HELIX} value={sample.helix} onChange={(helix) => set({ helix })} />
+        {sample.helix !== 'none' && (
+          <>
+            <MeasureField
+              label="Its angle, rubbed off the tips on paper"
+              value={sample.helixAngle}
+              onChange={(helixAngle) => set({ helixAngle })}
+              issues={at('helixAngle')}
+              echo={echoAngle(sample.helixAngle)}
+              suffix={<span className="unit">°</span>}
+            />
+            <LengthField
+              label="Or its lead: travel for one turn"
+              value={sample.lead}
+              onChange={(lead) => set({ lead })}
+              issues={at('lead')}
+              units={units}
+              hint="12 mm for 10° of turn: type 12*36."
+            />
+          </>
+        )}
+        <ChoiceField label="Damage" options={WEAR} value={sample.wear} onChange={(wear) => set({ wear })} />
+        <ChoiceField label="Measured with" options={TOOLS} value={sample.tool} onChange={(tool) => set({ tool })} />
+        {sample.tool === 'typed' && (
+          <LengthField
+            label="Its ±"
+            value={sample.toolError}
+            onChange={(toolError) => set({ toolError })}
+            issues={at('toolError')}
+            units={units}
+          />
+        )}
+        {(
+          [
+            ['gaugeFits', 'Pitch-gauge leaf that fits'],
+            ['gaugeCoarse', 'Leaf that is too coarse'],
+            ['gaugeFine', 'Leaf that is too fine'],
+          ] as const
+        ).map(([field, label]) => (
+          <MeasureField
+            key={field}
+            label={label}
+            value={sample[field]}
+            onChange={(value) => set({ [field]: value })}
+            units={PITCH_UNITS}
+            issues={at(field)}
+            echo={echoPitch(sample[field])}
+          />
+        ))}
+        <MeasureField
+          label="Broken: pitches between two survivors"
+          value={sample.survivors.pitches}
+          onChange={(pitches) => setSurvivors({ pitches })}
+          issues={at('survivors.pitches')}
+        />
+        <MeasureField
+          label="Arc they span"
+          value={sample.survivors.arc}
+          onChange={(arc) => setSurvivors({ arc })}
+          issues={at('survivors.arc')}
+          echo={echoAngle(sample.survivors.arc) || 'On the head, from one tip to the other.'}
+          suffix={<span className="unit">°</span>}
+        />
+        <LengthField
+          label="Or straight across them"
+          value={sample.survivors.chord}
+          onChange={(chord) => setSurvivors({ chord })}
+          issues={at('survivors.chord')}
+          units={units}
+          hint="From middle to middle of two tips."
+        />
+      </div>
+    </>
+  );
+} // prettier-ignore

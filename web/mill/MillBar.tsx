@@ -1,0 +1,78 @@
+import type { MillProps } from './millProps.ts';
+
+interface MillBarProps extends Pick<MillProps, 'run' | 'state'> {
+  readonly mayCount: boolean;
+  readonly on: {
+    readonly done: () => void;
+    readonly back: () => void;
+    readonly pause: () => void;
+    readonly note: () => void;
+    readonly closing: (fits: boolean) => void;
+    readonly bench: () => void;
+  };
+}
+
+/** Said of each stage of the return stroke when it is done. */
+const STAGE_DONE = ['It is clear', 'It is run back', 'It is indexed'] as const;
+
+/** Large things to press: take back, done, note, pause. */
+export function MillBar({ run, state, mayCount, on }: MillBarProps) {
+  const { next, closed, paused, takeBack } = state;
+  return (
+    <footer className="mill-bar">
+      <button
+        type="button"
+        className="mill-button"
+        onClick={on.back}
+        disabled={!mayCount || takeBack.length === 0}
+      >
+        Take back<small>Backspace</small>
+      </button>
+      {next ? (
+        <button type="button" className="mill-button mill-done" onClick={on.done} disabled={!mayCount}>
+          {state.strokeMade < STAGE_DONE.length ? STAGE_DONE[state.strokeMade] : `Space ${next.space} cut`}
+          <small>tap anywhere here, or Space</small>
+        </button>
+      ) : closed ? (
+        <button type="button" className="mill-button mill-done" onClick={on.bench}>
+          Back to the bench
+        </button>
+      ) : run.full ? (
+        <div className="mill-closing">
+          <button
+            type="button"
+            className="mill-button mill-done"
+            onClick={() => on.closing(true)}
+            disabled={!mayCount}
+          >
+            It drops in
+          </button>
+          <button
+            type="button"
+            className="mill-button mill-wrong"
+            onClick={() => on.closing(false)}
+            disabled={!mayCount}
+          >
+            It does not
+          </button>
+        </div>
+      ) : (
+        <button
+          type="button"
+          className="mill-button mill-done"
+          onClick={() => on.closing(true)}
+          disabled={!mayCount}
+        >
+          Finished
+        </button>
+      )}
+      <button type="button" className="mill-button" onClick={on.note}>
+        Note<small>N</small>
+      </button>
+      <button type="button" className="mill-button" onClick={on.pause} disabled={closed !== null}>
+        {paused ? 'Resume' : 'Pause'}
+        <small>P</small>
+      </button>
+    </footer>
+  );
+}

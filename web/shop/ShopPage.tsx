@@ -1,0 +1,112 @@
+import { Button } from 'antd';
+import { useCallback, useState } from 'react';
+import { NavLink, useParams } from 'react-router';
+import type { Equipment } from '../../core/shop/index.ts';
+import { Notice, Shell } from '../frame/index.ts';
+import { editShop, storeMineOverIt, takeStoredShop } from '../edits/index.ts';
+import { useShop, useShopSave } from '../state/index.ts';
+import { Cutters } from './Cutters.tsx';
+import { GearSets } from './GearSets.tsx';
+import { Heads } from './Heads.tsx';
+import { Mills } from './Mills.tsx';
+import { Motors } from './Motors.tsx';
+import type { ShopProps } from './shopProps.ts';
+import './shop.css';
+
+const TABLES = [
+  { id: 'heads', title: 'Heads and tables', Table: Heads },
+  { id: 'gears', title: 'Change gears', Table: GearSets },
+  { id: 'cutters', title: 'Form cutters', Table: Cutters },
+  { id: 'motors', title: 'Motors', Table: Motors },
+  { id: 'mills', title: 'Mills', Table: Mills },
+] as const;
+
+/** What the shop has: the ground of every plan. Jobs keep their own copy of what they were planned with. */
+export function ShopPage() {
+  const { table = 'heads' } = useParams();
+  const shop = useShop();
+  const { Table } = TABLES.find(({ id }) => id === table) ?? TABLES[0];
+  return (
+    <Shell>
+      <main className="shop">
+        <nav className="shop-tabs" aria-label="Tables of the shop">
+          {TABLES.map(({ id, title }) => (
+            <NavLink key={id} to={`/shop/${id}`} className={id === table ? 'is-here' : ''}>
+              {title}
+            </NavLink>
+          ))}
+          <ShopSaveLine />
+        </nav>
+        {shop.data ? (
+          <OpenShop equipment={shop.data.equipment} Table={Table} />
+        ) : (
+          <p className="page-say">{shop.error?.message ?? 'Opening…'}</p>
+        )}
+      </main>
+    </Shell>
+  );
+}
+
+function OpenShop({
+  equipment,
+  Table,
+}: {
+  readonly equipment: Equipment;
+  readonly Table: (props: ShopProps) => React.ReactNode;
+}) {
+  const [removed, setRemoved] = useState<{ readonly what: string; readonly before: Equipment } | null>(null);
+  const [refused, setRefused] = useState<string | null>(null);
+  const remove = useCallback<ShopProps['remove']>(
+    (what, change) => {
+      const why = editShop(change);
+      setRefused(why);
+      setRemoved(why ? null : { what, before: equipment });
+    },
+    [equipment],
+  );
+  return (
+    <>
+      {refused && <Notice tone="wrong">{refused}</Notice>}
+      {removed && (
+        <Notice
+          tone="note"
+          actions={
+            <Button
+              onClick={() => {
+                editShop(() => removed.before);
+                setRemoved(null);
+              }}
+            >
+              Put it back
+            </Button>
+          }
+        >
+          {removed.what} is taken out of the shop. Jobs planned with it keep their own copy.
+        </Notice>
+      )}
+      <Table equipment={equipment} edit={editShop} remove={remove} />
+    </>
+  );
+}
+
+function ShopSaveLine() {
+  const save = useShopSave();
+  switch (save.kind) {
+    case 'stored':
+      return <span className="shop-save">✓ Stored</span>;
+    case 'waiting':
+      return <span className="shop-save">Storing…</span>;
+    case 'away':
+      return <span className="shop-save is-wrong">? Server away: kept on this page until it answers</span>;
+    case 'conflict':
+      return (
+        <span className="shop-save is-wrong">
+          ✕ Changed on another screen.{' '}
+          <Button onClick={() => void takeStoredShop()}>Show the stored shop</Button>{' '}
+          <Button onClick={() => void storeMineOverIt()}>Store mine over it</Button>
+        </span>
+      );
+    case 'refused':
+      return <span className="shop-save is-wrong">✕ Not stored: {save.message}</span>;
+  }
+}

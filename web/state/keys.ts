@@ -1,0 +1,8 @@
+/** Names of what the query layer holds. */
+export const keys = {
+  jobs: (archived: boolean) => ['jobs', archived] as const,
+  job: (id: string) => ['job', id] as const,
+  shop: ['shop'] as const,
+  runsOf: (jobId: string) => ['runs-of', jobId] as const,
+  run: (id: string) => ['run', id] as const,
+};

@@ -1,0 +1,88 @@
+import { axisBottom, axisLeft, line, scaleLinear, select } from 'd3';
+import { useEffect, useRef } from 'react';
+import type { FormGround } from '../../../core/cutter/index.ts';
+import type { FlankError } from '../../../core/toothform/index.ts';
+import { parseAngleDeg, type Measure } from '../../../core/units/index.ts';
+import { useFormErrors, type CutterErrors } from '../../workers/index.ts';
+
+const WIDTH = 460;
+const HEIGHT = 200;
+const PAD = { left: 52, right: 12, top: 12, bottom: 34 };
+
+/** What each cutter of the choice leaves on a flank, root to tip, so that the choice is a judgement with figures. */
+export function FormErrors({ ground, angle }: { readonly ground: FormGround; readonly angle: Measure }) {
+  const errors = useFormErrors(ground);
+  const read = parseAngleDeg(angle);
+  const composite = read.ok && read.value.equals(14.5);
+  return (
+    <section aria-label="Form error">
+      <h3 className="methods-head">What it leaves on a flank</h3>
+      {errors ? (
+        <>
+          <Plot errors={errors} />
+          <ul className="error-says">
+            {errors.map((one, i) => (
+              <li key={one.madeFor} className={`is-line-${i}`}>
+                {one.name}, made for {one.madeFor}: {say(one)}
+              </li>
+            ))}
+          </ul>
+        </>
+      ) : (
+        <p className="soft">…</p>
+      )}
+      <p className="soft">
+        Plus: metal gone that should stand. Minus: metal left, the flank is full there.
+        {composite &&
+          ' Older 14½° form cutters are composite curves with eased tips: there the involute figure is a guide.'}
+      </p>
+    </section>
+  );
+}
+
+const micro = (error: number): string =>
+  `${error > 0 ? '+' : ''}${error.toFixed(Math.abs(error) < 10 ? 1 : 0)} µm`;
+
+function say({ worst, atRoot, atTip }: CutterErrors): string {
+  if (worst < 0.05) return 'exact for this count';
+  return `${micro(atTip)} at the tip, ${micro(atRoot)} where the flank begins`;
+}
+
+function Plot({ errors }: { readonly errors: readonly CutterErrors[] }) {
+  const most = Math.max(1, ...errors.map(({ worst }) => worst));
+  const high = Math.max(...errors.map(({ flank }) => flank.at(-1)?.above ?? 1));
+  const low = Math.min(...errors.map(({ flank }) => flank[0]?.above ?? 0));
+  const x = scaleLinear([low, high], [PAD.left, WIDTH - PAD.right]);
+  const y = scaleLinear([-most, most], [HEIGHT - PAD.bottom, PAD.top]).nice(4);
+  const bottom = useRef<SVGGElement>(null);
+  const side = useRef<SVGGElement>(null);
+  useEffect(() => {
+    if (bottom.current) select(bottom.current).call(axisBottom(x).ticks(5).tickSizeOuter(0));
+    if (side.current) select(side.current).call(axisLeft(y).ticks(4).tickSizeOuter(0));
+  });
+  const path = line<FlankError>(
+    ({ above }) => x(above),
+    ({ error }) => y(error),
+  );
+  return (
+    <svg
+      className="error-plot"
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      role="img"
+      aria-label={`Error of the flank in µm from root to tip: ${errors.map((one) => `${one.name} ${say(one)}`).join('; ')}`}
+    >
+      <g ref={side} transform={`translate(${PAD.left} 0)`} />
+      <g ref={bottom} transform={`translate(0 ${HEIGHT - PAD.bottom})`} />
+      <path d={`M${PAD.left} ${y(0)}H${WIDTH - PAD.right}`} className="error-zero" />
+      {[...errors].reverse().map((one, i) => (
+        <path key={one.madeFor} d={path(one.flank) ?? ''} className={`error-line is-line-${errors.length - 1 - i}`} />
+      ))}
+      <text x={PAD.left + 6} y={PAD.top + 4}>
+        µm
+      </text>
+      <text x={WIDTH - PAD.right} y={HEIGHT - 2} textAnchor="end">
+        mm above the floor of the space, tip at the right
+      </text>
+    </svg>
+  );
+} // prettier-ignore

@@ -1,0 +1,168 @@
+import { Button, Segmented } from 'antd';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { smallAngleText, type MadeInput, type MadePlate } from '../../../core/dividing/index.ts';
+import { headWithMade, madeFor, withDividing, withHead, withRingPart } from '../../../core/job/index.ts';
+import type { Head } from '../../../core/shop/index.ts';
+import { decimalText } from '../../../core/units/index.ts';
+import { echoAngle, LengthField, MeasureField } from '../../fields/index.ts';
+import { Fold, Notice } from '../../frame/index.ts';
+import { MadePlateView } from '../../scribe/index.ts';
+import { editShop } from '../../edits/index.ts';
+import type { StationProps } from '../panel.ts';
+import { saveHoles } from './holeTable.ts';
+
+interface MakePlateProps extends StationProps<'dividing'> {
+  readonly head: Head;
+  readonly plate: MadePlate | null;
+  /** Is it the way out of a count that does not index? Then it lies open. */
+  readonly open: boolean;
+}
+
+/** A plate or ring of this very count, to be drilled on a machine with a readout or on this head, and then used. */
+export function MakePlate({
+  head,
+  plate,
+  open,
+  station,
+  part,
+  job,
+  units,
+  shop,
+  edit,
+  editPart,
+  issuesAt,
+}: MakePlateProps) {
+  const navigate = useNavigate();
+  const [failed, setFailed] = useState<string | null>(null);
+  const { made } = part.dividing;
+  const set = (change: Partial<MadeInput>) =>
+    editPart((now) => ({ ...now, dividing: { ...now.dividing, made: { ...made, ...change } } }));
+  // with the lead geared the head’s own pin is no use: the ring goes between spindle and work
+  const onWork = station.detail.lead !== null;
+  const at = (field: string) => issuesAt(`parts.${part.id}.dividing.made.${field}`);
+  const chain = () => {
+    if (!plate) return;
+    const { job: chained, ringId } = withRingPart(job, part.id, plate.holes);
+    edit(() => chained);
+    void navigate(`/jobs/${job.id}/${ringId}/spacing`);
+  };
+  const isMade = () => {
+    if (!plate) return;
+    const thing = madeFor(made.use, plate.holes, onWork);
+    const richer = headWithMade(head, thing);
+    const live = shop.heads.find(({ id }) => id === head.id);
+    if (live) {
+      const why = editShop((now) => ({
+        ...now,
+        heads: now.heads.map((other) => (other.id === head.id ? headWithMade(other, thing) : other)),
+      }));
+      setFailed(why);
+      if (why) return;
+    }
+    const heads = shop.heads.map((other) => (other.id === head.id ? headWithMade(other, thing) : other));
+    edit((now) =>
+      withDividing(withHead(now, part.id, richer, { ...shop, heads }), part.id, (dividing) => ({
+        ...dividing,
+        choice: null,
+      })),
+    );
+  };
+  return (
+    <Fold className="more" open={open} summary="Make a plate or ring for this count">
+      <Segmented
+        aria-label="What it is for"
+        value={made.use}
+        onChange={(use) => set({ use: use as MadeInput['use'] })}
+        options={[
+          { value: 'ring', label: onWork ? 'Ring between spindle and work' : 'Ring on the spindle' },
+          { value: 'plate', label: 'Plate behind the crank' },
+        ]}
+      />
+      <div className="fields">
+        <LengthField
+          label="Circle of holes, diameter"
+          value={made.pitchCircle}
+          onChange={(pitchCircle) => set({ pitchCircle })}
+          issues={at('pitchCircle')}
+          units={units}
+        />
+        <LengthField
+          label="Hole"
+          value={made.holeSize}
+          onChange={(holeSize) => set({ holeSize })}
+          issues={at('holeSize')}
+          units={units}
+        />
+        <MeasureField
+          label="First hole, clockwise from the top"
+          value={made.startAngle}
+          onChange={(startAngle) => set({ startAngle })}
+          issues={at('startAngle')}
+          echo={echoAngle(made.startAngle)}
+          suffix={<span className="unit">°</span>}
+        />
+        <LengthField
+          label="A hole may be off by"
+          value={made.holeError}
+          onChange={(holeError) => set({ holeError })}
+          issues={at('holeError')}
+          units={units}
+        />
+      </div>
+      {plate && (
+        <>
+          <p className="said">
+            {plate.holes} holes, {decimalText(plate.land, 2)} mm of metal between two. A hole{' '}
+            {decimalText(plate.holeError, 3)} mm off shows as {smallAngleText(plate.errorDirect)} when the
+            spindle is pinned in it, and as {smallAngleText(plate.errorBehindWorm)} behind the worm. A plate
+            drilled once and used to drill the next shrinks its errors by {head.ratio} each time.
+          </p>
+          <div className="made-drawing on-dye">
+            <MadePlateView plate={plate} />
+          </div>
+          <HoleTable plate={plate} />
+          <div className="notice-actions">
+            <Button onClick={() => saveHoles(plate)}>Save the hole table</Button>
+            <Button onClick={chain}>Drill it on this head first</Button>
+            <Button onClick={isMade}>It is made: put it on the head</Button>
+          </div>
+        </>
+      )}
+      {failed && <Notice tone="wrong">{failed}</Notice>}
+    </Fold>
+  );
+}
+
+/** Where to drill, in the order of drilling: across the plate, so that heat and a creeping zero are spread. */
+function HoleTable({ plate }: { readonly plate: MadePlate }) {
+  return (
+    <div className="hole-table" tabIndex={0} role="region" aria-label="Holes">
+      <table className="list">
+        <caption>In the order of drilling; mm from the middle, to the right and away from you</caption>
+        <thead>
+          <tr>
+            <th scope="col" className="num">
+              hole
+            </th>
+            <th scope="col" className="num">
+              X
+            </th>
+            <th scope="col" className="num">
+              Y
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {plate.drilling.map(({ hole, x, y }) => (
+            <tr key={hole}>
+              <td className="num">{hole}</td>
+              <td className="num">{x.toFixed(3)}</td>
+              <td className="num">{y.toFixed(3)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

@@ -1,0 +1,228 @@
+import { Fragment, useState } from 'react';
+import {
+  crankTurnsText,
+  errorText,
+  type Method,
+  type MethodAnswer,
+  type Way,
+} from '../../../core/dividing/index.ts';
+import { plural } from '../../../core/units/index.ts';
+
+const NAMES: Readonly<Record<Method, string>> = {
+  simple: 'Simple',
+  direct: 'Direct',
+  differential: 'Differential',
+  compound: 'Compound',
+  handwheel: 'Handwheel',
+  stepper: 'Motor',
+  table: 'Table',
+  approximate: 'Approximate',
+};
+const FEW = 6;
+
+interface MethodsListProps {
+  /** Best first; those that are out come last. */
+  readonly answers: readonly MethodAnswer[];
+  readonly searching: boolean;
+  /** Counts that can be had, where this one cannot. */
+  readonly nearest: readonly number[];
+  readonly inForce: Way | null;
+  readonly ratio: string;
+  /** Where an error is felt, mm. */
+  readonly diameter: number | null;
+  readonly onChoose: (way: Way) => void;
+  /** Takes another count; null where the count is not this part’s own to change. */
+  readonly onCount: ((count: number) => void) | null;
+}
+
+/** Every method with its best way and why it stands where it does; the rest of its ways a press away; and why others are out. */
+export function MethodsList({
+  answers,
+  searching,
+  nearest,
+  inForce,
+  ratio,
+  diameter,
+  onChoose,
+  onCount,
+}: MethodsListProps) {
+  const [open, setOpen] = useState<Method | null>(null);
+  const serves = answers.filter(({ out }) => out === null);
+  const outs = answers.filter(({ out }) => out !== null);
+  return (
+    <section className="methods" aria-label="Ways">
+      <h3 className="methods-head">Ways on this head, least trouble first</h3>
+      {serves.map((answer, i) => (
+        <MethodRow
+          key={answer.method}
+          answer={answer}
+          isNext={i === 0 && inForce === null && !searching}
+          inForce={inForce}
+          ratio={ratio}
+          diameter={diameter}
+          open={open === answer.method}
+          onOpen={() => setOpen(open === answer.method ? null : answer.method)}
+          onChoose={onChoose}
+        />
+      ))}
+      {searching && <p className="said">Looking for trains, pairs of circles and near misses…</p>}
+      {nearest.length > 0 && (
+        <p className="said">
+          The nearest counts that can be had exactly:{' '}
+          {onCount
+            ? nearest.map((count) => (
+                <Fragment key={count}>
+                  <button type="button" className="use-button" onClick={() => onCount(count)}>
+                    Take {count} teeth
+                  </button>{' '}
+                </Fragment>
+              ))
+            : `${nearest.join(' and ')}.`}
+        </p>
+      )}
+      {outs.length > 0 && (
+        <dl className="methods-out">
+          {outs.map(({ method, out }) => (
+            <div key={method}>
+              <dt>{NAMES[method]} is out:</dt> <dd>{out}</dd>
+            </div>
+          ))}
+        </dl>
+      )}
+    </section>
+  );
+}
+
+interface RowProps {
+  readonly answer: MethodAnswer;
+  /** Nothing is in force yet, and this is the first to take. */
+  readonly isNext: boolean;
+  readonly inForce: Way | null;
+  readonly ratio: string;
+  /** Where an error is felt, mm. */
+  readonly diameter: number | null;
+  readonly open: boolean;
+  readonly onOpen: () => void;
+  readonly onChoose: (way: Way) => void;
+}
+
+function MethodRow({ answer, isNext, inForce, ratio, diameter, open, onOpen, onChoose }: RowProps) {
+  const { method, ways, total } = answer;
+  // the one in force stands for its method, else the best
+  const shown = ways.find(({ key }) => key === inForce?.key) ?? ways[0]!;
+  const chosen = shown.key === inForce?.key;
+  return (
+    <div className={`method ${chosen ? 'is-best' : ''}`}>
+      <div className="method-line">
+        <span className="method-name">{NAMES[method]}</span>
+        <span className="method-words">
+          {shown.words}
+          <ErrorMark way={shown} diameter={diameter} />
+        </span>
+        <UseButton way={shown} chosen={chosen} isNext={isNext} onChoose={onChoose} />
+      </div>
+      <div className="method-why">
+        {shown.because}. To change: {shown.change ?? 'nothing'}.
+        {ways.length > 1 && (
+          <button type="button" className="plain-link" aria-expanded={open} onClick={onOpen}>
+            {open ? 'Hide the others' : `All ${plural(total, 'way')}`}
+          </button>
+        )}
+      </div>
+      {open && (
+        <WaysTable answer={answer} inForce={inForce} ratio={ratio} diameter={diameter} onChoose={onChoose} />
+      )}
+    </div>
+  );
+}
+
+/** How far off a way is, where it does not come out exactly. */
+function ErrorMark({ way, diameter }: { readonly way: Way; readonly diameter: number | null }) {
+  if (way.proof.everySpaceTrue) return null;
+  return <span className="method-error"> worst {errorText(way.proof.worst.turns, diameter)}</span>;
+}
+
+function UseButton({
+  way,
+  chosen,
+  isNext = false,
+  onChoose,
+}: {
+  readonly way: Way;
+  readonly chosen: boolean;
+  readonly isNext?: boolean;
+  readonly onChoose: (way: Way) => void;
+}) {
+  return (
+    <button
+      type="button"
+      className={`use-button ${isNext ? 'is-next' : ''}`}
+      aria-label={chosen ? undefined : `Use ${way.words}`}
+      aria-pressed={chosen}
+      onClick={() => onChoose(way)}
+      disabled={chosen}
+    >
+      {chosen ? 'in use' : 'Use'}
+    </button>
+  );
+}
+
+function WaysTable({
+  answer: { ways, total, method },
+  inForce,
+  ratio,
+  diameter,
+  onChoose,
+}: Pick<RowProps, 'answer' | 'inForce' | 'ratio' | 'diameter' | 'onChoose'>) {
+  const [all, showAll] = useState(false);
+  const geared = method === 'differential';
+  return (
+    <table className="list ways">
+      <caption>
+        {plural(total, 'way')} {total > ways.length ? `, the best ${ways.length} here` : ''}
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">Move</th>
+          {geared ? <th scope="col">idlers</th> : <th scope="col">turns of the crank</th>}
+          <th scope="col">to change</th>
+          <th scope="col">
+            <span className="visually-hidden">choose</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {(all ? ways : ways.slice(0, FEW)).map((way) => {
+          const chosen = way.key === inForce?.key;
+          // the gears stand in the move already
+          const change = way.change?.split('; ').filter((part) => !part.startsWith('gears'));
+          return (
+            <tr key={way.key} className={chosen ? 'is-best' : ''}>
+              <td>
+                {way.words}
+                {way.proof.everySpaceTrue ? '' : <ErrorMark way={way} diameter={diameter} />}
+                {way.geared?.clearsStud === false && <span className="soft"> may foul the stud</span>}
+              </td>
+              <td>{way.geared ? way.geared.idlers : crankTurnsText(way.choice, ratio)}</td>
+              <td>{change && change.length > 0 ? change.join('; ') : geared ? 'gears only' : 'nothing'}</td>
+              <td>
+                <UseButton way={way} chosen={chosen} onChoose={onChoose} />
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+      {!all && ways.length > FEW && (
+        <tfoot>
+          <tr>
+            <td colSpan={4}>
+              <button type="button" className="use-button is-wide" onClick={() => showAll(true)}>
+                Show all {ways.length}
+              </button>
+            </td>
+          </tr>
+        </tfoot>
+      )}
+    </table>
+  );
+}

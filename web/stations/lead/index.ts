@@ -1,0 +1,2 @@
+export { LeadPanel as Panel } from './LeadPanel.tsx';
+export { LeadScribe as Scribe } from './LeadScribe.tsx';

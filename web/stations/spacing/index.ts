@@ -1,0 +1,2 @@
+export { SpacingPanel as Panel } from './SpacingPanel.tsx';
+export { SpacingScribe as Scribe } from './SpacingScribe.tsx';

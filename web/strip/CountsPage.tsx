@@ -1,0 +1,142 @@
+import { Button, Select } from 'antd';
+import { useEffect, useId, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { newDivideJob, withHead, withPart } from '../../core/job/index.ts';
+import { REACHES, smallAngleText } from '../../core/dividing/index.ts';
+import type { Equipment } from '../../core/shop/index.ts';
+import { measure } from '../../core/units/index.ts';
+import { newId, Shell } from '../frame/index.ts';
+import { useDraft } from '../edits/index.ts';
+import { usePreferences, useShop } from '../state/index.ts';
+import { useBestWays, useReach } from '../workers/index.ts';
+import { CountStrip, REACH_SAYS, StripLegend } from './CountStrip.tsx';
+
+/** All counts, by what this shop can do. */
+export function CountsPage() {
+  const shop = useShop();
+  return (
+    <Shell>
+      {shop.data ? (
+        <Counts shop={shop.data.equipment} />
+      ) : (
+        <p className="page-say">{shop.error?.message ?? 'Opening…'}</p>
+      )}
+    </Shell>
+  );
+}
+
+const FIRST = 400;
+const ALL = 1000;
+
+function Counts({ shop }: { readonly shop: Equipment }) {
+  const [headId, setHeadId] = useState<string>('all');
+  const [to, setTo] = useState(FIRST);
+  const [chosen, setChosen] = useState<number | null>(null);
+  const selectId = useId();
+  const foot = useRef<HTMLParagraphElement>(null);
+  useEffect(() => {
+    // scrolled to the foot: on to the rest
+    if (!foot.current) return;
+    const seen = new IntersectionObserver((entries) => {
+      if (entries.some(({ isIntersecting }) => isIntersecting)) setTo(ALL);
+    });
+    seen.observe(foot.current);
+    return () => seen.disconnect();
+  }, []);
+  const heads = headId === 'all' ? shop.heads : shop.heads.filter(({ id }) => id === headId);
+  const reach = useReach(heads, shop.gearSets, to);
+  return (
+    <main className="counts">
+      <section className="counts-main">
+        <header className="counts-head">
+          <h1>What this shop can divide</h1>
+          <div className="field">
+            <label htmlFor={selectId}>On</label>
+            <Select
+              id={selectId}
+              value={headId}
+              onChange={setHeadId}
+              options={[
+                { value: 'all', label: 'any head of the shop' },
+                ...shop.heads.map(({ id, name, ratio }) => ({ value: id, label: `${name}, ${ratio} : 1` })),
+              ]}
+              style={{ width: 320 }}
+            />
+          </div>
+        </header>
+        <StripLegend reach={reach} />
+        <CountStrip reach={reach} to={to} chosen={chosen} onChoose={setChosen} />
+        {to < ALL && (
+          <p ref={foot}>
+            <Button onClick={() => setTo(ALL)}>On to {ALL}</Button>
+          </p>
+        )}
+      </section>
+      <aside className="counts-say on-dye">
+        {chosen === null ? (
+          <p className="scribe-say">Press a count to see how it is had, and to start on it.</p>
+        ) : (
+          <Chosen count={chosen} reach={reach} heads={heads} shop={shop} />
+        )}
+      </aside>
+    </main>
+  );
+}
+
+interface ChosenProps {
+  readonly count: number;
+  readonly reach: Uint8Array | null;
+  readonly heads: Equipment['heads'];
+  readonly shop: Equipment;
+}
+
+/** One count: how it is had on each head, and the way to a job with it. */
+function Chosen({ count, reach, heads, shop }: ChosenProps) {
+  const navigate = useNavigate();
+  const open = useDraft((draft) => draft.open);
+  const edit = useDraft((draft) => draft.edit);
+  const units = usePreferences((preferences) => preferences.units);
+  const place = reach?.[count - 2];
+  const says = place === undefined ? null : REACH_SAYS[REACHES[place]!];
+  const best = useBestWays(
+    heads.map((head) => ({ head, gearSets: shop.gearSets, steppers: shop.steppers })),
+    count,
+  );
+  const start = () => {
+    const job = newDivideJob({ id: newId(), name: `Divide by ${count}`, units, shop });
+    const exactOn = best?.findIndex((way) => way?.proof.everySpaceTrue) ?? -1;
+    const head = heads[Math.max(0, exactOn)];
+    const counted = withPart(job, 'p1', (part) =>
+      part.kind === 'divide'
+        ? { ...part, spacing: { ...part.spacing, count: measure(String(count), 'count') } }
+        : part,
+    );
+    open(head ? withHead(counted, 'p1', head, shop) : counted, 0);
+    edit((now) => ({ ...now }));
+    void navigate(`/jobs/${job.id}/p1/dividing`);
+  };
+  return (
+    <>
+      <p className="counts-figure">{count}</p>
+      <p className="counts-word">{says?.word ?? '…'}</p>
+      <ul className="counts-heads">
+        {heads.map((head, i) => {
+          const way = best?.[i];
+          return (
+            <li key={head.id}>
+              <span className="scribe-say">{head.name}</span>
+              {best === null ? '…' : (way?.words ?? 'not at all')}
+              {way && !way.proof.everySpaceTrue && (
+                <span className="scribe-say">nearly: worst {smallAngleText(way.proof.worst.turns)}</span>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+      <button type="button" className="next-thing" onClick={start}>
+        <span>Divide by {count}</span>
+        <span>new job</span>
+      </button>
+    </>
+  );
+}

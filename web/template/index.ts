@@ -1,0 +1,1 @@
+export { templateDxf, templateSvg } from './files.ts';

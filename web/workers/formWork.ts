@@ -1,0 +1,45 @@
+import type { FormGround } from '../../core/cutter/index.ts';
+import {
+  diskErrors,
+  formErrors,
+  templateOf,
+  virtualTeeth,
+  type Continuation,
+  type FormErrors,
+  type Template,
+  type ToothForm,
+} from '../../core/toothform/index.ts';
+
+export interface CutterErrors extends FormErrors {
+  readonly name: string;
+  readonly madeFor: number;
+}
+
+const radians = ({ helixDeg }: FormGround): number => (helixDeg * Math.PI) / 180;
+
+/** The space as a straight cutter meets it: a helical gear’s by its virtual count. */
+function flatForm(ground: FormGround): ToothForm {
+  const { form, helixDeg } = ground;
+  if (helixDeg === 0) return form;
+  return { ...form, teeth: virtualTeeth(form.teeth, radians(ground), form.module, null).book };
+}
+
+/** What each cutter leaves; on a helical gear by the disk in the helicoid, where the cutter’s diameter is known. */
+export function errorsOf(ground: FormGround): readonly CutterErrors[] {
+  const { form, helixDeg, cutterDiameter, compare } = ground;
+  return compare.map(({ name, madeFor }) => ({
+    name,
+    madeFor,
+    ...(helixDeg !== 0 && cutterDiameter !== null
+      ? diskErrors({ form, helixAngle: radians(ground), cutterDiameter }, madeFor)
+      : formErrors(flatForm(ground), madeFor)),
+  }));
+}
+
+export const template = (
+  ground: FormGround,
+  continuation: Continuation,
+  scale: number,
+  as: 'form' | 'buttons',
+  title: string,
+): Template => templateOf(flatForm(ground), continuation, scale, as, title);

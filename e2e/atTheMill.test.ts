@@ -1,24 +1,15 @@
-import { afterAll, beforeAll, beforeEach, expect, test } from '@jest/globals';
-import type { Browser } from 'puppeteer-core';
+import { beforeEach, expect, test } from '@jest/globals';
 import { drawnSpurJob, withPart } from '../core/job/index.ts';
 import { measure } from '../core/units/index.ts';
-import { BETWEEN_COUNTS_MS, openBrowser, Person, wait } from './person.ts';
-import { Workshop } from './workshop.ts';
+import { journeysIn } from './journeys.ts';
+import { BETWEEN_COUNTS_MS, Person, wait } from './person.ts';
 
-let workshop: Workshop;
-let browser: Browser;
+const place = journeysIn('empty');
 let made = 0;
 let runId = '';
-beforeAll(async () => {
-  [workshop, browser] = await Promise.all([Workshop.open('empty'), openBrowser()]);
-});
-afterAll(async () => {
-  await browser.close();
-  await workshop.close();
-});
 
 async function post(address: string, method: string, body: object): Promise<void> {
-  const response = await fetch(`${workshop.address}/api${address}`, {
+  const response = await fetch(`${place.workshop.address}/api${address}`, {
     method,
     body: JSON.stringify(body),
     headers: { 'content-type': 'application/json' },
@@ -55,7 +46,7 @@ async function countedElsewhere(cuts: number): Promise<void> {
   await post(`/runs/${runId}/events`, 'POST', { events });
 }
 const atMill = async (): Promise<Person> => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo(`/runs/${runId}`);
   return person;
 };
@@ -117,7 +108,7 @@ test('rough and finish: the new depth is said before the first move of the secon
   const person = await atMill();
   await person.sees('rough pass, 4.00 mm deep');
   // thirteen of the fourteen counted elsewhere before
-  const { events } = (await (await fetch(`${workshop.address}/api/runs/${runId}/events`)).json()) as {
+  const { events } = (await (await fetch(`${place.workshop.address}/api/runs/${runId}/events`)).json()) as {
     events: unknown[];
   };
   expect(events).toEqual([]);
@@ -131,8 +122,8 @@ test('rough and finish: the new depth is said before the first move of the secon
 test('two screens that counted at once ask, and agree on what the gear shows', async () => {
   const tablet = await atMill();
   // another browser, as another device is
-  const other = await browser.createBrowserContext();
-  const phone = await Person.sitDown(other, workshop.address);
+  const other = await place.browser.createBrowserContext();
+  const phone = await Person.sitDown(other, place.workshop.address);
   await phone.goTo(`/runs/${runId}`);
   await tablet.sees('Space 1 cut');
   await phone.sees('Space 1 cut');

@@ -1,20 +1,13 @@
-import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { expect, test } from '@jest/globals';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import type { Browser, ElementHandle } from 'puppeteer-core';
-import { openBrowser, Person, wait } from './person.ts';
-import { Workshop } from './workshop.ts';
+import type { ElementHandle } from 'puppeteer-core';
+import { journeysIn } from './journeys.ts';
+import type { Person } from './person.ts';
+import { wait } from './person.ts';
 
-let workshop: Workshop;
-let browser: Browser;
-beforeAll(async () => {
-  [workshop, browser] = await Promise.all([Workshop.open('demo'), openBrowser()]);
-});
-afterAll(async () => {
-  await browser.close();
-  await workshop.close();
-});
+const place = journeysIn('demo');
 
 const menu = async (person: Person, job: string, what: string) => {
   await person.press(`More for ${job}`);
@@ -25,7 +18,7 @@ const menu = async (person: Person, job: string, what: string) => {
 };
 
 test('rename, duplicate, put away and take out again', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/');
   await person.sees('Interrupted at the mill Lens drive, second wheel');
   await menu(person, 'Stair-hall orrery, moon wheel', 'Rename');
@@ -47,9 +40,9 @@ test('rename, duplicate, put away and take out again', async () => {
 });
 
 test('export a job file, import it again; broken files are told apart and change nothing', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   const folder = mkdtempSync(path.join(os.tmpdir(), 'vuelta-files-'));
-  const text = await (await fetch(`${workshop.address}/api/jobs/demo-fog-cam/export`)).text();
+  const text = await (await fetch(`${place.workshop.address}/api/jobs/demo-fog-cam/export`)).text();
   const give = async (name: string, contents: string) => {
     const file = path.join(folder, name);
     writeFileSync(file, contents);
@@ -61,7 +54,7 @@ test('export a job file, import it again; broken files are told apart and change
   await person.goTo('/');
   await person.sees('On the bench');
   const jobs = async () =>
-    ((await (await fetch(`${workshop.address}/api/jobs`)).json()) as { jobs: unknown[] }).jobs.length;
+    ((await (await fetch(`${place.workshop.address}/api/jobs`)).json()) as { jobs: unknown[] }).jobs.length;
   const before = await jobs();
   for (const [name, contents, sentence] of [
     ['notes.json', 'cut 44 teeth', 'This is not a job file: it cannot be read as JSON'],
@@ -88,7 +81,7 @@ test('export a job file, import it again; broken files are told apart and change
 });
 
 test('the first page loads nothing of the card, the drawings or the formulas', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   const scripts: string[] = [];
   person.page.on('response', (response) => {
     if (response.url().endsWith('.js')) void response.text().then((text) => scripts.push(text));

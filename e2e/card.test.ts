@@ -1,20 +1,10 @@
-import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import type { Browser } from 'puppeteer-core';
-import { openBrowser, Person } from './person.ts';
-import { Workshop } from './workshop.ts';
+import { expect, test } from '@jest/globals';
+import { journeysIn } from './journeys.ts';
 
-let workshop: Workshop;
-let browser: Browser;
-beforeAll(async () => {
-  [workshop, browser] = await Promise.all([Workshop.open('demo'), openBrowser()]);
-});
-afterAll(async () => {
-  await browser.close();
-  await workshop.close();
-});
+const place = journeysIn('demo');
 
 test('bad input: a sentence at the field, the other stations go on, nothing stored is changed', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/jobs/demo-lens-second/p1/gear');
   await person.sees('62 teeth, m 1.5, 20°');
   for (const [typed, sentence] of [
@@ -39,7 +29,7 @@ test('bad input: a sentence at the field, the other stations go on, nothing stor
   await person.types('Bore (0 for none)', '95');
   await person.sees('A bore of 95 is larger than the root, Ø 89.25 mm');
   await person.sees('No. 2 inch, No. 7 metric');
-  const stored = (await (await fetch(`${workshop.address}/api/jobs/demo-lens-second`)).json()) as {
+  const stored = (await (await fetch(`${place.workshop.address}/api/jobs/demo-lens-second`)).json()) as {
     job: { parts: { blank: { bore: { typed: string } } }[] };
   };
   expect(stored.job.parts[0]!.blank.bore.typed).toBe('12');
@@ -53,7 +43,7 @@ test('bad input: a sentence at the field, the other stations go on, nothing stor
 });
 
 test('an upstream change is said where it landed, in the units of the job', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/jobs/demo-winding/p1/blank');
   await person.sees('Moved since it was settled: Blank diameter 94.00 mm → 96.00 mm');
   await person.key('u');
@@ -68,7 +58,7 @@ test('an upstream change is said where it landed, in the units of the job', asyn
 });
 
 test('a count that simple indexing does not reach is said honestly; another head may reach it', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/jobs/demo-orrery-year/p1/dividing');
   await person.sees(
     '73 spaces cannot be had by simple indexing with these plates: it needs a circle whose holes are a multiple of 73. The nearest counts that do index: 72 and 74.',
@@ -91,7 +81,7 @@ test('a count that simple indexing does not reach is said honestly; another head
 });
 
 test('a prime count: a differential way picked, proved, drawn, and cut at the mill', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/jobs/demo-orrery-year/p1/gear');
   await person.types('Teeth', '127');
   await person.sees('✓ Stored');
@@ -124,7 +114,7 @@ test('a prime count: a differential way picked, proved, drawn, and cut at the mi
 });
 
 test('a printed chart row is checked, and its misprint traced', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/');
   await person.pressButton('Check a chart');
   await person.sees('Type a row as it is printed');
@@ -151,7 +141,7 @@ test('a printed chart row is checked, and its misprint traced', async () => {
 });
 
 test('the depth: every school beside the one in force, the stamped figure wins', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/jobs/demo-fog-cam/p1/gear');
   await person.sees(/Whole depth h 0\.1800 in 4\.572 mm/);
   await person.types('Depth stamped on cutter', '');
@@ -167,14 +157,16 @@ test('the depth: every school beside the one in force, the stamped figure wins',
 });
 
 test('a stale save keeps both versions, and says so', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/jobs/demo-stair-moon/p1/blank');
   await person.sees('✓ Stored');
-  const { job, revision } = (await (await fetch(`${workshop.address}/api/jobs/demo-stair-moon`)).json()) as {
+  const { job, revision } = (await (
+    await fetch(`${place.workshop.address}/api/jobs/demo-stair-moon`)
+  ).json()) as {
     job: { name: string };
     revision: number;
   };
-  await fetch(`${workshop.address}/api/jobs/demo-stair-moon`, {
+  await fetch(`${place.workshop.address}/api/jobs/demo-stair-moon`, {
     method: 'PUT',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ revision, job: { ...job, name: 'Renamed on the tablet' } }),
@@ -192,17 +184,15 @@ test('a stale save keeps both versions, and says so', async () => {
     ),
   ).toBe('Renamed on the tablet');
   await person.pressButton('Open it as a job beside this one');
-  await person.page.waitForFunction(
-    () =>
-      (
-        document.querySelector('input[aria-label="Name of the job"]') as HTMLInputElement | null
-      )?.value.endsWith('(other version)'),
-    { timeout: 8000 },
+  await person.page.waitForFunction(() =>
+    (
+      document.querySelector('input[aria-label="Name of the job"]') as HTMLInputElement | null
+    )?.value.endsWith('(other version)'),
   );
 });
 
 test('a new card that something wrong keeps from being stored is found again on the bench', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/jobs/new/drawing');
   await person.types('Teeth', 'forty');
   await person.sees('“forty” cannot be read');
@@ -220,7 +210,7 @@ test('a new card that something wrong keeps from being stored is found again on 
 });
 
 test('a bare figure is meant in the units of the job; the unit behind the field swaps it', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/jobs/new/drawing');
   await person.sees('pitch and teeth needed');
   await person.leavesField();

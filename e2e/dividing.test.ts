@@ -1,21 +1,13 @@
-import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import type { Browser } from 'puppeteer-core';
-import { BETWEEN_COUNTS_MS, openBrowser, Person, wait } from './person.ts';
-import { Workshop } from './workshop.ts';
+import { expect, test } from '@jest/globals';
+import { journeysIn } from './journeys.ts';
+import type { Person } from './person.ts';
+import { BETWEEN_COUNTS_MS, wait } from './person.ts';
 
-let workshop: Workshop;
-let browser: Browser;
-beforeAll(async () => {
-  [workshop, browser] = await Promise.all([Workshop.open('demo'), openBrowser()]);
-});
-afterAll(async () => {
-  await browser.close();
-  await workshop.close();
-});
+const place = journeysIn('demo');
 
 /** A fresh card that only divides, with its count. */
 async function justDivide(count: string): Promise<Person> {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/jobs/new/divide');
   await person.types('How many', count);
   return person;
@@ -76,7 +68,7 @@ test('marks at an angle: a part of a turn, cut to its end and finished', async (
 });
 
 test('a count that no train reaches: said, with the nearest counts, and the best near miss with its error', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/jobs/demo-star-wheel/p1/dividing');
   await person.sees('4 spaces on 39, gears 72 : 28, 24 : 86');
   await person.sees('Differential is out: No train of these gears reaches this count exactly.');
@@ -96,7 +88,7 @@ test('a count that no train reaches: said, with the nearest counts, and the best
 });
 
 test('a rack is read from its first tooth at the mill; its table is in millimetres', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/runs/run-demo-lens-rack');
   // 11 × 4.712389 mm on a 5 mm screw of 100 marks: 10 turns and 36.7 marks
   await person.sees('Space 11 is cut. Table to: 10 whole turns 37 on the dial');

@@ -1,30 +1,21 @@
-import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { expect, test } from '@jest/globals';
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
-import type { Browser } from 'puppeteer-core';
-import { BETWEEN_COUNTS_MS, openBrowser, Person, wait } from './person.ts';
-import { Workshop } from './workshop.ts';
+import { journeysIn } from './journeys.ts';
+import { BETWEEN_COUNTS_MS, wait } from './person.ts';
 
-let workshop: Workshop;
-let browser: Browser;
-beforeAll(async () => {
-  [workshop, browser] = await Promise.all([Workshop.open('empty'), openBrowser()]);
-});
-afterAll(async () => {
-  await browser.close();
-  await workshop.close();
-});
+const place = journeysIn('empty');
 
 const stored = async (): Promise<{ parts: Record<string, never>[]; relations: unknown[] }> => {
-  const { jobs } = (await (await fetch(`${workshop.address}/api/jobs?archived=false`)).json()) as {
+  const { jobs } = (await (await fetch(`${place.workshop.address}/api/jobs?archived=false`)).json()) as {
     jobs: { id: string }[];
   };
-  const read = await fetch(`${workshop.address}/api/jobs/${jobs[0]!.id}`);
+  const read = await fetch(`${place.workshop.address}/api/jobs/${jobs[0]!.id}`);
   return ((await read.json()) as { job: never }).job;
 };
 
 test('a broken gear: counted from its survivors, measured, contradicted, decided by a span, and taken', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/jobs/new');
   await person.sees('What is on the bench?');
   expect(await person.hardToUse()).toEqual([]);
@@ -94,7 +85,7 @@ test('a broken gear: counted from its survivors, measured, contradicted, decided
 });
 
 test('a bar end: the largest gear it has room for, and the one that indexes', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/jobs/new');
   await person.sees('What is on the bench?');
   await person.pressButton('A piece of metal');
@@ -121,7 +112,7 @@ test('a bar end: the largest gear it has room for, and the one that indexes', as
 });
 
 test('two shafts: an exact pair, a near miss with its remedies, both gears on one job', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/jobs/new/shafts');
   await person.types('Centre distance', '60');
   await person.types('Ratio wanted', '3 to 1');
@@ -152,7 +143,7 @@ test('two shafts: an exact pair, a near miss with its remedies, both gears on on
 });
 
 test('just divide: seven flats on a bar, the depth from across flats, gauged as an odd count has to be', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/jobs/new');
   await person.sees('What is on the bench?');
   await person.key('5');
@@ -174,7 +165,7 @@ test('just divide: seven flats on a bar, the depth from across flats, gauged as 
 });
 
 test('cutters: a set is listed, the station says which serves and why others do not, and a tool is drawn and saved', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/shop/cutters');
   await person.sees('A set of one pitch, numbered as its maker numbers them');
   await person.types('Pitch of the set', '1.25');
@@ -223,7 +214,7 @@ test('cutters: a set is listed, the station says which serves and why others do 
   const session = await person.page.createCDPSession();
   await session.send('Browser.setDownloadBehavior', {
     behavior: 'allow',
-    downloadPath: workshop.folder,
+    downloadPath: place.workshop.folder,
     eventsEnabled: true,
   });
   const saved = new Promise((resolve) =>
@@ -237,10 +228,10 @@ test('cutters: a set is listed, the station says which serves and why others do 
 });
 
 test('cutters from a spreadsheet: its ways are put up with, bad rows are named, good ones taken on agreement', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/shop/cutters');
   await person.sees('To buy for the jobs on the bench');
-  const file = path.join(workshop.folder, 'drawer.csv');
+  const file = path.join(place.workshop.folder, 'drawer.csv');
   writeFileSync(
     file,
     [
@@ -262,7 +253,7 @@ test('cutters from a spreadsheet: its ways are put up with, bad rows are named, 
   await person.pressButton('Take 2 rows');
   await person.sees('Old Tom, 16 P 26 to 34 teeth');
   await person.sees('✓ Stored');
-  const shop = (await (await fetch(`${workshop.address}/api/shop`)).json()) as {
+  const shop = (await (await fetch(`${place.workshop.address}/api/shop`)).json()) as {
     equipment: { cutters: { name: string; stamped: { typed: string; unit: string } }[] };
   };
   expect(shop.equipment.cutters.find(({ name }) => name === 'Old Tom, 16 P')!.stamped).toEqual({
@@ -280,7 +271,7 @@ test('cutters from a spreadsheet: its ways are put up with, bad rows are named, 
 });
 
 test('holes on a circle: the cut list with places for a readout, and cut to the end', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/jobs/new/divide');
   await person.types('How many', '4');
   await person.types('On a diameter of', '50');
@@ -304,7 +295,7 @@ test('holes on a circle: the cut list with places for a readout, and cut to the 
 });
 
 test('a helical gear: both planes, the virtual count by either rule, and no run while its lead waits for the face', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/jobs/new/drawing');
   await person.types('Pitch', '2');
   await person.types('Teeth', '30');

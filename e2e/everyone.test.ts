@@ -1,17 +1,8 @@
-import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import type { Browser } from 'puppeteer-core';
-import { openBrowser, Person, wait } from './person.ts';
-import { Workshop } from './workshop.ts';
+import { expect, test } from '@jest/globals';
+import { journeysIn } from './journeys.ts';
+import { wait } from './person.ts';
 
-let workshop: Workshop;
-let browser: Browser;
-beforeAll(async () => {
-  [workshop, browser] = await Promise.all([Workshop.open('demo'), openBrowser()]);
-});
-afterAll(async () => {
-  await browser.close();
-  await workshop.close();
-});
+const place = journeysIn('demo');
 
 const VIEWS: readonly (readonly [string, string])[] = [
   ['/', 'On the bench'],
@@ -39,7 +30,7 @@ const VIEWS: readonly (readonly [string, string])[] = [
 ];
 
 test('no view has a serious fault for those who see, hear or move differently; by day and by night', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   const found: string[] = [];
   for (const shift of ['day', 'night']) {
     for (const [address, sign] of VIEWS) {
@@ -57,7 +48,7 @@ test('no view has a serious fault for those who see, hear or move differently; b
 });
 
 test('by keyboard alone: a new job, its numbers, a way chosen, the mill', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/');
   await person.sees('On the bench');
   await person.key('n');
@@ -109,7 +100,7 @@ test('by keyboard alone: a new job, its numbers, a way chosen, the mill', async 
 });
 
 test('every sign on the screens comes from the fonts that ship with the app', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   const session = await person.page.createCDPSession();
   await session.send('DOM.enable');
   await session.send('CSS.enable');

@@ -1,17 +1,9 @@
-import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import type { Browser } from 'puppeteer-core';
-import { BETWEEN_COUNTS_MS, openBrowser, Person, wait } from './person.ts';
-import { Workshop } from './workshop.ts';
+import { expect, test } from '@jest/globals';
+import { journeysIn } from './journeys.ts';
+import type { Person } from './person.ts';
+import { BETWEEN_COUNTS_MS, wait } from './person.ts';
 
-let workshop: Workshop;
-let browser: Browser;
-beforeAll(async () => {
-  [workshop, browser] = await Promise.all([Workshop.open('empty'), openBrowser()]);
-});
-afterAll(async () => {
-  await browser.close();
-  await workshop.close();
-});
+const place = journeysIn('empty');
 
 const count = async (person: Person, space: number) => {
   await person.sees(`Space ${space} cut`);
@@ -20,7 +12,7 @@ const count = async (person: Person, space: number) => {
 };
 
 test('from a drawing to the last tooth, with the plug pulled on the way', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/');
   await person.sees('No jobs yet');
   await person.key('n');
@@ -76,17 +68,17 @@ test('from a drawing to the last tooth, with the plug pulled on the way', async 
   await person.sees('Turn 3 of 3 made');
   await person.sees('✓ stored');
 
-  await workshop.kill();
+  await place.workshop.kill();
   await person.sees('server away', 15_000);
   await count(person, 5);
   await person.key('t');
   await person.sees(/server away, [2-9] kept here/);
-  await workshop.start();
+  await place.workshop.start();
   await person.sees('✓ stored', 15_000);
 
   // the browser closed, another opened: the bench has the next move
   await person.page.close();
-  const again = await Person.sitDown(browser, workshop.address);
+  const again = await place.sitDown();
   await again.goTo('/');
   await again.sees('Interrupted at the mill First pinion');
   await again.sees(/Next, space 6: 3 turns \+ 11 spaces on 33 The pin must land in hole 22/);

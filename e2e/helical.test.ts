@@ -1,25 +1,17 @@
-import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import type { Browser } from 'puppeteer-core';
+import { expect, test } from '@jest/globals';
 import type { Job } from '../core/job/index.ts';
-import { BETWEEN_COUNTS_MS, openBrowser, Person, wait } from './person.ts';
-import { Workshop } from './workshop.ts';
+import { journeysIn } from './journeys.ts';
+import type { Person } from './person.ts';
+import { BETWEEN_COUNTS_MS, wait } from './person.ts';
 
-let workshop: Workshop;
-let browser: Browser;
-beforeAll(async () => {
-  [workshop, browser] = await Promise.all([Workshop.open('empty'), openBrowser()]);
-});
-afterAll(async () => {
-  await browser.close();
-  await workshop.close();
-});
+const place = journeysIn('empty');
 
 const stored = async (name: string): Promise<Job> => {
-  const { jobs } = (await (await fetch(`${workshop.address}/api/jobs?archived=false`)).json()) as {
+  const { jobs } = (await (await fetch(`${place.workshop.address}/api/jobs?archived=false`)).json()) as {
     jobs: { id: string; name: string }[];
   };
   const { id } = jobs.find((job) => job.name === name)!;
-  return ((await (await fetch(`${workshop.address}/api/jobs/${id}`)).json()) as { job: Job }).job;
+  return ((await (await fetch(`${place.workshop.address}/api/jobs/${id}`)).json()) as { job: Job }).job;
 };
 
 /** A card laid from a drawing: pitch, teeth, face. */
@@ -47,7 +39,7 @@ async function draws(
 }
 
 test('a helical pair: lead, one angle bent for both gears, and their cards', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await draws(person, 'Blower', '1.5', '30', '18');
   await person.seesNot(/5 Lead/);
   await person.pressWords('Helical teeth');
@@ -124,7 +116,7 @@ test('a helical pair: lead, one angle bent for both gears, and their cards', asy
 });
 
 test('a count that does not index with the lead geared: why not, a ring between spindle and work, and a neighbour', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await draws(person, 'Prime helical', '1', '53', '12');
   await person.key('4');
   // straight teeth go by a differential train
@@ -159,7 +151,7 @@ test('a count that does not index with the lead geared: why not, a ring between 
 });
 
 test('at the mill the return stroke is led through, and a reload in the middle of it loses nothing', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await draws(person, 'Fan', '1.5', '8', '10');
   await person.pressWords('Helical teeth');
   await person.types('Helix angle (empty for spur)', '15');
@@ -207,7 +199,7 @@ test('at the mill the return stroke is led through, and a reload in the middle o
 });
 
 test('crossed shafts: the mate follows from their angle, gets its own card, and a centre distance finds the angle', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await draws(person, 'Governor', '1.5', '16', '12');
   await person.pressWords('Helical teeth');
   await person.types('Helix angle (empty for spur)', '45');
@@ -237,15 +229,15 @@ test('crossed shafts: the mate follows from their angle, gets its own card, and 
 });
 
 test('a search under way never holds up typing, and can be stopped', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   // a wall of sixty gears: the search for a pair takes a while
-  const { revision, equipment } = (await (await fetch(`${workshop.address}/api/shop`)).json()) as {
+  const { revision, equipment } = (await (await fetch(`${place.workshop.address}/api/shop`)).json()) as {
     revision: number;
     equipment: { gearSets: object[] };
   };
   const gears = Array.from({ length: 60 }, (_, i) => ({ teeth: 20 + i, count: 1 }));
   const richer = { ...equipment, gearSets: equipment.gearSets.map((set) => ({ ...set, gears })) };
-  const saved = await fetch(`${workshop.address}/api/shop`, {
+  const saved = await fetch(`${place.workshop.address}/api/shop`, {
     method: 'PUT',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ revision, equipment: richer }),

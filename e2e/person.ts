@@ -1,6 +1,5 @@
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import os from 'node:os';
 import path from 'node:path';
 import {
   launch,
@@ -10,6 +9,7 @@ import {
   type KeyInput,
   type Page,
 } from 'puppeteer-core';
+import { scratchFolder } from './workshop.ts';
 
 const ARGS = [
   '--no-sandbox',
@@ -27,9 +27,12 @@ export function openBrowser(): Promise<Browser> {
   return launch({
     executablePath,
     args: ARGS,
-    userDataDir: mkdtempSync(path.join(os.tmpdir(), 'vuelta-browser-')),
+    userDataDir: mkdtempSync(path.join(scratchFolder(), 'vuelta-browser-')),
   });
 }
+
+/** How long a person waits for a screen before calling it broken: a busy machine is slow, not wrong. */
+export const PATIENCE_MS = 45_000;
 
 /** Two taps closer together are taken as one, so a person counting leaves more time than this. */
 export const BETWEEN_COUNTS_MS = 760;
@@ -53,6 +56,7 @@ export class Person {
 
   static async sitDown(browser: Browser | BrowserContext, base: string): Promise<Person> {
     const page = await browser.newPage();
+    page.setDefaultTimeout(PATIENCE_MS);
     await page.setViewport({ width: 1280, height: 800 });
     await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
     return new Person(page, base);
@@ -68,7 +72,7 @@ export class Person {
   }
 
   /** Waits until this can be read. */
-  async sees(wanted: RegExp | string, ms = 10_000): Promise<void> {
+  async sees(wanted: RegExp | string, ms = PATIENCE_MS): Promise<void> {
     const until = Date.now() + ms;
     let seen = '';
     while (Date.now() < until) {
@@ -85,7 +89,7 @@ export class Person {
   }
 
   /** Waits until this can no longer be read. */
-  async seesGo(unwanted: RegExp, ms = 10_000): Promise<void> {
+  async seesGo(unwanted: RegExp, ms = PATIENCE_MS): Promise<void> {
     const until = Date.now() + ms;
     while (Date.now() < until && unwanted.test(await this.text().catch(() => ''))) await wait(60);
     await this.seesNot(unwanted);
@@ -94,7 +98,7 @@ export class Person {
   private async byName(name: string, role?: string): Promise<ElementHandle> {
     const found = await this.page.waitForSelector(
       `::-p-aria([name="${name}"]${role ? `[role="${role}"]` : ''})`,
-      { visible: true, timeout: 8000 },
+      { visible: true },
     );
     if (!found) throw new Error(`nothing is called ${name}`);
     return found;
@@ -115,7 +119,7 @@ export class Person {
             (element as HTMLElement).innerText.replace(/\s+/g, ' ').trim().startsWith(wanted),
         ),
       // not by frames: a page that is not in front draws none
-      { timeout: 8000, polling: 100 },
+      { polling: 100 },
       words,
     );
     await (handle as ElementHandle<Element>).click();
@@ -133,7 +137,7 @@ export class Person {
         [
           ...document.querySelectorAll<HTMLElement>('summary, label, .ant-segmented-item-label, button, a'),
         ].find((element) => element.offsetParent !== null && element.innerText.includes(wanted)),
-      { timeout: 8000, polling: 100 },
+      { polling: 100 },
       words,
     );
     await (handle as ElementHandle<Element>).click();
@@ -146,7 +150,7 @@ export class Person {
         [...document.querySelectorAll<HTMLElement>('.ant-select-item-option')].find(
           (element) => element.offsetParent !== null && element.innerText.includes(wanted),
         ),
-      { timeout: 8000, polling: 100 },
+      { polling: 100 },
       words,
     );
     await (handle as ElementHandle<Element>).click();

@@ -1,30 +1,22 @@
-import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { expect, test } from '@jest/globals';
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
-import type { Browser } from 'puppeteer-core';
-import { BETWEEN_COUNTS_MS, openBrowser, Person, wait } from './person.ts';
-import { Workshop } from './workshop.ts';
+import { journeysIn } from './journeys.ts';
+import type { Person } from './person.ts';
+import { BETWEEN_COUNTS_MS, wait } from './person.ts';
 
-let workshop: Workshop;
-let browser: Browser;
-beforeAll(async () => {
-  [workshop, browser] = await Promise.all([Workshop.open('empty'), openBrowser()]);
-});
-afterAll(async () => {
-  await browser.close();
-  await workshop.close();
-});
+const place = journeysIn('empty');
 
 /** Lays a file on the disk and brings it in where the button says. */
 async function bringIn(person: Person, button: string, name: string, text: string): Promise<void> {
-  const file = path.join(workshop.folder, name);
+  const file = path.join(place.workshop.folder, name);
   writeFileSync(file, text);
   const [chooser] = await Promise.all([person.page.waitForFileChooser(), person.press(button, 'button')]);
   await chooser.accept([file]);
 }
 
 test('an owner’s odd plates from a spreadsheet, a prime count, the crank on screen, and cut to the end', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/shop');
   await person.sees('Head with three plates');
 
@@ -109,7 +101,7 @@ test('an owner’s odd plates from a spreadsheet, a prime count, the crank on sc
 }, 120_000);
 
 test('what is taken out of the shop can be put back, and a job goes on without it', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/shop');
   await person.pressButton('Head with a two-sided plate');
   await person.pressButton('Take Head with a two-sided plate out of the shop');
@@ -126,8 +118,8 @@ test('what is taken out of the shop can be put back, and a job goes on without i
 });
 
 test('two screens on one shop, and a server that goes away: nothing typed is lost unseen', async () => {
-  const first = await Person.sitDown(browser, workshop.address);
-  const second = await Person.sitDown(browser, workshop.address);
+  const first = await place.sitDown();
+  const second = await place.sitDown();
   await first.goTo('/shop/mills');
   await first.sees('Mill with a 5 mm screw');
   await second.goTo('/shop/mills');
@@ -142,18 +134,18 @@ test('two screens on one shop, and a server that goes away: nothing typed is los
   await second.sees('Mill with a 1/4 in screw');
   await second.sees('✓ Stored');
 
-  await workshop.kill();
+  await place.workshop.kill();
   await second.types('Marks on its dial', '125');
   await second.key('Enter');
   await second.sees('Server away', 15_000);
-  await workshop.start();
+  await place.workshop.start();
   await second.sees('✓ Stored', 15_000);
   await second.page.reload();
   await second.sees('5 mm a turn, 125 marks');
 });
 
 test('a plate of a name that is there, circles that cannot be: said at the field, the good ones kept', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/shop');
   await person.types('Plate A, circles', '15 2.5 100000');
   await person.sees('A circle of 2.5 holes cannot be');
@@ -172,7 +164,7 @@ test('a plate of a name that is there, circles that cannot be: said at the field
 });
 
 test('a table with a wheel: read from the start, every space, and its table to print', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/shop');
   await person.pressButton('Add a rotary table');
   await person.sees('rotary table, 90 : 1');
@@ -205,7 +197,7 @@ test('a table with a wheel: read from the start, every space, and its table to p
 });
 
 test('a ring that a gear needs becomes a part of its job, is drilled, put on the head and used', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/jobs/new/divide');
   await person.types('How many', '73');
   await person.leavesField();
@@ -231,7 +223,7 @@ test('a ring that a gear needs becomes a part of its job, is drilled, put on the
 });
 
 test('counts by what the shop can do: pressed, and a job started', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/counts');
   await person.sees('What this shop can divide');
   await person.press('383: not exactly', 'button');
@@ -249,7 +241,7 @@ test('counts by what the shop can do: pressed, and a job started', async () => {
 test.each(['/shop', '/shop/gears', '/shop/motors', '/shop/mills', '/counts'])(
   '%s can be used by everyone',
   async (address) => {
-    const person = await Person.sitDown(browser, workshop.address);
+    const person = await place.sitDown();
     await person.goTo(address);
     await person.sees(/Stored|What this shop/);
     await wait(300);
@@ -258,7 +250,7 @@ test.each(['/shop', '/shop/gears', '/shop/motors', '/shop/mills', '/counts'])(
 );
 
 test('a job goes on when its head leaves the shop, and says so', async () => {
-  const person = await Person.sitDown(browser, workshop.address);
+  const person = await place.sitDown();
   await person.goTo('/jobs/new/divide');
   await person.types('How many', '33');
   await person.sees('✓ Stored');

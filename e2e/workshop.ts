@@ -1,8 +1,18 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { accessSync, constants, mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
+
+/** Where journeys keep their stores and profiles: in memory where the system has such a place, since a disk may stall. */
+export function scratchFolder(): string {
+  try {
+    accessSync('/dev/shm', constants.W_OK);
+    return '/dev/shm';
+  } catch {
+    return os.tmpdir();
+  }
+}
 
 /** A free port, or the one asked for by PORT. */
 async function choosePort(): Promise<number> {
@@ -30,7 +40,7 @@ export class Workshop {
 
   static async open(kind: 'empty' | 'demo'): Promise<Workshop> {
     // never an owner's own store: always a fresh folder, inside VUELTA_DATA when that is set
-    const folder = mkdtempSync(path.join(process.env['VUELTA_DATA'] ?? os.tmpdir(), 'vuelta-journey-'));
+    const folder = mkdtempSync(path.join(process.env['VUELTA_DATA'] ?? scratchFolder(), 'vuelta-journey-'));
     const workshop = new Workshop(folder, await choosePort(), kind === 'demo');
     await workshop.start();
     return workshop;

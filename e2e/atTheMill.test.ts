@@ -1,5 +1,5 @@
 import { beforeEach, expect, test } from '@jest/globals';
-import { drawnSpurJob, withPart } from '../core/job/index.ts';
+import { drawnSpurJob, withSpurPart } from '../core/job/index.ts';
 import { measure } from '../core/units/index.ts';
 import { journeysIn } from './journeys.ts';
 import { BETWEEN_COUNTS_MS, Person, wait } from './person.ts';
@@ -22,7 +22,7 @@ async function startRun(startSpace = '1', passes: 'one' | 'rough-finish' = 'one'
   made += 1;
   const id = `job-${made}`;
   runId = `run-${made}`;
-  const job = withPart(
+  const job = withSpurPart(
     drawnSpurJob({ id, name: `Pinion ${made}`, pitch: '2', teeth: 14, face: '10', bore: '6' }),
     'p1',
     (part) => ({ ...part, cut: { ...part.cut, passes, startSpace: measure(startSpace, 'count') } }),

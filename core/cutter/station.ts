@@ -98,6 +98,7 @@ function asks(judged: JudgedCutter, path: string): Issue[] {
  * The cutter station: the number in both schools, and which of the owned cutters serves.
  * @param need null while count or pitch is unknown @param count the tooth count alone, when that is all there is
  * @param form of the space; null while unknown @param path of the part in the document
+ * @param teethAt where in the part its count stands
  * Issues: below-cutter-range; those of the cutter that was picked
  */
 export function planCutter(
@@ -107,6 +108,7 @@ export function planCutter(
   form: ToothForm | null,
   cutters: { readonly picked: FormCutter | null; readonly owned: readonly FormCutter[] },
   path: string,
+  teethAt = 'gear.teeth',
 ): StationWork<CutterFacts, CutterDetail> {
   const { picked, owned } = cutters;
   const diameter = picked ? parseLength(picked.diameter) : null;
@@ -121,7 +123,7 @@ export function planCutter(
   const ranked = need ? rankCutters(owned, need, choice.countBy) : [];
   const issues: Issue[] = [];
   if (cutAs !== null && !chosen && !inForce)
-    issues.push({ code: 'below-cutter-range', path: `${path}.gear.teeth`, severity: 'note', given: decimalText(cutAs, 1) });
+    issues.push({ code: 'below-cutter-range', path: `${path}.${teethAt}`, severity: 'note', given: decimalText(cutAs, 1) });
   if (inForce) issues.push(...asks(inForce, `${path}.cutter.choice`));
   const values = inForce
     ? [

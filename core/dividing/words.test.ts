@@ -69,7 +69,7 @@ describe('the station’s figures, working and cautions for each method', () => 
     planDividing(
       { headId: head.id, millId: null, choice, stride: measure('', 'count'), made: noPlateToMake('mm') },
       { along: 'turn', aim },
-      { head, mill: null, gearSets: [STOCK_GEARS], steppers, shop: { heads: [], gearSets: [], steppers: [], mills: [], cutters: [] } },
+      { head, mill: null, gearSets: [STOCK_GEARS], steppers, shop: { heads: [], gearSets: [], steppers: [], mills: [], cutters: [], lathes: [] } },
       'p',
     ); // prettier-ignore
   const said = (work: ReturnType<typeof station>) =>

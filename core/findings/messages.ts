@@ -205,6 +205,65 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
   'table-empty': (i) => `This table has no rows under its heading. The columns are ${i.allowed}.`,
   'word-unknown': (i) => `“${i.given}” is not known for ${d(i, 'what')}. Write ${i.allowed}.`,
   'plate-twice': (i) => `Two plates are called ${i.given}. Give each its own letter.`,
+  'worm-threads-across': (i) =>
+    `On a worm of Ø ${i.given} threads of this normal pitch would lie straight across. It must be thicker than ${d(i, 'least')}.`,
+  'worm-centre-none': (i) =>
+    `No worm of this normal pitch fits a centre distance of ${i.given} with that many starts. Take fewer starts, a finer pitch, or spread the shafts.`,
+  'worm-centre-short': (i) =>
+    `At ${i.given} there is no room for a worm: the wheel alone reaches ${d(i, 'wheel')} from its shaft. Take fewer teeth, a finer pitch, or spread the shafts.`,
+  'worm-thin': (i) =>
+    `A thread ${d(i, 'depth')} deep leaves no core in a worm of Ø ${d(i, 'worm')}. Its pitch diameter must be more than ${d(i, 'least')}.`,
+  'worm-thread-pointed': (i) =>
+    `At ${i.given} and this depth the ${d(i, 'which') === 'crest' ? 'thread comes to a point before its outside' : 'tool comes to a point before the root'}. Take a smaller angle or less depth.`,
+  'worm-depth-odd': () =>
+    'The depth of a thread must be more than its addendum: the rest is below the pitch line.',
+  'worm-steep': (i) =>
+    `A lead angle of ${i.given} is more than the ${d(i, 'fair')} or so that a form cutter gashes fairly. A thicker worm or fewer starts bring it down; or hob the wheel.`,
+  'worm-slender': (i) =>
+    `The core of this worm is only ${i.given} of its pitch diameter, thinner than its thread is deep: it bends under the cut. A thicker worm is stiffer.`,
+  'wheel-undercut': (i) =>
+    `${i.given} teeth are fewer than the ${d(i, 'least')} that a ${d(i, 'angle')} worm clears: hobbed, the roots are undercut; gashed, the thread may rub there. More teeth, or a tool of a larger angle.`,
+  'starts-over-wheel': (i) =>
+    `${i.given} starts are too many for a wheel of ${d(i, 'teeth')} teeth: it would turn as fast as its worm, or faster. Take fewer starts.`,
+  'worm-short': (i) =>
+    `The wheel reaches over ${d(i, 'engaged')} of the worm; a thread of ${i.given} leaves teeth hanging in the air.`,
+  'drive-differs': (i) =>
+    `Worm and wheel of this drive were planned with other figures: ${i.given}. So they do not run together. Open the Drive of the right one and put its figures on both.`,
+  'no-lathe': () => 'No lathe is chosen. List one in the shop, with its leadscrew, box and change gears.',
+  'lathe-screw-unknown': (i) => `The leadscrew of ${i.given} is not known. Enter its lead in the shop.`,
+  'lathe-box-bad': (i) =>
+    `A setting of the box of ${i.given} cannot be read: “${d(i, 'word')}”. Put it right in the shop.`,
+  'lathe-no-gears': (i) =>
+    `${i.given} has no change gears listed, and no box: nothing can be geared to this pitch. List its gears in the shop.`,
+  'lathe-gears-lack': (i) =>
+    `${i.given}: these gears or this setting are not on this lathe any more. Choose again.`,
+  'lathe-out-of-reach': (i) =>
+    `No gears and setting of this lathe come near a lead of ${i.given}: the nearest is ${d(i, 'off')} off. It wants gears that differ more, or another box.`,
+  'lathe-off': (i) =>
+    `With ${i.given} the thread goes ${d(i, 'off')} astray over what the wheel reaches; ${d(i, 'allowed')} is allowed. More change gears, or allow more.`,
+  'lathe-stud': (i) =>
+    `With ${i.given} neighbouring gears may touch the stud’s shafts, by the rule of thumb. Lay them on the bracket before the work is chucked.`,
+  'lathe-changed': (i) => `${d(i, 'what')} was changed in the shop since this job took it.`,
+  'lathe-left-shop': (i) => `${d(i, 'what')} is no longer in the shop. The job goes on with its own copy.`,
+  'starts-way': (i) => `${i.given} the next start cannot be reached here. ${d(i, 'why')}`,
+  'box-bad': (i) => `“${i.given}” is no setting of a box. Write them like 8 9 10 11½ 12, or with commas.`,
+  'rim-chamfer-root': (i) =>
+    `A face of ${i.given} is chamfered down to below the roots. With this face angle a face of up to ${d(i, 'most')} keeps its teeth whole.`,
+  'gash-no-mill': (i) => `Still needed: ${i.allowed}. Its scale says how near the lead angle can be set.`,
+  'gash-too-steep': (i) =>
+    `A lead angle of ${i.given} is beyond what a form cutter can gash: neither table nor head lays it over ${d(i, 'most')}. Take a thicker worm or fewer starts.`,
+  'gash-steep': (i) =>
+    `At ${i.given} a form cutter leaves flanks that bear poorly; up to ${d(i, 'fair')} or so it is fair. Gash short of depth and hob it, or take a thicker worm.`,
+  'gash-corners': (i) =>
+    `Cut so, the corners of the teeth touch ${i.given} before the middle, more than the usual backlash: the worm does not go in. Keep the hollow to ${d(i, 'clear')}, take a larger cutter, or gash short and hob.`,
+  'gash-hollow-straight': () =>
+    'Drawn straight across a hollow rim the gash is as deep at the corners as in the middle, and the teeth are thin there. For a traverse leave the rim plain.',
+  'hob-stock-deep': (i) =>
+    `Leaving ${i.given} for the hob is not possible: it must be less than the depth, ${d(i, 'depth')}.`,
+  'hob-flutes-share': (i) =>
+    `${i.given} flutes share a factor with the starts, so the same teeth of the hob meet the same spaces and their errors stay. Take a count that does not.`,
+  'cutter-under-worm': (i) =>
+    `A cutter of Ø ${i.given} mm is smaller than the worm, Ø ${d(i, 'worm')} mm: it leaves metal at the corners where the worm has to pass. Take a larger one.`,
   'finish-stock-too-deep': (i) =>
     `Leaving ${i.given} for the finish pass is not possible: it must be more than zero and less than the whole depth, ${d(i, 'depth')}.`,
   'start-space-out-of-range': (i) => `The run cannot start at space ${i.given}. ${i.allowed}.`,

@@ -5,7 +5,10 @@ import { noLeadChosen } from '../lead/index.ts';
 import { noPlateToMake, type DividingInput } from '../dividing/index.ts';
 import { NO_EQUIPMENT, type Equipment, type Head, type Plate, type Ring } from '../shop/index.ts';
 import { measure, type UnitSystem } from '../units/index.ts';
-import { JOB_FORMAT, JOB_VERSION, type DividePart, type Job, type Part, type SpurPart } from './schema.ts';
+import { emptyDrive } from '../drive/index.ts';
+import { noGashChosen, plainRim } from '../wheel/index.ts';
+import { noLatheChosen, plainWorm } from '../worm/index.ts';
+import { JOB_FORMAT, JOB_VERSION, type DividePart, type IndexedPart, type Job, type Part, type SpurPart, type WheelPart, type WormPart } from './schema.ts'; // prettier-ignore
 
 interface NewJob {
   readonly id: string;
@@ -23,6 +26,7 @@ function copyOf(head: Head, shop: Equipment): Equipment {
     steppers: shop.steppers.filter(({ headId }) => headId === head.id),
     mills: [],
     cutters: [],
+    lathes: [],
   };
 }
 
@@ -92,6 +96,26 @@ function emptyDividePart(id: string, units: UnitSystem, head: Head | null): Divi
   };
 }
 
+function emptyWormPart(id: string, units: UnitSystem): WormPart {
+  return { id, kind: 'worm', name: '', drive: emptyDrive(units), lathe: noLatheChosen(units), worm: plainWorm(units), settled: {} };
+} // prettier-ignore
+
+function emptyWheelPart(id: string, units: UnitSystem, head: Head | null): WheelPart {
+  return {
+    id,
+    kind: 'wheel',
+    name: '',
+    drive: emptyDrive(units),
+    rim: plainRim(units),
+    // of several starts the book’s count is the one that is printed
+    cutter: { ...noCutterChosen(), countBy: 'book' },
+    dividing: noDividing(units, head),
+    gash: noGashChosen(units),
+    cut: noCut(units),
+    settled: {},
+  };
+}
+
 function newJob({ id, name, units, shop }: NewJob, part: (head: Head | null) => Part): Job {
   const head = shop.heads[0] ?? null;
   const job: Job = {
@@ -115,6 +139,20 @@ export const newSpurJob = (given: NewJob, by: ArrivalBy = 'drawing'): Job =>
 /** A new job that only divides. */
 export const newDivideJob = (given: NewJob): Job =>
   newJob(given, (head) => emptyDividePart('p1', given.units, head));
+
+/** A new worm drive: a card for the worm and one for its wheel, that share what is common to both. */
+export function newDriveJob(given: NewJob): Job {
+  const job = newJob(given, (head) => ({ ...emptyWheelPart('p1', given.units, head), name: 'Wheel' }));
+  const [wheel] = job.parts;
+  const worm: WormPart = { ...emptyWormPart('p2', given.units), name: 'Worm' };
+  const both: Job = {
+    ...job,
+    parts: [worm, wheel!],
+    relations: [{ id: 'drive-p2', kind: 'worm-drive', parts: ['p2', 'p1'] }],
+  };
+  const [lathe] = given.shop.lathes;
+  return lathe ? withLathe(both, 'p2', lathe.id, given.shop) : both;
+}
 
 /** An id that no part of a job has yet. */
 export function freshPartId({ parts }: Job): string {
@@ -141,7 +179,14 @@ export const withDividing = (
   job: Job,
   partId: string,
   change: (dividing: DividingInput) => DividingInput,
-): Job => withPart(job, partId, (part) => ({ ...part, dividing: change(part.dividing) }));
+): Job =>
+  withPart(job, partId, (part) =>
+    part.kind === 'worm' ? part : { ...part, dividing: change(part.dividing) },
+  );
+
+/** The parts that are cut on the mill. */
+export const indexedParts = ({ parts }: Job): readonly IndexedPart[] =>
+  parts.filter((part) => part.kind !== 'worm');
 
 /**
  * Puts a head of the shop in force for a part, keeping a copy of it, its gears and its drives in the job.
@@ -153,10 +198,15 @@ export function withHead(job: Job, partId: string, head: Head, shop: Equipment):
     headId: head.id,
     choice: dividing.headId === head.id ? dividing.choice : null,
   }));
-  const used = new Set(changed.parts.map((part) => part.dividing.headId));
+  const used = new Set(indexedParts(changed).map((part) => part.dividing.headId));
   const heads = job.equipment.heads.filter((other) => other.id !== head.id && used.has(other.id));
   const leadSets = changed.parts.map((part) => (part.kind === 'spur' ? part.lead.gearSetId : null));
-  const setsUsed = new Set([...leadSets, ...heads.map(({ differential }) => differential?.gearSetId)]);
+  const latheSets = job.equipment.lathes.map(({ gearSetId }) => gearSetId);
+  const setsUsed = new Set([
+    ...leadSets,
+    ...latheSets,
+    ...heads.map(({ differential }) => differential?.gearSetId),
+  ]);
   const copy = copyOf(head, shop);
   const gearSets = job.equipment.gearSets.filter(
     ({ id }) => setsUsed.has(id) && !copy.gearSets.some((set) => set.id === id),
@@ -170,6 +220,7 @@ export function withHead(job: Job, partId: string, head: Head, shop: Equipment):
       steppers: [...steppers, ...copy.steppers],
       mills: job.equipment.mills,
       cutters: job.equipment.cutters,
+      lathes: job.equipment.lathes,
     },
   };
 }
@@ -179,10 +230,26 @@ export function withMill(job: Job, partId: string, millId: string, shop: Equipme
   const mill = shop.mills.find(({ id }) => id === millId);
   if (!mill) return job;
   const changed = withDividing(job, partId, (dividing) => ({ ...dividing, millId }));
-  const used = new Set(changed.parts.map((part) => part.dividing.millId));
+  const used = new Set(indexedParts(changed).map((part) => part.dividing.millId));
   const others = job.equipment.mills.filter(({ id }) => id !== millId && used.has(id));
   return { ...changed, equipment: { ...job.equipment, mills: [...others, mill] } };
 }
+
+/** Puts a lathe of the shop in force for a worm, with a copy of it and its gears in the job. Gears chosen on another are put aside. */
+export function withLathe(job: Job, partId: string, latheId: string, shop: Equipment): Job {
+  const lathe = shop.lathes.find(({ id }) => id === latheId);
+  if (!lathe) return job;
+  const changed = withPart(job, partId, (part) =>
+    part.kind === 'worm'
+      ? { ...part, lathe: { ...part.lathe, latheId, choice: part.lathe.latheId === latheId ? part.lathe.choice : null } }
+      : part,
+  );
+  const used = new Set(changed.parts.map((part) => (part.kind === 'worm' ? part.lathe.latheId : null)));
+  const lathes = [...job.equipment.lathes.filter(({ id }) => id !== latheId && used.has(id)), lathe];
+  const set = shop.gearSets.find(({ id }) => id === lathe.gearSetId);
+  const gearSets = set ? [...job.equipment.gearSets.filter(({ id }) => id !== set.id), set] : job.equipment.gearSets;
+  return { ...changed, equipment: { ...job.equipment, lathes, gearSets } };
+} // prettier-ignore
 
 /** Puts a set of change gears in force for the lead of a part, with a copy of it in the job; null: those of the head. */
 export function withLeadGears(job: Job, partId: string, gearSetId: string | null, shop: Equipment): Job {
@@ -224,7 +291,7 @@ export function withRingPart(
     .map(({ parts }) => job.parts.find(({ id }) => id === parts[0]))
     .find((part) => part?.kind === 'divide' && part.spacing.count.typed === String(holes));
   if (known) return { job, ringId: known.id };
-  const forPart = job.parts.find(({ id }) => id === partId)!;
+  const forPart = indexedParts(job).find(({ id }) => id === partId)!;
   const ringId = freshPartId(job);
   const head = job.equipment.heads.find(({ id }) => id === forPart.dividing.headId) ?? null;
   const empty = emptyDividePart(ringId, job.units, head);

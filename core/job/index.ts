@@ -1,11 +1,14 @@
 export {
   duplicateJob,
   headWithMade,
+  indexedParts,
   madeFor,
   newDivideJob,
+  newDriveJob,
   newSpurJob,
   withDividing,
   withHead,
+  withLathe,
   withLeadGears,
   withMill,
   withPart,
@@ -24,7 +27,8 @@ export {
   type BentTo,
   type MateHelix,
 } from './take.ts';
-export { drawnHelicalJob, drawnSpurJob } from './sampleJob.ts';
+export { agreeOnDrive, partnerOf, withDrive } from './drive.ts';
+export { drawnDriveJob, drawnHelicalJob, drawnSpurJob } from './sampleJob.ts';
 export { jobFileText, readJob, readJobFile, shapeIssues } from './read.ts';
 export {
   idSchema,
@@ -33,7 +37,12 @@ export {
   jobSchema,
   partSchema,
   type Job,
+  type CutterPart,
   type DividePart,
+  type DrivePart,
+  type IndexedPart,
   type Part,
   type SpurPart,
+  type WheelPart,
+  type WormPart,
 } from './schema.ts';

@@ -6,6 +6,7 @@ import { STOCK_EQUIPMENT, STOCK_GEARS, STOCK_HEADS, STOCK_MILL, type Head } from
 import {
   drawnSpurJob,
   duplicateJob,
+  indexedParts,
   jobFileText,
   newSpurJob,
   readJob,
@@ -52,7 +53,7 @@ describe('job files', () => {
     (version) => {
       const sample = readFileSync(new URL(`./samples/v${version}.json`, import.meta.url), 'utf8');
       const read = readJobFile(`\uFEFF${sample}`);
-      expect(read).toMatchObject({ ok: true, value: { version: 5, name: 'Lens drive, second wheel' } });
+      expect(read).toMatchObject({ ok: true, value: { version: 6, name: 'Lens drive, second wheel' } });
       // what was typed and settled is as it was
       const { parts } = JSON.parse(sample) as Job;
       const [was, is] = [parts[0] as SpurPart, (read.ok ? read.value.parts[0] : null) as SpurPart];
@@ -80,11 +81,11 @@ describe('job files', () => {
     expect(codes('{"hello":1}')).toBe('not-a-job');
     expect(codes('[1,2]')).toBe('not-a-job');
     expect(codes('null')).toBe('not-a-job');
-    const later = readJobFile(text.replace('"version": 5', '"version": 9'));
+    const later = readJobFile(text.replace('"version": 6', '"version": 9'));
     expect(later.ok ? '' : sayIssue(later.issues[0]!)).toBe(
-      'This job file is of version 9; this Vuelta reads up to 5. Update Vuelta, then import it again.',
+      'This job file is of version 9; this Vuelta reads up to 6. Update Vuelta, then import it again.',
     );
-    expect(codes(text.replace('"version": 5', '"version": 0.5'))).toBe('shape at version');
+    expect(codes(text.replace('"version": 6', '"version": 0.5'))).toBe('shape at version');
   });
 
   test('shape problems name the part by its id, and all are told', () => {
@@ -132,12 +133,13 @@ describe('making and changing jobs', () => {
       steppers: [],
       mills: [STOCK_MILL],
       cutters: [],
+      lathes: [],
     });
   });
   test('another head replaces the copy and puts the way chosen aside', () => {
     const moved = withHead(job, 'p1', STOCK_HEADS[1] as Head, STOCK_EQUIPMENT);
     expect(moved.equipment.heads.map(({ id }) => id)).toEqual(['head-two-sided']);
-    expect(moved.parts[0]!.dividing).toMatchObject({ headId: 'head-two-sided', choice: null });
+    expect(indexedParts(moved)[0]!.dividing).toMatchObject({ headId: 'head-two-sided', choice: null });
     expect(job.equipment.heads[0]!.id).toBe('head-three-plates');
   });
   test('a duplicate is the same job by another name', () => {

@@ -2,7 +2,13 @@ import { dividingFromV2 } from '../dividing/index.ts';
 import { noCutterChosen } from '../cutter/index.ts';
 import { parallelShafts, plainHelix, plainTeeth } from '../gear/index.ts';
 import { noLeadChosen } from '../lead/index.ts';
-import { equipmentFromV1, equipmentFromV2, equipmentFromV3, equipmentFromV4 } from '../shop/index.ts';
+import {
+  equipmentFromV1,
+  equipmentFromV2,
+  equipmentFromV3,
+  equipmentFromV4,
+  equipmentFromV5,
+} from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import { JOB_VERSION } from './schema.ts';
 
@@ -83,6 +89,8 @@ const steps: Readonly<Record<number, (job: RawJob) => RawJob>> = {
     parts: partsBy(job, partFromV4),
     equipment: equipmentFromV4(job['equipment']),
   }),
+  // worms and their wheels came in, and lathes
+  5: (job) => ({ ...job, version: 6, equipment: equipmentFromV5(job['equipment']) }),
 };
 
 /** Brings a document up to today's version, a step at a time. @param raw of version ≤ today's */

@@ -1,6 +1,8 @@
-import { STOCK_EQUIPMENT } from '../shop/index.ts';
+import type { DriveInput } from '../drive/index.ts';
+import { STOCK_EQUIPMENT, type Equipment } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
-import { newSpurJob, withSpurPart } from './create.ts';
+import { newDriveJob, newSpurJob, withPart, withSpurPart } from './create.ts';
+import { withDrive } from './drive.ts';
 import type { Job } from './schema.ts';
 
 /** A spur job with everything given, for tests, the bench and the demo workshop. */
@@ -32,3 +34,27 @@ export const drawnHelicalJob = (given: Parameters<typeof drawnSpurJob>[0], helix
     ...part,
     gear: { ...part.gear, helix: measure(helix, 'deg') },
   }));
+
+/** A worm drive with everything given: the worm's card first, then the wheel's. @param drive what differs from a single start of module 2 on 40 teeth */
+export function drawnDriveJob(
+  given: {
+    readonly id: string;
+    readonly name: string;
+    readonly units?: Job['units'];
+    readonly shop?: Equipment;
+  },
+  drive: Partial<DriveInput> = {},
+): Job {
+  const { units = 'mm', shop = STOCK_EQUIPMENT } = given;
+  const job = newDriveJob({ id: given.id, name: given.name, units, shop });
+  const drawn = withDrive(job, 'p2', (now) => ({
+    ...now,
+    pitch: measure(units === 'mm' ? '2' : '10', units === 'mm' ? 'module' : 'dp'),
+    teeth: measure('40', 'count'),
+    wormDiameter: measure(units === 'mm' ? '24' : '1', units),
+    ...drive,
+  }));
+  return withPart(drawn, 'p1', (part) =>
+    part.kind === 'wheel' ? { ...part, rim: { ...part.rim, bore: measure('12', 'mm') } } : part,
+  );
+}

@@ -4,15 +4,18 @@ import { blankSchema } from '../blank/index.ts';
 import { cutSchema } from '../cut/index.ts';
 import { cutterChoiceSchema } from '../cutter/index.ts';
 import { dividingSchema } from '../dividing/index.ts';
+import { driveSchema } from '../drive/index.ts';
 import { gearSchema } from '../gear/index.ts';
 import { leadSchema } from '../lead/index.ts';
 import { equipmentSchema } from '../shop/index.ts';
 import { spacingSchema } from '../spacing/index.ts';
 import { settledByStationSchema } from '../station/index.ts';
 import { unitSystemSchema } from '../units/index.ts';
+import { gashSchema, rimSchema } from '../wheel/index.ts';
+import { threadingSchema, wormSchema } from '../worm/index.ts';
 
 export const JOB_FORMAT = 'vuelta-job';
-export const JOB_VERSION = 5;
+export const JOB_VERSION = 6;
 
 /** Ids are made by whoever makes the thing, so that making it twice makes it once. */
 export const idSchema = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/);
@@ -51,8 +54,50 @@ const dividePartSchema = z
   .readonly();
 export type DividePart = z.infer<typeof dividePartSchema>;
 
-export const partSchema = z.discriminatedUnion('kind', [spurPartSchema, dividePartSchema]);
+/** A worm, threaded on the lathe. */
+const wormPartSchema = z
+  .object({
+    id: idSchema,
+    kind: z.literal('worm'),
+    name: partNameSchema,
+    drive: driveSchema,
+    lathe: threadingSchema,
+    worm: wormSchema,
+    settled: settledByStationSchema.readonly(),
+  })
+  .readonly();
+export type WormPart = z.infer<typeof wormPartSchema>;
+
+/** A worm wheel, gashed on the mill. */
+const wheelPartSchema = z
+  .object({
+    id: idSchema,
+    kind: z.literal('wheel'),
+    name: partNameSchema,
+    drive: driveSchema,
+    rim: rimSchema,
+    cutter: cutterChoiceSchema,
+    dividing: dividingSchema,
+    gash: gashSchema,
+    cut: cutSchema,
+    settled: settledByStationSchema.readonly(),
+  })
+  .readonly();
+export type WheelPart = z.infer<typeof wheelPartSchema>;
+
+export const partSchema = z.discriminatedUnion('kind', [
+  spurPartSchema,
+  dividePartSchema,
+  wormPartSchema,
+  wheelPartSchema,
+]);
 export type Part = z.infer<typeof partSchema>;
+/** A part with spaces to cut on the mill. */
+export type IndexedPart = Exclude<Part, WormPart>;
+/** A part with a form cutter. */
+export type CutterPart = SpurPart | WheelPart;
+/** Either half of a worm drive. */
+export type DrivePart = WormPart | WheelPart;
 
 /** How parts of a job hang together: a pair, a worm drive, a ring that indexes another part. */
 const relationSchema = z

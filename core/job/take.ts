@@ -213,9 +213,9 @@ export function takeBentAngle(job: Job, partId: string, { helixDeg, train, mateT
 export function withCutter(job: Job, partId: string, cutterId: string | null, shop: Equipment): Job {
   const cutter = shop.cutters.find(({ id }) => id === cutterId);
   const changed = withPart(job, partId, (part) =>
-    part.kind === 'spur' ? { ...part, cutter: { ...part.cutter, cutterId } } : part,
+    part.kind === 'spur' || part.kind === 'wheel' ? { ...part, cutter: { ...part.cutter, cutterId } } : part,
   );
-  const used = new Set(changed.parts.map((part) => (part.kind === 'spur' ? part.cutter.cutterId : null)));
+  const used = new Set(changed.parts.map((part) => ('cutter' in part ? part.cutter.cutterId : null)));
   const others = job.equipment.cutters.filter(({ id }) => id !== cutterId && used.has(id));
   return { ...changed, equipment: { ...job.equipment, cutters: cutter ? [...others, cutter] : others } };
 }

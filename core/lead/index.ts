@@ -14,7 +14,7 @@ export {
 export { proveHelix, spindleTurns, type HelixProof } from './motion.ts';
 export { positionsOf, strayText } from './saying.ts';
 export { leadSchema, noLeadChosen, type LeadInput } from './schema.ts';
-export type { TableSetting } from './setting.ts';
+export { setTable, type TableSetting } from './setting.ts';
 export { leadCutter, planLead, searchLeads, type LeadQuestion } from './station.ts';
 export type { LeadCutter, LeadDetail, LeadFacts, LeadGround, LeadWay, LeadWork } from './types.ts';
 export {
@@ -22,6 +22,7 @@ export {
   cornerReach,
   headTilt,
   onScale,
+  settingOf,
   tableSwing,
   testLine,
   widerBySetting,

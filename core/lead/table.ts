@@ -51,6 +51,17 @@ export function headTilt(hand: 'right' | 'left', helixDeg: number, side: 'near' 
 export const onScale = (degrees: number, minutes: number): number =>
   (Math.round((degrees * 60) / minutes) * minutes) / 60;
 
+/** What a scale’s nearest mark leaves of an angle. @param over length of the cut, mm @returns degrees; how far it leans over that length, µm */
+export function settingOf(
+  degrees: number,
+  minutes: number,
+  over: number,
+): { readonly degrees: number; readonly off: number; readonly lean: number } {
+  const scale = onScale(degrees, minutes);
+  const off = scale - degrees;
+  return { degrees: scale, off, lean: over * 1000 * Math.tan((Math.abs(off) * Math.PI) / 180) };
+}
+
 /**
  * How much wider a space gets at its mouth when the cutter stands beside the helix by a small angle: the length of cutter in
  * the work, times that angle. An upper bound: the disk is widest there only at the top of the work.

@@ -1,20 +1,30 @@
 import type { DividingGround } from '../dividing/index.ts';
 import type { Issue } from '../findings/index.ts';
-import { mateOf, type Job, type Part } from '../job/index.ts';
+import { mateOf, partnerOf, type IndexedPart, type Job, type Part, type WormPart } from '../job/index.ts';
 import type { Equipment, Head } from '../shop/index.ts';
 import { readGear } from '../gear/index.ts';
-import { angleText, approx, type UnitSystem } from '../units/index.ts';
+import { angleText, approx } from '../units/index.ts';
 import { planDivide } from './divide.ts';
-import { planSpur, type SpurGround } from './spur.ts';
+import { planSpur } from './spur.ts';
+import { judgeDrives } from './drives.ts';
 import type { PartPlan, Plan } from './types.ts';
+import { planWheelPart } from './wheel.ts';
+import { planWormPart, type WormGround } from './worm.ts';
 
 /** How each kind of part is planned. One line for each kind. */
-function planPart(part: Part, on: SpurGround, system: UnitSystem): PartPlan {
+function planPart(part: Part, job: Job, shop: Equipment): PartPlan {
+  const cutters = { jobs: job.equipment.cutters, shop: shop.cutters };
   switch (part.kind) {
-    case 'spur':
-      return planSpur(part, on, system);
+    case 'spur': {
+      const on = { dividing: groundOf(job, shop, part), cutters, mateThinning: thinningOfMate(job, part.id) };
+      return planSpur(part, on, job.units);
+    }
     case 'divide':
-      return planDivide(part, on.dividing, system);
+      return planDivide(part, groundOf(job, shop, part), job.units);
+    case 'worm':
+      return planWormPart(part, wormGround(job, shop, part), job.units);
+    case 'wheel':
+      return planWheelPart(part, groundOf(job, shop, part), cutters, job.units);
   }
 }
 
@@ -54,9 +64,13 @@ function kept<T extends Named>(own: T | null, all: readonly T[], built: (thing: 
 /** How the shop differs today from what a part was planned with. */
 function changesSince(job: Job, shop: Equipment, part: Part): Issue[] {
   const own = job.equipment;
+  if (part.kind === 'worm') {
+    const lathe = kept(own.lathes.find(({ id }) => id === part.lathe.latheId) ?? null, shop.lathes);
+    return lathe ? sayChange(lathe, 'equipment.lathes', { changed: 'lathe-changed', left: 'lathe-left-shop' }) : [];
+  }
   const head = own.heads.find(({ id }) => id === part.dividing.headId) ?? null;
   const gears = own.gearSets.find(({ id }) => id === head?.differential?.gearSetId) ?? null;
-  const usesMill = part.kind === 'divide' || !readGear(part.gear, job.units).helixDeg.equals(0);
+  const usesMill = part.kind !== 'spur' || !readGear(part.gear, job.units).helixDeg.equals(0);
   const mill = usesMill ? (own.mills.find(({ id }) => id === part.dividing.millId) ?? null) : null;
   const drives = own.steppers.filter(({ headId }) => headId === head?.id);
   const found: Issue[] = [];
@@ -71,14 +85,18 @@ function changesSince(job: Job, shop: Equipment, part: Part): Issue[] {
     for (const drive of drives) say(kept(drive, shop.steppers), 'equipment.steppers', 'stepper-changed', null);
   }
   say(kept(mill, shop.mills), 'equipment.mills', 'mill-changed', 'mill-left-shop');
-  const cutterId = part.kind === 'spur' ? part.cutter.cutterId : null;
+  const cutterId = 'cutter' in part ? part.cutter.cutterId : null;
   const cutter = own.cutters.find(({ id }) => id === cutterId) ?? null;
   say(kept(cutter, shop.cutters), 'equipment.cutters', 'cutter-changed', 'cutter-left-shop');
   return found;
 } // prettier-ignore
 
 /** The job's own copies rule; the shop's serve where the job has none. How a head stands is always today's. */
-export function groundOf(job: Job, shop: Equipment, { dividing }: Pick<Part, 'dividing'>): DividingGround {
+export function groundOf(
+  job: Job,
+  shop: Equipment,
+  { dividing }: Pick<IndexedPart, 'dividing'>,
+): DividingGround {
   const own = job.equipment.heads.find(({ id }) => id === dividing.headId) ?? null;
   const live = shop.heads.find(({ id }) => id === dividing.headId) ?? null;
   const stands = live && { mounted: live.mounted, standing: live.standing };
@@ -90,6 +108,18 @@ export function groundOf(job: Job, shop: Equipment, { dividing }: Pick<Part, 'di
     gearSets: [...job.equipment.gearSets, ...shop.gearSets],
     steppers: own ? job.equipment.steppers : shop.steppers,
     shop,
+  };
+}
+
+/** The lathe of a worm, the job's own copy first, and the scale its wheel's gash is set on. */
+function wormGround(job: Job, shop: Equipment, part: WormPart): WormGround {
+  const lathes = [...job.equipment.lathes, ...shop.lathes];
+  const lathe = lathes.find(({ id }) => id === part.lathe.latheId) ?? null;
+  const partner = partnerOf(job, part.id);
+  const mill = partner?.kind === 'wheel' ? groundOf(job, shop, partner).mill : null;
+  return {
+    lathe: { lathe, gearSets: [...job.equipment.gearSets, ...shop.gearSets] },
+    scale: mill && { mill: mill.name, minutes: mill.scaleMinutes },
   };
 }
 
@@ -126,10 +156,9 @@ export function plan(job: Job, shop: Equipment): Plan {
     for (const found of changesSince(job, shop, part))
       if (!findings.some(({ given, code }) => given === found.given && code === found.code))
         findings.push(found);
-    const cutters = { jobs: job.equipment.cutters, shop: shop.cutters };
-    const on = { dividing: groundOf(job, shop, part), cutters, mateThinning: thinningOfMate(job, part.id) };
-    return planPart(part, on, job.units);
+    return planPart(part, job, shop);
   });
+  findings.push(...judgeDrives(job, parts));
   return { jobId: job.id, name: job.name, units: job.units, parts, findings };
 }
 

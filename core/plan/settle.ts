@@ -1,16 +1,19 @@
 import { withPart, type Job } from '../job/index.ts';
 import type { AnyStationPlan, PartPlan } from './types.ts';
 
-/** Settles a station with today's answer. Settling the dividing also fixes the way in force, by its content. */
+/** Settles a station with today's answer. Settling the dividing or the lathe also fixes the way in force, by its content. */
 export function settleStation(job: Job, partId: string, station: AnyStationPlan): Job {
-  return withPart(job, partId, (part) => ({
-    ...part,
-    settled: { ...part.settled, [station.id]: station.toSettle },
-    dividing:
-      station.id === 'dividing' && station.detail.inForce
-        ? { ...part.dividing, choice: station.detail.inForce.choice }
-        : part.dividing,
-  }));
+  return withPart(job, partId, (part) => {
+    const settled = { ...part.settled, [station.id]: station.toSettle };
+    if (part.kind === 'worm') {
+      const way = station.id === 'lathe' ? station.detail.inForce : null;
+      const choice = way && { setting: way.setting, train: way.train };
+      return { ...part, settled, ...(choice ? { lathe: { ...part.lathe, choice } } : {}) };
+    }
+    const { dividing } = part;
+    const way = station.id === 'dividing' ? station.detail.inForce : null;
+    return { ...part, settled, dividing: way ? { ...dividing, choice: way.choice } : dividing };
+  });
 }
 
 /** Opens a settled station again. */

@@ -3,6 +3,7 @@ import type { BlankDetail } from '../blank/index.ts';
 import type { CutDetail } from '../cut/index.ts';
 import type { CutterDetail } from '../cutter/index.ts';
 import type { DividingDetail } from '../dividing/index.ts';
+import type { DriveDetail } from '../drive/index.ts';
 import type { Issue } from '../findings/index.ts';
 import type { GearDetail } from '../gear/index.ts';
 import type { Part } from '../job/index.ts';
@@ -10,15 +11,22 @@ import type { LeadDetail } from '../lead/index.ts';
 import type { SpacingDetail } from '../spacing/index.ts';
 import type { Moved, Settled, StationId, StationState, StationWork } from '../station/index.ts';
 import type { UnitSystem } from '../units/index.ts';
+import type { RimDetail, WheelDetail } from '../wheel/index.ts';
+import type { LatheDetail, WormDetail } from '../worm/index.ts';
 
 /** What each station has of its own. One line for each station. */
 export interface StationDetails {
   gear: GearDetail & { readonly arrival: ArrivalDetail };
+  drive: DriveDetail;
   spacing: SpacingDetail;
   blank: BlankDetail;
+  wheelBlank: RimDetail;
   cutter: CutterDetail;
   dividing: DividingDetail;
+  lathe: LatheDetail;
   lead: LeadDetail;
+  worm: WormDetail;
+  wheel: WheelDetail;
   cut: CutDetail;
 }
 

@@ -3,6 +3,7 @@ export {
   equipmentFromV2,
   equipmentFromV3,
   equipmentFromV4,
+  equipmentFromV5,
   equipmentToToday,
   headFromV1,
   headFromV2,
@@ -14,6 +15,7 @@ export {
   equipmentSchema,
   gearSetSchema,
   headSchema,
+  latheSchema,
   LEAST_HOLES,
   millSchema,
   MOST_HOLES,
@@ -31,12 +33,14 @@ export {
   type Mill,
   type Plate,
   type Ring,
+  type ShopLathe,
   type Standing,
   type Stepper,
 } from './schema.ts';
 export {
   plainCutter,
   plainHead,
+  plainLathe,
   STOCK_EQUIPMENT,
   STOCK_GEARS,
   STOCK_HEADS,
@@ -50,12 +54,14 @@ export {
 export {
   idFrom,
   leadFromThreads,
+  readBox,
   readCircles,
   readCutterNumber,
   readHoles,
   readRatio,
   readToothRange,
   toothRangeText,
+  type BoxSetting,
 } from './reading.ts';
 export { lengthCell, lengthText as lengthCellText, pitchCell, pitchCellText } from './takeRow.ts';
 export {

@@ -60,6 +60,11 @@ export function equipmentFromV4(raw: unknown): unknown {
   return isObject(raw) ? { ...raw, mills: each(raw['mills'], millFromV4) } : raw;
 }
 
+/** Equipment as it rested before lathes were listed. */
+export function equipmentFromV5(raw: unknown): unknown {
+  return isObject(raw) ? { lathes: [], ...raw } : raw;
+}
+
 /** Equipment that rests without a version mark: every step fills in only what is lacking, so all may be taken. */
 export const equipmentToToday = (raw: unknown): unknown =>
-  equipmentFromV4(equipmentFromV3(equipmentFromV2(equipmentFromV1(raw))));
+  equipmentFromV5(equipmentFromV4(equipmentFromV3(equipmentFromV2(equipmentFromV1(raw)))));

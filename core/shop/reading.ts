@@ -1,6 +1,22 @@
 import { fail, ok, type Issue, type Result } from '../findings/index.ts';
-import { exact, exactText, measure, parseCount, type Measure } from '../units/index.ts';
-import { CUTTER_NUMBERS, LEAST_HOLES, MOST_HOLES, type CutterNumber, type FormCutter } from './schema.ts';
+import {
+  exact,
+  exactText,
+  MM_PER_INCH,
+  measure,
+  parseCount,
+  parseRatio,
+  type Exact,
+  type Measure,
+} from '../units/index.ts';
+import {
+  CUTTER_NUMBERS,
+  LEAST_HOLES,
+  MOST_HOLES,
+  type CutterNumber,
+  type FormCutter,
+  type ShopLathe,
+} from './schema.ts';
 
 /**
  * A worm ratio as people write it: `40`, `40:1`, `1/40`, `1:40`, `40.5`, `81/2`. Less than one is taken as the spindle's
@@ -105,3 +121,28 @@ export function leadFromThreads(typed: string): Measure | null {
     /^\s*(\d+(?:[.,]\d+)?)\s*(?:tpi|t\.p\.i\.|threads?(?:\s+per\s+inch)?|per\s+inch)\s*$/i.exec(typed) ?? [];
   return threads === undefined ? null : measure(`1/${threads.replace(',', '.')}`, 'in');
 }
+
+/** A setting of a lathe’s gearbox, with the turns it gives the leadscrew for one of the spindle while the gears are one to one. */
+export interface BoxSetting {
+  readonly name: string;
+  readonly ratio: Exact;
+}
+
+/**
+ * The settings of a box as they stand on its plate: `8 9 10 11½ 12`, or with commas `0.5, 0.75, 1 1/4`.
+ * @param leadscrew mm, exact, > 0 @returns none where there is no box
+ * Issues: box-bad for each that cannot be read
+ */
+export function readBox({ by, settings }: ShopLathe['box'], leadscrew: Exact): Result<readonly BoxSetting[]> {
+  const words = (/[,;]/.test(settings) ? settings.split(/[,;]/) : settings.split(/\s+/)).map((word) => word.trim()).filter((word) => word !== '');
+  const issues: Issue[] = [];
+  const read: BoxSetting[] = [];
+  for (const word of words) {
+    const figure = parseRatio(measure(word.replace('½', ' 1/2').replace('¼', ' 1/4').replace('¾', ' 3/4').trim(), 'count'), 'A setting');
+    if (!figure.ok) issues.push({ code: 'box-bad', path: '', severity: 'wrong', given: word });
+    else if (by === 'tpi') read.push({ name: `${word} per inch`, ratio: MM_PER_INCH.div(figure.value).div(leadscrew) });
+    else if (by === 'mm') read.push({ name: `${word} mm`, ratio: figure.value.div(leadscrew) });
+    else read.push({ name: word, ratio: figure.value });
+  }
+  return issues.length > 0 ? fail(...issues) : ok(read);
+} // prettier-ignore

@@ -168,6 +168,28 @@ export const millSchema = z
   .readonly();
 export type Mill = z.infer<typeof millSchema>;
 
+/** A lathe, as far as odd threads need it: its leadscrew, what its gearbox does, the change gears that go on it. */
+export const latheSchema = z
+  .object({
+    id: idSchema,
+    name: nameSchema,
+    /** Travel of the carriage for one turn of the leadscrew. */
+    leadscrew: measureSchema,
+    /**
+     * The settings of its gearbox with the gears one to one, as they stand on its plate: pitches in mm, threads to the inch, or
+     * turns of the leadscrew for one of the spindle. Empty: no box.
+     */
+    box: z.object({ by: z.enum(['mm', 'tpi', 'turns']), settings: z.string().max(600) }).readonly(),
+    gearSetId: idSchema.nullable(),
+    /** Has the bracket a stud for two gears side by side? */
+    stud: z.boolean(),
+    /** Of the top slide, to step from start to start: travel a turn (may be left empty) and marks on its dial. */
+    slideLead: measureSchema,
+    slideMarks: z.int().min(1).max(5000),
+  })
+  .readonly();
+export type ShopLathe = z.infer<typeof latheSchema>;
+
 /** Numbers of form cutters: 1 to 8, with the halves of the fifteen-cutter set. */
 export const CUTTER_NUMBERS = ['1', '1½', '2', '2½', '3', '3½', '4', '4½', '5', '5½', '6', '6½', '7', '7½', '8'] as const; // prettier-ignore
 export type CutterNumber = (typeof CUTTER_NUMBERS)[number];
@@ -215,6 +237,7 @@ export const equipmentSchema = z
     steppers: z.array(stepperSchema).max(40).readonly(),
     mills: z.array(millSchema).max(40).readonly(),
     cutters: z.array(cutterSchema).max(600).readonly(),
+    lathes: z.array(latheSchema).max(40).readonly(),
   })
   .superRefine((equipment, context) => {
     const tell = (path: (string | number)[], message: string) =>
@@ -231,7 +254,14 @@ export const equipmentSchema = z
       if (!equipment.heads.some(({ id }) => id === stepper.headId))
         tell(['steppers', i, 'headId'], `${stepper.name} turns a head that is not listed.`);
     }
-    for (const kind of ['heads', 'gearSets', 'steppers', 'mills', 'cutters'] as const) {
+    for (const [i, lathe] of equipment.lathes.entries()) {
+      if (lathe.gearSetId === null || equipment.gearSets.some(({ id }) => id === lathe.gearSetId)) continue;
+      tell(
+        ['lathes', i, 'gearSetId'],
+        `${lathe.name} is geared with a set of change gears that is not listed.`,
+      );
+    }
+    for (const kind of ['heads', 'gearSets', 'steppers', 'mills', 'cutters', 'lathes'] as const) {
       const twice = twiceIn(equipment[kind]);
       if (twice !== null) tell([kind], `Two entries are called ${twice}. Give each its own name.`);
     }
@@ -239,4 +269,11 @@ export const equipmentSchema = z
   .readonly();
 export type Equipment = z.infer<typeof equipmentSchema>;
 
-export const NO_EQUIPMENT: Equipment = { heads: [], gearSets: [], steppers: [], mills: [], cutters: [] };
+export const NO_EQUIPMENT: Equipment = {
+  heads: [],
+  gearSets: [],
+  steppers: [],
+  mills: [],
+  cutters: [],
+  lathes: [],
+};

@@ -1,6 +1,16 @@
 import { TWELVE_GEARS } from '../gearing/index.ts';
 import { measure } from '../units/index.ts';
-import type { Equipment, FormCutter, GearSet, Head, Mill, Plate, Ring, Standing } from './schema.ts';
+import type {
+  Equipment,
+  FormCutter,
+  GearSet,
+  Head,
+  Mill,
+  Plate,
+  Ring,
+  ShopLathe,
+  Standing,
+} from './schema.ts';
 
 /**
  * Plate sets to start from, as data.
@@ -117,6 +127,18 @@ export const STOCK_MILL: Mill = {
   ...STRAIGHT_TABLE,
 };
 
+/** A lathe with nothing known of it but its leadscrew: what a new one starts from. */
+export const plainLathe = (id: string, name: string, leadscrew: ShopLathe['leadscrew']): ShopLathe => ({
+  id,
+  name,
+  leadscrew,
+  box: { by: leadscrew.unit === 'in' ? 'tpi' : 'mm', settings: '' },
+  gearSetId: null,
+  stud: true,
+  slideLead: measure('', leadscrew.unit),
+  slideMarks: 100,
+});
+
 /** A form cutter with nothing known of it but its pitch: what a new one starts from. */
 export const plainCutter = (id: string, name: string, pitch: FormCutter['pitch']): FormCutter => ({
   id,
@@ -141,4 +163,5 @@ export const STOCK_EQUIPMENT: Equipment = {
   steppers: [],
   mills: [STOCK_MILL],
   cutters: [],
+  lathes: [],
 };

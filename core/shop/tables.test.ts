@@ -8,6 +8,8 @@ import {
   NO_EQUIPMENT,
   plainCutter,
   plainHead,
+  plainLathe,
+  readBox,
   readCutterNumber,
   readCircles,
   readRatio,
@@ -20,7 +22,7 @@ import {
   type Equipment,
   type TableId,
 } from './index.ts';
-import { measure } from '../units/index.ts';
+import { exact, exactText, measure } from '../units/index.ts';
 
 const shop = {
   ...STOCK_EQUIPMENT,
@@ -30,6 +32,10 @@ const shop = {
     { ...plainCutter('c1', 'Fog drive cutter', measure('12', 'dp')), number: '3' as const, school: 'inch' as const, range: { from: 35, to: 54 }, stamped: measure('.180', 'in'), diameter: measure('2 3/8', 'in'), teeth: 12, material: 'HSS' },
     { ...plainCutter('c2', 'Orrery set, no name', measure('0.5', 'module')), number: '1½' as const },
     { ...plainCutter('c3', 'Rack end', measure('1', 'module')), range: { from: 135, to: null } },
+  ],
+  lathes: [
+    { ...plainLathe('l1', 'Inch lathe', measure('1/8', 'in')), box: { by: 'tpi' as const, settings: '8 9 10 11½ 12' }, gearSetId: STOCK_EQUIPMENT.gearSets[0]!.id, slideLead: measure('2.5', 'mm') },
+    { ...plainLathe('l2', 'Bare lathe', measure('3', 'mm')), stud: false },
   ],
 }; // prettier-ignore
 const rows = (text: string) => text.split('\n').map((line) => line.split('|'));
@@ -52,6 +58,32 @@ describe('worm ratios as people write them', () => {
   test.each(['', '0', '0:1', '40:0', 'forty', '-40', '40:1:1', '1e3'])('not %s', (typed) =>
     expect(readRatio(typed).ok).toBe(false),
   );
+});
+
+describe('the box of a lathe', () => {
+  const eighth = exact(254, 80);
+  const ratios = (by: 'mm' | 'tpi' | 'turns', settings: string) =>
+    need(readBox({ by, settings }, eighth)).map(({ name, ratio }) => `${name} ${exactText(ratio)}`);
+  test('threads to the inch, pitches or turns, as they stand on its plate', () => {
+    expect(ratios('tpi', '8 11½ 4')).toEqual(['8 per inch 1', '11½ per inch 16/23', '4 per inch 2']);
+    expect(ratios('tpi', '11 1/2, 8')).toEqual(['11 1/2 per inch 16/23', '8 per inch 1']);
+    expect(ratios('mm', '3.175; 6.35')).toEqual(['3.175 mm 1', '6.35 mm 2']);
+    expect(ratios('turns', '1 1/2 2:1')).toEqual(['1 1', '1/2 1/2', '2:1 2']);
+    expect(ratios('mm', '  ')).toEqual([]);
+  });
+  test('a setting that cannot be read is named', () => {
+    const bad = readBox({ by: 'tpi', settings: '8 x 0' }, eighth);
+    expect(bad.ok ? [] : bad.issues.map(sayIssue)).toEqual([
+      '“x” is no setting of a box. Write them like 8 9 10 11½ 12, or with commas.',
+      '“0” is no setting of a box. Write them like 8 9 10 11½ 12, or with commas.',
+    ]);
+  });
+  test('a lathe row: its screw in threads, a set that is not listed', () => {
+    const text = `lathe|leadscrew|box|box counts|gear set\nLittle lathe|8 tpi|8 16|tpi|${shop.gearSets[0]!.name}\nOther|3 mm||| None such\nThird|0`;
+    const result = need(read('lathes', text));
+    expect(result.equipment.lathes.at(-1)).toMatchObject({ name: 'Little lathe', leadscrew: { typed: '1/8', unit: 'in' }, gearSetId: shop.gearSets[0]!.id });
+    expect(why('lathes', text)).toEqual(['3: There is no set of change gears called “None such” in the shop.', '4: The lead of the leadscrew must be more than zero; 0 is not.']);
+  }); // prettier-ignore
 });
 
 describe('circles', () => {

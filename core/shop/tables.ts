@@ -7,6 +7,7 @@ import {
   takeCutter,
   takeGear,
   takeHead,
+  takeLathe,
   takeMill,
   takePlate,
   takeRing,
@@ -17,7 +18,16 @@ import {
 } from './takeRow.ts';
 
 /** The tables of the shop, each of which goes out and comes in as rows of cells. */
-export const TABLE_IDS = ['heads', 'plates', 'rings', 'gears', 'steppers', 'mills', 'cutters'] as const;
+export const TABLE_IDS = [
+  'heads',
+  'plates',
+  'rings',
+  'gears',
+  'steppers',
+  'mills',
+  'cutters',
+  'lathes',
+] as const;
 export type TableId = (typeof TABLE_IDS)[number];
 
 export const TABLE_NAMES: Readonly<Record<TableId, string>> = {
@@ -28,6 +38,7 @@ export const TABLE_NAMES: Readonly<Record<TableId, string>> = {
   steppers: 'stepper drives',
   mills: 'mills',
   cutters: 'form cutters',
+  lathes: 'lathes',
 };
 
 /** A row taken into the shop, or why it cannot be. */
@@ -147,6 +158,22 @@ const TABLES: Readonly<Record<TableId, Table>> = {
         cutter.material,
       ]),
   },
+  lathes: {
+    columns: ['lathe', 'leadscrew', 'box', 'box counts', 'gear set', 'stud', 'slide lead', 'slide marks'],
+    needed: 2,
+    take: takeLathe,
+    rows: ({ lathes, gearSets }) =>
+      lathes.map((lathe) => [
+        lathe.name,
+        lengthText(lathe.leadscrew),
+        lathe.box.settings,
+        lathe.box.settings === '' ? '' : lathe.box.by,
+        gearSets.find(({ id }) => id === lathe.gearSetId)?.name ?? '',
+        yes(lathe.stud),
+        lengthText(lathe.slideLead),
+        String(lathe.slideMarks),
+      ]),
+  },
 }; // prettier-ignore
 
 /** A table as rows of cells, its heading first. */
@@ -187,6 +214,7 @@ const KEYS: Readonly<Record<TableId, readonly string[]>> = {
   steppers: ['drive'],
   mills: ['mill'],
   cutters: ['cutter'],
+  lathes: ['lathe'],
 };
 
 /**

@@ -12,6 +12,7 @@ import {
 import {
   idFrom,
   leadFromThreads,
+  readBox,
   readCircles,
   readCutterNumber,
   readHoles,
@@ -294,4 +295,30 @@ export function takeCutter(equipment: Equipment, cells: Cells): Result<Equipment
   const plain = plainCutter(idOf(equipment.cutters, name), name, pitch);
   const cutter = { ...plain, number, school, range, teeth, angle: angle ?? plain.angle, diameter: diameter!, bore: bore!, width: width!, stamped: stamped!, material: cell('material').trim().slice(0, 40) };
   return ok({ ...equipment, cutters: put(equipment.cutters, cutter) });
+} // prettier-ignore
+
+export function takeLathe(equipment: Equipment, cells: Cells): Result<Equipment> {
+  const cell = (name: string) => cells[name] ?? '';
+  const leadscrew = leadFromThreads(cell('leadscrew')) ?? lengthCell(cell('leadscrew'));
+  const slideLead = leadFromThreads(cell('slide lead')) ?? lengthCell(cell('slide lead'));
+  const gears = cell('gear set').trim();
+  const set = equipment.gearSets.find(({ name }) => sameName(name, gears));
+  const screw = parsePositiveLength(leadscrew, 'The lead of the leadscrew');
+  const usual = leadscrew.unit === 'in' ? 'tpi' : 'mm';
+  const by = readWord(cell('box counts'), 'what the box counts', { '': usual, mm: 'mm', tpi: 'tpi', turns: 'turns' } as const);
+  const box = { by: by.ok ? by.value : usual, settings: cell('box').trim().slice(0, 600) } as const;
+  const read = all(
+    readName(cell('lathe'), 'the lathe’s name'),
+    screw,
+    by,
+    screw.ok ? readBox(box, screw.value) : ok(null),
+    gears === '' || set ? ok(set ?? null) : fail(wrong('no-such-gears', gears)),
+    readYes(cell('stud'), 'the stud', true),
+    optionalLength(slideLead, 'The lead of the slide’s screw'),
+    cell('slide marks').trim() === '' ? ok(100) : readWhole(cell('slide marks'), 'The marks on the slide’s dial', 1, 5000),
+  );
+  if (!read.ok) return read;
+  const [name, , , , gearSet, stud, , slideMarks] = read.value;
+  const lathe = { id: idOf(equipment.lathes, name), name, leadscrew, box, gearSetId: gearSet?.id ?? null, stud, slideLead, slideMarks };
+  return ok({ ...equipment, lathes: put(equipment.lathes, lathe) });
 } // prettier-ignore

@@ -3,11 +3,16 @@ import type { Issue } from '../findings/index.ts';
 /** Stations keep their number when others are absent from a card. */
 export const STATIONS = {
   gear: { number: 1, title: 'Gear' },
+  drive: { number: 1, title: 'Drive' },
   spacing: { number: 1, title: 'Spacing' },
   blank: { number: 2, title: 'Blank' },
+  wheelBlank: { number: 2, title: 'Blank' },
   cutter: { number: 3, title: 'Cutter' },
   dividing: { number: 4, title: 'Dividing' },
+  lathe: { number: 4, title: 'Lathe' },
   lead: { number: 5, title: 'Lead' },
+  worm: { number: 5, title: 'Worm' },
+  wheel: { number: 5, title: 'Wheel' },
   cut: { number: 7, title: 'Cut' },
 } as const;
 

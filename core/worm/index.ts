@@ -1,12 +1,19 @@
-export { findLatheGears, PI_STAND_INS, type Lathe, type LatheWay } from './lathe.ts';
-export { flatAndCrest, WORM_SCHOOLS, type WormProportions } from './proportions.ts';
-export { USUAL_FACE_ANGLE, wheelCutAs, wheelSizes, type WheelSizes } from './wheel.ts';
+export { findLatheGears, judgeLatheGears, PI_STAND_INS, type Lathe, type LatheWay } from './lathe.ts';
 export {
-  axialFromNormal,
-  likelySelfLocking,
-  USUAL_FRICTION,
-  wormForCentre,
-  wormSizes,
-  type Worm,
-  type WormSizes,
-} from './worm.ts';
+  astrayText,
+  planLathe,
+  type LatheDetail,
+  type LatheFacts,
+  type LatheGround,
+} from './latheStation.ts';
+export {
+  noLatheChosen,
+  plainWorm,
+  threadingSchema,
+  wormSchema,
+  type ThreadingInput,
+  type WormInput,
+} from './schema.ts';
+export { dialReading, startWays, type Slide, type StartWay } from './starts.ts';
+export { planWorm, usualThreadLength, type AngleScale, type WormDetail, type WormFacts } from './station.ts';
+export { toolOf, wormTemplate, type WormTool } from './tool.ts'; // prettier-ignore

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { aimFrom, rankMethods, searchMethods } from '../../core/dividing/index.ts';
-import type { Job } from '../../core/job/index.ts';
+import { indexedParts, type Job } from '../../core/job/index.ts';
 import { searchBends, searchLeads } from '../../core/lead/index.ts';
 import { bendQuestion, groundOf, leadQuestion, plan, stationOf } from '../../core/plan/index.ts';
 import { STOCK_EQUIPMENT, type Equipment } from '../../core/shop/index.ts';
@@ -12,7 +12,8 @@ import { route, type Route } from './route.ts';
 
 /** What the dividing station finds at once and what takes longer, ranked together. @throws Refused 404 for a part that is not there */
 function waysOf(job: Job, partId: string | undefined, shop: Equipment) {
-  const part = partId === undefined ? job.parts[0] : job.parts.find(({ id }) => id === partId);
+  const parts = indexedParts(job);
+  const part = partId === undefined ? parts[0] : parts.find(({ id }) => id === partId);
   if (!part) throw notFound('part', partId ?? '');
   const planned = plan(job, shop).parts.find(({ id }) => id === part.id)!;
   const { aim, methods, lead } = stationOf(planned, 'dividing')!.detail;

@@ -2,7 +2,7 @@ import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { sayIssue, type Issue } from '../../core/findings/index.ts';
-import { mateOf, withHead, type Job } from '../../core/job/index.ts';
+import { indexedParts, mateOf, partnerOf, withHead, type Job } from '../../core/job/index.ts';
 import type { PartPlan } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import type { StationId } from '../../core/station/index.ts';
@@ -22,7 +22,9 @@ interface RouteCardProps {
 }
 
 const headIdOf = (job: Job, partId: string): string | undefined =>
-  job.parts.find(({ id }) => id === partId)?.dividing.headId ?? undefined;
+  indexedParts(job).find(({ id }) => id === partId)?.dividing.headId ?? undefined;
+
+const NAMED = { spur: 'The gear', divide: 'The work', worm: 'The worm', wheel: 'The wheel' } as const;
 
 const CAME = {
   drawing: 'from a drawing',
@@ -34,6 +36,8 @@ const CAME = {
 /** What kind of part this is, and how it arrived. */
 function arrivalWords(job: Job, { id }: PartPlan): string {
   const part = job.parts.find((own) => own.id === id);
+  if (part?.kind === 'worm' || part?.kind === 'wheel')
+    return partnerOf(job, id) ? `${part.kind} of a worm drive` : part.kind === 'worm' ? 'a worm' : 'a worm wheel';
   if (part?.kind !== 'spur') return 'just divide';
   // the second gear of a pair came the way of the first
   const came = part.arrival.by === 'drawing' ? (mateOf(job, id)?.arrival.by ?? 'drawing') : part.arrival.by;
@@ -117,7 +121,7 @@ function PartTabs({ job, partId }: { readonly job: Job; readonly partId: string 
     <nav className="part-tabs" aria-label="Parts">
       {inOrder.map(({ id, kind, name }, i) => (
         <Link key={id} to={`/jobs/${job.id}/${id}`} aria-current={id === partId ? 'page' : undefined}>
-          {i + 1}. {name || (kind === 'spur' ? 'The gear' : 'The work')}
+          {i + 1}. {name || NAMED[kind]}
           {ringFor(id) && <small>first: it indexes the other</small>}
         </Link>
       ))}

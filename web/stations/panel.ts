@@ -1,5 +1,5 @@
 import type { Issue } from '../../core/findings/index.ts';
-import type { DividePart, Job, Part, SpurPart } from '../../core/job/index.ts';
+import type { CutterPart, DividePart, DrivePart, IndexedPart, Job, SpurPart, WheelPart, WormPart } from '../../core/job/index.ts';
 import type { PartPlan, StationPlan } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import type { StationId } from '../../core/station/index.ts';
@@ -9,11 +9,16 @@ import type { UnitSystem } from '../../core/units/index.ts';
 interface PartsOf {
   gear: SpurPart;
   blank: SpurPart;
-  cutter: SpurPart;
+  drive: DrivePart;
+  wheelBlank: WheelPart;
+  cutter: CutterPart;
   spacing: DividePart;
-  dividing: Part;
+  dividing: IndexedPart;
+  lathe: WormPart;
   lead: SpurPart;
-  cut: Part;
+  worm: WormPart;
+  wheel: WheelPart;
+  cut: IndexedPart;
 }
 
 /** What a station's panel and drawing are given. They render the plan and hand changes back; they compute nothing. */

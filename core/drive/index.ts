@@ -1,0 +1,37 @@
+export {
+  contactRatio,
+  engagedLength,
+  FAIR_GASH_DEG,
+  MOST_GASH_DEG,
+  undercutBelow,
+  usualWorms,
+} from './pair.ts';
+export { flatAndCrest, WORM_SCHOOLS, type WormProportions } from './proportions.ts';
+export { MOST_STARTS, readDrive, type DriveReadings } from './read.ts';
+export {
+  identifyDrive,
+  takeCandidate,
+  type DriveCandidate,
+  type SampleAnswer,
+  type SampleFit,
+} from './sample.ts';
+export { driveSchema, emptyDrive, type DriveInput, type DriveSample } from './schema.ts';
+export { fromCentre, fromDiameter, type SolvedWorm } from './solve.ts';
+export {
+  planDrive,
+  ratioText,
+  type DriveDetail,
+  type DriveFacts,
+  type DriveWork,
+  type PairReport,
+} from './station.ts';
+export { USUAL_FACE_ANGLE, wheelCutAs, wheelSizes, type WheelSizes } from './wheelSizes.ts';
+export {
+  axialFromNormal,
+  likelySelfLocking,
+  USUAL_FRICTION,
+  wormForCentre,
+  wormSizes,
+  type Worm,
+  type WormSizes,
+} from './wormSizes.ts'; // prettier-ignore

@@ -1,0 +1,165 @@
+import { at, type Issue } from '../findings/index.ts';
+import { textValue, type StationWork } from '../station/index.ts';
+import {
+  decimalText,
+  dmsText,
+  exact,
+  lengthText,
+  pitchText,
+  type Exact,
+  type Pitch,
+  type UnitSystem,
+} from '../units/index.ts';
+import { contactRatio, engagedLength, FAIR_GASH_DEG, undercutBelow, usualWorms } from './pair.ts';
+import type { WormProportions } from './proportions.ts';
+import { readDrive, type DriveReadings } from './read.ts';
+import { identifyDrive, type SampleAnswer } from './sample.ts';
+import { valuesOf, workingOf } from './saying.ts';
+import type { DriveInput } from './schema.ts';
+import { fromCentre, fromDiameter } from './solve.ts';
+import { likelySelfLocking, wormSizes, type WormSizes } from './wormSizes.ts'; // prettier-ignore
+
+/** Worm and wheel as far as they are common to both. Lengths mm, angles radians. */
+export interface DriveFacts {
+  /** As given, and the plane it is meant in. */
+  readonly pitch: Pitch;
+  readonly plane: DriveInput['plane'];
+  readonly axialModule: number;
+  readonly starts: number;
+  readonly teeth: number;
+  readonly hand: DriveInput['hand'];
+  readonly proportions: WormProportions;
+  /** Of the tool, degrees, exact. */
+  readonly includedDeg: Exact;
+  readonly wormDiameter: number;
+  readonly worm: WormSizes;
+  readonly wheelDiameter: number;
+  readonly centre: number;
+  /** The worm’s, and so the wheel’s. */
+  readonly addendum: number;
+}
+
+/** How the two run together. */
+export interface PairReport {
+  /** Turns of the worm for one of the wheel, as text: `20`, `13 1/3`. */
+  readonly ratio: string;
+  readonly leadAngleDeg: number;
+  readonly frictionDeg: number;
+  readonly selfLocking: boolean;
+  readonly contactRatio: number;
+  readonly undercutBelow: number;
+  /** Of the worm that the wheel reaches over, mm. */
+  readonly engaged: number;
+  /** Pitch diameters a worm usually has at this distance, mm. */
+  readonly usualWorms: readonly [number, number];
+}
+
+export interface DriveDetail {
+  readonly facts: DriveFacts | null;
+  readonly pair: PairReport | null;
+  readonly sample: SampleAnswer;
+}
+
+export type DriveWork = StationWork<DriveFacts, DriveDetail>;
+
+const DEG = 180 / Math.PI;
+
+/** `20`, `13 1/3`: turns of a worm for one of its wheel. */
+export function ratioText(teeth: number, starts: number): string {
+  const ratio = exact(teeth, starts);
+  const whole = ratio.floor();
+  const rest = ratio.sub(whole);
+  if (rest.equals(0)) return decimalText(whole);
+  return `${whole.equals(0) ? '' : `${decimalText(whole)} `}${rest.toFraction()}`;
+}
+
+/** @returns null while something is missing; issues at the field that cannot be */
+function solve(read: DriveReadings, input: DriveInput, system: UnitSystem): { facts: DriveFacts | null; issues: Issue[] } {
+  const { pitch, module, plane, starts, teeth, shape } = read;
+  if (!pitch || module === null || starts === null || teeth === null || !shape) return { facts: null, issues: [] };
+  const byWorm = input.sizeBy === 'worm';
+  const given = byWorm ? read.wormDiameter : read.centre;
+  if (given === null) return { facts: null, issues: [] };
+  const field = byWorm ? 'wormDiameter' : 'centre';
+  const wrong = (code: Issue['code'], detail: Record<string, string>): { facts: null; issues: Issue[] } => ({
+    facts: null,
+    issues: [{ code, path: field, severity: 'wrong', given: lengthText(given, system), detail }],
+  });
+  const solved = byWorm ? fromDiameter(plane, module, starts, given) : fromCentre(plane, module, starts, teeth, given);
+  if (!solved) return byWorm ? wrong('worm-threads-across', { least: lengthText(starts * module, system) }) : wrong('worm-centre-none', {});
+  const { axialModule, pitchDiameter } = solved;
+  const wheelDiameter = teeth * axialModule;
+  if (pitchDiameter <= 0) return wrong('worm-centre-short', { wheel: lengthText(wheelDiameter / 2, system) });
+  const proportions = shape.proportionsAt(Math.PI * axialModule);
+  const worm = wormSizes({ axialModule, starts, pitchDiameter, proportions });
+  if (worm.root <= 0) return wrong('worm-thin', { worm: lengthText(pitchDiameter, system), depth: lengthText(worm.depth, system), least: lengthText(pitchDiameter - worm.root, system), at: byWorm ? 'its pitch diameter' : `a worm of Ø ${lengthText(pitchDiameter, system)}` });
+  if (worm.toolFlat <= 0 || worm.crest <= 0)
+    return { facts: null, issues: [{ code: 'worm-thread-pointed', path: 'thread.depth', severity: 'wrong', given: dmsText(shape.includedDeg), detail: { which: worm.crest <= 0 ? 'crest' : 'tool' } }] };
+  const addendum = proportions.addendum * worm.axialPitch;
+  const facts: DriveFacts = { pitch, plane, axialModule, starts, teeth, hand: read.hand, proportions, includedDeg: shape.includedDeg, wormDiameter: pitchDiameter, worm, wheelDiameter, centre: (pitchDiameter + wheelDiameter) / 2, addendum };
+  return { facts, issues: [] };
+} // prettier-ignore
+
+/** Issues: worm-steep, wheel-undercut, worm-slender */
+function judge({ worm, teeth, proportions, wormDiameter }: DriveFacts, sizeField: string): Issue[] {
+  const issues: Issue[] = [];
+  const angle = dmsText(exact((worm.leadAngle * DEG).toFixed(6)));
+  const steep = worm.leadAngle * DEG > FAIR_GASH_DEG;
+  if (steep) issues.push({ code: 'worm-steep', path: sizeField, severity: 'query', given: angle, detail: { fair: `${FAIR_GASH_DEG}°` } });
+  if (worm.root < worm.depth) issues.push({ code: 'worm-slender', path: sizeField, severity: 'query', given: decimalText(worm.root / wormDiameter, 2) });
+  const least = undercutBelow(proportions);
+  if (teeth < least - 0.5) issues.push({ code: 'wheel-undercut', path: 'teeth', severity: 'query', given: String(teeth), detail: { least: decimalText(least, 1), angle: dmsText(exact((2 * proportions.pressureAngle * DEG).toFixed(4))) } });
+  return issues;
+} // prettier-ignore
+
+function reportOf(facts: DriveFacts, friction: number): PairReport {
+  const { worm, proportions, teeth, starts, axialModule, wheelDiameter, addendum, centre } = facts;
+  return {
+    ratio: ratioText(teeth, starts),
+    leadAngleDeg: worm.leadAngle * DEG,
+    frictionDeg: Math.atan(friction / Math.cos(proportions.pressureAngle)) * DEG,
+    selfLocking: likelySelfLocking(worm.leadAngle, proportions.pressureAngle, friction),
+    contactRatio: contactRatio(teeth, axialModule, proportions),
+    undercutBelow: undercutBelow(proportions),
+    engaged: engagedLength(wheelDiameter, addendum),
+    usualWorms: usualWorms(centre),
+  };
+}
+
+/**
+ * The drive: what worm and wheel have in common, and how the two run together.
+ * @param path of `drive` in the document
+ * Issues: those of the readings; worm-threads-across, worm-centre-none, worm-centre-short, worm-thin, worm-thread-pointed, worm-steep,
+ * worm-slender, wheel-undercut
+ * Source: docs/sources.md#worm
+ */
+export function planDrive(input: DriveInput, path: string, system: UnitSystem): DriveWork {
+  const read = readDrive(input);
+  const { facts, issues: found } = solve(read, input, system);
+  const sample = identifyDrive(input.sample);
+  const pair = facts && reportOf(facts, read.friction);
+  const issues = [
+    ...read.issues,
+    ...found,
+    ...(facts ? judge(facts, input.sizeBy === 'worm' ? 'wormDiameter' : 'centre') : []),
+    ...at('sample', sample.issues),
+  ];
+  return {
+    id: 'drive',
+    facts,
+    answer: facts && pair ? answerOf(facts, pair) : read.teeth !== null && read.starts !== null ? `${ratioText(read.teeth, read.starts)} : 1, sizes to be given` : 'pitch, starts and teeth needed',
+    values: facts && pair ? valuesOf(facts, pair, system) : read.teeth !== null && read.starts !== null ? [textValue({ key: 'ratio', label: 'Ratio', settles: true }, `${ratioText(read.teeth, read.starts)} : 1`)] : [],
+    working: facts && pair ? workingOf(facts, pair, read) : [],
+    cautions: pair
+      ? [{ code: 'self-locking', when: 'Where a load hangs on it', text: pair.selfLocking ? 'fit a brake all the same. A worm this flat usually holds, until it shakes or is oiled well: then the load comes down.' : 'fit a brake. The wheel can drive a worm this steep, and the load comes down.' }]
+      : [],
+    issues: at(path, issues),
+    detail: { facts, pair, sample },
+  };
+} // prettier-ignore
+
+function answerOf({ pitch, plane, starts, proportions }: DriveFacts, { ratio }: PairReport): string {
+  const what = plane === 'normal' ? ' normal' : '';
+  const start = starts === 1 ? '1 start' : `${starts} starts`;
+  return `${ratio} : 1, ${pitchText(pitch)}${what}, ${start}, ${decimalText(2 * proportions.pressureAngle * DEG, 2)}°`;
+}

@@ -1,0 +1,68 @@
+import { planCut } from '../cut/index.ts';
+import { countFor, judgeCutter, pickedCutter, planCutter, type CutterNeed } from '../cutter/index.ts';
+import { countAim, planDividing, type DividingGround, type Target } from '../dividing/index.ts';
+import { planDrive, type DriveFacts } from '../drive/index.ts';
+import type { WheelPart } from '../job/index.ts';
+import { leadCutter } from '../lead/index.ts';
+import type { ToothForm } from '../toothform/index.ts';
+import { exact, type UnitSystem } from '../units/index.ts';
+import { planRim, planWheel } from '../wheel/index.ts';
+import { finishStation } from './finish.ts';
+import type { CutterGround } from './spur.ts';
+import type { PartPlan } from './types.ts';
+
+/** What a wheel asks of its cutter: by its own count for one start, as a helical gear of the lead angle for several. */
+export function wheelNeed({ teeth, starts, pitch, includedDeg, worm, addendum }: DriveFacts): CutterNeed {
+  return {
+    teeth,
+    pitch,
+    angleDeg: includedDeg.div(2),
+    helixDeg: starts === 1 ? 0 : (worm.leadAngle * 180) / Math.PI,
+    dedendum: worm.depth - addendum,
+  };
+}
+
+const formOf = ({ teeth, worm, proportions, addendum }: DriveFacts): ToothForm => ({
+  teeth,
+  module: worm.normalModule,
+  pressureAngle: proportions.pressureAngle,
+  addendum,
+  wholeDepth: worm.depth,
+  thinning: 0,
+});
+
+/** A worm wheel: the drive, its blank, cutter, spaces, how it is gashed, and the rounds. */
+export function planWheelPart(part: WheelPart, ground: DividingGround, cutters: CutterGround, system: UnitSystem): PartPlan {
+  const path = `parts.${part.id}`;
+  const drive = planDrive(part.drive, `${path}.drive`, system);
+  const { facts } = drive;
+  const blank = planRim(part.rim, facts, `${path}.rim`, system);
+  const picked = pickedCutter(part.cutter, cutters.jobs, cutters.shop);
+  const need = facts && wheelNeed(facts);
+  const cutter = planCutter(part.cutter, facts?.teeth ?? null, need, facts && formOf(facts), { picked, owned: cutters.shop }, path, 'drive.teeth');
+  const { diameter } = leadCutter(picked);
+  const judged = need && picked ? judgeCutter(picked, need, part.cutter.countBy, cutters.shop) : null;
+  const madeFor = judged?.madeFor ?? (need && countFor(need, part.cutter.countBy, diameter));
+  const wheel = planWheel(part.gash, facts, blank.facts, ground.mill, { diameter, madeFor }, `${path}.gash`, system);
+  const target: Target | null = facts && { along: 'turn', aim: countAim(facts.teeth, facts.wheelDiameter) };
+  const dividing = planDividing(part.dividing, target, ground, `${path}.dividing`);
+  const spaces = facts && { spaces: facts.teeth, full: true };
+  const depth = wheel.facts && exact(wheel.facts.depth.toFixed(9));
+  const cut = planCut(part.cut, depth, spaces, `${path}.cut`, system);
+  const { settled } = part;
+  const ready = facts && wheel.facts && dividing.facts && cut.facts;
+  return {
+    id: part.id,
+    kind: part.kind,
+    name: part.name,
+    stations: [
+      finishStation('drive', drive, settled.drive, system),
+      finishStation('wheelBlank', blank, settled.wheelBlank, system),
+      finishStation('cutter', cutter, settled.cutter, system),
+      finishStation('dividing', dividing, settled.dividing, system),
+      finishStation('wheel', wheel, settled.wheel, system),
+      finishStation('cut', cut, settled.cut, system),
+    ],
+    cutting: ready ? { divisions: facts.teeth, full: true, startSpace: cut.facts.startSpace, rounds: cut.detail.rounds, helix: null } : null,
+  };
+} // prettier-ignore

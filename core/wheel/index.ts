@@ -1,0 +1,14 @@
+export { contactOf, MARKING_FILM, type Contact, type FlankSpot, type GashToJudge } from './contact.ts';
+export { hobOf, infeedOf, STRAIGHT_FLUTES_DEG, type HobData, type Infeed } from './gash.ts';
+export { planRim, rimShape, usualFaces, type RimDetail, type RimFacts } from './rim.ts';
+export {
+  GASH_SCHOOLS,
+  gashSchema,
+  noGashChosen,
+  plainRim,
+  rimSchema,
+  type GashInput,
+  type GashSchool,
+  type RimInput,
+} from './schema.ts';
+export { planWheel, type SchoolAnswer, type WheelCutter, type WheelDetail, type WheelFacts } from './station.ts'; // prettier-ignore

@@ -1,0 +1,198 @@
+import { wheelSizes, type DriveFacts } from '../drive/index.ts';
+import { at, fail, ok, type Issue, type Result } from '../findings/index.ts';
+import { lengthValue, textValue, type StationWork, type Value, type Working } from '../station/index.ts';
+import {
+  approx,
+  decimalText,
+  lengthFigure,
+  lengthText,
+  parseAngleDeg,
+  parseLength,
+  parsePositiveLength,
+  type UnitSystem,
+} from '../units/index.ts';
+import type { RimInput } from './schema.ts'; // prettier-ignore
+
+/** A wheel's blank. Lengths mm, angles radians. */
+export interface RimFacts {
+  readonly rim: RimInput['rim'];
+  readonly throat: number;
+  /** At the corners of the hollow; the throat's own on a plain rim. */
+  readonly outside: number;
+  readonly throatRadius: number;
+  readonly faceWidth: number;
+  readonly faceAngle: number;
+  /** Of the hollow, from corner to corner; the rest of the face is chamfer. */
+  readonly hollow: number;
+  /** Where the chamfer ends at the faces; null where there is none. */
+  readonly sideDiameter: number | null;
+  readonly bore: number;
+  /** What the depth from the throat grows by, for the throat as it was turned. */
+  readonly deeper: number;
+}
+
+export interface RimDetail {
+  readonly facts: RimFacts | null;
+  readonly drive: DriveFacts | null;
+  /** Face widths that the schools give, mm. */
+  readonly usual: readonly { readonly mm: number; readonly source: string }[];
+}
+
+const DEG = Math.PI / 180;
+
+/**
+ * Face widths in use.
+ * Sources: 2.38·p + ¼ in, Machinery’s Handbook, worm wheels (from memory); 2m(0.5 + √(q + 1)), metric practice
+ */
+export const usualFaces = ({ worm, axialModule, wormDiameter }: DriveFacts): RimDetail['usual'] => [
+  { mm: 2.38 * worm.axialPitch + 6.35, source: '2.38 of the pitch and ¼ in' },
+  { mm: 2 * axialModule * (0.5 + Math.sqrt(wormDiameter / axialModule + 1)), source: 'metric books' },
+];
+
+/** The narrower of them: what is wider than the hollow carries nothing. */
+export const usualFace = (usual: RimDetail['usual']): number => Math.min(...usual.map(({ mm }) => mm));
+
+interface RimReadings {
+  readonly face: number | null;
+  readonly faceAngle: number | null;
+  readonly bore: number | null;
+  readonly measured: number | null;
+  readonly issues: readonly Issue[];
+}
+
+/** Issues: those of the parsers; out-of-range */
+function readRim(input: RimInput): RimReadings {
+  const optional = (typed: RimInput['faceWidth'], what: string): Result<number | null> => {
+    if (typed.typed.trim() === '') return ok(null);
+    const read = parsePositiveLength(typed, what);
+    return read.ok ? ok(approx(read.value)) : read;
+  };
+  const face = optional(input.faceWidth, 'The face width');
+  const measured = optional(input.measured, 'The throat as turned');
+  const angle = parseAngleDeg(input.faceAngle);
+  const spread: Result<number> = !angle.ok
+    ? angle
+    : angle.value.gte(20) && angle.value.lte(120)
+      ? ok(approx(angle.value) * DEG)
+      : fail({ code: 'out-of-range', path: '', severity: 'wrong', given: input.faceAngle.typed, allowed: 'It runs from 20° to 120°; about 60° is usual', detail: { what: 'A face angle' } });
+  const bore = parseLength(input.bore);
+  const solid: Result<number> = bore.ok
+    ? bore.value.gte(0)
+      ? ok(approx(bore.value))
+      : fail({ code: 'negative', path: '', severity: 'wrong', given: input.bore.typed, detail: { what: 'A bore' } })
+    : fail(...bore.issues.map((found) => (found.code === 'missing' ? { ...found, allowed: 'the bore (0 for none)' } : found)));
+  const issuesOf = (read: Result<unknown>, path: string) => (read.ok ? [] : at(path, read.issues));
+  return {
+    face: face.ok ? face.value : null,
+    faceAngle: spread.ok ? spread.value : null,
+    bore: solid.ok ? solid.value : null,
+    measured: measured.ok ? measured.value : null,
+    issues: [...issuesOf(face, 'faceWidth'), ...issuesOf(spread, 'faceAngle'), ...issuesOf(solid, 'bore'), ...issuesOf(measured, 'measured')],
+  };
+} // prettier-ignore
+
+/**
+ * The shape of a rim. The hollow goes as far as its angle or the face lets it; beyond it the corners are chamfered along the
+ * rays from the worm's axis.
+ * Source: by geometry
+ */
+export function rimShape(drive: DriveFacts, rim: RimInput['rim'], faceWidth: number, faceAngle: number): Omit<RimFacts, 'bore' | 'deeper'> {
+  const { teeth, starts, axialModule, wormDiameter, addendum, centre } = drive;
+  const within = (angle: number) => wheelSizes(teeth, starts, { axialModule, wormDiameter, addendum, faceAngle: angle });
+  const full = within(faceAngle);
+  const { throatDiameter: throat, throatRadius } = full;
+  if (rim === 'plain') return { rim, throat, outside: throat, throatRadius, faceWidth, faceAngle, hollow: 0, sideDiameter: null };
+  const narrow = faceWidth <= full.faceWidth;
+  const sizes = narrow ? within(2 * Math.asin(Math.min(1, faceWidth / 2 / throatRadius))) : full;
+  return {
+    rim,
+    throat,
+    outside: sizes.outsideDiameter,
+    throatRadius,
+    faceWidth,
+    faceAngle,
+    hollow: sizes.faceWidth,
+    sideDiameter: narrow ? null : 2 * (centre - faceWidth / 2 / Math.tan(faceAngle / 2)),
+  };
+} // prettier-ignore
+
+/** Issues: bore-over-root, bore-near-root, blank-off-nominal, blank-far-off, rim-chamfer-root */
+function judge(shape: Omit<RimFacts, 'bore' | 'deeper'>, { bore, measured }: RimReadings, input: RimInput, drive: DriveFacts, system: UnitSystem): Issue[] {
+  const { worm, wheelDiameter, addendum } = drive;
+  const issues: Issue[] = [];
+  const mm = (value: number, finish: 'shop' | 'fine' = 'shop') => lengthText(value, system, finish);
+  const root = wheelDiameter - 2 * (worm.depth - addendum);
+  if (bore !== null) {
+    const wall = (root - bore) / 2;
+    if (wall <= 0) issues.push({ code: 'bore-over-root', path: 'bore', severity: 'wrong', given: input.bore.typed, detail: { root: `Ø ${mm(root)}` } });
+    else if (bore > 0 && wall < worm.depth) issues.push({ code: 'bore-near-root', path: 'bore', severity: 'query', given: input.bore.typed, detail: { wall: mm(wall), wanted: mm(worm.depth) } });
+  }
+  if (shape.sideDiameter !== null && shape.sideDiameter < root) issues.push({ code: 'rim-chamfer-root', path: 'faceWidth', severity: 'query', given: mm(shape.faceWidth), detail: { most: mm(2 * Math.tan(shape.faceAngle / 2) * (drive.centre - root / 2)) } });
+  if (measured !== null) {
+    const off = measured - shape.throat;
+    if (Math.abs(off) > addendum / 4) issues.push({ code: 'blank-far-off', path: 'measured', severity: 'query', given: input.measured.typed, detail: { off: mm(Math.abs(off), 'fine'), wanted: `Ø ${mm(shape.throat, 'fine')}` } });
+    else if (Math.abs(off) > 1e-9) {
+      const over = off > 0;
+      issues.push({ code: 'blank-off-nominal', path: 'measured', severity: over ? 'query' : 'note', given: input.measured.typed, detail: { off: mm(Math.abs(off), 'fine'), way: over ? 'over' : 'under', dial: mm(worm.depth + off / 2, 'fine'), nominal: mm(worm.depth, 'fine'), tips: over ? 'long and eat the clearance of the worm' : 'short, which does no harm' } });
+    }
+  }
+  return issues;
+} // prettier-ignore
+
+/**
+ * The blank of a worm wheel.
+ * @param drive null while unknown @param path of `rim` in the document
+ * Issues: those of the parsers; bore-over-root, bore-near-root, blank-off-nominal, blank-far-off, rim-chamfer-root
+ * Source: docs/sources.md#worm
+ */
+export function planRim(input: RimInput, drive: DriveFacts | null, path: string, system: UnitSystem): StationWork<RimFacts, RimDetail> {
+  const read = readRim(input);
+  const empty: StationWork<RimFacts, RimDetail> = { id: 'wheelBlank', facts: null, answer: 'waits for the drive', values: [], working: [], cautions: [], issues: at(path, read.issues), detail: { facts: null, drive, usual: [] } };
+  if (!drive) return empty;
+  const usual = usualFaces(drive);
+  if (read.faceAngle === null || read.issues.some(({ path: field }) => field === 'faceWidth')) return { ...empty, answer: 'sizes to be given', detail: { ...empty.detail, usual } };
+  const shape = rimShape(drive, input.rim, read.face ?? usualFace(usual), read.faceAngle);
+  const issues = judge(shape, read, input, drive, system);
+  const wrong = [...read.issues, ...issues].some(({ severity }) => severity === 'wrong');
+  const facts: RimFacts = { ...shape, bore: read.bore ?? 0, deeper: read.measured === null ? 0 : (read.measured - shape.throat) / 2 };
+  const figure = (value: number) => lengthFigure(value, system);
+  return {
+    ...empty,
+    facts: wrong || read.bore === null ? null : facts,
+    answer: `Ø ${figure(shape.outside)} × ${figure(shape.faceWidth)}${shape.rim === 'throat' ? `, throat Ø ${figure(shape.throat)}` : ''}`,
+    values: valuesOf(shape, read, drive),
+    working: workingOf(shape, drive),
+    issues: at(path, [...read.issues, ...issues]),
+    detail: { facts, drive, usual },
+  };
+} // prettier-ignore
+
+function valuesOf(shape: Omit<RimFacts, 'bore' | 'deeper'>, { bore, measured }: RimReadings, { wheelDiameter, worm, addendum }: DriveFacts): Value[] {
+  const throated = shape.rim === 'throat';
+  return [
+    lengthValue({ key: 'outside', label: throated ? 'Outside, at the corners' : 'Outside', settles: true }, shape.outside),
+    ...(throated ? [lengthValue({ key: 'throat', label: 'Throat diameter', symbol: 'd_{a2}', settles: true }, shape.throat), lengthValue({ key: 'throatRadius', label: 'Throat radius', settles: true }, shape.throatRadius)] : []),
+    lengthValue({ key: 'faceWidth', label: 'Face width', symbol: 'b', settles: true }, shape.faceWidth),
+    ...(throated ? [lengthValue({ key: 'hollow', label: 'Hollow, corner to corner' }, shape.hollow)] : []),
+    ...(shape.sideDiameter === null ? [] : [lengthValue({ key: 'side', label: 'Chamfered down to, at the faces', settles: true }, shape.sideDiameter)]),
+    ...(throated && shape.sideDiameter === null ? [textValue({ key: 'chamfer', label: 'Chamfer' }, 'none: the face is as wide as the hollow')] : []),
+    ...(bore === null ? [] : [lengthValue({ key: 'bore', label: 'Bore', settles: true }, bore)]),
+    lengthValue({ key: 'pitchDiameter', label: 'Pitch diameter', symbol: 'd_2' }, wheelDiameter),
+    lengthValue({ key: 'root', label: 'Root', symbol: 'd_{f2}' }, wheelDiameter - 2 * (worm.depth - addendum)),
+    ...(measured === null ? [] : [lengthValue({ key: 'measured', label: 'Throat as turned', settles: true }, measured)]),
+  ];
+} // prettier-ignore
+
+function workingOf(shape: Omit<RimFacts, 'bore' | 'deeper'>, { wheelDiameter, addendum, wormDiameter, centre }: DriveFacts): Working[] {
+  const f = (value: number) => decimalText(value, 4);
+  const mm = (value: number) => `${f(value)}\\ \\mathrm{mm}`;
+  const source = 'Machinery’s Handbook, worm wheels; by geometry';
+  const half = Math.asin(Math.min(1, shape.hollow / 2 / shape.throatRadius)) / DEG;
+  const lines: Working[] = [{ key: 'throat', label: 'Throat diameter', formula: 'd_{a2} = d_2 + 2h_a', put: `${f(wheelDiameter)} + 2 \\times ${f(addendum)}`, result: mm(shape.throat), source }];
+  if (shape.rim === 'plain') return lines;
+  return [
+    ...lines,
+    { key: 'throatRadius', label: 'Throat radius', formula: 'r_t = \\frac{d_1}{2} - h_a', put: `\\frac{${f(wormDiameter)}}{2} - ${f(addendum)}`, result: mm(shape.throatRadius), source },
+    { key: 'outside', label: 'Outside, at the corners', formula: '2\\left(a - r_t\\cos\\tfrac{\\nu}{2}\\right)', put: `2\\left(${f(centre)} - ${f(shape.throatRadius)}\\cos ${decimalText(half, 3)}^\\circ\\right)`, result: mm(shape.outside), source },
+  ];
+} // prettier-ignore

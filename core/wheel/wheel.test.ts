@@ -1,0 +1,240 @@
+import { describe, expect, test } from '@jest/globals';
+import { sayIssue } from '../findings/index.ts';
+import {
+  agreeOnDrive,
+  drawnDriveJob,
+  partnerOf,
+  withDrive,
+  withPart,
+  type Job,
+  type WheelPart,
+} from '../job/index.ts';
+import { plan, settleOpen, stationOf } from '../plan/index.ts';
+import { plainCutter, STOCK_EQUIPMENT, type Equipment } from '../shop/index.ts';
+import { measure } from '../units/index.ts';
+import { contactOf, hobOf, infeedOf, rimShape, usualFaces, type GashToJudge } from './index.ts'; // prettier-ignore
+
+const DEG = Math.PI / 180;
+const cutter = { ...plainCutter('m2-6', 'm 2 No. 6', measure('2', 'module')), number: '6' as const, school: 'metric' as const, diameter: measure('60', 'mm'), width: measure('8', 'mm') }; // prettier-ignore
+const shop: Equipment = { ...STOCK_EQUIPMENT, cutters: [cutter] };
+const job = (drive = {}) => drawnDriveJob({ id: 'w', name: 'Winch', shop }, drive);
+const change = (now: Job, how: (part: WheelPart) => WheelPart) =>
+  withPart(now, 'p1', (part) => (part.kind === 'wheel' ? how(part) : part));
+const withIt = (now: Job) => change(now, (part) => ({ ...part, cutter: { ...part.cutter, cutterId: 'm2-6' } })); // prettier-ignore
+const partOf = (now: Job) => plan(now, shop).parts.find(({ id }) => id === 'p1')!;
+const wheelOf = (now: Job) => stationOf(partOf(now), 'wheel')!;
+const blankOf = (now: Job) => stationOf(partOf(now), 'wheelBlank')!;
+const factsOf = (now: Job) => stationOf(partOf(now), 'drive')!.detail.facts!;
+const said = (station: { readonly issues: readonly Parameters<typeof sayIssue>[0][] }) =>
+  station.issues.map(
+    (issue) => `${issue.severity} ${issue.path.replace('parts.p1.', '')}: ${sayIssue(issue)}`,
+  );
+
+describe('the blank', () => {
+  test('throat, corners and chamfer; the hollow never wider than its angle', () => {
+    const drive = factsOf(job());
+    const wide = rimShape(drive, 'throat', 22, 60 * DEG);
+    expect(wide).toMatchObject({ throat: 84, throatRadius: 10 });
+    // the corner lies on the hollow's circle about the worm, at half the angle
+    expect(wide.hollow).toBeCloseTo(10, 9);
+    expect(Math.hypot(52 - wide.outside / 2, wide.hollow / 2)).toBeCloseTo(10, 9);
+    // the chamfer runs on along the ray from the worm's axis
+    expect((22 / 2 - wide.hollow / 2) / (wide.outside / 2 - wide.sideDiameter! / 2)).toBeCloseTo(Math.tan(30 * DEG), 9); // prettier-ignore
+    const narrow = rimShape(drive, 'throat', 8, 60 * DEG);
+    expect(narrow).toMatchObject({ sideDiameter: null, hollow: 8 });
+    expect(Math.hypot(52 - narrow.outside / 2, 4)).toBeCloseTo(10, 9);
+    expect(rimShape(drive, 'plain', 8, 60 * DEG)).toMatchObject({ outside: 84, hollow: 0 });
+  });
+
+  // Source: Machinery's Handbook, worm wheels (from memory): face 2.38 p + 1/4 in
+  test('the usual face, and a throat that was turned off size', () => {
+    expect(usualFaces(factsOf(job()))[0]!.mm).toBeCloseTo(2.38 * 2 * Math.PI + 6.35, 9);
+    const under = change(job(), (part) => ({ ...part, rim: { ...part.rim, measured: measure('83.8', 'mm') } }));
+    expect(blankOf(under).issues.map(sayIssue).join()).toMatch(/0\.200 mm under size\. Set from its outside, the dial goes to 4\.300 mm instead of 4\.400 mm/);
+    expect(wheelOf(under).detail.infeed!.fromThroat).toBeCloseTo(4.3, 9);
+  }); // prettier-ignore
+
+  test('bad input at its field', () => {
+    const rim = (how: Partial<WheelPart['rim']>) => said(blankOf(change(job(), (part) => ({ ...part, rim: { ...part.rim, ...how } })))).join();
+    expect(rim({ bore: measure('76', 'mm') })).toMatch(/^wrong rim\.bore/);
+    expect(rim({ faceAngle: measure('170', 'deg') })).toMatch(/^wrong rim\.faceAngle: A face angle of 170 is out of range/);
+    expect(rim({ faceWidth: measure('60', 'mm') })).toMatch(/query rim\.faceWidth: A face of 60\.00 mm is chamfered down to below the roots/);
+    expect(rim({ measured: measure('90', 'mm') })).toMatch(/query rim\.measured/);
+  }); // prettier-ignore
+});
+
+describe('what bears', () => {
+  const drive = factsOf(job());
+  const gash = (how: Partial<GashToJudge> = {}): GashToJudge => ({ school: 'plunge', rim: 'throat', faceWidth: 10, cutterDiameter: 60, madeFor: 40, ...how }); // prettier-ignore
+  const middle = (contact: ReturnType<typeof contactOf>) =>
+    contact.spots.filter(({ across, gap }) => Math.abs(across) < 1e-9 && gap !== null);
+
+  test('in the middle plane an exact cutter leaves the involute, which a rack touches all along', () => {
+    for (const d1 of ['24', '400']) {
+      const own = factsOf(job({ wormDiameter: measure(d1, 'mm') }));
+      // the worm's tips come down to here: a length h_a/sin α before the pitch point
+      const lowest =
+        Math.hypot(40 * Math.cos(20 * DEG), 40 * Math.sin(20 * DEG) - 2 / Math.sin(20 * DEG)) - 37.6;
+      const acting = middle(contactOf(own, gash({ cutterDiameter: 500 }))).filter(
+        ({ height }) => height > lowest,
+      );
+      expect(acting.length).toBeGreaterThan(8);
+      // the stock cutter's angle stands across the thread, the worm's along its axis: cos γ apart at the steeper worm
+      for (const { gap } of acting) expect(Math.abs(gap!)).toBeLessThan(d1 === '24' ? 6 : 0.5);
+    }
+  });
+
+  test('beside the middle it opens by the rule of a form cutter sunk too little, against the worm that falls away', () => {
+    const flat = factsOf(job({ wormDiameter: measure('400', 'mm') }));
+    const contact = contactOf(flat, gash({ cutterDiameter: 500 }));
+    const pitchLine = contact.spots.filter(({ height }) => Math.abs(height - 2.4) < 0.05);
+    const gapAt = (y: number) => pitchLine.find(({ across }) => Math.abs(across - y) < 1e-6)!.gap!;
+    for (const y of [2.5, 5]) {
+      // both sides lean alike in opposite ways; their mean is what the curvatures open
+      const opened = (gapAt(y) + gapAt(-y)) / 2 - gapAt(0);
+      const rise = (radius: number) => radius - Math.sqrt(radius ** 2 - y ** 2);
+      const expected =
+        1000 * (rise(200) * Math.sin(20 * DEG) - rise(250 - 2.4) * Math.sin(20 * DEG + Math.PI / 80));
+      expect(Math.abs(opened - expected)).toBeLessThan(0.35);
+      expect(opened).toBeGreaterThan(0);
+    }
+  });
+
+  test('a larger cutter leaves a narrower band; one hardly larger than the worm touches at its corners first', () => {
+    const found = [40, 60, 90, 140].map((cutterDiameter) => contactOf(drive, gash({ cutterDiameter })));
+    for (let i = 1; i < found.length; i += 1) {
+      expect(found[i]!.digs).toBeLessThanOrEqual(found[i - 1]!.digs);
+      if (i > 1) expect(found[i]!.width).toBeLessThanOrEqual(found[i - 1]!.width);
+    }
+    const near = contactOf(drive, gash({ cutterDiameter: 32 }));
+    expect(near.digs).toBeGreaterThan(100);
+    expect(near.clear).toBeLessThan(10);
+    // kept to the width that is clear, nothing touches first any more
+    expect(contactOf(drive, gash({ cutterDiameter: 32, faceWidth: near.clear })).digs).toBeLessThan(25);
+  });
+
+  test('a straight traverse bears in a narrow band', () => {
+    const straight = contactOf(drive, gash({ school: 'traverse', rim: 'plain', faceWidth: 16 }));
+    expect(straight.width).toBeGreaterThan(0);
+    expect(straight.width).toBeLessThan(6);
+  });
+
+  test('set beside its angle a gash bears less', () => {
+    const share = (setOff: number) => contactOf(drive, gash({ cutterDiameter: 60, setOff })).share;
+    expect(share(3 * DEG)).toBeLessThan(share(0));
+  });
+});
+
+describe('how it is cut', () => {
+  test('a cutter rounder than the hollow meets the corners first, and how far it goes from there', () => {
+    const drive = factsOf(job());
+    const rim = { ...rimShape(drive, 'throat', 22, 60 * DEG), bore: 12, deeper: 0 };
+    const { fromThroat, fromCorners } = infeedOf(drive, rim, 'plunge', 60);
+    expect(fromThroat).toBeCloseTo(4.4, 9);
+    // by search: lower the disk until it touches the corner circle of the rim anywhere
+    const { leadAngle } = drive.worm;
+    const touches = (bottom: number) => {
+      for (let x = -6; x <= 6; x += 0.002) {
+        const z = 52 - Math.sqrt((rim.outside / 2) ** 2 - x ** 2);
+        const [u, v] = [x * Math.cos(leadAngle) - 5 * Math.sin(leadAngle), x * Math.sin(leadAngle) + 5 * Math.cos(leadAngle)];
+        if (Math.abs(u) < 0.004 && Math.hypot(v, z - (bottom - 30)) <= 30) return true;
+      }
+      return false;
+    };
+    let [low, high] = [0, 30];
+    for (let i = 0; i < 40; i += 1) {
+      const mid = (low + high) / 2;
+      if (touches(mid)) high = mid;
+      else low = mid;
+    }
+    const root = 12 + 4.4 - 2;
+    expect(fromCorners!).toBeCloseTo(root - high, 2);
+    // smaller than the hollow it goes to the bottom of it
+    expect(infeedOf(drive, rim, 'plunge', 19).fromCorners).toBeNull();
+    expect(infeedOf(drive, { ...rim, rim: 'plain' }, 'plunge', 60).fromCorners).toBeNull();
+  }); // prettier-ignore
+
+  test('set to the scale’s nearest mark, with its hand, and what that leans; every space proved', () => {
+    const wheel = wheelOf(withIt(job()));
+    expect(wheel.detail.setting).toMatchObject({ by: 'table', way: 'away', scale: 5 });
+    const left = wheelOf(withIt(job({ hand: 'left' })));
+    expect(left.detail.setting).toMatchObject({ way: 'towards' });
+    const face = wheel.detail.rim!.faceWidth;
+    expect(wheel.detail.lean).toBeCloseTo(face * 1000 * Math.tan(5 * DEG - Math.atan(1 / 12)), 6);
+    const dividing = stationOf(partOf(withIt(job())), 'dividing')!;
+    expect(dividing.answer).toMatch(/1 turn/);
+    expect(dividing.detail.inForce!.proof.everySpaceTrue).toBe(true);
+    expect(partOf(withIt(job())).cutting).toMatchObject({ divisions: 40, full: true });
+  });
+
+  test('the cutter: by its own count for one start, by the virtual one for several; m = mn/cos γ makes a stock cutter fit', () => {
+    const one = stationOf(partOf(withIt(job())), 'cutter')!;
+    expect(one.detail.inForce).toMatchObject({ verdict: 'fits', cutAs: 40 });
+    const three = withIt(job({ starts: measure('3', 'count'), plane: 'normal', wormDiameter: measure('30', 'mm') })); // prettier-ignore
+    const gamma = Math.asin(0.2);
+    expect(stationOf(partOf(three), 'cutter')!.detail.inForce!.cutAs).toBeCloseTo(
+      40 / Math.cos(gamma) ** 3,
+      9,
+    );
+    expect(wheelOf(three).detail.cutAs).toBeCloseTo(40 / Math.cos(gamma) ** 3, 9);
+  });
+
+  test('gash and hob: short by what is left, and a hob tall enough to clear the worm’s tips', () => {
+    const hobbed = change(withIt(job()), (part) => ({
+      ...part,
+      gash: { ...part.gash, school: 'hob' as const },
+    }));
+    const wheel = wheelOf(hobbed);
+    expect(wheel.detail.hobStock).toBeCloseTo(0.44, 9);
+    const hob = hobOf(factsOf(job()), 8, 35);
+    // sunk to the centre distance its tips reach the wheel's roots: a − da/2 is the wheel's root radius
+    expect(52 - hob.outside / 2).toBeCloseTo(40 - 2.4, 9);
+    expect(hob).toMatchObject({ straight: true, fluteHand: 'left', shares: false });
+    expect(hobOf(factsOf(job({ starts: measure('2', 'count') })), 8, 35)).toMatchObject({ straight: false, shares: true }); // prettier-ignore
+    // flutes square to the thread: their lead angle and the thread's make a right angle
+    expect(Math.atan(hob.fluteLead / (Math.PI * 24)) / DEG).toBeCloseTo(90 - Math.atan(1 / 12) / DEG, 9);
+    const deep = change(hobbed, (part) => ({
+      ...part,
+      gash: { ...part.gash, hobStock: measure('5', 'mm') },
+    }));
+    expect(said(wheelOf(deep)).join()).toMatch(/wrong gash\.hobStock: Leaving 5 for the hob is not possible/);
+  });
+
+  test('beyond what a form cutter gashes: asked over 15°, refused over 45°; a cutter smaller than the worm', () => {
+    expect(said(wheelOf(withIt(job({ starts: measure('4', 'count') })))).join()).toMatch(/query gash\.choice: At 18° 26′ 06″ a form cutter leaves flanks that bear poorly/); // prettier-ignore
+    const steep = wheelOf(withIt(job({ starts: measure('14', 'count') })));
+    expect(steep.facts).toBeUndefined();
+    expect(said(steep).join()).toMatch(
+      /blocked gash\.choice: A lead angle of 49° 23′ 55″ is beyond what a form cutter can gash/,
+    );
+    expect(partOf(withIt(job({ starts: measure('14', 'count') }))).cutting).toBeNull();
+    const fat = withIt(job({ wormDiameter: measure('80', 'mm') }));
+    expect(said(wheelOf(fat)).join()).toMatch(/A cutter of Ø 60 mm is smaller than the worm, Ø 84 mm/);
+  });
+});
+
+describe('two cards that stay consistent', () => {
+  test('what both share is changed on both; the other card says what moved', () => {
+    const before = settleOpen(withIt(job()), partOf(withIt(job())));
+    const after = withDrive(before, 'p2', (drive) => ({ ...drive, hand: 'left' }));
+    expect(partnerOf(after, 'p2')!.drive.hand).toBe('left');
+    const drive = stationOf(partOf(after), 'drive')!;
+    expect(drive.state).toBe('doubt');
+    expect(drive.moved).toContainEqual({ key: 'hand', label: 'Hand of both', from: 'right', to: 'left' });
+    expect(plan(after, shop).findings).toEqual([]);
+  });
+
+  test('planned apart, it is told what differs; one press puts the figures of one on both', () => {
+    const apart = change(job(), (part) => ({ ...part, drive: { ...part.drive, hand: 'left', pitch: measure('2.5', 'module') } })); // prettier-ignore
+    const [finding] = plan(apart, shop).findings;
+    expect(sayIssue(finding!)).toMatch(/^Worm and wheel of this drive were planned with other figures: pitch 6\.2832 mm along the axis and 7\.854 mm along the axis; hand right and left; lead angle/); // prettier-ignore
+    // a change of one no longer touches the other
+    expect(
+      partnerOf(
+        withDrive(apart, 'p2', (drive) => ({ ...drive, hand: 'left' })),
+        'p2',
+      )!.drive.pitch.typed,
+    ).toBe('2.5');
+    expect(plan(agreeOnDrive(apart, 'p2'), shop).findings).toEqual([]);
+  });
+});

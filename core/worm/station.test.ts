@@ -1,0 +1,145 @@
+import { describe, expect, test } from '@jest/globals';
+import { sayIssue } from '../findings/index.ts';
+import { drawnDriveJob, withPart, type Job, type WormPart } from '../job/index.ts';
+import { plan, stationOf } from '../plan/index.ts';
+import { plainLathe, STOCK_EQUIPMENT, type Equipment, type ShopLathe } from '../shop/index.ts';
+import { measure } from '../units/index.ts';
+import { dialReading, startWays, toolOf, usualThreadLength, wormTemplate } from './index.ts';
+
+const DEG = Math.PI / 180;
+const gears = [20, 30, 35, 40, 45, 50, 55, 60, 65, 66, 70, 80, 100, 127].map((teeth) => ({
+  teeth,
+  count: 1,
+}));
+const lathe: ShopLathe = {
+  ...plainLathe('lathe', 'Bench lathe', measure('1/8', 'in')),
+  box: { by: 'tpi', settings: '8 9 10 11½ 12 16' },
+  gearSetId: 'lathe-gears',
+  slideLead: measure('2', 'mm'),
+  slideMarks: 40,
+};
+const shopWith = (change: Partial<ShopLathe> = {}, owned = gears): Equipment => ({
+  ...STOCK_EQUIPMENT,
+  gearSets: [...STOCK_EQUIPMENT.gearSets, { id: 'lathe-gears', name: 'Lathe gears', bore: '', pitch: '', gears: owned }],
+  lathes: [{ ...lathe, ...change }],
+}); // prettier-ignore
+const job = (shop = shopWith(), drive = {}) => drawnDriveJob({ id: 'w', name: 'Winch', shop }, drive);
+const change = (now: Job, how: (part: WormPart) => WormPart) =>
+  withPart(now, 'p2', (part) => (part.kind === 'worm' ? how(part) : part));
+const partOf = (now: Job, shop = shopWith()) => plan(now, shop).parts.find(({ id }) => id === 'p2')!;
+const latheOf = (now: Job, shop?: Equipment) => stationOf(partOf(now, shop), 'lathe')!;
+const wormOf = (now: Job, shop?: Equipment) => stationOf(partOf(now, shop), 'worm')!;
+
+describe('the thread and its tool', () => {
+  test('the tool laid into the thread: at the pitch line thread and space are alike, turned to the lead it is narrower', () => {
+    const { drive } = stationOf(partOf(job()), 'worm')!.detail;
+    const level = toolOf(drive!, 'axis');
+    expect(level.includedAngle / DEG).toBeCloseTo(40, 9);
+    // flat, and both flanks up to the pitch line: half the pitch
+    const below = drive!.worm.depth - drive!.addendum;
+    expect(level.flat + 2 * below * Math.tan(20 * DEG)).toBeCloseTo(Math.PI, 9);
+    const turned = toolOf(drive!, 'thread');
+    expect(turned.flat / level.flat).toBeCloseTo(Math.cos(drive!.worm.leadAngle), 12);
+    expect(Math.tan(turned.includedAngle / 2) / Math.tan(20 * DEG)).toBeCloseTo(Math.cos(drive!.worm.leadAngle), 12); // prettier-ignore
+  });
+
+  test('the section of a thread cut by the tool, point by point round the worm, keeps to the stated tool', () => {
+    const { drive } = stationOf(partOf(job()), 'worm')!.detail;
+    const { worm, axialModule } = drive!;
+    const tool = toolOf(drive!, 'axis');
+    // the tool's flank swept along the lead, then cut by a plane through the axis a third of a turn on
+    const around = (2 * Math.PI) / 3;
+    for (const up of [0, 0.3, 0.7, 1]) {
+      const radius = worm.root / 2 + up * worm.depth;
+      const own = tool.flat / 2 + up * worm.depth * Math.tan(tool.includedAngle / 2);
+      const swept = own + (worm.lead * around) / (2 * Math.PI);
+      const section = swept - (worm.lead / 3); // prettier-ignore
+      const expected = Math.PI * axialModule * 0.25 + (radius - 12) * Math.tan(20 * DEG);
+      expect(section).toBeCloseTo(expected, 9);
+    }
+  });
+
+  test('the template closes over tip and flanks, and its sizes are those of the tool', () => {
+    const { drive } = stationOf(partOf(job()), 'worm')!.detail;
+    const sheet = wormTemplate(drive!, 'axis', 20, 'Worm');
+    const tip = sheet.outline.filter(({ y }) => y === 0);
+    expect(tip[1]!.x - tip[0]!.x).toBeCloseTo(20 * toolOf(drive!, 'axis').flat, 9);
+    expect(sheet.sizes.find(({ name }) => name === 'depth, tip to outside')!.mm).toBeCloseTo(4.4, 9);
+  });
+
+  // Source: Machinery's Handbook, worm gearing (from memory): length p(4.5 + z/50)
+  test('length, infeed, and the mill’s nearest mark to the lead angle', () => {
+    expect(usualThreadLength(10, 50)).toBe(55);
+    const worm = wormOf(job());
+    expect(worm.answer).toBe('Ø 28.00 × 33.30, 40°, 4.40 deep');
+    expect(worm.detail.infeed!.alongFlank).toBeCloseTo(4.4 / Math.cos(20 * DEG), 9);
+    // the stock mill's scale reads whole degrees: 5° for 4.7636°
+    expect(worm.detail.onScale).toMatchObject({ degrees: 5 });
+    expect(worm.detail.onScale!.lean).toBeCloseTo(10_000 * Math.tan((5 - Math.atan(1 / 12) / DEG) * DEG), 6);
+  });
+
+  test('a thread shorter than the wheel reaches over; a length and a scale that cannot be', () => {
+    const short = wormOf(change(job(), (part) => ({ ...part, worm: { ...part.worm, length: measure('20', 'mm') } })));
+    expect(short.issues.map(sayIssue)).toEqual(['The wheel reaches over 35.78 mm of the worm; a thread of 20.00 mm leaves teeth hanging in the air.']);
+    const bad = wormOf(change(job(), (part) => ({ ...part, worm: { ...part.worm, length: measure('-3', 'mm'), scale: measure('0', 'count') } })));
+    expect(bad.issues.map(({ path, severity }) => `${severity} ${path}`)).toEqual(['wrong parts.p2.worm.length', 'wrong parts.p2.worm.scale']);
+  }); // prettier-ignore
+});
+
+describe('the lathe', () => {
+  test('gears and box together, to a few micrometres over what the wheel reaches', () => {
+    const station = latheOf(job());
+    const { inForce, engaged } = station.detail;
+    expect(engaged).toBeCloseTo(4 * Math.sqrt(80), 9);
+    expect(Math.abs(inForce!.overLength)).toBeLessThan(5);
+    expect(station.cautions[0]!.text).toMatch(/half-nuts shut/);
+    // another way of reckoning it: turns of the leadscrew for one of the spindle
+    const { driver, driven, second } = inForce!.train!;
+    const box = 8 / Number(inForce!.setting.replace(' per inch', '').replace('½', '.5'));
+    const lead = (((25.4 / 8) * box * driver) / driven) * (second ? second.driver / second.driven : 1);
+    expect(lead).toBeCloseTo(inForce!.lead, 9);
+  });
+
+  test('a pitch that the box has on its plate needs no other gears', () => {
+    const quarter = job(shopWith({ box: { by: 'tpi', settings: '4 8' } }), { pitchBy: 'axial', axialPitch: measure('1/4', 'in') }); // prettier-ignore
+    const { inForce } = latheOf(quarter).detail;
+    expect(inForce).toMatchObject({ setting: '4 per inch', train: null, ppm: 0 });
+  });
+
+  test('what is wanting: no lathe, no gears, a box that cannot be read, gears sold since, too far off', () => {
+    const said = (now: Job, shop: Equipment) => latheOf({ ...now, equipment: { ...now.equipment, lathes: [], gearSets: [] } }, shop).issues.map((issue) => `${issue.severity} ${sayIssue(issue)}`);
+    const none = drawnDriveJob({ id: 'w', name: 'Winch' });
+    expect(said(none, STOCK_EQUIPMENT)).toEqual(['blocked No lathe is chosen. List one in the shop, with its leadscrew, box and change gears.']);
+    const bare = shopWith({ box: { by: 'mm', settings: '' }, gearSetId: null });
+    expect(said(job(bare), bare)[0]).toMatch(/^blocked Bench lathe has no change gears listed, and no box/);
+    expect(said(job(), shopWith({ box: { by: 'tpi', settings: '8 nine' } }))[0]).toMatch(/“nine”/);
+    const chosen = change(job(), (part) => ({ ...part, lathe: { ...part.lathe, choice: { setting: '8 per inch', train: { driver: 33, driven: 17, second: null } } } }));
+    expect(said(chosen, shopWith())[0]).toMatch(/^blocked 8 per inch, 33 : 17: these gears or this setting are not on this lathe/);
+    expect(said(job(shopWith(), { pitch: measure('40', 'module'), wormDiameter: measure('300', 'mm') }), shopWith({ stud: false, box: { by: 'mm', settings: '' } }))[0]).toMatch(/^blocked No gears and setting of this lathe come near a lead of 125\.66 mm/);
+    const coarse = shopWith({ stud: false }, [{ teeth: 40, count: 1 }, { teeth: 80, count: 1 }]);
+    expect(said(job(coarse), coarse).join()).toMatch(/query With box .* the thread goes \d+ µm astray/);
+  }); // prettier-ignore
+
+  test('starts: the driver divides or it does not, the slide’s readings never add up their rounding', () => {
+    const slide = { lead: 2, marks: 40 };
+    const [gear, top, plate] = startWays(3, Math.PI * 2, 60, slide, 'mm');
+    expect(gear).toMatchObject({ possible: true, off: 0 });
+    expect(gear!.say).toMatch(/every 20th tooth of the 60/);
+    expect(startWays(3, 5, 40, slide, 'mm')[0]).toMatchObject({ possible: false });
+    expect(startWays(3, 5, null, slide, 'mm')[0]!.possible).toBe(false);
+    expect(top!.say).toMatch(/Start 2: 3 turns \+ 6 of 40; Start 3: 6 turns \+ 11 of 40/);
+    expect(top!.off).toBeLessThanOrEqual(25);
+    expect(dialReading(12.566, slide).off).toBeCloseTo((12.55 - 12.566) * 1000, 6);
+    expect(plate!.say).toMatch(/3 slots 120° apart/);
+    expect(startWays(1, 5, 40, null, 'mm')).toEqual([]);
+    expect(startWays(2, 5, 40, null, 'mm')[1]!.say).toMatch(/not listed in the shop/);
+  });
+
+  test('settling the lathe keeps gears and setting by their content', async () => {
+    const { settleStation } = await import('../plan/index.ts');
+    const settled = settleStation(job(), 'p2', latheOf(job()));
+    const part = settled.parts.find(({ id }) => id === 'p2');
+    expect(part?.kind === 'worm' && part.lathe.choice?.train).toEqual(latheOf(job()).detail.inForce!.train);
+    expect(latheOf(settled).state).toBe('settled');
+  });
+});

@@ -25,6 +25,7 @@ export {
   type DriveWork,
   type PairReport,
 } from './station.ts';
+export { wheelDrawing } from './wheelDrawing.ts';
 export { USUAL_FACE_ANGLE, wheelCutAs, wheelSizes, type WheelSizes } from './wheelSizes.ts';
 export {
   axialFromNormal,

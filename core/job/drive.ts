@@ -37,3 +37,10 @@ export function agreeOnDrive(job: Job, partId: string): Job {
   const { drive } = own;
   return withPart(job, partner.id, (part) => (isDrive(part) ? { ...part, drive } : part));
 }
+
+/** Do the two cards of a drive stand apart? */
+export function drivesDiffer(job: Job, partId: string): boolean {
+  const own = job.parts.find(({ id }) => id === partId);
+  const partner = partnerOf(job, partId);
+  return isDrive(own) && partner !== null && !same(own.drive, partner.drive);
+}

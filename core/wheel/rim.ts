@@ -170,11 +170,11 @@ export function planRim(input: RimInput, drive: DriveFacts | null, path: string,
 function valuesOf(shape: Omit<RimFacts, 'bore' | 'deeper'>, { bore, measured }: RimReadings, { wheelDiameter, worm, addendum }: DriveFacts): Value[] {
   const throated = shape.rim === 'throat';
   return [
-    lengthValue({ key: 'outside', label: throated ? 'Outside, at the corners' : 'Outside', settles: true }, shape.outside),
-    ...(throated ? [lengthValue({ key: 'throat', label: 'Throat diameter', symbol: 'd_{a2}', settles: true }, shape.throat), lengthValue({ key: 'throatRadius', label: 'Throat radius', settles: true }, shape.throatRadius)] : []),
+    lengthValue({ key: 'outside', label: throated ? 'Corners Ø' : 'Outside Ø', settles: true }, shape.outside),
+    ...(throated ? [lengthValue({ key: 'throat', label: 'Throat Ø', symbol: 'd_{a2}', settles: true }, shape.throat), lengthValue({ key: 'throatRadius', label: 'Throat radius', settles: true }, shape.throatRadius)] : []),
     lengthValue({ key: 'faceWidth', label: 'Face width', symbol: 'b', settles: true }, shape.faceWidth),
-    ...(throated ? [lengthValue({ key: 'hollow', label: 'Hollow, corner to corner' }, shape.hollow)] : []),
-    ...(shape.sideDiameter === null ? [] : [lengthValue({ key: 'side', label: 'Chamfered down to, at the faces', settles: true }, shape.sideDiameter)]),
+    ...(throated ? [lengthValue({ key: 'hollow', label: 'Hollow' }, shape.hollow)] : []),
+    ...(shape.sideDiameter === null ? [] : [lengthValue({ key: 'side', label: 'Faces Ø', settles: true }, shape.sideDiameter)]),
     ...(throated && shape.sideDiameter === null ? [textValue({ key: 'chamfer', label: 'Chamfer' }, 'none: the face is as wide as the hollow')] : []),
     ...(bore === null ? [] : [lengthValue({ key: 'bore', label: 'Bore', settles: true }, bore)]),
     lengthValue({ key: 'pitchDiameter', label: 'Pitch diameter', symbol: 'd_2' }, wheelDiameter),

@@ -39,12 +39,13 @@ export interface LatheDetail {
   readonly allowed: number;
   /** What each stand-in for π would do to this lead over that length, µm; none where the pitch is not a multiple of π. */
   readonly standIns: readonly { readonly text: string; readonly ppm: number; readonly overLength: number }[];
+  readonly startCount: number;
   readonly starts: readonly StartWay[];
   readonly byStarts: StartWay | null;
 }
 
 const ALLOWED_MM = 0.02;
-const SHOWN = 14;
+const SHOWN = 40;
 /** A lead farther off than this is no lead for this worm, parts in a million. */
 const OUT_OF_REACH_PPM = 20_000;
 
@@ -91,7 +92,7 @@ function inForce(input: ThreadingInput, lathe: Lathe, ways: readonly LatheWay[],
 export function planLathe(input: ThreadingInput, drive: DriveFacts | null, ground: LatheGround, path: string, system: UnitSystem): StationWork<LatheFacts, LatheDetail> {
   const { lathe: shopLathe, gearSets } = ground;
   const gearSet = gearSets.find(({ id }) => id === shopLathe?.gearSetId) ?? null;
-  const detail: LatheDetail = { lathe: shopLathe && { id: shopLathe.id, name: shopLathe.name }, gearSet: gearSet && { id: gearSet.id, name: gearSet.name }, ways: [], inForce: null, chosen: input.choice !== null, lead: null, engaged: null, allowed: ALLOWED_MM * 1000, standIns: [], starts: [], byStarts: null };
+  const detail: LatheDetail = { lathe: shopLathe && { id: shopLathe.id, name: shopLathe.name }, gearSet: gearSet && { id: gearSet.id, name: gearSet.name }, ways: [], inForce: null, chosen: input.choice !== null, lead: null, engaged: null, allowed: ALLOWED_MM * 1000, standIns: [], startCount: 1, starts: [], byStarts: null };
   const empty: StationWork<LatheFacts, LatheDetail> = { id: 'lathe', facts: null, answer: 'waits for the drive', values: [], working: [], cautions: [], issues: [], detail };
   const given = input.allowed.typed.trim() === '' ? null : parsePositiveLength(input.allowed, 'What a thread may stray');
   const fields: Issue[] = given && !given.ok ? at(`${path}.allowed`, given.issues) : [];
@@ -100,7 +101,7 @@ export function planLathe(input: ThreadingInput, drive: DriveFacts | null, groun
   const { lead } = worm;
   const engaged = engagedLength(wheelDiameter, addendum);
   const allowed = given?.ok ? approx(given.value) * 1000 : ALLOWED_MM * 1000;
-  const known: LatheDetail = { ...detail, lead, engaged, allowed, standIns: PI_STAND_INS.map(({ text, ppm }) => ({ text, ppm, overLength: engaged * ppm * 1e-3 })) };
+  const known: LatheDetail = { ...detail, startCount: starts, lead, engaged, allowed, standIns: PI_STAND_INS.map(({ text, ppm }) => ({ text, ppm, overLength: engaged * ppm * 1e-3 })) };
   const equipped = equip(ground, `${path}.choice`);
   if (!equipped.ok) return { ...empty, answer: 'no lathe gears', issues: [...fields, ...equipped.issues], detail: known };
   const lathe = equipped.value;
@@ -158,7 +159,7 @@ function valuesOf({ lead, engaged, byStarts, lathe }: LatheDetail, way: LatheWay
     ...(way.setting ? [textValue({ key: 'setting', label: 'Box at', settles: true }, way.setting)] : []),
     textValue({ key: 'train', label: 'Gears, driver : driven', settles: true }, way.train ? trainText(way.train) : 'one to one'),
     lengthValue({ key: 'lead', label: 'Lead they cut' }, exact(way.leadText)),
-    lengthValue({ key: 'engaged', label: 'The wheel reaches over' }, engaged!),
+    lengthValue({ key: 'engaged', label: 'Engaged length' }, engaged!),
     textValue({ key: 'astray', label: 'Over that length', settles: true }, astrayText(way.overLength)),
     ...(byStarts ? [textValue({ key: 'starts', label: 'Next start', settles: true }, byStarts.name.replace(/^By /, 'by '))] : []),
   ];

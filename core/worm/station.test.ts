@@ -71,7 +71,7 @@ describe('the thread and its tool', () => {
   test('length, infeed, and the mill’s nearest mark to the lead angle', () => {
     expect(usualThreadLength(10, 50)).toBe(55);
     const worm = wormOf(job());
-    expect(worm.answer).toBe('Ø 28.00 × 33.30, 40°, 4.40 deep');
+    expect(worm.answer).toBe('Ø 28.00 × 33.30, 4.40 deep');
     expect(worm.detail.infeed!.alongFlank).toBeCloseTo(4.4 / Math.cos(20 * DEG), 9);
     // the stock mill's scale reads whole degrees: 5° for 4.7636°
     expect(worm.detail.onScale).toMatchObject({ degrees: 5 });

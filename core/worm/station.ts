@@ -87,7 +87,7 @@ export function planWorm(input: WormInput, drive: DriveFacts | null, scale: Angl
   return {
     ...empty,
     facts: wrong ? null : { outside: worm.outside, length, tool },
-    answer: `Ø ${lengthFigure(worm.outside, system)} × ${lengthFigure(length, system)}, ${decimalText(worm.includedAngle * DEG, 2)}°, ${lengthFigure(worm.depth, system)} deep`,
+    answer: `Ø ${lengthFigure(worm.outside, system)} × ${lengthFigure(length, system)}, ${lengthFigure(worm.depth, system)} deep`,
     values: valuesOf(drive, tool, length, setting, system),
     working: workingOf(drive, input.tool, tool, given?.ok ? null : usual),
     cautions: [{ code: 'thread-hands', when: 'While the thread is cut', text: 'hands, sleeves and rags away from work and leadscrew; stop the spindle to measure. The lathe’s manual and your shop’s rules come first.' }],
@@ -112,7 +112,7 @@ function valuesOf(drive: DriveFacts, tool: WormTool, length: number, setting: Wo
     angleValue({ key: 'included', label: 'Tool angle', settles: true }, angle(tool.includedAngle * DEG)),
     lengthValue({ key: 'flat', label: 'Tool flat', settles: true }, tool.flat),
     lengthValue({ key: 'crest', label: 'Crest of the thread' }, worm.crest),
-    textValue({ key: 'clear', label: 'Clear the sides by' }, `${decimalText(tool.leading, 1)}° ahead, ${decimalText(tool.trailing, 1)}° behind`),
+    textValue({ key: 'clear', label: 'Clear the sides by' }, `${decimalText(tool.leading, 1)}° ahead, ${tool.trailing < 0.5 ? 'none' : `${decimalText(tool.trailing, 1)}°`} behind`),
   ];
 } // prettier-ignore
 

@@ -1,6 +1,7 @@
 import { cutterSet } from '../../core/cutter/index.ts';
 import {
   plainCutter,
+  plainLathe,
   STOCK_EQUIPMENT,
   STOCK_MILL,
   STOCK_ROTARY,
@@ -58,6 +59,27 @@ export const demoShop: Equipment = {
       tableLength: measure('900', 'mm'),
       tableWidth: measure('220', 'mm'),
       toColumn: measure('300', 'mm'),
+    },
+  ],
+  gearSets: [
+    ...STOCK_EQUIPMENT.gearSets,
+    {
+      id: 'lathe-gears',
+      name: 'Gears of the lathe',
+      bore: '',
+      pitch: 'm 1.5',
+      gears: [20, 25, 30, 35, 40, 45, 50, 55, 60, 65, 66, 70, 80, 100, 127].map((teeth) => ({
+        teeth,
+        count: 1,
+      })),
+    },
+  ],
+  lathes: [
+    {
+      ...plainLathe('lathe-shed', 'Lathe by the window', measure('1/8', 'in')),
+      box: { by: 'tpi', settings: '4 4½ 5 5½ 6 7 8 9 10 11 11½ 12 14 16 18 20 22 24 28' },
+      gearSetId: 'lathe-gears',
+      slideLead: measure('0.1', 'in'),
     },
   ],
   heads: [...STOCK_EQUIPMENT.heads, STOCK_ROTARY],

@@ -17,6 +17,7 @@ import { STOCK_EQUIPMENT } from '../../core/shop/index.ts';
 import { measure } from '../../core/units/index.ts';
 import { blowerPair, helical } from './helical.ts';
 import { demoShop } from './shop.ts';
+import { carriageDrive, wornWinch } from './worm.ts';
 
 /**
  * The demo workshop: the (invented) Faro Ventisca lighthouse museum rebuilds the clockwork that turns its lens,
@@ -94,6 +95,8 @@ const inInches = (job: Job, stamped: string): Job =>
 export function demoJobs(): readonly DemoJob[] {
   return [
     { job: blowerPair(), run: null },
+    { job: carriageDrive(), run: null },
+    { job: wornWinch(), run: null },
     {
       job: helical(
         { id: 'demo-governor', name: 'Lens drive, governor cross drive', teeth: 16, face: '12' },

@@ -3,7 +3,7 @@ import { Shell, useKeys } from '../frame/index.ts';
 import { DOORS, type Door } from './doors.tsx';
 import './bench.css';
 
-/** A new job: five doors, by what has arrived at the bench. */
+/** A new job: six doors, by what has arrived at the bench. */
 export function DoorsPage() {
   const navigate = useNavigate();
   const open = (door: Door) => void navigate(`/jobs/new/${door.kind}`, { replace: true });

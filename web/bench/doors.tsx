@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 
 export interface Door {
   /** As the address has it. */
-  readonly kind: 'drawing' | 'sample' | 'blank' | 'shafts' | 'divide';
+  readonly kind: 'drawing' | 'sample' | 'blank' | 'shafts' | 'worm' | 'divide';
   readonly title: string;
   /** What one has in hand, and what comes of it. */
   readonly words: string;
@@ -81,6 +81,22 @@ export const DOORS: readonly Door[] = [
           className="door-lit"
         />
         <path d="M75 22V56" className="door-mark" />
+      </>
+    ),
+  },
+  {
+    kind: 'worm',
+    title: 'A worm drive',
+    words: 'Worm and wheel: from their pitch, their distance, or the worn ones.',
+    drawing: (
+      <>
+        <circle cx="75" cy="72" r="26" className="door-lit" />
+        <path d="M28 22H122M28 40H122" className="door-thin" />
+        <path
+          d="M36 40L42 22M50 40L56 22M64 40L70 22M78 40L84 22M92 40L98 22M106 40L112 22"
+          className="door-line"
+        />
+        <path d="M75 31V72M69 31H81M69 72H81" className="door-mark" />
       </>
     ),
   },

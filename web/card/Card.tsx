@@ -78,7 +78,7 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
         )}
       </section>
       <section className="scribe on-dye" aria-label="Drawing">
-        <div className="scribe-sheet">
+        <div className="scribe-sheet" tabIndex={0}>
           <Suspense fallback={null}>
             <Scribe {...props} />
           </Suspense>
@@ -89,13 +89,17 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
   );
 }
 
+/** Where a station’s fields stand in the document, where that is not called as the station is. */
+const FIELDS_OF: Partial<Record<StationId, string>> = { wheelBlank: 'rim', wheel: 'gash' };
+
 /** What has no field of its own: blocked answers, questions, and what moved. Field issues stand at their fields. */
 function StationSays({ station }: { readonly station: AnyStationPlan }) {
   const atNoField = (issue: Issue) => issue.severity === 'blocked' || /\.choice$/.test(issue.path);
   const elsewhere = station.issues.filter(
     (issue) =>
       issue.severity === 'query' &&
-      !issue.path.includes(`.${station.id}.`) &&
+      !atNoField(issue) &&
+      !issue.path.includes(`.${FIELDS_OF[station.id] ?? station.id}.`) &&
       !(station.id === 'gear' && issue.path.includes('.arrival.')),
   );
   return (

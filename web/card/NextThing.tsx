@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { Job } from '../../core/job/index.ts';
+import { partnerOf, type Job } from '../../core/job/index.ts';
 import { reopenStation, settleStation, type AnyStationPlan, type PartPlan } from '../../core/plan/index.ts';
 import type { StationId } from '../../core/station/index.ts';
 import { useKeys } from '../frame/index.ts';
@@ -44,17 +44,30 @@ export function NextThing({ job, part, station, goTo }: NextThingProps) {
     : part.cutting
       ? `0 / ${part.cutting.divisions * part.cutting.rounds.length}`
       : '';
-  const mill = (brass: boolean) => (
-    <button
-      type="button"
-      className={brass ? 'next-thing' : 'quiet-thing'}
-      onClick={toMill}
-      disabled={!millReady}
-    >
-      <span>{going ? 'Go on at the mill' : 'At the mill'}</span>
-      <span>{count} &nbsp;M</span>
-    </button>
-  );
+  const partner = partnerOf(job, part.id);
+  // a worm is cut on the lathe: nothing of it is counted at the mill
+  const mill = (brass: boolean) =>
+    part.kind === 'worm' ? (
+      partner && (
+        <button
+          type="button"
+          className={brass ? 'next-thing' : 'quiet-thing'}
+          onClick={() => void navigate(`/jobs/${job.id}/${partner.id}`)}
+        >
+          <span>On to the wheel’s card</span>
+        </button>
+      )
+    ) : (
+      <button
+        type="button"
+        className={brass ? 'next-thing' : 'quiet-thing'}
+        onClick={toMill}
+        disabled={!millReady}
+      >
+        <span>{going ? 'Go on at the mill' : 'At the mill'}</span>
+        <span>{count} &nbsp;M</span>
+      </button>
+    );
   const lacking = unsettled.find(({ complete }) => !complete);
   return (
     <div className="next-things">
@@ -86,7 +99,7 @@ export function NextThing({ job, part, station, goTo }: NextThingProps) {
           </button>
         </>
       ) : (
-        mill(millReady)
+        mill(part.kind === 'worm' ? unsettled.length === 0 : millReady)
       )}
       {going && going.run.jobRevision !== revision && (
         <p className="run-note">The run at the mill keeps the plan it was started with.</p>

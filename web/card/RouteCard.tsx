@@ -37,7 +37,11 @@ const CAME = {
 function arrivalWords(job: Job, { id }: PartPlan): string {
   const part = job.parts.find((own) => own.id === id);
   if (part?.kind === 'worm' || part?.kind === 'wheel')
-    return partnerOf(job, id) ? `${part.kind} of a worm drive` : part.kind === 'worm' ? 'a worm' : 'a worm wheel';
+    return partnerOf(job, id)
+      ? `${part.kind} of a worm drive`
+      : part.kind === 'worm'
+        ? 'a worm'
+        : 'a worm wheel';
   if (part?.kind !== 'spur') return 'just divide';
   // the second gear of a pair came the way of the first
   const came = part.arrival.by === 'drawing' ? (mateOf(job, id)?.arrival.by ?? 'drawing') : part.arrival.by;

@@ -37,6 +37,8 @@ export function SwingView(props: SwingViewProps) {
     const y = (i - 4) * (half / 2.2);
     return `M${-face / 2} ${y - (slope * face) / 2}L${face / 2} ${y + (slope * face) / 2}`;
   }).join('');
+  // head and tailstock stand clear of a narrow work’s cutter
+  const holds = Math.max(face / 2 + 12, 62);
   const along = face / 2 - travelled * face;
   const angle = dmsText(exact(swingDeg.toFixed(6)));
   // a table swung far is drawn shorter, so that it stays on the sheet
@@ -73,14 +75,14 @@ export function SwingView(props: SwingViewProps) {
             d={`M${-length / 2} -14H${length / 2}M${-length / 2} 14H${length / 2}`}
             className="scribe-thin"
           />
-          <rect x={-face / 2 - 76} y={-26} width={64} height={52} rx={5} className="scribe-lit" />
-          <path d={`M${-face / 2 - 12} 0H${face / 2 + 40}`} className="scribe-line" />
-          <path d={`M${face / 2 + 40} -14h26v28h-26z`} className="scribe-line" />
+          <rect x={-holds - 64} y={-26} width={64} height={52} rx={5} className="scribe-lit" />
+          <path d={`M${-holds} 0H${holds + 4}`} className="scribe-line" />
+          <path d={`M${holds + 4} -14h26v28h-26z`} className="scribe-line" />
           <rect x={-face / 2} y={-half} width={face} height={2 * half} className="scribe-lit" />
           <g clipPath="url(#swing-work)">
             <path d={lines} transform={`translate(0 ${shift % (half / 2.2)})`} className="scribe-line" />
           </g>
-          <text x={-face / 2 - 44} y={4} textAnchor="middle" className="scribe-small">
+          <text x={-holds - 32} y={4} textAnchor="middle" className="scribe-small">
             head
           </text>
         </g>

@@ -1,4 +1,5 @@
 import './scribe.css';
+export { ContactView } from './ContactView.tsx';
 export { DialView } from './DialView.tsx';
 export { FlatsView } from './FlatsView.tsx';
 export { GearDrawing } from './GearDrawing.tsx';
@@ -13,3 +14,7 @@ export { SwingView } from './SwingView.tsx';
 export { TiltView } from './TiltView.tsx';
 export { ToothSpace } from './ToothSpace.tsx';
 export { TrainView } from './TrainView.tsx';
+export { ThreadView } from './ThreadView.tsx';
+export { WheelSectionView } from './WheelSectionView.tsx';
+export { WormPairView } from './WormPairView.tsx';
+export { WormView } from './WormView.tsx';

@@ -8,6 +8,7 @@ import { useShop, useShopSave } from '../state/index.ts';
 import { Cutters } from './Cutters.tsx';
 import { GearSets } from './GearSets.tsx';
 import { Heads } from './Heads.tsx';
+import { Lathes } from './Lathes.tsx';
 import { Mills } from './Mills.tsx';
 import { Motors } from './Motors.tsx';
 import type { ShopProps } from './shopProps.ts';
@@ -19,6 +20,7 @@ const TABLES = [
   { id: 'cutters', title: 'Form cutters', Table: Cutters },
   { id: 'motors', title: 'Motors', Table: Motors },
   { id: 'mills', title: 'Mills', Table: Mills },
+  { id: 'lathes', title: 'Lathes', Table: Lathes },
 ] as const;
 
 /** What the shop has: the ground of every plan. Jobs keep their own copy of what they were planned with. */

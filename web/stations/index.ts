@@ -19,11 +19,16 @@ const screens = <Id extends StationId>(load: Loader<Id>): StationScreens<Id> => 
 /** The screens of each station. One line for each. */
 export const stationScreens: { readonly [Id in StationId]: StationScreens<Id> } = {
   gear: screens(() => import('./gear/index.ts')),
+  drive: screens(() => import('./drive/index.ts')),
   spacing: screens(() => import('./spacing/index.ts')),
   blank: screens(() => import('./blank/index.ts')),
+  wheelBlank: screens(() => import('./wheelBlank/index.ts')),
   cutter: screens(() => import('./cutter/index.ts')),
   dividing: screens(() => import('./dividing/index.ts')),
+  lathe: screens(() => import('./lathe/index.ts')),
   lead: screens(() => import('./lead/index.ts')),
+  worm: screens(() => import('./worm/index.ts')),
+  wheel: screens(() => import('./wheel/index.ts')),
   cut: screens(() => import('./cut/index.ts')),
 };
 

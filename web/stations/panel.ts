@@ -1,5 +1,14 @@
 import type { Issue } from '../../core/findings/index.ts';
-import type { CutterPart, DividePart, DrivePart, IndexedPart, Job, SpurPart, WheelPart, WormPart } from '../../core/job/index.ts';
+import type {
+  CutterPart,
+  DividePart,
+  DrivePart,
+  IndexedPart,
+  Job,
+  SpurPart,
+  WheelPart,
+  WormPart,
+} from '../../core/job/index.ts';
 import type { PartPlan, StationPlan } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import type { StationId } from '../../core/station/index.ts';

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import dxfParser from 'dxf-parser';
 import { templateOf, type ToothForm } from '../../core/toothform/index.ts';
-import { templateDxf, templateSvg } from './index.ts';
+import { templateDxf, templateSvg } from './files.ts';
 
 const form: ToothForm = {
   teeth: 17,

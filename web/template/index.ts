@@ -1,1 +1,1 @@
-export { templateDxf, templateSvg } from './files.ts';
+export { TemplateSheet } from './TemplateSheet.tsx';

@@ -48,8 +48,10 @@ export function CutPanel({ station, part, units, editPart, issuesAt }: StationPr
       </div>
       <Values values={station.values} units={units} />
       <p className="said">
-        Depths are below the blank’s outside. First a scratch all the way round: the last mark must fall on
-        the first.
+        {part.kind === 'wheel'
+          ? 'Depths are from the touch that the Wheel station tells.'
+          : 'Depths are below the blank’s outside.'}{' '}
+        First a scratch all the way round: the last mark must fall on the first.
       </p>
     </>
   );

@@ -1,23 +1,24 @@
 import { stationOf } from '../../../core/plan/index.ts';
 import { SpacesView, ToothSpace } from '../../scribe/index.ts';
 import type { StationProps } from '../panel.ts';
+import { sectionOf } from '../section.ts';
 
 const NAMES = { one: 'depth', rough: 'rough', finish: 'finish' } as const;
 
 /** The depths of the rounds, in the space. */
 export function CutScribe({ planned, station, units }: StationProps<'cut'>) {
-  const drawing = stationOf(planned, 'blank')?.detail.drawing;
+  const section = sectionOf(planned);
   const spacing = stationOf(planned, 'spacing');
   if (spacing?.detail.drawing)
     return <SpacesView {...spacing.detail.drawing} label={spacing.answer} height={420} />;
-  if (!drawing)
+  if (!section)
     return <p className="scribe-empty">The depths are drawn here as soon as pitch and teeth are known.</p>;
   return (
     <ToothSpace
-      drawing={drawing}
+      drawing={section.drawing}
       units={units}
       depths={station.detail.rounds.flatMap(({ name, depthMm }) =>
-        depthMm === null ? [] : [{ name: NAMES[name], mm: depthMm }],
+        depthMm === null ? [] : [{ name: NAMES[name], mm: depthMm - section.above }],
       )}
       height={340}
     />

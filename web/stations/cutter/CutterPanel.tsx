@@ -39,7 +39,7 @@ export function CutterPanel(props: StationProps<'cutter'>) {
         </div>
       )}
       <Owned owned={owned} inForce={inForce} onTake={take} none={shop.cutters.length === 0} />
-      {ground && <FormErrors ground={ground} angle={part.gear.pressureAngle} />}
+      {ground && <FormErrors ground={ground} angleDeg={(ground.form.pressureAngle * 180) / Math.PI} />}
       <MakeCutter {...props} />
       <details className="schools">
         <summary>The set of eight in both schools</summary>

@@ -1,10 +1,10 @@
-import { stationOf } from '../../../core/plan/index.ts';
 import { ToothSpace } from '../../scribe/index.ts';
 import type { StationProps } from '../panel.ts';
+import { sectionOf } from '../section.ts';
 
 /** The cutter standing in its space. */
 export function CutterScribe({ planned, units, station }: StationProps<'cutter'>) {
-  const drawing = stationOf(planned, 'blank')?.detail.drawing;
+  const drawing = sectionOf(planned)?.drawing;
   if (!drawing)
     return (
       <p className="scribe-empty">The cutter is drawn in its space as soon as pitch and teeth are known.</p>

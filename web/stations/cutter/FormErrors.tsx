@@ -2,7 +2,6 @@ import { axisBottom, axisLeft, line, scaleLinear, select } from 'd3';
 import { useEffect, useRef } from 'react';
 import type { FormGround } from '../../../core/cutter/index.ts';
 import type { FlankError } from '../../../core/toothform/index.ts';
-import { parseAngleDeg, type Measure } from '../../../core/units/index.ts';
 import { useFormErrors, type CutterErrors } from '../../workers/index.ts';
 
 const WIDTH = 460;
@@ -10,10 +9,9 @@ const HEIGHT = 200;
 const PAD = { left: 52, right: 12, top: 12, bottom: 34 };
 
 /** What each cutter of the choice leaves on a flank, root to tip, so that the choice is a judgement with figures. */
-export function FormErrors({ ground, angle }: { readonly ground: FormGround; readonly angle: Measure }) {
+export function FormErrors({ ground, angleDeg }: { readonly ground: FormGround; readonly angleDeg: number }) {
   const errors = useFormErrors(ground);
-  const read = parseAngleDeg(angle);
-  const composite = read.ok && read.value.equals(14.5);
+  const composite = Math.abs(angleDeg - 14.5) < 1e-6;
   return (
     <section aria-label="Form error">
       <h3 className="methods-head">What it leaves on a flank</h3>

@@ -1,0 +1,122 @@
+import type { DriveInput } from '../../../core/drive/index.ts';
+import { agreeOnDrive, drivesDiffer, partnerOf, withDrive } from '../../../core/job/index.ts';
+import { parsePitch } from '../../../core/units/index.ts';
+import { echoPitch, EitherField, LengthField, MeasureField } from '../../fields/index.ts';
+import { Notice } from '../../frame/index.ts';
+import type { StationProps } from '../panel.ts';
+import { Values } from '../Values.tsx';
+import { DriveSampleFields } from './DriveSampleFields.tsx';
+import { PairCheck } from './PairCheck.tsx';
+import { ThreadFields } from './ThreadFields.tsx';
+
+const PITCH_BY = [
+  { value: 'pitch', label: 'module, DP' },
+  { value: 'axial', label: 'axial pitch' },
+] as const;
+const PLANES = [
+  { value: 'axial', label: 'axial' },
+  { value: 'normal', label: 'normal' },
+] as const;
+const SIZES = [
+  { value: 'worm', label: 'the worm' },
+  { value: 'centre', label: 'the distance' },
+] as const;
+const HANDS = [
+  { value: 'left', label: 'left-hand' },
+  { value: 'right', label: 'right-hand' },
+] as const;
+const PITCH_UNITS = [
+  { value: 'module', label: 'module' },
+  { value: 'dp', label: 'DP' },
+] as const;
+
+/** What worm and wheel have in common; a change here stands on both cards. */
+export function DrivePanel(props: StationProps<'drive'>) {
+  const { station, part, units, job, edit, issuesAt } = props;
+  const { drive } = part;
+  const set = (change: Partial<DriveInput>) =>
+    edit((now) => withDrive(now, part.id, (was) => ({ ...was, ...change })));
+  const at = (field: string) => issuesAt(`parts.${part.id}.drive.${field}`);
+  const partner = partnerOf(job, part.id);
+  const pitch = parsePitch(drive.pitch);
+  const sample = <DriveSampleFields {...props} set={set} at={at} />;
+  // while only the old ones are known, what was read off them comes first
+  const readingsFirst = station.detail.facts === null && station.detail.sample.read;
+  return (
+    <>
+      {partner && drivesDiffer(job, part.id) && (
+        <Notice
+          tone="query"
+          word="The two cards stand apart."
+          actions={
+            <button type="button" className="use-button is-wide" onClick={() => edit((now) => agreeOnDrive(now, part.id))}>
+              Put these figures on the {partner.kind} too
+            </button>
+          }
+        >
+          A change here does not reach the {partner.kind} until they agree again.
+        </Notice>
+      )}
+      {readingsFirst && sample}
+      <div className="fields">
+        <EitherField label="The pitch is given as" options={PITCH_BY} value={drive.pitchBy} onChange={(pitchBy) => set({ pitchBy })} />
+        {drive.pitchBy === 'pitch' ? (
+          <MeasureField
+            label="Pitch"
+            value={drive.pitch}
+            onChange={(typed) => set({ pitch: typed })}
+            units={PITCH_UNITS}
+            unitShown={pitch.ok ? pitch.value.system : drive.pitch.unit}
+            issues={at('pitch')}
+            echo={echoPitch(drive.pitch)}
+          />
+        ) : (
+          <LengthField
+            label="Axial pitch"
+            value={drive.axialPitch}
+            onChange={(axialPitch) => set({ axialPitch })}
+            issues={at('axialPitch')}
+            units={units}
+            hint="Thread to thread, also of several starts. Or 4 tpi."
+          />
+        )}
+        {drive.pitchBy === 'pitch' && (
+          <EitherField
+            label="That pitch is meant"
+            options={PLANES}
+            value={drive.plane}
+            onChange={(plane) => set({ plane })}
+            echo={drive.plane === 'normal' ? 'As a stock cutter has it.' : 'A stock cutter has the normal one, a little finer.'}
+          />
+        )}
+        <MeasureField label="Starts of the worm" value={drive.starts} onChange={(starts) => set({ starts })} issues={at('starts')} />
+        <MeasureField label="Teeth of the wheel" value={drive.teeth} onChange={(teeth) => set({ teeth })} issues={at('teeth')} placeholder="40" />
+        <EitherField label="Fixed first" options={SIZES} value={drive.sizeBy} onChange={(sizeBy) => set({ sizeBy })} />
+        {drive.sizeBy === 'worm' ? (
+          <LengthField
+            label="Pitch diameter of the worm"
+            value={drive.wormDiameter}
+            onChange={(wormDiameter) => set({ wormDiameter })}
+            issues={at('wormDiameter')}
+            units={units}
+            hint="Yours to choose: thicker is stiffer, and flatter."
+          />
+        ) : (
+          <LengthField
+            label="Centre distance"
+            value={drive.centre}
+            onChange={(centre) => set({ centre })}
+            issues={at('centre')}
+            units={units}
+            hint="The worm is what the wheel leaves of it."
+          />
+        )}
+        <EitherField label="Hand of both" options={HANDS} value={drive.hand} onChange={(hand) => set({ hand })} />
+      </div>
+      <ThreadFields drive={drive} set={set} at={at} units={units} />
+      <Values values={station.values} units={units} only={['lead', 'leadAngle', 'wormDiameter', 'wheelDiameter', 'centre', 'usual']} />
+      <PairCheck {...props} set={set} at={at} />
+      {!readingsFirst && sample}
+    </>
+  );
+} // prettier-ignore

@@ -1,0 +1,61 @@
+import type { DriveInput } from '../../../core/drive/index.ts';
+import type { Issue } from '../../../core/findings/index.ts';
+import { decimalText, dmsText, exact } from '../../../core/units/index.ts';
+import { Length, MeasureField } from '../../fields/index.ts';
+import type { StationProps } from '../panel.ts';
+
+interface PairCheckProps extends StationProps<'drive'> {
+  readonly set: (change: Partial<DriveInput>) => void;
+  readonly at: (field: string) => readonly Issue[];
+}
+
+const degrees = (deg: number): string => dmsText(exact(deg.toFixed(4)));
+
+/** How the two run together: ratio, contact, and whether the wheel can turn the worm. */
+export function PairCheck({ station, part, units, set, at }: PairCheckProps) {
+  const { pair } = station.detail;
+  if (!pair) return null;
+  return (
+    <section aria-label="The pair">
+      <h3 className="methods-head">The pair</h3>
+      <dl className="values">
+        <div>
+          <dt>Lead angle</dt>
+          <dd>{degrees(pair.leadAngleDeg)}</dd>
+        </div>
+        <div>
+          <dt>Angle of friction</dt>
+          <dd>{degrees(pair.frictionDeg)}</dd>
+        </div>
+        <div>
+          <dt>The wheel turns the worm</dt>
+          <dd>{pair.selfLocking ? 'hardly: likely self-locking' : 'yes: not self-locking'}</dd>
+        </div>
+        <div>
+          <dt>Teeth in contact, middle</dt>
+          <dd>{decimalText(pair.contactRatio, 2)}</dd>
+        </div>
+        <div>
+          <dt>The wheel reaches over</dt>
+          <dd>
+            <Length mm={pair.engaged} units={units} /> of worm
+          </dd>
+        </div>
+        <div>
+          <dt>Undercut below</dt>
+          <dd>{decimalText(pair.undercutBelow, 1)} teeth</dd>
+        </div>
+      </dl>
+      <div className="fields">
+        <MeasureField
+          label="Coefficient of friction"
+          value={part.drive.friction}
+          onChange={(friction) => set({ friction })}
+          issues={at('friction')}
+          echo={part.drive.friction.typed === '' ? 'Empty: 0.1, greased steel in bronze. Guidance only.' : ''}
+          placeholder="0.1"
+        />
+      </div>
+    </section>
+  );
+}

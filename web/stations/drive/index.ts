@@ -1,0 +1,2 @@
+export { DrivePanel as Panel } from './DrivePanel.tsx';
+export { DriveScribe as Scribe } from './DriveScribe.tsx';

@@ -1,0 +1,2 @@
+export { LathePanel as Panel } from './LathePanel.tsx';
+export { LatheScribe as Scribe } from './LatheScribe.tsx';

@@ -1,0 +1,61 @@
+import { lengthText } from '../../../core/units/index.ts';
+import type { RimInput } from '../../../core/wheel/index.ts';
+import { echoAngle, EitherField, LengthField, MeasureField } from '../../fields/index.ts';
+import type { StationProps } from '../panel.ts';
+import { Values } from '../Values.tsx';
+
+const RIMS = [
+  { value: 'throat', label: 'hollow' },
+  { value: 'plain', label: 'plain' },
+] as const;
+
+/** What to turn before the wheel is gashed. */
+export function RimPanel({ station, part, units, editPart, issuesAt }: StationProps<'wheelBlank'>) {
+  const { rim } = part;
+  const { usual } = station.detail;
+  const set = (change: Partial<RimInput>) => editPart((now) => ({ ...now, rim: { ...now.rim, ...change } }));
+  const at = (field: string) => issuesAt(`parts.${part.id}.rim.${field}`);
+  const faces = usual.map(({ mm, source }) => `${lengthText(mm, units)} by ${source}`).join(', ');
+  return (
+    <>
+      <div className="fields">
+        <EitherField
+          label="The rim"
+          options={RIMS}
+          value={rim.rim}
+          onChange={(to) => set({ rim: to })}
+          echo={rim.rim === 'throat' ? 'Turned hollow, to lie about the worm.' : 'A cylinder: for a straight traverse.'}
+        />
+        <LengthField
+          label="Face width"
+          value={rim.faceWidth}
+          onChange={(faceWidth) => set({ faceWidth })}
+          issues={at('faceWidth')}
+          units={units}
+          hint={faces ? `Empty: the narrower of ${faces}.` : ''}
+        />
+        {rim.rim === 'throat' && (
+          <MeasureField
+            label="Angle of the hollow about the worm"
+            value={rim.faceAngle}
+            onChange={(faceAngle) => set({ faceAngle })}
+            issues={at('faceAngle')}
+            echo={echoAngle(rim.faceAngle) || 'About 60° is usual; the corners beyond it are chamfered.'}
+            suffix={<span className="unit">°</span>}
+          />
+        )}
+        <LengthField label="Bore (0 for none)" value={rim.bore} onChange={(bore) => set({ bore })} issues={at('bore')} units={units} />
+        <LengthField
+          label={rim.rim === 'throat' ? 'Throat as turned, when measured' : 'Outside as turned, when measured'}
+          value={rim.measured}
+          onChange={(measured) => set({ measured })}
+          issues={at('measured')}
+          units={units}
+          hint="The depth dial is set from it."
+        />
+      </div>
+      <Values values={station.values} units={units} />
+      <p className="said">Turn the throat to size or a little under, never over. The hollow by a round-nosed tool of its radius, or by two slides and a gauge.</p>
+    </>
+  );
+} // prettier-ignore

@@ -1,0 +1,2 @@
+export { RimPanel as Panel } from './RimPanel.tsx';
+export { RimScribe as Scribe } from './RimScribe.tsx';

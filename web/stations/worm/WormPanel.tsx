@@ -1,0 +1,75 @@
+import { useMemo } from 'react';
+import { readScale } from '../../../core/toothform/index.ts';
+import { dmsText, exact, lengthText, measure } from '../../../core/units/index.ts';
+import { wormTemplate, type WormInput } from '../../../core/worm/index.ts';
+import { EitherField, Length, LengthField, MeasureField } from '../../fields/index.ts';
+import { Fold } from '../../frame/index.ts';
+import { TemplateSheet } from '../../template/index.ts';
+import type { StationProps } from '../panel.ts';
+import { Values } from '../Values.tsx';
+
+const TOOLS = [
+  { value: 'axis', label: 'level' },
+  { value: 'thread', label: 'turned' },
+] as const;
+
+/** The thread of the worm, and the tool that cuts it. */
+export function WormPanel({ station, part, units, job, editPart, issuesAt }: StationProps<'worm'>) {
+  const { drive, infeed, onScale, usualLength } = station.detail;
+  const { worm } = part;
+  const set = (change: Partial<WormInput>) => editPart((now) => ({ ...now, worm: { ...now.worm, ...change } }));
+  const at = (field: string) => issuesAt(`parts.${part.id}.worm.${field}`);
+  const scale = readScale(worm.scale.typed);
+  const template = useMemo(
+    () => drive && scale !== null && wormTemplate(drive, worm.tool, scale, job.name),
+    [drive, scale, worm.tool, job.name],
+  );
+  return (
+    <>
+      <div className="fields">
+        <LengthField
+          label="Length of the thread"
+          value={worm.length}
+          onChange={(length) => set({ length })}
+          issues={at('length')}
+          units={units}
+          hint={usualLength === null ? '' : `Empty: ${lengthText(usualLength, units)}, as usual.`}
+        />
+        <EitherField
+          label="The tool is set"
+          options={TOOLS}
+          value={worm.tool}
+          onChange={(tool) => set({ tool })}
+          echo={worm.tool === 'axis' ? 'Along the axis: straight flanks through it.' : 'To the lead angle: narrower by its cosine.'}
+        />
+      </div>
+      <Values values={station.values} units={units} only={['outside', 'pitchDiameter', 'root', 'depth', 'lead', 'hand', 'leadAngle', 'included', 'flat', 'crest', 'clear']} />
+      {infeed && (
+        <p className="said">
+          In by <b><Length mm={infeed.radial} units={units} /></b> on the cross slide; or with the top slide set over by half the tool’s angle,{' '}
+          <Length mm={infeed.alongFlank} units={units} /> along the flank.
+        </p>
+      )}
+      {onScale && (
+        <p className="said">
+          For the wheel, {onScale.mill} is set to <b>{dmsText(exact(onScale.degrees.toFixed(6)))}</b>, its nearest mark:{' '}
+          {Math.abs(onScale.off) * 60 < 0.5
+            ? 'the lead angle itself.'
+            : `${dmsText(exact(Math.abs(onScale.off).toFixed(6)))} ${onScale.off > 0 ? 'over' : 'under'}, which leans a gash by ${onScale.lean.toFixed(0)} µm in 10 mm of face.`}
+        </p>
+      )}
+      <Fold className="schools" open summary="The tool, drawn to hold a ground one against">
+        <div className="make-cutter">
+          <MeasureField label="Times life size" value={worm.scale} onChange={(next) => set({ scale: measure(next.typed, 'count') })} issues={at('scale')} />
+          {template && (
+            <TemplateSheet template={template} units={units} file="worm-tool">
+              <p className="said">
+                Clear the sides as told above: the thread climbs, so the side that goes ahead needs more than the other. Eye protection at the grinder, rest close to the wheel; your machine’s manual and shop rules come first.
+              </p>
+            </TemplateSheet>
+          )}
+        </div>
+      </Fold>
+    </>
+  );
+} // prettier-ignore

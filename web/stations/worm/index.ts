@@ -1,0 +1,2 @@
+export { WormPanel as Panel } from './WormPanel.tsx';
+export { WormScribe as Scribe } from './WormScribe.tsx';

@@ -16,12 +16,15 @@ export {
   type SampleFit,
 } from './sample.ts';
 export { driveSchema, emptyDrive, type DriveInput, type DriveSample } from './schema.ts';
+export { parseSize } from './size.ts';
 export { fromCentre, fromDiameter, type SolvedWorm } from './solve.ts';
 export {
   planDrive,
   ratioText,
+  shapeOf,
   type DriveDetail,
   type DriveFacts,
+  type DriveShape,
   type DriveWork,
   type PairReport,
 } from './station.ts';

@@ -6,7 +6,6 @@ import {
   parseAngleDeg,
   parseCount,
   parsePitch,
-  parsePositiveLength,
   parseRatio,
   pitchOf,
   type Exact,
@@ -15,9 +14,12 @@ import {
 } from '../units/index.ts';
 import { WORM_SCHOOLS, type WormProportions } from './proportions.ts';
 import type { DriveInput } from './schema.ts';
+import { parseSize } from './size.ts';
 import { USUAL_FRICTION } from './wormSizes.ts';
 
 export const MOST_STARTS = 24;
+const LEAST_MODULE = 0.05;
+const MOST_MODULE = 100;
 
 /** How the thread is shaped, before its pitch is known: heights as parts of the pitch, or typed in mm. */
 export interface ThreadShape {
@@ -51,18 +53,26 @@ interface ReadPitch {
   readonly module: number;
 }
 
-/** Issues: those of the parsers */
+/** Issues: out-of-range */
+function inRange(module: number, path: string, { typed }: Measure): Result<never> | null {
+  if (module >= LEAST_MODULE && module <= MOST_MODULE) return null;
+  return fail({ code: 'out-of-range', path, severity: 'wrong', given: typed, allowed: `It runs from module ${LEAST_MODULE} to ${MOST_MODULE}. Was the unit meant otherwise?`, detail: { what: 'A pitch' } });
+} // prettier-ignore
+
+/** Issues: those of the parsers; out-of-range */
 function readPitch(input: DriveInput): Result<ReadPitch> {
   if (input.pitchBy === 'pitch') {
     const read = parsePitch(input.pitch);
-    return read.ok
-      ? ok({ pitch: read.value, module: approx(read.value.module) })
-      : fail(...at('pitch', read.issues));
+    if (!read.ok) return fail(...at('pitch', read.issues));
+    const module = approx(read.value.module);
+    return inRange(module, 'pitch', input.pitch) ?? ok({ pitch: read.value, module });
   }
   const given = leadFromThreads(input.axialPitch.typed) ?? input.axialPitch;
-  const read = parsePositiveLength(given, 'The axial pitch');
+  const read = parseSize(given, 'The axial pitch');
   if (!read.ok) return fail(...at('axialPitch', read.issues));
-  const module = approx(read.value) / Math.PI;
+  const module = read.value / Math.PI;
+  const odd = inRange(module, 'axialPitch', input.axialPitch);
+  if (odd) return odd;
   return ok({ pitch: pitchOf('module', exact(Math.max(1, Math.round(module * 1e6)), 1_000_000)), module });
 }
 
@@ -74,8 +84,8 @@ function readShape({ thread }: DriveInput): Result<ThreadShape> {
     return ok({ school: thread.school, name: school.name, includedDeg, proportionsAt: () => school });
   }
   const angle = parseAngleDeg(thread.angle);
-  const addendum = parsePositiveLength(thread.addendum, 'The addendum of the thread');
-  const depth = parsePositiveLength(thread.depth, 'The depth of the thread');
+  const addendum = parseSize(thread.addendum, 'The addendum of the thread');
+  const depth = parseSize(thread.depth, 'The depth of the thread');
   const issues: Issue[] = [
     ...(angle.ok ? [] : at('thread.angle', angle.issues)),
     ...(addendum.ok ? [] : at('thread.addendum', addendum.issues)),
@@ -83,7 +93,7 @@ function readShape({ thread }: DriveInput): Result<ThreadShape> {
   ];
   if (angle.ok && (angle.value.lt(1) || angle.value.gt(90)))
     issues.push({ code: 'out-of-range', path: 'thread.angle', severity: 'wrong', given: thread.angle.typed, allowed: 'The tool of a worm includes from 1° to 90°', detail: { what: 'A tool angle' } });
-  if (addendum.ok && depth.ok && depth.value.lte(addendum.value))
+  if (addendum.ok && depth.ok && depth.value <= addendum.value)
     issues.push({ code: 'worm-depth-odd', path: 'thread.depth', severity: 'wrong', given: thread.depth.typed });
   if (!angle.ok || !addendum.ok || !depth.ok || issues.length > 0) return fail(...issues);
   const pressureAngle = (approx(angle.value) / 2) * (Math.PI / 180);
@@ -95,8 +105,8 @@ function readShape({ thread }: DriveInput): Result<ThreadShape> {
       id: 'typed',
       name: 'own thread',
       pressureAngle,
-      addendum: approx(addendum.value) / axialPitch,
-      depth: approx(depth.value) / axialPitch,
+      addendum: addendum.value / axialPitch,
+      depth: depth.value / axialPitch,
       source: 'as typed',
     }),
   });
@@ -119,8 +129,8 @@ export function readDrive(input: DriveInput): DriveReadings {
   const shape = readShape(input);
   const byWorm = input.sizeBy === 'worm';
   const size = byWorm
-    ? parsePositiveLength(input.wormDiameter, 'The worm’s pitch diameter')
-    : parsePositiveLength(input.centre, 'The centre distance');
+    ? parseSize(input.wormDiameter, 'The worm’s pitch diameter')
+    : parseSize(input.centre, 'The centre distance');
   const friction = readFriction(input.friction);
   const issuesOf = (read: Result<unknown>, path: string) => (read.ok ? [] : at(path, read.issues));
   return {
@@ -129,8 +139,8 @@ export function readDrive(input: DriveInput): DriveReadings {
     module: pitch.ok ? pitch.value.module : null,
     starts: valueOf(starts),
     teeth: valueOf(teeth),
-    wormDiameter: byWorm && size.ok ? approx(size.value) : null,
-    centre: !byWorm && size.ok ? approx(size.value) : null,
+    wormDiameter: byWorm && size.ok ? size.value : null,
+    centre: !byWorm && size.ok ? size.value : null,
     hand: input.hand,
     shape: valueOf(shape),
     friction: valueOf(friction) ?? USUAL_FRICTION,

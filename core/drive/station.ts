@@ -19,24 +19,35 @@ import type { DriveInput } from './schema.ts';
 import { fromCentre, fromDiameter } from './solve.ts';
 import { likelySelfLocking, wormSizes, type WormSizes } from './wormSizes.ts'; // prettier-ignore
 
-/** Worm and wheel as far as they are common to both. Lengths mm, angles radians. */
-export interface DriveFacts {
-  /** As given, and the plane it is meant in. */
-  readonly pitch: Pitch;
-  readonly plane: DriveInput['plane'];
+/** Worm and wheel as far as they are common to both, as plain data. Lengths mm, angles radians. */
+export interface DriveShape {
+  /** Along the axis. */
   readonly axialModule: number;
   readonly starts: number;
   readonly teeth: number;
   readonly hand: DriveInput['hand'];
   readonly proportions: WormProportions;
-  /** Of the tool, degrees, exact. */
-  readonly includedDeg: Exact;
   readonly wormDiameter: number;
   readonly worm: WormSizes;
   readonly wheelDiameter: number;
   readonly centre: number;
   /** The worm’s, and so the wheel’s. */
   readonly addendum: number;
+}
+
+/** What stations further down build on. */
+export interface DriveFacts extends DriveShape {
+  /** As given, and the plane it is meant in. */
+  readonly pitch: Pitch;
+  readonly plane: DriveInput['plane'];
+  /** Of the tool, degrees, exact. */
+  readonly includedDeg: Exact;
+}
+
+/** The plain part of it, to be shown or sent. */
+export function shapeOf(facts: DriveFacts): DriveShape {
+  const { pitch: _pitch, plane: _plane, includedDeg: _includedDeg, ...shape } = facts;
+  return shape;
 }
 
 /** How the two run together. */
@@ -55,7 +66,7 @@ export interface PairReport {
 }
 
 export interface DriveDetail {
-  readonly facts: DriveFacts | null;
+  readonly shape: DriveShape | null;
   readonly pair: PairReport | null;
   readonly sample: SampleAnswer;
 }
@@ -154,7 +165,7 @@ export function planDrive(input: DriveInput, path: string, system: UnitSystem): 
       ? [{ code: 'self-locking', when: 'Where a load hangs on it', text: pair.selfLocking ? 'fit a brake all the same. A worm this flat usually holds, until it shakes or is oiled well: then the load comes down.' : 'fit a brake. The wheel can drive a worm this steep, and the load comes down.' }]
       : [],
     issues: at(path, issues),
-    detail: { facts, pair, sample },
+    detail: { shape: facts && shapeOf(facts), pair, sample },
   };
 } // prettier-ignore
 

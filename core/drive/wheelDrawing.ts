@@ -1,8 +1,8 @@
 import type { GearDrawing } from '../involute/index.ts';
-import type { DriveFacts } from './station.ts';
+import type { DriveShape } from './station.ts';
 
 /** The wheel cut through the middle of its face, where it is an involute gear. mm, radians */
-export const wheelDrawing = (drive: DriveFacts): GearDrawing => {
+export const wheelDrawing = (drive: DriveShape): GearDrawing => {
   const { teeth, wheelDiameter, addendum, worm, proportions, axialModule } = drive;
   return {
     teeth,

@@ -6,13 +6,14 @@ import {
   drawnSpurJob,
   jobSchema,
   newDivideJob,
+  newDriveJob,
   withHead,
   withPart,
   withSpurPart,
   type Job,
 } from '../job/index.ts';
 import { freezeRun, readRun } from '../run/index.ts';
-import { STOCK_EQUIPMENT, STOCK_HEADS, STOCK_ROTARY } from '../shop/index.ts';
+import { plainCutter, plainLathe, STOCK_EQUIPMENT, STOCK_HEADS, STOCK_ROTARY } from '../shop/index.ts';
 import { measure, type Unit } from '../units/index.ts';
 import { plan, refusals, settleOpen } from './index.ts';
 
@@ -260,5 +261,99 @@ test('whatever is asked to be divided: an answer, whole sentences, plain data; w
     { seed: 531, numRuns: 900 },
   );
   // the property says nothing when nothing was ever ready to cut
+  expect(frozen).toBeGreaterThan(40);
+});
+
+const lengths = measures('mm', 'in');
+const counts = measures('count');
+const right = (...texts: string[]) => fc.constantFrom(...texts.map((text) => measure(text, 'mm')));
+const rightCount = (...texts: string[]) => fc.constantFrom(...texts.map((text) => measure(text, 'count')));
+const DRIVE_SHOP = {
+  ...STOCK_EQUIPMENT,
+  cutters: [{ ...plainCutter('c', 'm 2', measure('2', 'module')), diameter: measure('60', 'mm') }],
+  lathes: [
+    { ...plainLathe('l', 'Any lathe', measure('3', 'mm')), box: { by: 'mm' as const, settings: '1 2 3' }, gearSetId: 'gears-twelve' },
+  ],
+}; // prettier-ignore
+
+const driveJobs: fc.Arbitrary<Job> = fc
+  .record({
+    drive: fc.record({
+      pitchBy: fc.constantFrom('pitch' as const, 'axial' as const),
+      pitch: mostly(fc.constantFrom(measure('2', 'module'), measure('12', 'dp')), measures('module', 'dp')),
+      plane: fc.constantFrom('axial' as const, 'normal' as const),
+      axialPitch: mostly(right('6', '4 tpi', '8.5'), lengths),
+      starts: mostly(rightCount('1', '2', '3', '7'), counts),
+      teeth: mostly(rightCount('20', '40', '61'), counts),
+      sizeBy: fc.constantFrom('worm' as const, 'centre' as const),
+      wormDiameter: mostly(right('24', '30.5', '1.25 in'), lengths),
+      centre: mostly(right('52', '70'), lengths),
+      hand: fc.constantFrom('right' as const, 'left' as const),
+      thread: fc.record({
+        school: fc.constantFrom('29' as const, '40' as const, 'typed' as const),
+        angle: mostly(fc.constant(measure('30', 'deg')), measures('deg')),
+        addendum: mostly(right('2'), lengths),
+        depth: mostly(right('4.4'), lengths),
+      }),
+      friction: mostly(rightCount('', '0.05'), counts),
+      sample: fc.record({ outside: lengths, threads: counts, over: lengths, starts: counts, teeth: counts, throat: lengths, centre: lengths }),
+    }),
+    rim: fc.record({
+      rim: fc.constantFrom('throat' as const, 'plain' as const),
+      faceWidth: mostly(right('', '14'), lengths),
+      faceAngle: mostly(fc.constant(measure('60', 'deg')), measures('deg')),
+      bore: mostly(right('12', '0'), lengths),
+      measured: mostly(right('', '83.9'), lengths),
+    }),
+    gash: fc.record({
+      school: fc.constantFrom('plunge' as const, 'traverse' as const, 'hob' as const),
+      setUp: fc.constantFrom('table' as const, 'head' as const),
+      side: fc.constantFrom('near' as const, 'far' as const),
+      hobStock: mostly(right('', '0.3'), lengths),
+      flutes: mostly(rightCount('8'), counts),
+    }),
+    lathe: fc.record({ allowed: mostly(right('', '0.01'), lengths), startsBy: fc.constantFrom('gear' as const, 'slide' as const, 'driver' as const) }),
+    worm: fc.record({ length: mostly(right('', '40'), lengths), tool: fc.constantFrom('axis' as const, 'thread' as const), scale: mostly(rightCount('20'), counts) }),
+    cutterId: fc.constantFrom(null, 'c'),
+  })
+  .map(({ drive, rim, gash, lathe, worm, cutterId }) => {
+    const job = newDriveJob({ id: 'd', name: 'Any drive', units: 'mm', shop: DRIVE_SHOP });
+    const parts = job.parts.map((part) =>
+      part.kind === 'worm'
+        ? { ...part, drive, worm, lathe: { ...part.lathe, ...lathe } }
+        : part.kind === 'wheel'
+          ? { ...part, drive, rim, gash, cutter: { ...part.cutter, cutterId } }
+          : part,
+    );
+    return { ...job, parts };
+  }); // prettier-ignore
+test('whatever is typed of a worm drive: an answer, whole sentences, plain data; a wheel that may be cut freezes into a run (seed 88)', () => {
+  let frozen = 0;
+  fc.assert(
+    fc.property(driveJobs, (job) => {
+      expect(jobSchema.safeParse(job).success).toBe(true);
+      const planned = plan(job, DRIVE_SHOP);
+      expect(JSON.parse(JSON.stringify(planned))).toEqual(planned);
+      expect(planned.findings.filter(({ code }) => code === 'drive-differs')).toEqual([]);
+      for (const { issues, answer, values, working } of planned.parts.flatMap(({ stations }) => [
+        ...stations,
+      ])) {
+        expect(answer).not.toMatch(/undefined|NaN|null|^$/);
+        for (const issue of issues) expect(sayIssue(issue)).not.toMatch(/undefined|NaN|null|\[object/);
+        for (const value of values) {
+          if (value.kind === 'length') expect(Number.isFinite(value.mm)).toBe(true);
+          if (value.kind === 'text') expect(value.text).not.toMatch(/undefined|NaN/);
+        }
+        for (const { put, result } of working) expect(`${put}${result}`).not.toMatch(/undefined|NaN/);
+      }
+      const wheel = planned.parts.find(({ kind }) => kind === 'wheel')!;
+      if (!wheel.cutting || wheel.cutting.divisions > 400) return;
+      const run = freezeRun(job, planned, DRIVE_SHOP, { runId: 'r', jobRevision: 1, partId: wheel.id });
+      if (!run.ok) throw new Error(`ready, and not frozen: ${run.issues.map(sayIssue).join(' ')}`);
+      expect(readRun(JSON.parse(JSON.stringify(run.value)))).toEqual(run.value);
+      frozen += 1;
+    }),
+    { seed: 88, numRuns: 300 },
+  );
   expect(frozen).toBeGreaterThan(40);
 });

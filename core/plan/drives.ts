@@ -1,15 +1,18 @@
-import { ratioText, type DriveFacts } from '../drive/index.ts';
+import { ratioText, type DriveShape } from '../drive/index.ts';
 import type { Issue } from '../findings/index.ts';
 import type { Job } from '../job/index.ts';
 import { decimalText, dmsText, exact } from '../units/index.ts';
 import { stationOf, type PartPlan } from './types.ts';
 
 /** What has to be alike on both halves, each with how it is said. */
-const ALIKE: readonly { readonly name: string; readonly say: (facts: DriveFacts) => string }[] = [
+const ALIKE: readonly { readonly name: string; readonly say: (facts: DriveShape) => string }[] = [
   { name: 'pitch', say: ({ worm }) => `${decimalText(worm.axialPitch, 4)} mm along the axis` },
   { name: 'ratio', say: ({ teeth, starts }) => `${ratioText(teeth, starts)} : 1` },
   { name: 'starts', say: ({ starts }) => String(starts) },
-  { name: 'tool angle', say: ({ includedDeg }) => dmsText(includedDeg) },
+  {
+    name: 'tool angle',
+    say: ({ worm }) => dmsText(exact(((worm.includedAngle * 180) / Math.PI).toFixed(4))),
+  },
   { name: 'hand', say: ({ hand }) => hand },
   { name: 'lead angle', say: ({ worm }) => dmsText(exact(((worm.leadAngle * 180) / Math.PI).toFixed(4))) },
   { name: 'depth', say: ({ worm }) => `${decimalText(worm.depth, 3)} mm` },
@@ -21,7 +24,7 @@ export function judgeDrives(job: Job, plans: readonly PartPlan[]): Issue[] {
     if (kind !== 'worm-drive') return [];
     const factsOf = (id: string | undefined) => {
       const part = plans.find((one) => one.id === id);
-      return (part && stationOf(part, 'drive')?.detail.facts) ?? null;
+      return (part && stationOf(part, 'drive')?.detail.shape) ?? null;
     };
     const [worm, wheel] = [factsOf(parts[0]), factsOf(parts[1])];
     if (!worm || !wheel) return [];

@@ -1,4 +1,4 @@
-import type { DriveFacts } from '../drive/index.ts';
+import type { DriveShape } from '../drive/index.ts';
 import { spaceSide, type ToothForm } from '../toothform/index.ts';
 import type { GashSchool } from './schema.ts';
 
@@ -72,7 +72,7 @@ function summed(spots: readonly FlankSpot[]): Contact {
     share: reached.filter(({ gap }) => near(gap)).length / Math.max(1, reached.length),
     width: high - low,
     digs: Math.max(0, ...reached.map(({ gap }) => -gap!)),
-    clear: 2 * Math.min(-free[0], free[1]),
+    clear: 2 * Math.min(Math.abs(free[0]), free[1]),
   };
 } // prettier-ignore
 
@@ -95,7 +95,7 @@ export interface GashToJudge {
  * Lengths mm, angles radians. x along the worm’s axis, y along the wheel’s, z from the worm’s axis to the wheel’s.
  * Source: by geometry; checked in the middle plane against the involute, and across the face against the curvatures of worm and cutter
  */
-export function contactOf(drive: DriveFacts, gash: GashToJudge): Contact {
+export function contactOf(drive: DriveShape, gash: GashToJudge): Contact {
   const { worm, wormDiameter, wheelDiameter, proportions, addendum } = drive;
   const [r1, r2] = [wormDiameter / 2, wheelDiameter / 2];
   const a = r1 + r2;

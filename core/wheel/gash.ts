@@ -1,4 +1,4 @@
-import type { DriveFacts } from '../drive/index.ts';
+import type { DriveShape } from '../drive/index.ts';
 import type { RimFacts } from './rim.ts';
 
 /** Depth readings of the gash, mm. */
@@ -16,7 +16,7 @@ export interface Infeed {
  * @param cutterDiameter mm, null where not known @param deeper for the throat as turned, mm
  * Source: by geometry of the disk at the lead angle
  */
-export function infeedOf(drive: DriveFacts, rim: RimFacts, school: 'plunge' | 'traverse' | 'hob', cutterDiameter: number | null): Infeed {
+export function infeedOf(drive: DriveShape, rim: RimFacts, school: 'plunge' | 'traverse' | 'hob', cutterDiameter: number | null): Infeed {
   const { worm, addendum, wormDiameter, centre } = drive;
   const fromThroat = worm.depth + rim.deeper;
   if (rim.rim === 'plain' || school === 'traverse' || cutterDiameter === null) return { fromThroat, fromCorners: null, rise: null };
@@ -64,7 +64,7 @@ const common = (a: number, b: number): number => (b === 0 ? a : common(b, a % b)
  * @param flutes whole, ≥ 2 @param engaged mm
  * Source: by geometry of the thread; relief and flutes: common practice
  */
-export function hobOf({ worm, wormDiameter, addendum, starts, hand }: DriveFacts, flutes: number, engaged: number): HobData {
+export function hobOf({ worm, wormDiameter, addendum, starts, hand }: DriveShape, flutes: number, engaged: number): HobData {
   const dedendum = worm.depth - addendum;
   const outside = wormDiameter + 2 * dedendum;
   const relief = ((Math.PI * outside) / flutes) * Math.tan((RELIEF_DEG * Math.PI) / 180);

@@ -1,4 +1,4 @@
-import { wheelSizes, type DriveFacts } from '../drive/index.ts';
+import { parseSize, shapeOf, wheelSizes, type DriveFacts, type DriveShape } from '../drive/index.ts';
 import { at, fail, ok, type Issue, type Result } from '../findings/index.ts';
 import { lengthValue, textValue, type StationWork, type Value, type Working } from '../station/index.ts';
 import {
@@ -8,7 +8,6 @@ import {
   lengthText,
   parseAngleDeg,
   parseLength,
-  parsePositiveLength,
   type UnitSystem,
 } from '../units/index.ts';
 import type { RimInput } from './schema.ts'; // prettier-ignore
@@ -33,7 +32,7 @@ export interface RimFacts {
 
 export interface RimDetail {
   readonly facts: RimFacts | null;
-  readonly drive: DriveFacts | null;
+  readonly drive: DriveShape | null;
   /** Face widths that the schools give, mm. */
   readonly usual: readonly { readonly mm: number; readonly source: string }[];
 }
@@ -44,7 +43,7 @@ const DEG = Math.PI / 180;
  * Face widths in use.
  * Sources: 2.38·p + ¼ in, Machinery’s Handbook, worm wheels (from memory); 2m(0.5 + √(q + 1)), metric practice
  */
-export const usualFaces = ({ worm, axialModule, wormDiameter }: DriveFacts): RimDetail['usual'] => [
+export const usualFaces = ({ worm, axialModule, wormDiameter }: DriveShape): RimDetail['usual'] => [
   { mm: 2.38 * worm.axialPitch + 6.35, source: '2.38 of the pitch and ¼ in' },
   { mm: 2 * axialModule * (0.5 + Math.sqrt(wormDiameter / axialModule + 1)), source: 'metric books' },
 ];
@@ -64,8 +63,7 @@ interface RimReadings {
 function readRim(input: RimInput): RimReadings {
   const optional = (typed: RimInput['faceWidth'], what: string): Result<number | null> => {
     if (typed.typed.trim() === '') return ok(null);
-    const read = parsePositiveLength(typed, what);
-    return read.ok ? ok(approx(read.value)) : read;
+    return parseSize(typed, what);
   };
   const face = optional(input.faceWidth, 'The face width');
   const measured = optional(input.measured, 'The throat as turned');
@@ -96,7 +94,7 @@ function readRim(input: RimInput): RimReadings {
  * rays from the worm's axis.
  * Source: by geometry
  */
-export function rimShape(drive: DriveFacts, rim: RimInput['rim'], faceWidth: number, faceAngle: number): Omit<RimFacts, 'bore' | 'deeper'> {
+export function rimShape(drive: DriveShape, rim: RimInput['rim'], faceWidth: number, faceAngle: number): Omit<RimFacts, 'bore' | 'deeper'> {
   const { teeth, starts, axialModule, wormDiameter, addendum, centre } = drive;
   const within = (angle: number) => wheelSizes(teeth, starts, { axialModule, wormDiameter, addendum, faceAngle: angle });
   const full = within(faceAngle);
@@ -117,7 +115,7 @@ export function rimShape(drive: DriveFacts, rim: RimInput['rim'], faceWidth: num
 } // prettier-ignore
 
 /** Issues: bore-over-root, bore-near-root, blank-off-nominal, blank-far-off, rim-chamfer-root */
-function judge(shape: Omit<RimFacts, 'bore' | 'deeper'>, { bore, measured }: RimReadings, input: RimInput, drive: DriveFacts, system: UnitSystem): Issue[] {
+function judge(shape: Omit<RimFacts, 'bore' | 'deeper'>, { bore, measured }: RimReadings, input: RimInput, drive: DriveShape, system: UnitSystem): Issue[] {
   const { worm, wheelDiameter, addendum } = drive;
   const issues: Issue[] = [];
   const mm = (value: number, finish: 'shop' | 'fine' = 'shop') => lengthText(value, system, finish);
@@ -130,7 +128,7 @@ function judge(shape: Omit<RimFacts, 'bore' | 'deeper'>, { bore, measured }: Rim
   if (shape.sideDiameter !== null && shape.sideDiameter < root) issues.push({ code: 'rim-chamfer-root', path: 'faceWidth', severity: 'query', given: mm(shape.faceWidth), detail: { most: mm(2 * Math.tan(shape.faceAngle / 2) * (drive.centre - root / 2)) } });
   if (measured !== null) {
     const off = measured - shape.throat;
-    if (Math.abs(off) > addendum / 4) issues.push({ code: 'blank-far-off', path: 'measured', severity: 'query', given: input.measured.typed, detail: { off: mm(Math.abs(off), 'fine'), wanted: `Ø ${mm(shape.throat, 'fine')}` } });
+    if (Math.abs(off) > addendum / 4) issues.push({ code: 'blank-far-off', path: 'measured', severity: worm.depth + off / 2 > 0 ? 'query' : 'wrong', given: input.measured.typed, detail: { off: mm(Math.abs(off), 'fine'), wanted: `Ø ${mm(shape.throat, 'fine')}` } });
     else if (Math.abs(off) > 1e-9) {
       const over = off > 0;
       issues.push({ code: 'blank-off-nominal', path: 'measured', severity: over ? 'query' : 'note', given: input.measured.typed, detail: { off: mm(Math.abs(off), 'fine'), way: over ? 'over' : 'under', dial: mm(worm.depth + off / 2, 'fine'), nominal: mm(worm.depth, 'fine'), tips: over ? 'long and eat the clearance of the worm' : 'short, which does no harm' } });
@@ -147,7 +145,7 @@ function judge(shape: Omit<RimFacts, 'bore' | 'deeper'>, { bore, measured }: Rim
  */
 export function planRim(input: RimInput, drive: DriveFacts | null, path: string, system: UnitSystem): StationWork<RimFacts, RimDetail> {
   const read = readRim(input);
-  const empty: StationWork<RimFacts, RimDetail> = { id: 'wheelBlank', facts: null, answer: 'waits for the drive', values: [], working: [], cautions: [], issues: at(path, read.issues), detail: { facts: null, drive, usual: [] } };
+  const empty: StationWork<RimFacts, RimDetail> = { id: 'wheelBlank', facts: null, answer: 'waits for the drive', values: [], working: [], cautions: [], issues: at(path, read.issues), detail: { facts: null, drive: drive && shapeOf(drive), usual: [] } };
   if (!drive) return empty;
   const usual = usualFaces(drive);
   if (read.faceAngle === null || read.issues.some(({ path: field }) => field === 'faceWidth')) return { ...empty, answer: 'sizes to be given', detail: { ...empty.detail, usual } };
@@ -163,11 +161,11 @@ export function planRim(input: RimInput, drive: DriveFacts | null, path: string,
     values: valuesOf(shape, read, drive),
     working: workingOf(shape, drive),
     issues: at(path, [...read.issues, ...issues]),
-    detail: { facts, drive, usual },
+    detail: { facts, drive: shapeOf(drive), usual },
   };
 } // prettier-ignore
 
-function valuesOf(shape: Omit<RimFacts, 'bore' | 'deeper'>, { bore, measured }: RimReadings, { wheelDiameter, worm, addendum }: DriveFacts): Value[] {
+function valuesOf(shape: Omit<RimFacts, 'bore' | 'deeper'>, { bore, measured }: RimReadings, { wheelDiameter, worm, addendum }: DriveShape): Value[] {
   const throated = shape.rim === 'throat';
   return [
     lengthValue({ key: 'outside', label: throated ? 'Corners Ø' : 'Outside Ø', settles: true }, shape.outside),
@@ -183,7 +181,7 @@ function valuesOf(shape: Omit<RimFacts, 'bore' | 'deeper'>, { bore, measured }: 
   ];
 } // prettier-ignore
 
-function workingOf(shape: Omit<RimFacts, 'bore' | 'deeper'>, { wheelDiameter, addendum, wormDiameter, centre }: DriveFacts): Working[] {
+function workingOf(shape: Omit<RimFacts, 'bore' | 'deeper'>, { wheelDiameter, addendum, wormDiameter, centre }: DriveShape): Working[] {
   const f = (value: number) => decimalText(value, 4);
   const mm = (value: number) => `${f(value)}\\ \\mathrm{mm}`;
   const source = 'Machinery’s Handbook, worm wheels; by geometry';

@@ -1,4 +1,12 @@
-import { engagedLength, FAIR_GASH_DEG, MOST_GASH_DEG, wheelCutAs, type DriveFacts } from '../drive/index.ts';
+import {
+  engagedLength,
+  FAIR_GASH_DEG,
+  MOST_GASH_DEG,
+  shapeOf,
+  wheelCutAs,
+  type DriveFacts,
+  type DriveShape,
+} from '../drive/index.ts';
 import { at, type Issue } from '../findings/index.ts';
 import { setTable, settingOf, type TableSetting } from '../lead/index.ts';
 import {
@@ -54,7 +62,7 @@ export interface SchoolAnswer {
 }
 
 export interface WheelDetail {
-  readonly drive: DriveFacts | null;
+  readonly drive: DriveShape | null;
   readonly rim: RimFacts | null;
   readonly school: GashSchool;
   readonly schools: readonly SchoolAnswer[];
@@ -140,19 +148,19 @@ function readGash(input: GashInput, depth: number, system: UnitSystem): GashRead
  * Source: docs/sources.md#worm
  */
 export function planWheel(input: GashInput, drive: DriveFacts | null, rim: RimFacts | null, mill: Mill | null, cutter: WheelCutter, path: string, system: UnitSystem): StationWork<WheelFacts, WheelDetail> {
-  const detail: WheelDetail = { drive, rim, school: input.school, schools: [], mill: mill && { id: mill.id, name: mill.name }, setting: null, lean: null, infeed: null, hobStock: null, hob: null, cutAs: null, cutterDiameter: cutter.diameter };
+  const detail: WheelDetail = { drive: drive && shapeOf(drive), rim, school: input.school, schools: [], mill: mill && { id: mill.id, name: mill.name }, setting: null, lean: null, infeed: null, hobStock: null, hob: null, cutAs: null, cutterDiameter: cutter.diameter };
   const empty: StationWork<WheelFacts, WheelDetail> = { id: 'wheel', facts: null, answer: drive ? 'waits for the blank' : 'waits for the drive', values: [], working: [], cautions: [], issues: [], detail };
   if (!drive || !rim) return empty;
   const { worm, teeth, starts } = drive;
   const cutAs = wheelCutAs(teeth, starts, worm.leadAngle);
   const leadDeg = worm.leadAngle * DEG;
   const known: WheelDetail = { ...detail, cutAs, schools: schoolsOf(drive, rim, cutter, cutAs) };
-  const read = readGash(input, worm.depth, system);
+  const infeed = infeedOf(drive, rim, input.school, cutter.diameter);
+  const read = readGash(input, infeed.fromThroat, system);
   if (leadDeg > MOST_GASH_DEG) {
     const steep: Issue = { code: 'gash-too-steep', path: `${path}.choice`, severity: 'blocked', given: dmsText(exact(leadDeg.toFixed(6))), detail: { most: `${MOST_GASH_DEG}°` } };
     return { ...empty, answer: 'too steep to gash', issues: [steep, ...at(path, read.issues)], detail: known };
   }
-  const infeed = infeedOf(drive, rim, input.school, cutter.diameter);
   const set = mill && setTable(input, { hand: drive.hand, helixDeg: leadDeg, depth: worm.depth, mill, cutter }, path);
   const lean = mill ? settingOf(leadDeg, mill.scaleMinutes, rim.faceWidth).lean : null;
   const stock = read.hobStock ?? 0;

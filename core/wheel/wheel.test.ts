@@ -24,7 +24,7 @@ const withIt = (now: Job) => change(now, (part) => ({ ...part, cutter: { ...part
 const partOf = (now: Job) => plan(now, shop).parts.find(({ id }) => id === 'p1')!;
 const wheelOf = (now: Job) => stationOf(partOf(now), 'wheel')!;
 const blankOf = (now: Job) => stationOf(partOf(now), 'wheelBlank')!;
-const factsOf = (now: Job) => stationOf(partOf(now), 'drive')!.detail.facts!;
+const factsOf = (now: Job) => stationOf(partOf(now), 'drive')!.detail.shape!;
 const said = (station: { readonly issues: readonly Parameters<typeof sayIssue>[0][] }) =>
   station.issues.map(
     (issue) => `${issue.severity} ${issue.path.replace('parts.p1.', '')}: ${sayIssue(issue)}`,

@@ -1,4 +1,4 @@
-import type { DriveFacts } from '../drive/index.ts';
+import { parseSize, shapeOf, type DriveFacts, type DriveShape } from '../drive/index.ts';
 import { at, type Issue } from '../findings/index.ts';
 import { settingOf } from '../lead/index.ts';
 import { readScale } from '../toothform/index.ts';
@@ -10,16 +10,7 @@ import {
   type Value,
   type Working,
 } from '../station/index.ts';
-import {
-  approx,
-  decimalText,
-  dmsText,
-  exact,
-  lengthFigure,
-  lengthText,
-  parsePositiveLength,
-  type UnitSystem,
-} from '../units/index.ts';
+import { decimalText, dmsText, exact, lengthFigure, lengthText, type UnitSystem } from '../units/index.ts';
 import type { WormInput } from './schema.ts';
 import { toolOf, type WormTool } from './tool.ts'; // prettier-ignore
 
@@ -37,7 +28,7 @@ export interface WormFacts {
 }
 
 export interface WormDetail {
-  readonly drive: DriveFacts | null;
+  readonly drive: DriveShape | null;
   readonly tool: WormTool | null;
   readonly length: number | null;
   readonly usualLength: number | null;
@@ -69,15 +60,15 @@ export const usualThreadLength = (axialPitch: number, wheelTeeth: number): numbe
  * Issues: those of the parsers; worm-short
  */
 export function planWorm(input: WormInput, drive: DriveFacts | null, scale: AngleScale | null, path: string, system: UnitSystem): StationWork<WormFacts, WormDetail> {
-  const empty: StationWork<WormFacts, WormDetail> = { id: 'worm', facts: null, answer: 'waits for the drive', values: [], working: [], cautions: [], issues: [], detail: { drive, tool: null, length: null, usualLength: null, infeed: null, onScale: null } };
-  const given = input.length.typed.trim() === '' ? null : parsePositiveLength(input.length, 'The length of the thread');
+  const empty: StationWork<WormFacts, WormDetail> = { id: 'worm', facts: null, answer: 'waits for the drive', values: [], working: [], cautions: [], issues: [], detail: { drive: drive && shapeOf(drive), tool: null, length: null, usualLength: null, infeed: null, onScale: null } };
+  const given = input.length.typed.trim() === '' ? null : parseSize(input.length, 'The length of the thread');
   const issues: Issue[] = given && !given.ok ? at('length', given.issues) : [];
   if (readScale(input.scale.typed) === null) issues.push({ code: 'out-of-range', path: 'scale', severity: 'wrong', given: input.scale.typed, allowed: 'It runs from 1 to 200 times life size', detail: { what: 'A scale' } });
   if (!drive) return { ...empty, issues: at(path, issues) };
   const { worm, teeth, addendum, wheelDiameter } = drive;
   const tool = toolOf(drive, input.tool);
   const usual = usualThreadLength(worm.axialPitch, teeth);
-  const length = given?.ok ? approx(given.value) : usual;
+  const length = given?.ok ? given.value : usual;
   const engaged = 4 * Math.sqrt((wheelDiameter / 2) * addendum);
   if (given?.ok && length < engaged) issues.push({ code: 'worm-short', path: 'length', severity: 'query', given: lengthText(length, system), detail: { engaged: lengthText(engaged, system) } });
   const leadDeg = worm.leadAngle * DEG;
@@ -92,7 +83,7 @@ export function planWorm(input: WormInput, drive: DriveFacts | null, scale: Angl
     working: workingOf(drive, input.tool, tool, given?.ok ? null : usual),
     cautions: [{ code: 'thread-hands', when: 'While the thread is cut', text: 'hands, sleeves and rags away from work and leadscrew; stop the spindle to measure. The lathe’s manual and your shop’s rules come first.' }],
     issues: at(path, issues),
-    detail: { drive, tool, length, usualLength: usual, infeed, onScale: setting },
+    detail: { drive: shapeOf(drive), tool, length, usualLength: usual, infeed, onScale: setting },
   };
 } // prettier-ignore
 

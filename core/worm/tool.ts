@@ -1,4 +1,4 @@
-import type { DriveFacts } from '../drive/index.ts';
+import type { DriveShape } from '../drive/index.ts';
 import { CHECK_BAR, FRONT_RELIEF, type Template, type TemplateSize } from '../toothform/index.ts';
 import { decimalText } from '../units/index.ts';
 import type { WormInput } from './schema.ts';
@@ -24,7 +24,7 @@ const DEG = Math.PI / 180;
  * is narrower by its cosine.
  * Source: section of the thread by geometry; clearances: common practice, the lead angle is steepest at the root
  */
-export function toolOf({ worm, proportions }: DriveFacts, set: WormInput['tool']): WormTool {
+export function toolOf({ worm, proportions }: DriveShape, set: WormInput['tool']): WormTool {
   const turned = set === 'thread' ? Math.cos(worm.leadAngle) : 1;
   const lean = Math.tan(proportions.pressureAngle) * turned;
   const flat = worm.toolFlat * turned;
@@ -45,7 +45,7 @@ export function toolOf({ worm, proportions }: DriveFacts, set: WormInput['tool']
  * The tool’s form, to hold a ground one against.
  * @param scale times life size, 1 to 200
  */
-export function wormTemplate(facts: DriveFacts, set: WormInput['tool'], scale: number, title: string): Template {
+export function wormTemplate(facts: DriveShape, set: WormInput['tool'], scale: number, title: string): Template {
   const { worm, addendum } = facts;
   const tool = toolOf(facts, set);
   const half = (tool.flat / 2) * scale;

@@ -1,11 +1,11 @@
 import { line } from 'd3';
-import type { DriveFacts } from '../../core/drive/index.ts';
+import type { DriveShape } from '../../core/drive/index.ts';
 import type { Point } from '../../core/involute/index.ts';
 import { lengthText, type UnitSystem } from '../../core/units/index.ts';
 import { threadLine } from './WormPairView.tsx';
 
 interface ThreadViewProps {
-  readonly drive: DriveFacts;
+  readonly drive: DriveShape;
   readonly units: UnitSystem;
 }
 

@@ -1,9 +1,9 @@
-import type { DriveFacts } from '../../core/drive/index.ts';
+import type { DriveShape } from '../../core/drive/index.ts';
 import { lengthText, type UnitSystem } from '../../core/units/index.ts';
 import type { RimFacts } from '../../core/wheel/index.ts';
 
 interface WheelSectionViewProps {
-  readonly drive: DriveFacts;
+  readonly drive: DriveShape;
   readonly rim: RimFacts;
   /** Over the cutter’s outside, when it is to be drawn sunk, mm. */
   readonly cutterDiameter?: number | null;

@@ -1,10 +1,10 @@
 import { line } from 'd3';
 import { useMemo } from 'react';
-import { wheelDrawing, type DriveFacts } from '../../core/drive/index.ts';
+import { wheelDrawing, type DriveShape } from '../../core/drive/index.ts';
 import { gearOutline, type Point } from '../../core/involute/index.ts';
 
 interface WormPairViewProps {
-  readonly drive: DriveFacts;
+  readonly drive: DriveShape;
   /** Turns the worm has made. */
   readonly turns: number;
   readonly centreText: string;
@@ -17,7 +17,7 @@ const path = line<Point>(
 );
 
 /** The thread in its axial section, from left to right about the origin, its outside upward. @param count of threads drawn */
-export function threadLine(drive: DriveFacts, count: number): readonly Point[] {
+export function threadLine(drive: DriveShape, count: number): readonly Point[] {
   const { worm, addendum } = drive;
   const [px, half] = [worm.axialPitch, worm.crest / 2];
   const base = px / 2 - worm.toolFlat / 2;

@@ -1,8 +1,8 @@
-import type { DriveFacts } from '../../core/drive/index.ts';
+import type { DriveShape } from '../../core/drive/index.ts';
 import { lengthText, type UnitSystem } from '../../core/units/index.ts';
 
 interface WormViewProps {
-  readonly drive: DriveFacts;
+  readonly drive: DriveShape;
   /** Of the thread, mm. */
   readonly length: number;
   readonly units: UnitSystem;

@@ -41,7 +41,7 @@ export function DrivePanel(props: StationProps<'drive'>) {
   const pitch = parsePitch(drive.pitch);
   const sample = <DriveSampleFields {...props} set={set} at={at} />;
   // while only the old ones are known, what was read off them comes first
-  const readingsFirst = station.detail.facts === null && station.detail.sample.read;
+  const readingsFirst = station.detail.shape === null && station.detail.sample.read;
   return (
     <>
       {partner && drivesDiffer(job, part.id) && (

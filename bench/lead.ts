@@ -6,6 +6,8 @@ import {
   type OwnedGear,
   type Train,
 } from '../core/gearing/index.ts';
+import { approx, exact } from '../core/units/index.ts';
+import { findLatheGears, type Lathe } from '../core/worm/index.ts';
 import { compare, report } from './measure.ts';
 
 /** So many different gears, one of each. */
@@ -57,6 +59,27 @@ function triples(teeth: readonly number[], wanted: number): number {
 const offOf = (train: Train | undefined, wanted: number): number =>
   train ? Math.abs(trainRatio(train).valueOf() - wanted) : Infinity;
 
+const LATHE: Lathe = {
+  leadscrew: exact(254, 80),
+  box: Array.from({ length: 32 }, (_, i) => ({ name: `${i + 4}`, ratio: exact(8, i + 4) })),
+  gears: wall(24),
+  stud: true,
+};
+
+/** A worm’s lead on a lathe: every setting of its box with the same search, beside every setting with nested loops. @returns was the target kept? */
+function benchLathe(): boolean {
+  const teeth = LATHE.gears.map(({ teeth: count }) => count);
+  const lead = Math.PI * 2.54;
+  const bases = LATHE.box.map(({ ratio }) => approx(LATHE.leadscrew.mul(ratio)));
+  const loops = () => Math.min(...bases.map((base) => Math.min(nested(teeth, lead / base) * base, Math.abs(base - lead))));
+  const search = () => findLatheGears(LATHE, lead, 20, 1)[0]!;
+  const same = Math.abs(loops() - Math.abs(search().lead - lead)) < 1e-12;
+  console.log(`${same ? 'kept ' : 'MISSED'}  the same lathe gears from 24 gears and 32 settings`);
+  const { work, yardstick } = compare('lathe', loops, search, 5);
+  const what = 'lathe gears for a worm, 24 gears and 32 settings of a box, nested loops beside the search that leads use';
+  return report(what, work / yardstick, { atLeast: 10 }, `${work.toFixed(1)} ms : ${yardstick.toFixed(2)} ms a worm`) && same;
+} // prettier-ignore
+
 /** Trains for a lead beside nested loops, tables built included. @returns were the targets kept? */
 export function benchLead(): boolean {
   let kept = true;
@@ -99,5 +122,6 @@ export function benchLead(): boolean {
     { atLeast: 20 },
     `${(work / 3).toFixed(1)} ms : ${(yardstick / 3).toFixed(2)} ms a lead`,
   );
-  return kept && same && fast;
+  const lathe = benchLathe();
+  return kept && same && fast && lathe;
 } // prettier-ignore

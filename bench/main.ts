@@ -1,5 +1,5 @@
 import { circlesOf, findSimpleIndexings, type Circle } from '../core/dividing/index.ts';
-import { drawnSpurJob, jobSchema, type Job } from '../core/job/index.ts';
+import { drawnDriveJob, drawnSpurJob, jobSchema, type Job } from '../core/job/index.ts';
 import { plan } from '../core/plan/index.ts';
 import { STOCK_EQUIPMENT, STOCK_HEADS } from '../core/shop/index.ts';
 import { exact } from '../core/units/index.ts';
@@ -29,6 +29,18 @@ told(
   planned.work / planned.yardstick,
   { atMost: 150 },
   `${ms(planned.work)} : ${ms(planned.yardstick)}`,
+);
+
+// a worm drive: two cards, lathe gears and the contact of two schools, beside one parse of its document
+const drive = drawnDriveJob({ id: 'bench-drive', name: 'Bench drive' });
+const rawDrive: unknown = JSON.parse(JSON.stringify(drive));
+const plannedDrive = compare(
+  'drive',
+  () => plan(drive, STOCK_EQUIPMENT),
+  () => jobSchema.parse(rawDrive),
+);
+console.log(
+  `       plan() of a worm drive, both cards: ${ms(plannedDrive.work)}, ${(plannedDrive.work / plannedDrive.yardstick).toFixed(0)} parses of its document`,
 );
 
 // how the plan's cost grows with the tooth count

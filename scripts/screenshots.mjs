@@ -34,7 +34,9 @@ const views = [
   ['bench', '/'],
   ['doors', '/jobs/new'],
   ['door-sample', '/jobs/demo-pump-gear/p1/gear'],
-  ['door-shafts', '/jobs/demo-two-shafts/p1/gear'],
+  ['card-drive', '/jobs/demo-carriage/p2/drive'],
+  ['card-lathe', '/jobs/demo-carriage/p2/lathe'],
+  ['card-wheel', '/jobs/demo-carriage/p1/wheel'],
   ['card-gear', '/jobs/demo-lens-second/p1/gear'],
   ['card-blank-in-doubt', '/jobs/demo-winding/p1/blank'],
   ['card-cutter', '/jobs/demo-fog-cam/p1/cutter'],
@@ -68,18 +70,7 @@ const views = [
   ['mill', '/runs/run-demo-lens-second'],
   ['mill-helical', '/runs/run-demo-fan-gear'],
   ['card-lead', '/jobs/demo-blower/p1/lead', async (page) => page.keyboard.press('l')],
-  [
-    'card-lead-pair',
-    '/jobs/demo-blower/p1/lead',
-    async (page) => {
-      const summary = await page.waitForSelector('::-p-text(Bend the angle to what the gears cut exactly)');
-      await summary.click();
-      const table = await page.waitForSelector('.bend-table');
-      await table.evaluate((rows) => rows.closest('.work-scroll').scrollTo(0, rows.offsetTop - 260));
-    },
-  ],
   ['card-spacing', '/jobs/demo-square/p1/spacing'],
-  ['indexing-table', '/jobs/demo-lens-second/p1/table'],
   ['shop', '/shop'],
   [
     'counts',

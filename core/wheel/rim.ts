@@ -157,7 +157,7 @@ export function planRim(input: RimInput, drive: DriveFacts | null, path: string,
   return {
     ...empty,
     facts: wrong || read.bore === null ? null : facts,
-    answer: `Ø ${figure(shape.outside)} × ${figure(shape.faceWidth)}${shape.rim === 'throat' ? `, throat Ø ${figure(shape.throat)}` : ''}`,
+    answer: `Ø ${figure(shape.outside)} × ${figure(shape.faceWidth)}${shape.rim === 'throat' ? `, throat ${figure(shape.throat)}` : ''}`,
     values: valuesOf(shape, read, drive),
     working: workingOf(shape, drive),
     issues: at(path, [...read.issues, ...issues]),

@@ -127,13 +127,28 @@ export function planLathe(input: ThreadingInput, drive: DriveFacts | null, groun
     values: valuesOf(done, way),
     working: workingOf(lathe, way, drive, engaged),
     cautions: [
-      { code: 'half-nuts', when: 'From the first pass to the last', text: 'keep the half-nuts shut and run the lathe back in reverse, the tool drawn out. No mark of a thread dial comes round for such a pitch: opened once, the next pass cuts another thread.' },
+      { code: 'half-nuts', when: 'From the first pass to the last', text: halfNuts(lathe, way) },
       { code: 'lathe-gears', when: 'Before the gears are changed', text: 'switch off at the wall; gear cover shut again before the spindle turns. The lathe’s manual and your shop’s rules come first.' },
     ],
     issues,
     detail: done,
   };
 } // prettier-ignore
+
+/** Turns of the leadscrew after which a thread dial may still be waited for. Common practice: the largest dials count so many. */
+const DIAL_TURNS = 32;
+
+/**
+ * May the half-nuts be opened? Thread and leadscrew stand as at the start only after so many turns of the screw as the lead has
+ * leadscrew pitches, in lowest terms.
+ */
+function halfNuts({ leadscrew }: Lathe, { leadText }: LatheWay): string {
+  const turns = exact(leadText).div(leadscrew).n;
+  const back = 'keep the half-nuts shut and run the lathe back in reverse, the tool drawn out.';
+  return turns > BigInt(DIAL_TURNS)
+    ? `${back} No mark of a thread dial comes round for such a pitch: opened once, the next pass cuts another thread.`
+    : `${back} Thread and leadscrew meet again only after every ${turns} turn${turns === 1n ? '' : 's'} of the leadscrew: opened and closed anywhere else, the next pass cuts another thread.`;
+}
 
 /** Issues: lathe-off, lathe-stud, starts-way */
 function judge(way: LatheWay, byStarts: StartWay | null, allowed: number, path: string): Issue[] {

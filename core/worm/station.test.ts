@@ -92,7 +92,7 @@ describe('the lathe', () => {
     const { inForce, engaged } = station.detail;
     expect(engaged).toBeCloseTo(4 * Math.sqrt(80), 9);
     expect(Math.abs(inForce!.overLength)).toBeLessThan(5);
-    expect(station.cautions[0]!.text).toMatch(/half-nuts shut/);
+    expect(station.cautions[0]!.text).toMatch(/half-nuts shut.*No mark of a thread dial comes round/);
     // another way of reckoning it: turns of the leadscrew for one of the spindle
     const { driver, driven, second } = inForce!.train!;
     const box = 8 / Number(inForce!.setting.replace(' per inch', '').replace('½', '.5'));
@@ -104,6 +104,10 @@ describe('the lathe', () => {
     const quarter = job(shopWith({ box: { by: 'tpi', settings: '4 8' } }), { pitchBy: 'axial', axialPitch: measure('1/4', 'in') }); // prettier-ignore
     const { inForce } = latheOf(quarter).detail;
     expect(inForce).toMatchObject({ setting: '4 per inch', train: null, ppm: 0 });
+    // two turns of a leadscrew of 8 to the inch to one of the thread: they meet at every second
+    expect(latheOf(quarter).cautions[0]!.text).toMatch(
+      /meet again only after every 2 turns of the leadscrew/,
+    );
   });
 
   test('what is wanting: no lathe, no gears, a box that cannot be read, gears sold since, too far off', () => {

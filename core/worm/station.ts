@@ -1,4 +1,4 @@
-import { parseSize, shapeOf, type DriveFacts, type DriveShape } from '../drive/index.ts';
+import { engagedLength, parseSize, shapeOf, type DriveFacts, type DriveShape } from '../drive/index.ts';
 import { at, type Issue } from '../findings/index.ts';
 import { settingOf } from '../lead/index.ts';
 import { readScale } from '../toothform/index.ts';
@@ -69,7 +69,7 @@ export function planWorm(input: WormInput, drive: DriveFacts | null, scale: Angl
   const tool = toolOf(drive, input.tool);
   const usual = usualThreadLength(worm.axialPitch, teeth);
   const length = given?.ok ? given.value : usual;
-  const engaged = 4 * Math.sqrt((wheelDiameter / 2) * addendum);
+  const engaged = engagedLength(wheelDiameter, addendum);
   if (given?.ok && length < engaged) issues.push({ code: 'worm-short', path: 'length', severity: 'query', given: lengthText(length, system), detail: { engaged: lengthText(engaged, system) } });
   const leadDeg = worm.leadAngle * DEG;
   const setting = scale && { mill: scale.mill, ...settingOf(leadDeg, scale.minutes, 10) };

@@ -3,16 +3,12 @@ import { takeCount } from '../../core/job/index.ts';
 import { groundOf } from '../../core/plan/index.ts';
 import { parsePitch, type Measure, type UnitSystem } from '../../core/units/index.ts';
 import { REACHES, type Reach } from '../../core/dividing/index.ts';
-import { echoPitch, Length, LengthField, MeasureField } from '../fields/index.ts';
+import { PITCH_UNITS, echoPitch, Length, LengthField, MeasureField } from '../fields/index.ts';
 import { CountStrip } from '../strip/index.ts';
 import { useReach } from '../workers/index.ts';
 import type { StationProps } from '../stations/panel.ts';
 import { useFace } from './face.ts';
 
-const PITCH_UNITS = [
-  { value: 'module', label: 'module' },
-  { value: 'dp', label: 'DP' },
-] as const;
 /** Said in a narrow column, where no plate and no ring has it. */
 const BESIDES: Readonly<Record<Reach, string>> = {
   direct: 'direct',

@@ -1,3 +1,4 @@
+export { HANDS, PITCH_UNITS } from './choices.ts';
 export { ChoiceField, EitherField } from './ChoiceField.tsx';
 export { echoAngle, echoLength, echoPitch } from './echo.ts';
 export { LengthField } from './LengthField.tsx';

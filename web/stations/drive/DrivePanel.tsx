@@ -1,7 +1,8 @@
 import type { DriveInput } from '../../../core/drive/index.ts';
 import { agreeOnDrive, drivesDiffer, partnerOf, withDrive } from '../../../core/job/index.ts';
+import { leadFromThreads } from '../../../core/shop/index.ts';
 import { parsePitch } from '../../../core/units/index.ts';
-import { echoPitch, EitherField, LengthField, MeasureField } from '../../fields/index.ts';
+import { HANDS, PITCH_UNITS, echoPitch, EitherField, LengthField, MeasureField } from '../../fields/index.ts';
 import { Notice } from '../../frame/index.ts';
 import type { StationProps } from '../panel.ts';
 import { Values } from '../Values.tsx';
@@ -20,14 +21,6 @@ const PLANES = [
 const SIZES = [
   { value: 'worm', label: 'the worm' },
   { value: 'centre', label: 'the distance' },
-] as const;
-const HANDS = [
-  { value: 'left', label: 'left-hand' },
-  { value: 'right', label: 'right-hand' },
-] as const;
-const PITCH_UNITS = [
-  { value: 'module', label: 'module' },
-  { value: 'dp', label: 'DP' },
 ] as const;
 
 /** What worm and wheel have in common; a change here stands on both cards. */
@@ -74,7 +67,7 @@ export function DrivePanel(props: StationProps<'drive'>) {
           <LengthField
             label="Axial pitch"
             value={drive.axialPitch}
-            onChange={(axialPitch) => set({ axialPitch })}
+            onChange={(typed) => set({ axialPitch: leadFromThreads(typed.typed) ?? typed })}
             issues={at('axialPitch')}
             units={units}
             hint="Thread to thread, also of several starts. Or 4 tpi."

@@ -3,17 +3,21 @@ import { useId } from 'react';
 import { TOOTH_SYSTEMS, type GearInput } from '../../../core/gear/index.ts';
 import { groundOf } from '../../../core/plan/index.ts';
 import { measure, parseCount, parsePitch } from '../../../core/units/index.ts';
-import { echoAngle, echoLength, echoPitch, Length, LengthField, MeasureField } from '../../fields/index.ts';
+import {
+  PITCH_UNITS,
+  echoAngle,
+  echoLength,
+  echoPitch,
+  Length,
+  LengthField,
+  MeasureField,
+} from '../../fields/index.ts';
 import { NearCounts } from '../../strip/index.ts';
 import type { StationProps } from '../panel.ts';
 import { HelixFields } from './HelixFields.tsx';
 import { MateFields } from './MateFields.tsx';
 import { Values } from '../Values.tsx';
 
-const PITCH_UNITS = [
-  { value: 'module', label: 'module' },
-  { value: 'dp', label: 'DP' },
-] as const;
 const RULES = [
   ...TOOTH_SYSTEMS.map(({ id, name }) => ({ value: id, label: name })),
   { value: 'typed' as const, label: 'From my book or print' },

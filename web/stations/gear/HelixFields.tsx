@@ -2,6 +2,8 @@ import type { Issue } from '../../../core/findings/index.ts';
 import type { GearDetail, GearInput, HelixSource } from '../../../core/gear/index.ts';
 import { decimalText, dmsText, exact, parsePitch, type UnitSystem } from '../../../core/units/index.ts';
 import {
+  HANDS,
+  PITCH_UNITS,
   ChoiceField,
   echoAngle,
   echoPitch,
@@ -22,16 +24,6 @@ const SOURCES: readonly { readonly value: HelixSource; readonly label: string }[
 const PLANES = [
   { value: 'normal', label: 'normal' },
   { value: 'transverse', label: 'transverse' },
-] as const;
-
-const HANDS = [
-  { value: 'left', label: 'left-hand' },
-  { value: 'right', label: 'right-hand' },
-] as const;
-
-const PITCH_UNITS = [
-  { value: 'module', label: 'module' },
-  { value: 'dp', label: 'DP' },
 ] as const;
 
 const HOW: Readonly<Record<HelixSource, string>> = {

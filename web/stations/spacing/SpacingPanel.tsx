@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { groundOf } from '../../../core/plan/index.ts';
 import type { SpacingInput } from '../../../core/spacing/index.ts';
 import { measure, parseCount } from '../../../core/units/index.ts';
-import { echoAngle, echoPitch, LengthField, MeasureField } from '../../fields/index.ts';
+import { PITCH_UNITS, echoAngle, echoPitch, LengthField, MeasureField } from '../../fields/index.ts';
 import { NearCounts } from '../../strip/index.ts';
 import type { StationProps } from '../panel.ts';
 import { Values } from '../Values.tsx';
@@ -19,10 +19,6 @@ const WHAT = ['holes', 'slots', 'flats', 'splines', 'marks', 'teeth', 'spaces'].
   value,
   label: value,
 }));
-const PITCH_UNITS = [
-  { value: 'module', label: 'module' },
-  { value: 'dp', label: 'DP' },
-] as const;
 
 /** What is to be divided where there is no gear. */
 export function SpacingPanel({

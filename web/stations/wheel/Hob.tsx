@@ -32,7 +32,7 @@ export function Hob({ hob, centre, units }: { readonly hob: HobData; readonly ce
         </div>
       </dl>
       <p className="said">
-        Threaded on the worm’s own gears and tool, {lengthText((hob.outside - hob.pitchDiameter) / 2, units)} above the pitch line, so that it clears the worm’s
+        Threaded on the worm’s own gears and tool, {lengthText((hob.outside - hob.pitchDiameter) / 2, units)} above the pitch line, so that the roots clear the worm’s
         tips. Relieve 10° behind each flute, harden and stone the faces: heat treating has hazards of its own, follow the steel maker’s sheet and
         your shop’s rules.
       </p>

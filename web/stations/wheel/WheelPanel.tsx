@@ -1,22 +1,13 @@
 import { Link } from 'react-router';
+import { smallAngleText } from '../../../core/dividing/index.ts';
 import { withMill } from '../../../core/job/index.ts';
-import { dmsText, exact, lengthText } from '../../../core/units/index.ts';
+import { lengthText } from '../../../core/units/index.ts';
 import type { GashInput, SchoolAnswer } from '../../../core/wheel/index.ts';
-import { ChoiceField, EitherField, Length, LengthField, MeasureField } from '../../fields/index.ts';
+import { ChoiceField, Length, LengthField, MeasureField } from '../../fields/index.ts';
+import { LayCutter } from '../LayCutter.tsx';
 import type { StationProps } from '../panel.ts';
 import { Hob } from './Hob.tsx';
 import '../ways.css';
-
-const SET_UPS = [
-  { value: 'table', label: 'swing table' },
-  { value: 'head', label: 'tilt head' },
-] as const;
-const SIDES = [
-  { value: 'near', label: 'near side' },
-  { value: 'far', label: 'far side' },
-] as const;
-
-const angle = (degrees: number): string => dmsText(exact(Math.abs(degrees).toFixed(6)));
 
 /** How the wheel is cut: by which school, at what angle, how deep, and what bears then. */
 export function WheelPanel(props: StationProps<'wheel'>) {
@@ -38,19 +29,14 @@ export function WheelPanel(props: StationProps<'wheel'>) {
         </p>
       )}
       {setting && (
-        <section aria-label="Angle of the gash">
-          <h3 className="methods-head">Lay the cutter along the gash</h3>
-          <div className="fields">
-            <EitherField label="How" options={SET_UPS} value={part.gash.setUp} onChange={(setUp) => set({ setUp })} />
-            {setting.by === 'head' && <EitherField label="Stub arbor, cutter on the" options={SIDES} value={part.gash.side} onChange={(side) => set({ side })} />}
-          </div>
-          <p className="said">
-            {setting.by === 'head' ? `Tilt the head: its top to the ${setting.way}` : setting.way === 'away' ? 'Push the table’s right end away from you' : 'Pull the table’s right end towards you'}, to{' '}
-            <b>{angle(setting.scale)}</b> on the scale
-            {Math.abs(setting.off) * 60 >= 0.5 && `: the nearest mark, ${angle(setting.off)} ${setting.off > 0 ? 'over' : 'under'}; a gash leans ${(detail.lean ?? 0).toFixed(0)} µm over the face`}
-            . {detail.drive?.hand === 'right' ? 'Right' : 'Left'}-hand, as the worm.
-          </p>
-        </section>
+        <LayCutter
+          heading="Lay the cutter along the gash"
+          setting={setting}
+          how={part.gash}
+          set={set}
+          rest={`${smallAngleText(setting.off / 360)} ${setting.off > 0 ? 'over' : 'under'}; a gash leans ${(detail.lean ?? 0).toFixed(0)} µm over the face`}
+          hand={`${detail.drive?.hand === 'right' ? 'Right' : 'Left'}-hand, as the worm.`}
+        />
       )}
       {infeed && (
         <section aria-label="Depth">

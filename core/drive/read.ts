@@ -112,6 +112,20 @@ function readShape({ thread }: DriveInput): Result<ThreadShape> {
   });
 } // prettier-ignore
 
+/** A ratio as people write it in place of a count: `20:1`. @returns its figure; null where a count was typed */
+const ratioTyped = (typed: string): string | null => /^\s*(\d+)\s*:\s*1\s*$/.exec(typed)?.[1] ?? null;
+
+/**
+ * The wheel’s teeth: counted, or by the ratio and the starts.
+ * Issues: those of the counting parser
+ */
+function readTeeth({ teeth, starts }: DriveInput): Result<number> {
+  const ratio = ratioTyped(teeth.typed);
+  const read = parseCount(starts, 'The number of starts', 1, MOST_STARTS);
+  const counted = ratio !== null && read.ok ? { ...teeth, typed: String(Number(ratio) * read.value) } : teeth;
+  return parseCount(counted, 'The wheel’s tooth count', 6, 1000);
+}
+
 /** Issues: those of the counting parser; starts-over-wheel */
 function readStarts(input: DriveInput, teeth: number | null): Result<number> {
   const read = parseCount(input.starts, 'The number of starts', 1, MOST_STARTS);
@@ -123,7 +137,7 @@ const valueOf = <T>(read: Result<T>): T | null => (read.ok ? read.value : null);
 
 /** Every field of a drive. @returns issues at their fields, as `starts` or `thread.depth` */
 export function readDrive(input: DriveInput): DriveReadings {
-  const teeth = parseCount(input.teeth, 'The wheel’s tooth count', 6, 1000);
+  const teeth = readTeeth(input);
   const starts = readStarts(input, valueOf(teeth));
   const pitch = readPitch(input);
   const shape = readShape(input);

@@ -53,6 +53,12 @@ describe('sizes, whichever way they are given', () => {
     );
   }); // prettier-ignore
 
+  test('a ratio in place of the teeth: 20:1 of two starts is 40 teeth', () => {
+    const { facts } = planned({ teeth: measure('20 : 1', 'count'), starts: measure('2', 'count') });
+    expect(facts).toMatchObject({ teeth: 40, starts: 2 });
+    expect(says({ teeth: measure('900:1', 'count'), starts: measure('2', 'count') })[0]).toMatch(/^wrong d\.teeth: The wheel’s tooth count of 1800 is out of range/);
+  }); // prettier-ignore
+
   test('a ratio that is not whole is said in whole turns and a fraction', () => {
     expect(ratioText(40, 1)).toBe('40');
     expect(ratioText(40, 3)).toBe('13 1/3');

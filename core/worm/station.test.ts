@@ -59,6 +59,14 @@ describe('the thread and its tool', () => {
     }
   });
 
+  // Source: Machinery's Handbook, worm threads of 29°: flat 0.310, crest 0.335, depth 0.6866 of the pitch
+  test('both schools stand beside the one in force', () => {
+    const [inch, metric] = wormOf(job()).detail.schools;
+    const px = 2 * Math.PI;
+    expect([inch!.flat / px, inch!.crest / px, inch!.depth / px].map((part) => part.toFixed(3))).toEqual(['0.310', '0.335', '0.687']); // prettier-ignore
+    expect(metric!.depth).toBeCloseTo(4.4, 9);
+  });
+
   test('the template closes over tip and flanks, and its sizes are those of the tool', () => {
     const { drive } = stationOf(partOf(job()), 'worm')!.detail;
     const sheet = wormTemplate(drive!, 'axis', 20, 'Worm');

@@ -1,4 +1,12 @@
-import { engagedLength, parseSize, shapeOf, type DriveFacts, type DriveShape } from '../drive/index.ts';
+import {
+  engagedLength,
+  flatAndCrest,
+  WORM_SCHOOLS,
+  parseSize,
+  shapeOf,
+  type DriveFacts,
+  type DriveShape,
+} from '../drive/index.ts';
 import { at, type Issue } from '../findings/index.ts';
 import { settingOf } from '../lead/index.ts';
 import { readScale } from '../toothform/index.ts';
@@ -27,7 +35,18 @@ export interface WormFacts {
   readonly tool: WormTool;
 }
 
+/** What a school gives for this pitch, to be set beside the one in force. mm */
+export interface ThreadSchool {
+  readonly id: '29' | '40';
+  readonly name: string;
+  readonly depth: number;
+  readonly flat: number;
+  readonly crest: number;
+  readonly source: string;
+}
+
 export interface WormDetail {
+  readonly schools: readonly ThreadSchool[];
   readonly drive: DriveShape | null;
   readonly tool: WormTool | null;
   readonly length: number | null;
@@ -46,6 +65,19 @@ export interface WormDetail {
 const DEG = 180 / Math.PI;
 const HANDBOOK = 'Machinery’s Handbook, worm gearing';
 
+const schoolsFor = (axialPitch: number): readonly ThreadSchool[] =>
+  WORM_SCHOOLS.map((school) => {
+    const { flat, crest } = flatAndCrest(school);
+    return {
+      id: school.id === '29' ? '29' : '40',
+      name: school.name,
+      depth: school.depth * axialPitch,
+      flat: flat * axialPitch,
+      crest: crest * axialPitch,
+      source: school.source,
+    };
+  });
+
 /**
  * Length of thread a worm usually has: p·(4.5 + z2/50).
  * @returns mm
@@ -60,7 +92,7 @@ export const usualThreadLength = (axialPitch: number, wheelTeeth: number): numbe
  * Issues: those of the parsers; worm-short
  */
 export function planWorm(input: WormInput, drive: DriveFacts | null, scale: AngleScale | null, path: string, system: UnitSystem): StationWork<WormFacts, WormDetail> {
-  const empty: StationWork<WormFacts, WormDetail> = { id: 'worm', facts: null, answer: 'waits for the drive', values: [], working: [], cautions: [], issues: [], detail: { drive: drive && shapeOf(drive), tool: null, length: null, usualLength: null, infeed: null, onScale: null } };
+  const empty: StationWork<WormFacts, WormDetail> = { id: 'worm', facts: null, answer: 'waits for the drive', values: [], working: [], cautions: [], issues: [], detail: { schools: drive ? schoolsFor(drive.worm.axialPitch) : [], drive: drive && shapeOf(drive), tool: null, length: null, usualLength: null, infeed: null, onScale: null } };
   const given = input.length.typed.trim() === '' ? null : parseSize(input.length, 'The length of the thread');
   const issues: Issue[] = given && !given.ok ? at('length', given.issues) : [];
   if (readScale(input.scale.typed) === null) issues.push({ code: 'out-of-range', path: 'scale', severity: 'wrong', given: input.scale.typed, allowed: 'It runs from 1 to 200 times life size', detail: { what: 'A scale' } });
@@ -83,7 +115,7 @@ export function planWorm(input: WormInput, drive: DriveFacts | null, scale: Angl
     working: workingOf(drive, input.tool, tool, given?.ok ? null : usual),
     cautions: [{ code: 'thread-hands', when: 'While the thread is cut', text: 'hands, sleeves and rags away from work and leadscrew; stop the spindle to measure. The lathe’s manual and your shop’s rules come first.' }],
     issues: at(path, issues),
-    detail: { drive: shapeOf(drive), tool, length, usualLength: usual, infeed, onScale: setting },
+    detail: { schools: schoolsFor(worm.axialPitch), drive: shapeOf(drive), tool, length, usualLength: usual, infeed, onScale: setting },
   };
 } // prettier-ignore
 

@@ -32,9 +32,10 @@ export function DrivePanel(props: StationProps<'drive'>) {
   const at = (field: string) => issuesAt(`parts.${part.id}.drive.${field}`);
   const partner = partnerOf(job, part.id);
   const pitch = parsePitch(drive.pitch);
+  const { shape } = station.detail;
   const sample = <DriveSampleFields {...props} set={set} at={at} />;
   // while only the old ones are known, what was read off them comes first
-  const readingsFirst = station.detail.shape === null && station.detail.sample.read;
+  const readingsFirst = shape === null && station.detail.sample.read;
   return (
     <>
       {partner && drivesDiffer(job, part.id) && (
@@ -83,7 +84,7 @@ export function DrivePanel(props: StationProps<'drive'>) {
           />
         )}
         <MeasureField label="Starts of the worm" value={drive.starts} onChange={(starts) => set({ starts })} issues={at('starts')} />
-        <MeasureField label="Teeth of the wheel" value={drive.teeth} onChange={(teeth) => set({ teeth })} issues={at('teeth')} placeholder="40" />
+        <MeasureField label="Teeth of the wheel" value={drive.teeth} onChange={(teeth) => set({ teeth })} issues={at('teeth')} placeholder="40" echo={shape && drive.teeth.typed.includes(':') ? `${shape.teeth} teeth` : drive.teeth.typed === '' ? 'Or the ratio: 40:1.' : ''} />
         <EitherField label="Fixed first" options={SIZES} value={drive.sizeBy} onChange={(sizeBy) => set({ sizeBy })} />
         {drive.sizeBy === 'worm' ? (
           <LengthField

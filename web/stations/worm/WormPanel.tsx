@@ -15,7 +15,7 @@ const TOOLS = [
 
 /** The thread of the worm, and the tool that cuts it. */
 export function WormPanel({ station, part, units, job, editPart, issuesAt }: StationProps<'worm'>) {
-  const { drive, infeed, onScale, usualLength } = station.detail;
+  const { drive, infeed, onScale, usualLength, schools } = station.detail;
   const { worm } = part;
   const set = (change: Partial<WormInput>) => editPart((now) => ({ ...now, worm: { ...now.worm, ...change } }));
   const at = (field: string) => issuesAt(`parts.${part.id}.worm.${field}`);
@@ -44,6 +44,30 @@ export function WormPanel({ station, part, units, job, editPart, issuesAt }: Sta
         />
       </div>
       <Values values={station.values} units={units} only={['outside', 'pitchDiameter', 'root', 'depth', 'lead', 'hand', 'leadAngle', 'included', 'flat', 'crest', 'clear']} />
+      {schools.length > 0 && (
+        <Fold className="schools" summary="What each school gives for this pitch">
+          <table className="list">
+            <thead>
+              <tr>
+                <th scope="col">School</th>
+                <th scope="col" className="num">Depth</th>
+                <th scope="col" className="num">Tool flat</th>
+                <th scope="col" className="num">Crest</th>
+              </tr>
+            </thead>
+            <tbody>
+              {schools.map(({ id, name, depth, flat, crest, source }) => (
+                <tr key={id} className={drive?.proportions.id === id ? 'is-best' : ''}>
+                  <td>{name}<small className="soft"> {source}</small></td>
+                  <td className="num"><Length mm={depth} units={units} /></td>
+                  <td className="num"><Length mm={flat} units={units} /></td>
+                  <td className="num"><Length mm={crest} units={units} /></td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </Fold>
+      )}
       {infeed && (
         <p className="said">
           In by <b><Length mm={infeed.radial} units={units} /></b> on the cross slide; or with the top slide set over by half the tool’s angle,{' '}

@@ -222,3 +222,22 @@ test('a bare figure is meant in the units of the job; the unit behind the field 
   await person.press('Face width: unit mm, press for in', 'button');
   await person.sees('0.5000 in = 12.700 mm');
 });
+
+test('a reading that is too thick says how much to sink, one in another unit is asked about', async () => {
+  const person = await place.sitDown();
+  await person.goTo('/jobs/demo-lens-second/p1/inspect');
+  await person.sees(/Span over teeth ?over \d+ teeth, ±/);
+  await person.sees(/span 34\.\d+ over 8 teeth|span \d+\.\d+ over \d+ teeth/);
+  const text = await person.text();
+  const [, should] = /span (\d+\.\d+) over/.exec(text)!;
+  await person.types('Span over teeth, as read', (Number(should) + 0.1).toFixed(3));
+  await person.sees(/0\.10\d thick: sink 0\.1\d\d more/);
+  await person.sees('Still on the head? Sink');
+  await person.types('Span over teeth, as read', (Number(should) / 25.4).toFixed(3));
+  await person.sees('Was it read in the other unit');
+  await person.types('Span over teeth, as read', should!);
+  await person.sees('Within 0.030 mm of what it should be.');
+  await person.sees('✓ Stored');
+  expect(await person.hardToUse()).toEqual([]);
+  expect(person.faults).toEqual([]);
+});

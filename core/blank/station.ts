@@ -20,6 +20,8 @@ export interface BlankFacts {
   readonly tipDiameter: Exact;
   readonly faceWidth: Exact | null;
   readonly bore: Exact | null;
+  /** The outside as it was turned; null until it is measured, mm. */
+  readonly measured: Exact | null;
   /** Depth on the dial, set from the outside as it is, mm. */
   readonly dialDepth: Exact;
 }
@@ -225,7 +227,7 @@ export function planBlank(
   return {
     id: 'blank',
     facts: boreFits
-      ? { tipDiameter: sizes.tipDiameter, faceWidth: read.faceWidth, bore: read.bore, dialDepth }
+      ? { tipDiameter: sizes.tipDiameter, faceWidth: read.faceWidth, bore: read.bore, measured, dialDepth }
       : null,
     answer: `Ø ${lengthFigure(approx(sizes.tipDiameter), system)}${face ? ` × ${face}` : ''}`,
     values: [

@@ -184,6 +184,11 @@ export type IssueCode =
   | 'finish-stock-too-deep'
   | 'start-space-out-of-range'
   | 'not-ready-to-cut'
+  // inspect
+  | 'inspect-far'
+  | 'inspect-disagree'
+  | 'inspect-thick'
+  | 'inspect-thin'
   // documents
   | 'not-json'
   | 'cut-short'

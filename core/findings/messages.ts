@@ -264,6 +264,14 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
     `${i.given} flutes share a factor with the starts, so the same teeth of the hob meet the same spaces and their errors stay. Take a count that does not.`,
   'cutter-under-worm': (i) =>
     `A cutter of Ø ${i.given} mm is smaller than the worm, Ø ${d(i, 'worm')} mm: it leaves metal at the corners where the worm has to pass. Take a larger one.`,
+  'inspect-far': (i) =>
+    `${i.given} is far from the ${d(i, 'should')} it should be. Was it read in the other unit, over other teeth, or with another pin?`,
+  'inspect-disagree': (i) =>
+    `This reading says the teeth are ${i.given} too ${d(i, 'way')}; ${d(i, 'by')} says ${d(i, 'best')} too ${d(i, 'bestWay')}. Measure both again before anything is sunk.`,
+  'inspect-thick': (i) =>
+    `The teeth are ${i.given} too thick. While the gear is still on the head, sink the cutter ${d(i, 'sink')} more and go round again.`,
+  'inspect-thin': (i) =>
+    `The teeth are ${i.given} too thin. Nothing puts metal back: in mesh the backlash is that much more than planned.`,
   'finish-stock-too-deep': (i) =>
     `Leaving ${i.given} for the finish pass is not possible: it must be more than zero and less than the whole depth, ${d(i, 'depth')}.`,
   'start-space-out-of-range': (i) => `The run cannot start at space ${i.given}. ${i.allowed}.`,

@@ -1,5 +1,5 @@
 import { involute } from '../involute/index.ts';
-import type { MeasuredGear } from './span.ts';
+import { transversePressureAngle, type MeasuredGear } from './span.ts';
 
 /**
  * Angle whose involute function has this value, by Newton’s rule.
@@ -16,22 +16,26 @@ export function angleOfInvolute(value: number): number {
   return angle;
 }
 
-/** The usual measuring pin. @param module mm @returns mm. Source: Machinery’s Handbook, pins of 1.728/P */
+/** The usual measuring pin. @param module mm, normal @returns mm. Source: Machinery’s Handbook, pins of 1.728/P */
 export const usualPin = (module: number): number => 1.728 * module;
 
 /**
- * Measurement over two pins in opposite spaces of an external spur gear (in the nearest to opposite, when z is odd).
- * @param pin mm, > 0 @param thinning mm taken off the tooth along the pitch circle
- * @returns mm, unrounded
- * Source: Machinery’s Handbook, checking gear sizes by measurement over wires
+ * Measurement over two pins in opposite spaces of an external gear (in the nearest to opposite, when z is odd); over balls on a
+ * helical one.
+ * @param pin mm, > 0 @param thinning mm taken off the tooth along the pitch circle, in the normal plane
+ * @returns mm, unrounded; NaN where the pin sinks below the base circle
+ * Source: Machinery’s Handbook, checking gear sizes by measurement over wires; with α_t, m_n and cos α_n for a helix
  */
-export function overPins(pin: number, { teeth, module, pressureAngle }: MeasuredGear, thinning = 0): number {
-  const pitchDiameter = teeth * module;
+export function overPins(pin: number, gear: MeasuredGear, thinning = 0): number {
+  const { teeth, module, pressureAngle, helixAngle = 0 } = gear;
+  const turning = transversePressureAngle(pressureAngle, helixAngle);
   const at =
-    involute(pressureAngle) +
-    pin / (pitchDiameter * Math.cos(pressureAngle)) -
+    involute(turning) +
+    pin / (teeth * module * Math.cos(pressureAngle)) -
     Math.PI / (2 * teeth) -
-    thinning / pitchDiameter;
-  const across = (pitchDiameter * Math.cos(pressureAngle)) / Math.cos(angleOfInvolute(at));
+    thinning / (teeth * module);
+  if (at < 0) return NaN;
+  const base = (teeth * module * Math.cos(turning)) / Math.cos(helixAngle);
+  const across = base / Math.cos(angleOfInvolute(at));
   return (teeth % 2 === 0 ? across : across * Math.cos(Math.PI / (2 * teeth))) + pin;
 }

@@ -1,6 +1,7 @@
 import { emptyArrival, type ArrivalBy } from '../arrival/index.ts';
 import { noCutterChosen } from '../cutter/index.ts';
 import { plainTeeth } from '../gear/index.ts';
+import { nothingMeasured } from '../inspect/index.ts';
 import { noLeadChosen } from '../lead/index.ts';
 import { noPlateToMake, type DividingInput } from '../dividing/index.ts';
 import { NO_EQUIPMENT, type Equipment, type Head, type Plate, type Ring } from '../shop/index.ts';
@@ -69,6 +70,7 @@ function emptySpurPart(id: string, units: UnitSystem, head: Head | null, by: Arr
     dividing: noDividing(units, head),
     lead: noLeadChosen(units),
     cut: noCut(units),
+    inspect: nothingMeasured(units),
     settled: {},
   };
 }

@@ -1,6 +1,7 @@
 import { dividingFromV2 } from '../dividing/index.ts';
 import { noCutterChosen } from '../cutter/index.ts';
 import { parallelShafts, plainHelix, plainTeeth } from '../gear/index.ts';
+import { nothingMeasured } from '../inspect/index.ts';
 import { noLeadChosen } from '../lead/index.ts';
 import {
   equipmentFromV1,
@@ -61,6 +62,12 @@ function partFromV4(part: unknown, given: unknown): unknown {
   };
 }
 
+/** Nothing that was measured was kept yet. */
+function partFromV5(part: unknown, given: unknown): unknown {
+  if (!isObject(part) || part['kind'] !== 'spur') return part;
+  return { inspect: nothingMeasured(given === 'in' ? 'in' : 'mm'), ...part };
+}
+
 const partsBy = (job: RawJob, change: (part: unknown, units: unknown) => unknown): unknown =>
   Array.isArray(job['parts']) ? job['parts'].map((part) => change(part, job['units'])) : job['parts'];
 
@@ -89,8 +96,13 @@ const steps: Readonly<Record<number, (job: RawJob) => RawJob>> = {
     parts: partsBy(job, partFromV4),
     equipment: equipmentFromV4(job['equipment']),
   }),
-  // worms and their wheels came in, and lathes
-  5: (job) => ({ ...job, version: 6, equipment: equipmentFromV5(job['equipment']) }),
+  // worms and their wheels came in, and lathes; what was measured on a gear is kept
+  5: (job) => ({
+    ...job,
+    version: 6,
+    parts: partsBy(job, partFromV5),
+    equipment: equipmentFromV5(job['equipment']),
+  }),
 };
 
 /** Brings a document up to today's version, a step at a time. @param raw of version ≤ today's */

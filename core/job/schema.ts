@@ -6,6 +6,7 @@ import { cutterChoiceSchema } from '../cutter/index.ts';
 import { dividingSchema } from '../dividing/index.ts';
 import { driveSchema } from '../drive/index.ts';
 import { gearSchema } from '../gear/index.ts';
+import { inspectSchema } from '../inspect/index.ts';
 import { leadSchema } from '../lead/index.ts';
 import { equipmentSchema } from '../shop/index.ts';
 import { spacingSchema } from '../spacing/index.ts';
@@ -35,6 +36,8 @@ const spurPartSchema = z
     /** For a helical gear: how it is turned while the table travels. */
     lead: leadSchema,
     cut: cutSchema,
+    /** What was measured on it. */
+    inspect: inspectSchema,
     settled: settledByStationSchema.readonly(),
   })
   .readonly();

@@ -123,6 +123,7 @@ test('a helical gear: blank by both planes, cutter by its virtual count, a lead,
     'dividing',
     'lead',
     'cut',
+    'inspect',
   ]);
   expect(planned.cutting?.helix).toMatchObject({ hand: 'left', drive: 'worm' });
   const ungeared = { ...helical, equipment: { ...helical.equipment, gearSets: [] } };

@@ -5,7 +5,9 @@ export { cutterNeed } from './spur.ts';
 export { wheelNeed } from './wheel.ts';
 export { reopenStation, settleOpen, settleStation } from './settle.ts';
 export {
+  beforeCutting,
   stationOf,
+  whatItIs,
   type AnyStationPlan,
   type Cutting,
   type HelixCutting,

@@ -3,7 +3,15 @@ import { sayIssue } from '../findings/index.ts';
 import { drawnSpurJob, withSpurPart, type Job, type SpurPart } from '../job/index.ts';
 import { NO_EQUIPMENT, STOCK_EQUIPMENT, STOCK_HEADS } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
-import { plan, refusals, reopenStation, settleOpen, settleStation, stationOf } from './index.ts';
+import {
+  beforeCutting,
+  plan,
+  refusals,
+  reopenStation,
+  settleOpen,
+  settleStation,
+  stationOf,
+} from './index.ts';
 
 const job = drawnSpurJob({
   id: 'j1',
@@ -18,7 +26,8 @@ const planned = (changed: Job = job) => plan(changed, STOCK_EQUIPMENT).parts[0]!
 const answers = (changed?: Job) =>
   Object.fromEntries(planned(changed).stations.map(({ id, answer }) => [id, answer]));
 const states = (changed?: Job) =>
-  Object.fromEntries(planned(changed).stations.map(({ id, state }) => [id, state]));
+  // what is measured comes after the mill, and is nobody's to settle before
+  Object.fromEntries(beforeCutting(planned(changed)).map(({ id, state }) => [id, state]));
 const change = (edit: (part: SpurPart) => Partial<SpurPart>, from: Job = job) =>
   withSpurPart(from, 'p1', (part) => ({ ...part, ...edit(part) }));
 const teeth = (typed: string, from?: Job) =>
@@ -39,6 +48,7 @@ describe('a spur gear from its drawing', () => {
       cutter: 'No. 2 inch, No. 7 metric',
       dividing: '20 spaces on 29',
       cut: '1 pass, 2.81 deep',
+      inspect: 'span 25.001 over 7 teeth',
     });
     expect(planned().cutting).toMatchObject({
       divisions: 58,

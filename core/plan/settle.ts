@@ -1,5 +1,5 @@
 import { withPart, type Job } from '../job/index.ts';
-import type { AnyStationPlan, PartPlan } from './types.ts';
+import { beforeCutting, type AnyStationPlan, type PartPlan } from './types.ts';
 
 /** Settles a station with today's answer. Settling the dividing or the lathe also fixes the way in force, by its content. */
 export function settleStation(job: Job, partId: string, station: AnyStationPlan): Job {
@@ -27,7 +27,7 @@ export function reopenStation(job: Job, partId: string, stationId: AnyStationPla
 
 /** Settles every station that is complete and still open, as starting to cut does. Stations in doubt are left. */
 export function settleOpen(job: Job, part: PartPlan): Job {
-  return part.stations
+  return beforeCutting(part)
     .filter((station) => station.complete && station.state === 'open')
     .reduce((changed, station) => settleStation(changed, part.id, station), job);
 }

@@ -12,6 +12,7 @@ import {
 import { countAim, planDividing, type DividingGround, type Target } from '../dividing/index.ts';
 import { planGear, readGear, type GearReadings, type SpurSizes } from '../gear/index.ts';
 import type { SpurPart } from '../job/index.ts';
+import { planInspect } from '../inspect/index.ts';
 import { leadCutter, planLead } from '../lead/index.ts';
 import type { FormCutter } from '../shop/index.ts';
 import type { StationWork } from '../station/index.ts';
@@ -127,6 +128,16 @@ export function planSpur(part: SpurPart, on: SpurGround, system: UnitSystem): Pa
   const spaces = read.teeth === null ? null : { spaces: read.teeth, full: true };
   const depth = blank.facts?.dialDepth ?? sizes?.cutDepth ?? read.depth?.wholeDepth ?? null;
   const cut = planCut(part.cut, depth, spaces, `${path}.cut`, system);
+  const asCut =
+    sizes && depth
+      ? {
+          outside: approx(blank.facts?.measured ?? sizes.tipDiameter),
+          depth: approx(depth),
+          faceWidth: face && approx(face),
+          cutterTeeth,
+        }
+      : null;
+  const inspect = planInspect(part.inspect, sizes, asCut, `${path}.inspect`, system);
   const { settled } = part;
   const ready = gear.facts && blank.facts && dividing.facts && cut.facts;
   const helix = helical && lead.facts ? helixCutting(lead.facts, lead.detail) : null;
@@ -141,6 +152,7 @@ export function planSpur(part: SpurPart, on: SpurGround, system: UnitSystem): Pa
       finishStation('dividing', dividing, settled.dividing, system),
       ...(helical ? [finishStation('lead', lead, settled.lead, system)] : []),
       finishStation('cut', cut, settled.cut, system),
+      finishStation('inspect', inspect, settled.inspect, system),
     ],
     cutting:
       ready && (!helical || helix)

@@ -7,6 +7,7 @@ import type { DriveDetail } from '../drive/index.ts';
 import type { Issue } from '../findings/index.ts';
 import type { GearDetail } from '../gear/index.ts';
 import type { Part } from '../job/index.ts';
+import type { InspectDetail } from '../inspect/index.ts';
 import type { LeadDetail } from '../lead/index.ts';
 import type { SpacingDetail } from '../spacing/index.ts';
 import type { Moved, Settled, StationId, StationState, StationWork } from '../station/index.ts';
@@ -28,6 +29,7 @@ export interface StationDetails {
   worm: WormDetail;
   wheel: WheelDetail;
   cut: CutDetail;
+  inspect: InspectDetail;
 }
 
 /** A station of a plan: plain data, ready to be shown, printed or sent. */
@@ -96,3 +98,10 @@ export interface Plan {
 export function stationOf<Id extends StationId>(part: PartPlan, id: Id): StationPlan<Id> | null {
   return (part.stations.find((station) => station.id === id) as StationPlan<Id> | undefined) ?? null;
 }
+
+/** The stations that come before the mill: what is measured afterwards holds nothing up. */
+export const beforeCutting = ({ stations }: PartPlan): readonly AnyStationPlan[] =>
+  stations.filter(({ id }) => id !== 'inspect');
+
+/** What a part is, in a few words: the answer of its first station. */
+export const whatItIs = ({ stations }: PartPlan): string => stations[0]?.answer ?? '';

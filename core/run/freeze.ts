@@ -10,7 +10,7 @@ import {
 } from '../dividing/index.ts';
 import { fail, ok, type Result } from '../findings/index.ts';
 import type { Job } from '../job/index.ts';
-import { stationOf, type PartPlan, type Plan } from '../plan/index.ts';
+import { beforeCutting, stationOf, whatItIs, type PartPlan, type Plan } from '../plan/index.ts';
 import type { Equipment } from '../shop/index.ts';
 import { RUN_FORMAT, RUN_VERSION, type Cut, type Run } from './schema.ts';
 
@@ -60,7 +60,9 @@ function frozenMotion(
 }
 
 function lacking(part: PartPlan): string {
-  const titles = part.stations.filter((station) => !station.complete).map((station) => station.title);
+  const titles = beforeCutting(part)
+    .filter((station) => !station.complete)
+    .map((station) => station.title);
   return titles.join(', ') || 'the card';
 }
 
@@ -101,7 +103,7 @@ export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start
     partId: part.id,
     jobRevision: start.jobRevision,
     jobName: job.name,
-    gear: (stationOf(part, 'gear') ?? stationOf(part, 'spacing'))?.answer ?? '',
+    gear: whatItIs(part),
     units: job.units,
     divisions,
     full,

@@ -14,6 +14,7 @@ export const STATIONS = {
   worm: { number: 5, title: 'Worm' },
   wheel: { number: 5, title: 'Wheel' },
   cut: { number: 7, title: 'Cut' },
+  inspect: { number: 8, title: 'Inspect' },
 } as const;
 
 export type StationId = keyof typeof STATIONS;

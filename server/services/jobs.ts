@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
 import { duplicateJob, readJobFile, type Job } from '../../core/job/index.ts';
-import { plan, refusals, stationOf, type Plan } from '../../core/plan/index.ts';
+import { plan, refusals, whatItIs, type Plan } from '../../core/plan/index.ts';
 import { readRun, sayLanding, type RunSummary } from '../../core/run/index.ts';
 import type { JobListing, StoredJob } from '../../core/wire/index.ts';
 import { JobRow, KeptVersionRow, RunRow } from '../entities/index.ts';
@@ -12,10 +12,7 @@ import type { ShopService } from './shop.ts';
 const now = () => new Date().toISOString();
 
 /** The gear in a few words, for lists. */
-const lineOf = (planned: Plan): string =>
-  planned.parts
-    .map((part) => (stationOf(part, 'gear') ?? stationOf(part, 'spacing'))?.answer ?? '')
-    .join('; ');
+const lineOf = (planned: Plan): string => [...new Set(planned.parts.map(whatItIs))].join('; ');
 
 /** Jobs as they rest. Every document that comes in is already checked in shape; figures are checked here. */
 export class JobService {

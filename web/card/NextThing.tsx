@@ -1,7 +1,13 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { partnerOf, type Job } from '../../core/job/index.ts';
-import { reopenStation, settleStation, type AnyStationPlan, type PartPlan } from '../../core/plan/index.ts';
+import {
+  beforeCutting,
+  reopenStation,
+  settleStation,
+  type AnyStationPlan,
+  type PartPlan,
+} from '../../core/plan/index.ts';
 import type { StationId } from '../../core/station/index.ts';
 import { useKeys } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
@@ -22,7 +28,7 @@ export function NextThing({ job, part, station, goTo }: NextThingProps) {
   const [starting, setStarting] = useState(false);
   const runs = useRunsOf(job.id, revision > 0);
   const going = runs.data?.find(({ summary, run }) => run.partId === part.id && summary.closed === null);
-  const unsettled = part.stations.filter(({ state }) => state !== 'settled');
+  const unsettled = beforeCutting(part).filter(({ state }) => state !== 'settled');
   const canSettle = station.complete && station.state !== 'settled';
   const settle = () => {
     if (!canSettle) return;

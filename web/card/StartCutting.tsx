@@ -2,7 +2,7 @@ import { Button, Checkbox, Modal } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Job } from '../../core/job/index.ts';
-import { settleOpen, stationOf, type Cutting, type PartPlan } from '../../core/plan/index.ts';
+import { beforeCutting, settleOpen, stationOf, type Cutting, type PartPlan } from '../../core/plan/index.ts';
 import { newId, Notice } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
 import { api, keys, queryClient } from '../state/index.ts';
@@ -22,7 +22,7 @@ export function StartCutting({ job, part, cutting, onClose }: StartCuttingProps)
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);
   const cautions = [...(stationOf(part, 'dividing')?.cautions ?? []), ...(stationOf(part, 'lead')?.cautions ?? [])]; // prettier-ignore
-  const doubtful = part.stations.filter(({ state }) => state === 'doubt');
+  const doubtful = beforeCutting(part).filter(({ state }) => state === 'doubt');
 
   const start = async () => {
     setBusy(true);
@@ -46,7 +46,7 @@ export function StartCutting({ job, part, cutting, onClose }: StartCuttingProps)
   return (
     <Modal open title="Start cutting" onCancel={onClose} footer={null} width={560}>
       <ul className="start-list">
-        {part.stations.map(({ id, title, answer }) => (
+        {beforeCutting(part).map(({ id, title, answer }) => (
           <li key={id}>
             <span className="soft">{title}</span>
             <span>{answer}</span>

@@ -4,6 +4,7 @@ export { DialView } from './DialView.tsx';
 export { FlatsView } from './FlatsView.tsx';
 export { GearDrawing } from './GearDrawing.tsx';
 export { HandView } from './HandView.tsx';
+export { InspectView } from './InspectView.tsx';
 export { LandingView } from './LandingView.tsx';
 export { MadePlateView } from './MadePlateView.tsx';
 export { PairView } from './PairView.tsx';

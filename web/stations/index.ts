@@ -30,6 +30,7 @@ export const stationScreens: { readonly [Id in StationId]: StationScreens<Id> } 
   worm: screens(() => import('./worm/index.ts')),
   wheel: screens(() => import('./wheel/index.ts')),
   cut: screens(() => import('./cut/index.ts')),
+  inspect: screens(() => import('./inspect/index.ts')),
 };
 
 export type { StationProps } from './panel.ts';

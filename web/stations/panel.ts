@@ -28,6 +28,7 @@ interface PartsOf {
   worm: WormPart;
   wheel: WheelPart;
   cut: IndexedPart;
+  inspect: SpurPart;
 }
 
 /** What a station's panel and drawing are given. They render the plan and hand changes back; they compute nothing. */

@@ -1,0 +1,28 @@
+import { z } from 'zod';
+import { measure, measureSchema, type UnitSystem } from '../units/index.ts';
+
+export const CHECKS = ['outside', 'depth', 'chordal', 'span', 'pins'] as const;
+export type CheckId = (typeof CHECKS)[number];
+
+/** What was measured on the gear, and with what. */
+export const inspectSchema = z
+  .object({
+    /** Diameter of the measuring pins; empty: the usual ones. */
+    pin: measureSchema,
+    /** What a tooth may be too thick or too thin; empty: 0.03 mm. */
+    tolerance: measureSchema,
+    outside: measureSchema,
+    depth: measureSchema,
+    chordal: measureSchema,
+    span: measureSchema,
+    pins: measureSchema,
+    /** Indicator reading all round. */
+    runout: measureSchema,
+  })
+  .readonly();
+export type InspectInput = z.infer<typeof inspectSchema>;
+
+export function nothingMeasured(units: UnitSystem): InspectInput {
+  const length = measure('', units);
+  return { pin: length, tolerance: length, outside: length, depth: length, chordal: length, span: length, pins: length, runout: length };
+} // prettier-ignore

@@ -1,0 +1,136 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { sayIssue } from '../findings/index.ts';
+import { toothHalfAngle } from '../involute/index.ts';
+import { drawnHelicalJob, drawnSpurJob, withSpurPart, type Job } from '../job/index.ts';
+import { thinningFromDeeper } from '../mesh/index.ts';
+import { plan, stationOf } from '../plan/index.ts';
+import { STOCK_EQUIPMENT } from '../shop/index.ts';
+import { measure } from '../units/index.ts';
+import { overPins, runoutSays, spanOver, type InspectInput } from './index.ts';
+
+const rad = (degrees: number) => (degrees * Math.PI) / 180;
+const GEAR = { id: 'g', name: 'Gear', pitch: '2', teeth: 30, face: '20', bore: '12' };
+const withReadings = (job: Job, readings: Partial<Record<keyof InspectInput, string>>): Job =>
+  withSpurPart(job, 'p1', (part) => ({
+    ...part,
+    inspect: { ...part.inspect, ...Object.fromEntries(Object.entries(readings).map(([key, typed]) => [key, measure(typed, 'mm')])) },
+  })); // prettier-ignore
+const inspected = (readings: Partial<Record<keyof InspectInput, string>> = {}, job = drawnSpurJob(GEAR)) =>
+  stationOf(plan(withReadings(job, readings), STOCK_EQUIPMENT).parts[0]!, 'inspect')!;
+const checkOf = (id: string, ...args: Parameters<typeof inspected>) =>
+  inspected(...args).detail.checks.find((check) => check.id === id)!;
+const says = (...args: Parameters<typeof inspected>) => inspected(...args).issues.map((issue) => `${issue.severity} ${issue.path.replace('parts.p1.inspect.', '')}: ${sayIssue(issue)}`); // prettier-ignore
+
+describe('what it should read', () => {
+  test('before anything is measured: every tool’s figure, the station open and in nobody’s way', () => {
+    const station = inspected();
+    expect(station).toMatchObject({ number: 8, state: 'open', complete: false });
+    expect(station.answer).toMatch(/^span 21\.505 over 4 teeth$/);
+    expect(plan(drawnSpurJob(GEAR), STOCK_EQUIPMENT).parts[0]!.cutting).not.toBeNull();
+    expect(checkOf('outside').should).toBe(64);
+    expect(checkOf('depth').should).toBeCloseTo(4.5, 9);
+    // the chord of half a pitch on the pitch circle
+    expect(checkOf('chordal').should).toBeCloseTo(60 * Math.sin(Math.PI / 60), 9);
+  });
+
+  test('over pins on a helix: a ball pressed between two involute helicoids, found by its distance to the flank', () => {
+    const [mn, z, beta, alpha, ball] = [2, 30, rad(20), rad(20), 3.456];
+    const turning = Math.atan(Math.tan(alpha) / Math.cos(beta));
+    const rb = ((z * mn) / Math.cos(beta) / 2) * Math.cos(turning);
+    const lead = (Math.PI * z * mn) / Math.sin(beta);
+    const half = Math.PI / 2 / z + Math.tan(turning) - turning;
+    // a point of one flank: involute at roll u, turned and shifted along the screw by v
+    const flank = (u: number, v: number) => {
+      const r = rb * Math.hypot(1, u);
+      const angle = Math.PI / z - half + (u - Math.atan(u)) + v;
+      return [r * Math.sin(angle), r * Math.cos(angle), (lead * v) / (2 * Math.PI)] as const;
+    };
+    const near = (radius: number) => {
+      let best = Infinity;
+      let [u0, v0, du, dv] = [0.45, 0, 0.4, 0.06];
+      for (let pass = 0; pass < 7; pass += 1) {
+        let at: readonly [number, number] = [u0, v0];
+        for (let i = -20; i <= 20; i += 1)
+          for (let k = -20; k <= 20; k += 1) {
+            const [u, v] = [Math.max(0, u0 + (du * i) / 20), v0 + (dv * k) / 20];
+            const [x, y, w] = flank(u, v);
+            const distance = Math.hypot(x, y - radius, w);
+            if (distance < best) [best, at] = [distance, [u, v]];
+          }
+        [[u0, v0], du, dv] = [at, du / 5, dv / 5];
+      }
+      return best;
+    };
+    // the middle of the space stands upright; out until the ball touches
+    let [low, high] = [rb, rb + 12];
+    for (let i = 0; i < 40; i += 1) {
+      const middle = (low + high) / 2;
+      if (near(middle) < ball / 2) low = middle;
+      else high = middle;
+    }
+    const over = overPins(ball, { teeth: z, module: mn, pressureAngle: alpha, helixAngle: beta });
+    expect(over).toBeCloseTo(2 * low + ball, 3);
+  });
+
+  test('a span that the face is too narrow for, and a pin that sinks, are said and asked for no reading', () => {
+    const steep = drawnHelicalJob({ ...GEAR, face: '5' }, '30');
+    expect(checkOf('span', {}, steep).out).toMatch(/face is too narrow/);
+    expect(checkOf('span', {}, drawnHelicalJob({ ...GEAR, face: '25' }, '30')).out).toBeNull();
+    expect(checkOf('pins', { pin: '0.4' }).out).toMatch(/sinks to the bottom/);
+  });
+});
+
+describe('what the readings say', () => {
+  test('whichever tool is used, a tooth too thick by so much is found to be that (seed 5)', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -0.2, max: 0.2, noNaN: true }), fc.constantFrom('0', '15', '28'), (thick, helix) => {
+        const job = helix === '0' ? drawnSpurJob(GEAR) : drawnHelicalJob({ ...GEAR, face: '40' }, helix);
+        const gear = { teeth: 30, module: 2, pressureAngle: rad(20), helixAngle: rad(Number(helix)) };
+        const k = checkOf('span', {}, job).set.match(/\d+/)![0];
+        expect(checkOf('span', { span: spanOver(Number(k), gear, -thick).toFixed(9) }, job).thick).toBeCloseTo(thick, 6);
+        expect(checkOf('pins', { pins: overPins(3.456, gear, -thick).toFixed(9) }, job).thick).toBeCloseTo(thick, 6);
+        // the depth by the cutter's rule, backwards
+        const shallow = thick / thinningFromDeeper(1, rad(20), 26);
+        if (helix === '0') expect(checkOf('depth', { depth: (4.5 - shallow).toFixed(9) }, job).thick).toBeCloseTo(thick, 6);
+      }),
+      { seed: 5, numRuns: 60 },
+    );
+  }); // prettier-ignore
+
+  test('thick teeth on the head: sink so much more; the outside as turned moves depth and caliper', () => {
+    const thick = inspected({ span: '21.60' });
+    expect(thick.answer).toMatch(/^0\.101 thick: sink 0\.1\d\d more$/);
+    expect(thick.state).toBe('doubt');
+    const sink = thick.detail.verdict!.sink;
+    expect(thinningFromDeeper(sink, rad(20), 26)).toBeCloseTo(thick.detail.verdict!.thick, 9);
+    expect(says({ span: '21.60' })[0]).toMatch(/^query span: The teeth are 0\.101 mm too thick\. While the gear is still on the head, sink the cutter 0\.1\d\d mm more/); // prettier-ignore
+    expect(says({ span: '21.40' })[0]).toMatch(/too thin\. Nothing puts metal back/);
+    expect(inspected({ span: '21.51' }).answer).toBe('good');
+    const under = withSpurPart(drawnSpurJob(GEAR), 'p1', (part) => ({ ...part, blank: { ...part.blank, measured: measure('63.9', 'mm') } }));
+    expect(checkOf('depth', {}, under).should).toBeCloseTo(4.45, 9);
+    expect(checkOf('outside', {}, under).should).toBeCloseTo(63.9, 9);
+  }); // prettier-ignore
+
+  test('bad input: another unit, readings at odds, nonsense', () => {
+    expect(says({ span: '0.8467' })[0]).toMatch(/^query span: 0\.8467 is far from the 21\.505 mm it should be\. Was it read in the other unit/);
+    // two readings at odds: nothing is to be sunk on the strength of one
+    expect(says({ span: '21.50', pins: '65.9' })).toEqual([expect.stringMatching(/^query span: This reading says the teeth are .* too thin; over pins says .* too thick\. Measure both again/)]);
+    expect(inspected({ span: '21.50', pins: '65.9' }).answer).toBe('readings at odds: measure again');
+    expect(says({ span: 'x' })[0]).toMatch(/^wrong span/);
+    expect(says({ runout: '-1' })[0]).toMatch(/^wrong runout/);
+  }); // prettier-ignore
+
+  test('runout: by a gear that sits off its axis, its teeth measured on a circle about the axis', () => {
+    for (const [teeth, angle] of [[30, 20], [12, 20], [60, 14.5]] as const) {
+      const [t, alpha, r] = [0.1, rad(angle), teeth];
+      const sizes = { pressureAngle: alpha, teeth } as never;
+      // module 2: near and far side of the circle cross the teeth that much lower and higher
+      const thick = (radius: number) => 2 * radius * toothHalfAngle(radius, r * Math.cos(alpha), r, alpha, Math.PI);
+      const found = runoutSays(t, sizes);
+      const measured = Math.abs(thick(r - t / 2) - thick(r + t / 2));
+      expect(Math.abs(found.thickness / measured - 1)).toBeLessThan(0.02);
+      expect(found).toMatchObject({ eccentric: 0.05, depth: 0.05 });
+    }
+  }); // prettier-ignore
+});

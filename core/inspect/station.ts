@@ -1,0 +1,212 @@
+import type { SpurSizes } from '../gear/index.ts';
+import { at, type Issue } from '../findings/index.ts';
+import { deeperForThinning } from '../mesh/index.ts';
+import { lengthValue, textValue, type StationWork, type Value, type Working } from '../station/index.ts';
+import {
+  approx,
+  decimalText,
+  lengthFigure,
+  lengthText,
+  parseOptionalLength,
+  type UnitSystem,
+} from '../units/index.ts';
+import { expectedOf, runoutSays, type Expected, type RunoutSays } from './expect.ts';
+import { usualPin } from './pins.ts';
+import { CHECKS, type CheckId, type InspectInput } from './schema.ts'; // prettier-ignore
+
+/** One way of measuring, what it should read, and what was read, as plain data. mm */
+export interface Check {
+  readonly id: CheckId;
+  readonly name: string;
+  readonly should: number;
+  /** To either side, for the tooth’s tolerance; null where it says nothing of the tooth. */
+  readonly within: number | null;
+  /** Why it cannot be measured so; null when it can. */
+  readonly out: string | null;
+  /** What to set first: `over 4 teeth`, `at a height of 1.53 mm`. */
+  readonly set: string;
+  readonly reading: number | null;
+  /** Too thick by; less than 0: too thin. */
+  readonly thick: number | null;
+}
+
+export interface InspectFacts {
+  readonly thick: number | null;
+}
+
+export interface InspectDetail {
+  readonly checks: readonly Check[];
+  /** Of the best reading; null while nothing of the tooth was read. */
+  readonly verdict: {
+    readonly by: CheckId;
+    readonly thick: number;
+    readonly sink: number;
+    readonly tolerance: number;
+    /** Do all readings say so? */
+    readonly agreed: boolean;
+  } | null;
+  readonly runout: RunoutSays | null;
+  readonly pin: number | null;
+}
+
+/** What the gear was cut on. */
+export interface InspectGround {
+  /** As turned, else as planned, mm. */
+  readonly outside: number;
+  readonly depth: number;
+  readonly faceWidth: number | null;
+  readonly cutterTeeth: number;
+}
+
+const NAMES: Readonly<Record<CheckId, string>> = {
+  outside: 'Outside',
+  depth: 'Depth',
+  chordal: 'Tooth, by gear caliper',
+  span: 'Span over teeth',
+  pins: 'Over pins',
+};
+/** Which reading is believed first: it says most of the tooth. Common practice. */
+const BEST: readonly CheckId[] = ['pins', 'span', 'chordal', 'depth'];
+const TOLERANCE_MM = 0.03;
+/** A reading farther off than this is another thing measured, or another unit, as a part of the module. */
+const FAR = 0.5;
+
+type Read = Readonly<Record<CheckId | 'pin' | 'tolerance' | 'runout', number | null>>;
+
+/** Issues: those of the parser; negative */
+function readAll(input: InspectInput): { readonly read: Read; readonly issues: readonly Issue[] } {
+  const issues: Issue[] = [];
+  const take = (field: keyof InspectInput, what: string): number | null => {
+    const length = parseOptionalLength(input[field], what);
+    if (!length.ok) issues.push(...at(field, length.issues));
+    return length.ok && length.value !== null && (length.value.gt(0) || field === 'runout') ? approx(length.value) : null;
+  };
+  const read = {
+    pin: take('pin', 'The pin'),
+    tolerance: take('tolerance', 'What a tooth may be off'),
+    outside: take('outside', 'The outside'),
+    depth: take('depth', 'The depth'),
+    chordal: take('chordal', 'The tooth'),
+    span: take('span', 'The span'),
+    pins: take('pins', 'The reading over pins'),
+    runout: take('runout', 'The runout'),
+  };
+  return { read, issues };
+} // prettier-ignore
+
+function setText({ id, with: figure }: Expected, helical: boolean, system: UnitSystem): string {
+  switch (id) {
+    case 'chordal':
+      return `caliper set to a height of ${lengthText(figure!, system, 'fine')}`;
+    case 'span':
+      return `over ${figure} teeth`;
+    case 'pins':
+      return `${helical ? 'balls' : 'pins'} of Ø ${lengthText(figure!, system, 'fine')}`;
+    case 'depth':
+      return 'outside to root';
+    case 'outside':
+      return 'over the tips';
+  }
+}
+
+const OUT = {
+  'face-narrow': 'the face is too narrow for the jaws to lie on these slanting teeth',
+  'pin-sinks': 'such a pin sinks to the bottom of the space: take a larger one',
+} as const;
+
+/**
+ * The inspect station of a spur or helical gear: what it should measure, and what the readings say of its teeth.
+ * @param sizes null while unknown @param path of `inspect` in the document
+ * Issues: those of the parser; inspect-far, inspect-disagree, inspect-thick, inspect-thin
+ * Source: docs/sources.md#inspect
+ */
+export function planInspect(input: InspectInput, sizes: SpurSizes | null, ground: InspectGround | null, path: string, system: UnitSystem): StationWork<InspectFacts, InspectDetail> {
+  const { read, issues: found } = readAll(input);
+  const issues: Issue[] = at(path, found);
+  const empty: StationWork<InspectFacts, InspectDetail> = { id: 'inspect', facts: null, answer: 'waits for the gear', values: [], working: [], cautions: [], issues, detail: { checks: [], verdict: null, runout: null, pin: null } };
+  if (!sizes || !ground) return empty;
+  const module = approx(sizes.module);
+  const tolerance = read.tolerance ?? TOLERANCE_MM;
+  const pin = read.pin ?? usualPin(module);
+  const expected = expectedOf({ sizes, ...ground, pin });
+  const checks = expected.map((one): Check => {
+    const reading = read[one.id];
+    const thick = reading === null || one.out ? null : one.thick(reading);
+    return {
+      id: one.id,
+      name: NAMES[one.id],
+      should: Number.isFinite(one.should) ? one.should : 0,
+      within: one.perThickness === 0 || one.out ? null : Math.abs(one.perThickness) * tolerance,
+      out: one.out && OUT[one.out],
+      set: setText(one, !sizes.helixDeg.equals(0), system),
+      reading,
+      thick,
+    };
+  });
+  const far = checks.filter(({ id, reading, should, out }) => reading !== null && !out && Math.abs(reading - should) > FAR * module * (id === 'pins' ? 2 : 1));
+  issues.push(...at(path, far.map(({ id, should }): Issue => ({ code: 'inspect-far', path: id, severity: 'query', given: input[id].typed, detail: { should: lengthText(should, system, 'fine') } }))));
+  const told = BEST.map((id) => checks.find((check) => check.id === id)!).filter((check) => check.thick !== null && !far.includes(check));
+  const [best] = told;
+  const verdict = best ? { by: best.id, thick: best.thick!, sink: deeperForThinning(Math.max(0, best.thick!), sizes.pressureAngle, ground.cutterTeeth), tolerance, agreed: !told.some((other) => atOdds(other, best.thick!, tolerance)) } : null;
+  issues.push(...at(path, judge(told, verdict, system)));
+  const runout = read.runout === null ? null : runoutSays(read.runout, sizes);
+  const any = CHECKS.some((id) => read[id] !== null) || runout !== null;
+  const span = checks.find(({ id }) => id === 'span')!;
+  return {
+    ...empty,
+    facts: any && found.length === 0 ? { thick: verdict?.thick ?? null } : null,
+    answer: verdict ? answerOf(verdict, system) : `span ${lengthFigure(span.should, system, 'fine')} ${span.set}`,
+    values: valuesOf(checks, verdict, system),
+    working: workingOf(verdict, sizes, ground),
+    issues,
+    cautions: [{ code: 'stop-to-measure', when: 'Before measuring', text: 'stop the spindle and draw the work clear of the cutter. Measure before the gear leaves the head: there it can still be sunk.' }],
+    detail: { checks, verdict, runout, pin },
+  };
+} // prettier-ignore
+
+/** Does a reading say another thing of the tooth than the best one does? */
+const atOdds = ({ thick }: Check, best: number, tolerance: number): boolean =>
+  Math.abs(thick! - best) > 2 * tolerance;
+
+/** Issues: inspect-disagree, inspect-thick, inspect-thin */
+function judge(told: readonly Check[], verdict: InspectDetail['verdict'], system: UnitSystem): Issue[] {
+  if (!verdict) return [];
+  const mm = (value: number) => lengthText(Math.abs(value), system, 'fine');
+  const issues: Issue[] = [];
+  const other = told.find((check) => atOdds(check, verdict.thick, verdict.tolerance));
+  // nothing is to be sunk on the strength of one of two
+  if (other) return [{ code: 'inspect-disagree', path: other.id, severity: 'query', given: mm(other.thick!), detail: { way: other.thick! > 0 ? 'thick' : 'thin', by: NAMES[verdict.by].toLowerCase(), best: mm(verdict.thick), bestWay: verdict.thick > 0 ? 'thick' : 'thin' } }];
+  if (verdict.thick > verdict.tolerance) issues.push({ code: 'inspect-thick', path: verdict.by, severity: 'query', given: mm(verdict.thick), detail: { sink: mm(verdict.sink) } });
+  if (verdict.thick < -verdict.tolerance) issues.push({ code: 'inspect-thin', path: verdict.by, severity: 'query', given: mm(verdict.thick) });
+  return issues;
+} // prettier-ignore
+
+function answerOf(
+  { thick, sink, tolerance, agreed }: NonNullable<InspectDetail['verdict']>,
+  system: UnitSystem,
+): string {
+  const mm = (value: number) => lengthFigure(Math.abs(value), system, 'fine');
+  if (!agreed) return 'readings at odds: measure again';
+  if (thick > tolerance) return `${mm(thick)} thick: sink ${mm(sink)} more`;
+  if (thick < -tolerance) return `${mm(thick)} thin`;
+  return 'good';
+}
+
+function valuesOf(checks: readonly Check[], verdict: InspectDetail['verdict'], system: UnitSystem): Value[] {
+  return [
+    ...checks.flatMap(({ id, name, should, reading, out }) => [
+      ...(out ? [] : [lengthValue({ key: id, label: name }, should)]),
+      ...(reading === null ? [] : [lengthValue({ key: `${id}-read`, label: `${name}, as read`, settles: true }, reading)]),
+    ]),
+    ...(verdict ? [textValue({ key: 'verdict', label: 'Teeth', settles: true }, answerOf(verdict, system))] : []),
+  ];
+} // prettier-ignore
+
+function workingOf(verdict: InspectDetail['verdict'], { pressureAngleDeg }: SpurSizes, { cutterTeeth }: InspectGround): Working[] {
+  if (!verdict?.agreed || verdict.thick <= 0) return [];
+  const a = `${decimalText(pressureAngleDeg, 3)}^\\circ`;
+  const slope = Number.isFinite(cutterTeeth) ? `${a} + 90^\\circ/${decimalText(cutterTeeth, 1)}` : a;
+  return [
+    { key: 'sink', label: 'Deeper, for a tooth too thick', formula: '\\Delta h = \\frac{\\Delta s\\,\\cos\\alpha}{2\\sin(\\alpha + 90^\\circ/z_c)}', put: `\\frac{${decimalText(verdict.thick, 4)} \\times \\cos ${a}}{2\\sin(${slope})}`, result: `${decimalText(verdict.sink, 4)}\\ \\mathrm{mm}`, source: 'a form cutter keeps its shape and moves radially; by drawing it' },
+  ];
+} // prettier-ignore

@@ -1,0 +1,87 @@
+import type { Check, InspectInput } from '../../../core/inspect/index.ts';
+import { lengthText, type UnitSystem } from '../../../core/units/index.ts';
+import { Length, LengthField } from '../../fields/index.ts';
+import { Fold } from '../../frame/index.ts';
+import type { StationProps } from '../panel.ts';
+import './inspect.css';
+
+/** What the gear should measure, what it does, and what that asks for while it is still on the head. */
+export function InspectPanel({ station, part, units, editPart, issuesAt }: StationProps<'inspect'>) {
+  const { checks, verdict, runout } = station.detail;
+  const { inspect } = part;
+  const set = (change: Partial<InspectInput>) => editPart((now) => ({ ...now, inspect: { ...now.inspect, ...change } }));
+  const at = (field: string) => issuesAt(`parts.${part.id}.inspect.${field}`);
+  const mm = (value: number) => lengthText(Math.abs(value), units, 'fine');
+  return (
+    <>
+      {verdict?.agreed && (
+        <p className="said" aria-live="polite">
+          {verdict.thick > verdict.tolerance ? (
+            <>
+              Still on the head? Sink <b>{mm(verdict.sink)}</b> more, all the way round. Off it: the pair has {mm(verdict.thick)} less backlash than planned.
+            </>
+          ) : verdict.thick < -verdict.tolerance ? (
+            <>Undersize by {mm(verdict.thick)}: backlash will be that much more than planned. For a drive that turns one way it may serve.</>
+          ) : (
+            <>Within {mm(verdict.tolerance)} of what it should be.</>
+          )}
+        </p>
+      )}
+      <ul className="inspect-checks" aria-label="Measurements">
+        {checks.map((check) => (
+          <li key={check.id}>
+            <Should check={check} units={units} />
+            {check.out ? (
+              <p className="soft inspect-out">Not here: {check.out}.</p>
+            ) : (
+              <LengthField label={`${check.name}, as read`} value={inspect[check.id]} onChange={(value) => set({ [check.id]: value })} issues={at(check.id)} units={units} hint={thickText(check, units)} />
+            )}
+            {!check.out && check.thick !== null && <p className="inspect-says">{thickText(check, units)}</p>}
+          </li>
+        ))}
+      </ul>
+      <div className="fields">
+        <LengthField label="Runout, least to most all round" value={inspect.runout} onChange={(value) => set({ runout: value })} issues={at('runout')} units={units} hint="Indicator on the blank, or on a pin in each space." />
+        <LengthField label="A tooth may be off by" value={inspect.tolerance} onChange={(tolerance) => set({ tolerance })} issues={at('tolerance')} units={units} hint="Empty: 0.03 mm." />
+        <LengthField label="Diameter of the pins" value={inspect.pin} onChange={(pin) => set({ pin })} issues={at('pin')} units={units} hint={station.detail.pin === null ? '' : `Empty: ${lengthText(station.detail.pin, units, 'fine')}, as usual.`} />
+      </div>
+      {runout && (
+        <p className="said">
+          The work runs {mm(runout.eccentric)} off its axis: depth varies by {mm(runout.depth)} either way, tooth thickness by {mm(runout.thickness)}, pitch by up to {mm(runout.pitch)} once round.{' '}
+          {runout.reading <= 0.02 ? 'Good for a quiet drive.' : runout.reading <= 0.06 ? 'Of no matter for a display gear; re-indicate for a quiet drive.' : 'Re-indicate before more is cut: it is heard and felt once every turn.'}
+        </p>
+      )}
+      <Fold className="schools" summary="When it is off the head">
+        <ol className="inspect-after">
+          <li>Brush off, then deburr both faces; a light chamfer on the tips for looks and handling.</li>
+          <li>Cut from a bar: part off beyond the face, with the kerf and something to face allowed for. Stacked: take the blanks apart and keep their order.</li>
+          <li>Count the teeth once more, by marks of ten.</li>
+          <li>Try it in place with its mate, a full turn of the larger, before anything is hardened.</li>
+          <li>Too tight all the same? Indicate it true on the head again, find a space with the cutter by the plate’s fine adjustment, and sink the amount above.</li>
+        </ol>
+      </Fold>
+    </>
+  );
+} // prettier-ignore
+
+function thickText({ thick }: Check, units: UnitSystem): string {
+  if (thick === null) return '';
+  if (Math.abs(thick) < 0.0005) return 'as it should be';
+  return `teeth ${lengthText(Math.abs(thick), units, 'fine')} too ${thick > 0 ? 'thick' : 'thin'} by it`;
+}
+
+function Should({ check, units }: { readonly check: Check; readonly units: UnitSystem }) {
+  const { name, set, out, should, within } = check;
+  return (
+    <dl className="inspect-should">
+      <dt>
+        {name}
+        <small className="soft">
+          {set}
+          {within !== null && `, ± ${lengthText(within, units, 'fine')}`}
+        </small>
+      </dt>
+      <dd>{out ? '' : <Length mm={should} units={units} />}</dd>
+    </dl>
+  );
+}

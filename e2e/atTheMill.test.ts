@@ -157,3 +157,31 @@ test('when the cutter does not drop in, it says stop', async () => {
   await person.key('Backspace');
   await person.sees('It drops in');
 });
+
+test('the count is lost: the pin’s hole and a look tell where it is, and the run goes on from there', async () => {
+  const person = await atMill();
+  await person.sees('Space 1 cut');
+  await person.key('w');
+  await person.sees('Where am I?');
+  await person.types('Pin is in hole', '7');
+  await person.sees('No cut of this run ends in hole 7. The pin slipped');
+  await person.sees('The pin only ever stands in holes 3 apart, from 0.');
+  await person.types('Pin is in hole', '50');
+  await person.sees('The circle in use ends at hole 20.');
+  await person.types('Pin is in hole', '9');
+  await person.types('Spaces cut, by eye', '11');
+  await person.sees('The work stands at space 12. Is it cut? After it: 2 turns + 18 spaces');
+  await person.press('Space 12 is cut', 'button');
+  await person.sees('2 left');
+  await person.sees('Pin is in hole 9, lands in hole 6');
+  // the pin may have been moved on before the space was cut
+  await person.key('w');
+  await person.types('Pin is in hole', '6');
+  await person.press('Space 13 is not cut yet', 'button');
+  await person.sees('Do not crank. The pin is already where space 13 is cut.');
+  await wait(BETWEEN_COUNTS_MS);
+  await person.pressButton('Space 13 is cut now');
+  await person.sees('1 left');
+  await person.sees('Pin is in hole 6, lands in hole 3');
+  expect(person.faults).toEqual([]);
+});

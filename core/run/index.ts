@@ -12,6 +12,7 @@ export {
   type RunSummary,
 } from './fold.ts';
 export { freezeRun } from './freeze.ts';
+export { toldByHole, whereInRun, type LostCount, type Whereabouts } from './lostCount.ts';
 export { readRun } from './read.ts';
 export { reconcile } from './reconcile.ts';
 export { groundOfRun, sayLanding } from './saying.ts';

@@ -6,6 +6,7 @@ import { LandingView, SpacesView, StrokeView } from '../scribe/index.ts';
 import { ClosingSay, FirstSay, MoveSay } from './MoveSay.tsx';
 import { StrokeSay } from './StrokeSay.tsx';
 import { DoubtSay } from './DoubtSay.tsx';
+import { LostCount } from './LostCount.tsx';
 import { MillBar } from './MillBar.tsx';
 import { MillHead } from './MillHead.tsx';
 import { NotePad } from './NotePad.tsx';
@@ -17,9 +18,10 @@ import type { MillProps } from './millProps.ts';
 export function Mill({ run, state, events, act, link }: MillProps) {
   const navigate = useNavigate();
   const [noting, setNoting] = useState(false);
+  const [lost, setLost] = useState(false);
   const { next, last, closed, paused, takeBack, turnsMade, strokeMade } = state;
   const inDoubt = state.doubts.some(({ kind }) => kind !== 'events-missing');
-  const mayCount = !paused && !inDoubt && !noting;
+  const mayCount = !paused && !inDoubt && !noting && !lost;
   /** Is the move to the next space the thing to do now? */
   const indexing = !run.helix || strokeMade === RUN_BACK;
   const card = `/jobs/${run.jobId}/${run.partId}/cut`;
@@ -47,6 +49,7 @@ export function Mill({ run, state, events, act, link }: MillProps) {
     Backspace: back,
     t: turnMade,
     n: () => setNoting(true),
+    w: () => setLost(true),
     p: pause,
     c: () => void navigate(card),
   });
@@ -56,7 +59,13 @@ export function Mill({ run, state, events, act, link }: MillProps) {
       // a tapped button must not keep the focus: Space is for the space just cut, not for that button again
       onClick={({ detail }) => detail > 0 && (document.activeElement as HTMLElement | null)?.blur()}
     >
-      <MillHead run={run} state={state} link={link} onCard={() => void navigate(card)} />
+      <MillHead
+        run={run}
+        state={state}
+        link={link}
+        onCard={() => void navigate(card)}
+        onLost={() => setLost(true)}
+      />
       <div className="mill-middle">
         <section className="mill-say" aria-live="polite">
           {inDoubt ? (
@@ -94,6 +103,14 @@ export function Mill({ run, state, events, act, link }: MillProps) {
         }}
       />
       {paused && <Paused run={run} state={state} onResume={pause} />}
+      <LostCount
+        open={lost}
+        run={run}
+        state={state}
+        events={events}
+        act={act}
+        onClose={() => setLost(false)}
+      />
       <NotePad
         open={noting}
         notes={state.notes}

@@ -19,7 +19,11 @@ export function MillHead({
   state,
   link,
   onCard,
-}: Pick<MillProps, 'run' | 'state' | 'link'> & { readonly onCard: () => void }) {
+  onLost,
+}: Pick<MillProps, 'run' | 'state' | 'link'> & {
+  readonly onCard: () => void;
+  readonly onLost: () => void;
+}) {
   const clock = useClock();
   const cut = state.next ?? state.last!;
   const round = run.rounds[cut.round - 1]!;
@@ -36,6 +40,9 @@ export function MillHead({
         <span>{left === 0 ? 'none left' : `${left} left`}</span>
         <LinkSay link={link} missing={state.doubts.some(({ kind }) => kind === 'events-missing')} />
         <span>{clock}</span>
+        <button type="button" className="mill-card-button" onClick={onLost}>
+          Lost? <small>W</small>
+        </button>
         <button type="button" className="mill-card-button" onClick={onCard}>
           Card <small>C</small>
         </button>

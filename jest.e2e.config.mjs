@@ -5,6 +5,6 @@ export default {
   ...base,
   roots: ['<rootDir>/e2e'],
   testMatch: ['**/*.test.ts'],
-  testTimeout: 300_000,
+  testTimeout: 900_000,
   maxWorkers: 1,
 };

@@ -27,7 +27,7 @@ export function valuesOf(facts: DriveFacts, pair: PairReport, system: UnitSystem
   ];
 } // prettier-ignore
 
-export function workingOf(facts: DriveFacts, pair: PairReport, { module }: DriveReadings): Working[] {
+export function workingOf(facts: DriveFacts, pair: PairReport, { module, friction }: DriveReadings): Working[] {
   const { worm, axialModule, wormDiameter, wheelDiameter, starts, teeth, plane, proportions, centre } = facts;
   const f = (value: number) => decimalText(value, 4);
   const mm = (value: number) => `${f(value)}\\ \\mathrm{mm}`;
@@ -42,7 +42,8 @@ export function workingOf(facts: DriveFacts, pair: PairReport, { module }: Drive
     { key: 'leadAngle', label: 'Lead angle', formula: '\\tan\\gamma = \\frac{p_z}{\\pi d_1}', put: `\\frac{${f(worm.lead)}}{\\pi \\times ${f(wormDiameter)}}`, result: `\\gamma = ${angle}`, joined: '\\Rightarrow', source: HANDBOOK },
     { key: 'wheelDiameter', label: 'Wheel, pitch diameter', formula: 'd_2 = z_2 m', put: `${teeth} \\times ${f(axialModule)}`, result: mm(wheelDiameter), source: HANDBOOK },
     { key: 'centre', label: 'Centre distance', formula: 'a = \\frac{d_1 + d_2}{2}', put: `\\frac{${f(wormDiameter)} + ${f(wheelDiameter)}}{2}`, result: mm(centre), source: HANDBOOK },
-    { key: 'friction', label: 'Angle of friction', formula: '\\tan\\rho = \\frac{\\mu}{\\cos\\alpha}', put: `\\gamma = ${angle}`, result: `\\rho = ${decimalText(pair.frictionDeg, 2)}^\\circ`, joined: '\\Rightarrow', source: `${HANDBOOK}; guidance` },
+    { key: 'friction', label: 'Angle of friction', formula: '\\tan\\rho = \\frac{\\mu}{\\cos\\alpha}', put: `\\frac{${decimalText(friction, 3)}}{\\cos ${decimalText((proportions.pressureAngle * 180) / Math.PI, 2)}^\\circ}`, result: `\\rho = ${decimalText(pair.frictionDeg, 2)}^\\circ`, joined: '\\Rightarrow', source: `${HANDBOOK}; guidance` },
+    { key: 'usual', label: 'Worms usual at this distance, in inches', formula: '\\frac{a^{0.875}}{3}\\ \\text{to}\\ \\frac{a^{0.875}}{1.6}', put: `a = ${decimalText(centre / 25.4, 4)}`, result: `${decimalText(pair.usualWorms[0] / 25.4, 3)}\\ \\text{to}\\ ${decimalText(pair.usualWorms[1] / 25.4, 3)}\\ \\mathrm{in}`, joined: '\\Rightarrow', source: 'AGMA, worm gearing (from memory); guidance' },
     { key: 'contact', label: 'Teeth in contact, in the middle plane', formula: '\\varepsilon = \\frac{\\sqrt{r_a^2 - r_b^2} - r\\sin\\alpha + h_a/\\sin\\alpha}{\\pi m\\cos\\alpha}', put: `\\alpha = ${decimalText((proportions.pressureAngle * 180) / Math.PI, 2)}^\\circ,\\ r = ${f(wheelDiameter / 2)}`, result: decimalText(pair.contactRatio, 3), source: 'a rack and its gear; ISO 21771' },
   ];
 } // prettier-ignore

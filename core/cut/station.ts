@@ -14,8 +14,8 @@ import type { CutInput } from './schema.ts';
 
 /** One time round the blank: every space at one depth. */
 export interface Round {
-  readonly name: 'one' | 'rough' | 'finish';
-  /** Depth below the blank's outside, mm; null where none was given. */
+  readonly name: 'scratch' | 'one' | 'rough' | 'finish';
+  /** Depth below the blank's outside, mm; null where none was given, and for a scratch. */
   readonly depth: Exact | null;
 }
 
@@ -110,8 +110,10 @@ export function planCut(
     detail: { rounds: [] },
   };
   if (!wholeDepth || spaces === null) return empty;
-  const rounds: Result<readonly Round[]> =
+  const read: Result<readonly Round[]> =
     wholeDepth === 'free' ? ok([{ name: 'one', depth: null }]) : roundsOf(input, wholeDepth, system);
+  const scratch: readonly Round[] = input.scratch ? [{ name: 'scratch', depth: null }] : [];
+  const rounds = read.ok ? ok([...scratch, ...read.value]) : read;
   const start = readStart(input, spaces);
   const issues: Issue[] = at(path, [...(rounds.ok ? [] : rounds.issues), ...(start.ok ? [] : start.issues)]);
   if (!rounds.ok) return { ...empty, answer: 'passes to be set', issues };
@@ -120,7 +122,7 @@ export function planCut(
     facts: start.ok ? { rounds: rounds.value, startSpace: start.value } : null,
     answer: answerOf(rounds.value, system),
     values: valuesOf(rounds.value, spaces.spaces),
-    working: wholeDepth === 'free' ? [] : workingOf(rounds.value, wholeDepth),
+    working: wholeDepth === 'free' || !read.ok ? [] : workingOf(read.value, wholeDepth),
     issues,
     cautions: [
       {
@@ -135,7 +137,13 @@ export function planCut(
   };
 }
 
-function answerOf([first, second]: readonly Round[], system: UnitSystem): string {
+function answerOf(rounds: readonly Round[], system: UnitSystem): string {
+  const [first, second] = rounds.filter(({ name }) => name !== 'scratch');
+  const before = first === rounds[0] ? '' : 'scratch, then ';
+  return before + answerOfDepths(first, second, system);
+}
+
+function answerOfDepths(first: Round | undefined, second: Round | undefined, system: UnitSystem): string {
   const figure = (mm: Exact) => lengthFigure(approx(mm), system);
   if (!first?.depth) return '1 pass, no depth given';
   if (!second?.depth) return `1 pass, ${figure(first.depth)} deep`;

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { STOCK_GEARS, STOCK_HEADS, STOCK_ROTARY } from '../shop/index.ts';
+import { NO_EQUIPMENT, STOCK_GEARS, STOCK_HEADS, STOCK_ROTARY } from '../shop/index.ts';
 import { exact, measure } from '../units/index.ts';
 import {
   angleAim,
@@ -69,7 +69,7 @@ describe('the station’s figures, working and cautions for each method', () => 
     planDividing(
       { headId: head.id, millId: null, choice, stride: measure('', 'count'), made: noPlateToMake('mm') },
       { along: 'turn', aim },
-      { head, mill: null, gearSets: [STOCK_GEARS], steppers, shop: { heads: [], gearSets: [], steppers: [], mills: [], cutters: [], lathes: [] } },
+      { head, mill: null, gearSets: [STOCK_GEARS], steppers, shop: NO_EQUIPMENT },
       'p',
     ); // prettier-ignore
   const said = (work: ReturnType<typeof station>) =>

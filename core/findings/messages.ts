@@ -199,6 +199,8 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
   'no-such-gears': (i) => `There is no set of change gears called “${i.given}” in the shop.`,
   'gear-owned-none': (i) =>
     `A wheel of ${i.given} teeth is owned 0 times. Leave the row out, or say how many there are.`,
+  'steps-bad': (i) => `“${i.given}” is not ${d(i, 'what')}. Write them one after another: 45 63 90 125.`,
+  'speed-bad': (i) => `“${i.given}” is not a cutting speed. Write it like 24 m/min or 80 ft/min.`,
   'table-other': (i) => `This is the table of ${d(i, 'other')}, not of ${d(i, 'wanted')}. Bring it in there.`,
   'table-columns': (i) =>
     `No column is called ${d(i, 'missing')}. The first row must name the columns: ${i.allowed}.`,
@@ -264,6 +266,23 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
     `${i.given} flutes share a factor with the starts, so the same teeth of the hob meet the same spaces and their errors stay. Take a count that does not.`,
   'cutter-under-worm': (i) =>
     `A cutter of Ø ${i.given} mm is smaller than the worm, Ø ${d(i, 'worm')} mm: it leaves metal at the corners where the worm has to pass. Take a larger one.`,
+  'setup-no-room': (i) =>
+    `${d(i, 'what')}: ${i.given} is needed, and there is ${d(i, 'has')}. ${d(i, 'remedy')}`,
+  'setup-cutter-small': (i) =>
+    `A cutter of ${i.given} cannot sink ${d(i, 'depth')}: its arbor would reach the work first. Take a larger cutter, or check its diameter.`,
+  'setup-left-shop': (i) => `${i.given} chosen here is no longer in the shop. Choose another.`,
+  'mandrel-fit': (i) => `${i.given} does not hold this blank: ${d(i, 'why')}.`,
+  'speed-none': (i) =>
+    `The slowest speed of this mill, ${i.given} rpm, is faster than the ${d(i, 'wanted')} rpm wanted. Use it with a light feed and plenty of oil, or a smaller cutter.`,
+  'readings-few': (i) =>
+    `${i.given} readings cannot tell which way it is off. Give 3 to 72, at equal steps once round: 0 .02 .05 .02.`,
+  'runout-far': (i) =>
+    `A runout of ${i.given} is more than indicating leaves. Were these thous, or hundredths of a millimetre? Write the unit behind a reading: .02mm.`,
+  'along-far': (i) =>
+    `${i.given} over ${d(i, 'length')} is more than a vice or table is out. Check its unit.`,
+  'along-alone': (i) => `Over what length did it move by ${i.given}?`,
+  'keyway-cutter': (i) =>
+    `A keyway of ${d(i, 'width')} wants a cutter from ${d(i, 'least')} to ${d(i, 'width')}; ${i.given} is not.`,
   'inspect-far': (i) =>
     `${i.given} is far from the ${d(i, 'should')} it should be. Was it read in the other unit, over other teeth, or with another pin?`,
   'inspect-disagree': (i) =>
@@ -275,6 +294,10 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
   'finish-stock-too-deep': (i) =>
     `Leaving ${i.given} for the finish pass is not possible: it must be more than zero and less than the whole depth, ${d(i, 'depth')}.`,
   'start-space-out-of-range': (i) => `The run cannot start at space ${i.given}. ${i.allowed}.`,
+  'continue-other': (i) =>
+    `The run at the mill divides ${d(i, 'was')} in ${d(i, 'rounds')} rounds, and this plan ${i.given}: it cannot go on with it. Give the card the same count and rounds, or start a run of its own.`,
+  'continue-none': () =>
+    'Nothing of that run is cut yet, or all of it is: there is nothing to go on with. Start a run of its own.',
   'not-ready-to-cut': (i) => `Not ready to cut: ${i.allowed}.`,
   'not-json': (i) => `This is not a job file: it cannot be read as JSON (${d(i, 'where')}). ${i.allowed}`,
   'cut-short': () =>

@@ -4,6 +4,7 @@ import { plainTeeth } from '../gear/index.ts';
 import { nothingMeasured } from '../inspect/index.ts';
 import { noLeadChosen } from '../lead/index.ts';
 import { noPlateToMake, type DividingInput } from '../dividing/index.ts';
+import { nothingSetUp } from '../setup/index.ts';
 import { NO_EQUIPMENT, type Equipment, type Head, type Plate, type Ring } from '../shop/index.ts';
 import { measure, type UnitSystem } from '../units/index.ts';
 import { emptyDrive } from '../drive/index.ts';
@@ -22,12 +23,10 @@ interface NewJob {
 /** A head with all it needs, to be copied into a job. */
 function copyOf(head: Head, shop: Equipment): Equipment {
   return {
+    ...NO_EQUIPMENT,
     heads: [head],
     gearSets: shop.gearSets.filter(({ id }) => id === head.differential?.gearSetId),
     steppers: shop.steppers.filter(({ headId }) => headId === head.id),
-    mills: [],
-    cutters: [],
-    lathes: [],
   };
 }
 
@@ -40,6 +39,7 @@ const noDividing = (units: UnitSystem, head: Head | null): DividingInput => ({
 });
 
 const noCut = (units: UnitSystem): SpurPart['cut'] => ({
+  scratch: false,
   passes: 'one',
   finishStock: measure(units === 'mm' ? '0.5' : '.020', units),
   startSpace: measure('1', 'count'),
@@ -69,6 +69,7 @@ function emptySpurPart(id: string, units: UnitSystem, head: Head | null, by: Arr
     cutter: noCutterChosen(),
     dividing: noDividing(units, head),
     lead: noLeadChosen(units),
+    setup: nothingSetUp(units),
     cut: noCut(units),
     inspect: nothingMeasured(units),
     settled: {},
@@ -93,6 +94,7 @@ function emptyDividePart(id: string, units: UnitSystem, head: Head | null): Divi
       depth: measure('', units),
     },
     dividing: noDividing(units, head),
+    setup: nothingSetUp(units),
     cut: noCut(units),
     settled: {},
   };
@@ -113,6 +115,7 @@ function emptyWheelPart(id: string, units: UnitSystem, head: Head | null): Wheel
     cutter: { ...noCutterChosen(), countBy: 'book' },
     dividing: noDividing(units, head),
     gash: noGashChosen(units),
+    setup: nothingSetUp(units),
     cut: noCut(units),
     settled: {},
   };
@@ -217,12 +220,10 @@ export function withHead(job: Job, partId: string, head: Head, shop: Equipment):
   return {
     ...changed,
     equipment: {
+      ...job.equipment,
       heads: [...heads, ...copy.heads],
       gearSets: [...gearSets, ...copy.gearSets],
       steppers: [...steppers, ...copy.steppers],
-      mills: job.equipment.mills,
-      cutters: job.equipment.cutters,
-      lathes: job.equipment.lathes,
     },
   };
 }

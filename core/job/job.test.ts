@@ -2,11 +2,12 @@ import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { sayIssue } from '../findings/index.ts';
 import { plan, stationOf } from '../plan/index.ts';
-import { STOCK_EQUIPMENT, STOCK_GEARS, STOCK_HEADS, STOCK_MILL, type Head } from '../shop/index.ts';
+import { NO_EQUIPMENT, STOCK_EQUIPMENT, STOCK_GEARS, STOCK_HEADS, STOCK_MILL, type Head } from '../shop/index.ts';
 import {
   drawnSpurJob,
   duplicateJob,
   indexedParts,
+  JOB_VERSION,
   jobFileText,
   newSpurJob,
   readJob,
@@ -48,12 +49,12 @@ describe('job files', () => {
     expect(back).toEqual({ ok: true, value: typed });
   });
 
-  test.each([1, 2, 3, 4, 5])(
+  test.each([1, 2, 3, 4, 5, 6])(
     'the kept sample of version %d still reads, and is brought up to today',
     (version) => {
       const sample = readFileSync(new URL(`./samples/v${version}.json`, import.meta.url), 'utf8');
       const read = readJobFile(`\uFEFF${sample}`);
-      expect(read).toMatchObject({ ok: true, value: { version: 6, name: 'Lens drive, second wheel' } });
+      expect(read).toMatchObject({ ok: true, value: { version: JOB_VERSION, name: 'Lens drive, second wheel' } });
       // what was typed and settled is as it was
       const { parts } = JSON.parse(sample) as Job;
       const [was, is] = [parts[0] as SpurPart, (read.ok ? read.value.parts[0] : null) as SpurPart];
@@ -81,11 +82,11 @@ describe('job files', () => {
     expect(codes('{"hello":1}')).toBe('not-a-job');
     expect(codes('[1,2]')).toBe('not-a-job');
     expect(codes('null')).toBe('not-a-job');
-    const later = readJobFile(text.replace('"version": 6', '"version": 9'));
+    const later = readJobFile(text.replace(`"version": ${JOB_VERSION}`, '"version": 99'));
     expect(later.ok ? '' : sayIssue(later.issues[0]!)).toBe(
-      'This job file is of version 9; this Vuelta reads up to 6. Update Vuelta, then import it again.',
+      `This job file is of version 99; this Vuelta reads up to ${JOB_VERSION}. Update Vuelta, then import it again.`,
     );
-    expect(codes(text.replace('"version": 6', '"version": 0.5'))).toBe('shape at version');
+    expect(codes(text.replace(`"version": ${JOB_VERSION}`, '"version": 0.5'))).toBe('shape at version');
   });
 
   test('shape problems name the part by its id, and all are told', () => {
@@ -128,12 +129,10 @@ describe('making and changing jobs', () => {
     expect(readJob(fresh).ok).toBe(true);
     expect((fresh.parts[0] as SpurPart).gear.pitch).toEqual({ typed: '', unit: 'dp' });
     expect(fresh.equipment).toEqual({
+      ...NO_EQUIPMENT,
       heads: [STOCK_HEADS[0]],
       gearSets: [STOCK_GEARS],
-      steppers: [],
       mills: [STOCK_MILL],
-      cutters: [],
-      lathes: [],
     });
   });
   test('another head replaces the copy and puts the way chosen aside', () => {

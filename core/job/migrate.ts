@@ -2,6 +2,7 @@ import { dividingFromV2 } from '../dividing/index.ts';
 import { noCutterChosen } from '../cutter/index.ts';
 import { parallelShafts, plainHelix, plainTeeth } from '../gear/index.ts';
 import { nothingMeasured } from '../inspect/index.ts';
+import { nothingSetUp } from '../setup/index.ts';
 import { noLeadChosen } from '../lead/index.ts';
 import {
   equipmentFromV1,
@@ -9,6 +10,7 @@ import {
   equipmentFromV3,
   equipmentFromV4,
   equipmentFromV5,
+  equipmentFromV6,
 } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import { JOB_VERSION } from './schema.ts';
@@ -68,6 +70,17 @@ function partFromV5(part: unknown, given: unknown): unknown {
   return { inspect: nothingMeasured(given === 'in' ? 'in' : 'mm'), ...part };
 }
 
+/** Nothing was said of how the work is set up, and there was no scratch round. */
+function partFromV6(part: unknown, given: unknown): unknown {
+  if (!isObject(part) || part['kind'] === 'worm') return part;
+  const { cut } = part;
+  return {
+    setup: nothingSetUp(given === 'in' ? 'in' : 'mm'),
+    ...part,
+    cut: isObject(cut) ? { scratch: false, ...cut } : cut,
+  };
+}
+
 const partsBy = (job: RawJob, change: (part: unknown, units: unknown) => unknown): unknown =>
   Array.isArray(job['parts']) ? job['parts'].map((part) => change(part, job['units'])) : job['parts'];
 
@@ -102,6 +115,13 @@ const steps: Readonly<Record<number, (job: RawJob) => RawJob>> = {
     version: 6,
     parts: partsBy(job, partFromV5),
     equipment: equipmentFromV5(job['equipment']),
+  }),
+  // how the work is set up came in, with machines in full, materials, mandrels and what was learnt
+  6: (job) => ({
+    ...job,
+    version: 7,
+    parts: partsBy(job, partFromV6),
+    equipment: equipmentFromV6(job['equipment']),
   }),
 };
 

@@ -8,6 +8,7 @@ import { driveSchema } from '../drive/index.ts';
 import { gearSchema } from '../gear/index.ts';
 import { inspectSchema } from '../inspect/index.ts';
 import { leadSchema } from '../lead/index.ts';
+import { setupSchema } from '../setup/index.ts';
 import { equipmentSchema } from '../shop/index.ts';
 import { spacingSchema } from '../spacing/index.ts';
 import { settledByStationSchema } from '../station/index.ts';
@@ -16,7 +17,7 @@ import { gashSchema, rimSchema } from '../wheel/index.ts';
 import { threadingSchema, wormSchema } from '../worm/index.ts';
 
 export const JOB_FORMAT = 'vuelta-job';
-export const JOB_VERSION = 6;
+export const JOB_VERSION = 7;
 
 /** Ids are made by whoever makes the thing, so that making it twice makes it once. */
 export const idSchema = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/);
@@ -35,6 +36,7 @@ const spurPartSchema = z
     dividing: dividingSchema,
     /** For a helical gear: how it is turned while the table travels. */
     lead: leadSchema,
+    setup: setupSchema,
     cut: cutSchema,
     /** What was measured on it. */
     inspect: inspectSchema,
@@ -51,6 +53,7 @@ const dividePartSchema = z
     name: partNameSchema,
     spacing: spacingSchema,
     dividing: dividingSchema,
+    setup: setupSchema,
     cut: cutSchema,
     settled: settledByStationSchema.readonly(),
   })
@@ -82,6 +85,7 @@ const wheelPartSchema = z
     cutter: cutterChoiceSchema,
     dividing: dividingSchema,
     gash: gashSchema,
+    setup: setupSchema,
     cut: cutSchema,
     settled: settledByStationSchema.readonly(),
   })

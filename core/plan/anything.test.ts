@@ -138,7 +138,12 @@ const jobs: fc.Arbitrary<Job> = fc
         lead: { ...part.lead, ...given.leadOf },
         blank: { faceWidth: given.faceWidth, bore: given.bore, measured: given.measured },
         dividing: { ...part.dividing, headId: given.headId, stride: given.stride },
-        cut: { passes: given.passes, finishStock: given.finishStock, startSpace: given.startSpace },
+        cut: {
+          scratch: false,
+          passes: given.passes,
+          finishStock: given.finishStock,
+          startSpace: given.startSpace,
+        },
       }),
     ),
   );

@@ -122,6 +122,7 @@ test('a helical gear: blank by both planes, cutter by its virtual count, a lead,
     'cutter',
     'dividing',
     'lead',
+    'setup',
     'cut',
     'inspect',
   ]);

@@ -1,18 +1,43 @@
 import { planCut } from '../cut/index.ts';
 import { planDividing, type DividingGround } from '../dividing/index.ts';
 import type { DividePart } from '../job/index.ts';
+import { planSetup, type SetupShop } from '../setup/index.ts';
 import { planSpacing } from '../spacing/index.ts';
 import type { UnitSystem } from '../units/index.ts';
 import { finishStation } from './finish.ts';
 import type { PartPlan } from './types.ts';
 
 /** Something to be divided that is no gear: what is asked for, how the head or the table gives it, and the rounds. */
-export function planDivide(part: DividePart, ground: DividingGround, system: UnitSystem): PartPlan {
+export function planDivide(
+  part: DividePart,
+  ground: DividingGround,
+  shop: SetupShop,
+  system: UnitSystem,
+): PartPlan {
   const path = `parts.${part.id}`;
   const spacing = planSpacing(part.spacing, `${path}.spacing`, system);
   const { facts } = spacing;
   const dividing = planDividing(part.dividing, facts?.target ?? null, ground, `${path}.dividing`);
   const cut = planCut(part.cut, facts && (facts.depth ?? 'free'), facts, `${path}.cut`, system);
+  const outside = spacing.detail.drawing?.along === 'turn' ? spacing.detail.drawing.diameter : null;
+  const setup = planSetup(
+    part.setup,
+    {
+      outside,
+      bore: null,
+      face: null,
+      module: null,
+      teeth: facts?.spaces ?? null,
+      helixDeg: 0,
+      rounds: cut.detail.rounds,
+      traverses: true,
+      sizes: null,
+    },
+    shop,
+    null,
+    `${path}.setup`,
+    system,
+  );
   const { settled } = part;
   const ready = facts && dividing.facts && cut.facts;
   return {
@@ -22,6 +47,7 @@ export function planDivide(part: DividePart, ground: DividingGround, system: Uni
     stations: [
       finishStation('spacing', spacing, settled.spacing, system),
       finishStation('dividing', dividing, settled.dividing, system),
+      finishStation('setup', setup, settled.setup, system),
       finishStation('cut', cut, settled.cut, system),
     ],
     cutting: ready
@@ -31,6 +57,9 @@ export function planDivide(part: DividePart, ground: DividingGround, system: Uni
           startSpace: cut.facts.startSpace,
           rounds: cut.detail.rounds,
           helix: null,
+          safe: setup.facts?.safe ?? null,
+          minutesPerCut: setup.facts?.minutesPerCut ?? null,
+          outside: setup.detail.outside,
         }
       : null,
   };

@@ -47,6 +47,7 @@ describe('a spur gear from its drawing', () => {
       blank: 'Ø 75.00 × 12.00',
       cutter: 'No. 2 inch, No. 7 metric',
       dividing: '20 spaces on 29',
+      setup: 'waits for the cutter’s size',
       cut: '1 pass, 2.81 deep',
       inspect: 'span 25.001 over 7 teeth',
     });

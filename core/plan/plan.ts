@@ -1,6 +1,7 @@
 import type { DividingGround } from '../dividing/index.ts';
 import type { Issue } from '../findings/index.ts';
 import { mateOf, partnerOf, type IndexedPart, type Job, type Part, type WormPart } from '../job/index.ts';
+import type { SetupShop } from '../setup/index.ts';
 import type { Equipment, Head } from '../shop/index.ts';
 import { readGear } from '../gear/index.ts';
 import { angleText, approx } from '../units/index.ts';
@@ -16,15 +17,21 @@ function planPart(part: Part, job: Job, shop: Equipment): PartPlan {
   const cutters = { jobs: job.equipment.cutters, shop: shop.cutters };
   switch (part.kind) {
     case 'spur': {
-      const on = { dividing: groundOf(job, shop, part), cutters, mateThinning: thinningOfMate(job, part.id) };
+      const mateThinning = thinningOfMate(job, part.id);
+      const on = {
+        dividing: groundOf(job, shop, part),
+        cutters,
+        mateThinning,
+        setup: setupShop(job, shop, part),
+      };
       return planSpur(part, on, job.units);
     }
     case 'divide':
-      return planDivide(part, groundOf(job, shop, part), job.units);
+      return planDivide(part, groundOf(job, shop, part), setupShop(job, shop, part), job.units);
     case 'worm':
       return planWormPart(part, wormGround(job, shop, part), job.units);
     case 'wheel':
-      return planWheelPart(part, groundOf(job, shop, part), cutters, job.units);
+      return planWheelPart(part, groundOf(job, shop, part), cutters, setupShop(job, shop, part), job.units);
   }
 }
 
@@ -108,6 +115,17 @@ export function groundOf(
     gearSets: [...job.equipment.gearSets, ...shop.gearSets],
     steppers: own ? job.equipment.steppers : shop.steppers,
     shop,
+  };
+}
+
+/** What work is set up with stands in the shop today: the job's own copy serves where the shop no longer has it. */
+function setupShop(job: Job, shop: Equipment, { dividing }: Pick<IndexedPart, 'dividing'>): SetupShop {
+  const { materials, mandrels } = shop;
+  return {
+    mill: [...shop.mills, ...job.equipment.mills].find(({ id }) => id === dividing.millId) ?? null,
+    head: [...shop.heads, ...job.equipment.heads].find(({ id }) => id === dividing.headId) ?? null,
+    materials,
+    mandrels,
   };
 }
 

@@ -12,6 +12,7 @@ import {
 import { countAim, planDividing, type DividingGround, type Target } from '../dividing/index.ts';
 import { planGear, readGear, type GearReadings, type SpurSizes } from '../gear/index.ts';
 import type { SpurPart } from '../job/index.ts';
+import { planSetup, type SetupShop } from '../setup/index.ts';
 import { planInspect } from '../inspect/index.ts';
 import { leadCutter, planLead } from '../lead/index.ts';
 import type { FormCutter } from '../shop/index.ts';
@@ -29,6 +30,7 @@ export interface SpurGround {
   /** Taken off the mate’s teeth, mm; 0 where the mate is no part of the job. */
   readonly mateThinning: number;
   readonly cutters: CutterGround;
+  readonly setup: SetupShop;
 }
 
 /** The job’s own copies, and what the shop has today. */
@@ -128,6 +130,25 @@ export function planSpur(part: SpurPart, on: SpurGround, system: UnitSystem): Pa
   const spaces = read.teeth === null ? null : { spaces: read.teeth, full: true };
   const depth = blank.facts?.dialDepth ?? sizes?.cutDepth ?? read.depth?.wholeDepth ?? null;
   const cut = planCut(part.cut, depth, spaces, `${path}.cut`, system);
+  const bore = blank.facts?.bore ?? null;
+  const setup = planSetup(
+    part.setup,
+    {
+      outside: sizes && approx(blank.facts?.measured ?? sizes.tipDiameter),
+      bore: bore && approx(bore),
+      face: face && approx(face),
+      module: sizes && approx(sizes.module),
+      teeth: read.teeth,
+      helixDeg: approx(read.helixDeg),
+      rounds: cut.detail.rounds,
+      traverses: true,
+      sizes,
+    },
+    on.setup,
+    picked,
+    `${path}.setup`,
+    system,
+  );
   const asCut =
     sizes && depth
       ? {
@@ -151,6 +172,7 @@ export function planSpur(part: SpurPart, on: SpurGround, system: UnitSystem): Pa
       finishStation('cutter', cutter, settled.cutter, system),
       finishStation('dividing', dividing, settled.dividing, system),
       ...(helical ? [finishStation('lead', lead, settled.lead, system)] : []),
+      finishStation('setup', setup, settled.setup, system),
       finishStation('cut', cut, settled.cut, system),
       finishStation('inspect', inspect, settled.inspect, system),
     ],
@@ -162,6 +184,9 @@ export function planSpur(part: SpurPart, on: SpurGround, system: UnitSystem): Pa
             startSpace: cut.facts.startSpace,
             rounds: cut.detail.rounds,
             helix,
+            safe: setup.facts?.safe ?? null,
+            minutesPerCut: setup.facts?.minutesPerCut ?? null,
+            outside: approx(blank.facts.measured ?? blank.facts.tipDiameter),
           }
         : null,
   };

@@ -9,6 +9,7 @@ import type { GearDetail } from '../gear/index.ts';
 import type { Part } from '../job/index.ts';
 import type { InspectDetail } from '../inspect/index.ts';
 import type { LeadDetail } from '../lead/index.ts';
+import type { SafeReadings, SetupDetail } from '../setup/index.ts';
 import type { SpacingDetail } from '../spacing/index.ts';
 import type { Moved, Settled, StationId, StationState, StationWork } from '../station/index.ts';
 import type { UnitSystem } from '../units/index.ts';
@@ -28,6 +29,7 @@ export interface StationDetails {
   lead: LeadDetail;
   worm: WormDetail;
   wheel: WheelDetail;
+  setup: SetupDetail;
   cut: CutDetail;
   inspect: InspectDetail;
 }
@@ -61,6 +63,12 @@ export interface Cutting {
   readonly rounds: CutDetail['rounds'];
   /** Of a helical gear: how it is turned while the table travels; null for straight teeth. */
   readonly helix: HelixCutting | null;
+  /** Where the table is clear to index; null where the set-up does not say. */
+  readonly safe: SafeReadings | null;
+  /** Minutes of one cut by the set-up; null where not known. */
+  readonly minutesPerCut: number | null;
+  /** Outside of the work, mm, for the check half-way; null where it has none. */
+  readonly outside: number | null;
 }
 
 /** What a helical run needs besides its spaces, in words where a person only reads it. */
@@ -99,9 +107,12 @@ export function stationOf<Id extends StationId>(part: PartPlan, id: Id): Station
   return (part.stations.find((station) => station.id === id) as StationPlan<Id> | undefined) ?? null;
 }
 
-/** The stations that come before the mill: what is measured afterwards holds nothing up. */
+/**
+ * The stations that come before the mill. What is measured afterwards holds nothing up, and neither does a set-up of which nothing
+ * is said yet.
+ */
 export const beforeCutting = ({ stations }: PartPlan): readonly AnyStationPlan[] =>
-  stations.filter(({ id }) => id !== 'inspect');
+  stations.filter(({ id, complete }) => id !== 'inspect' && (id !== 'setup' || complete));
 
 /** What a part is, in a few words: the answer of its first station. */
 export const whatItIs = ({ stations }: PartPlan): string => stations[0]?.answer ?? '';

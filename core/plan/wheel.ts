@@ -6,6 +6,7 @@ import type { WheelPart } from '../job/index.ts';
 import { leadCutter } from '../lead/index.ts';
 import type { ToothForm } from '../toothform/index.ts';
 import { exact, type UnitSystem } from '../units/index.ts';
+import { planSetup, type SetupShop } from '../setup/index.ts';
 import { planRim, planWheel } from '../wheel/index.ts';
 import { finishStation } from './finish.ts';
 import type { CutterGround } from './spur.ts';
@@ -32,7 +33,7 @@ const formOf = ({ teeth, worm, proportions, addendum }: DriveFacts): ToothForm =
 });
 
 /** A worm wheel: the drive, its blank, cutter, spaces, how it is gashed, and the rounds. */
-export function planWheelPart(part: WheelPart, ground: DividingGround, cutters: CutterGround, system: UnitSystem): PartPlan {
+export function planWheelPart(part: WheelPart, ground: DividingGround, cutters: CutterGround, shop: SetupShop, system: UnitSystem): PartPlan {
   const path = `parts.${part.id}`;
   const drive = planDrive(part.drive, `${path}.drive`, system);
   const { facts } = drive;
@@ -49,6 +50,25 @@ export function planWheelPart(part: WheelPart, ground: DividingGround, cutters: 
   const spaces = facts && { spaces: facts.teeth, full: true };
   const depth = wheel.facts && exact(wheel.facts.depth.toFixed(9));
   const cut = planCut(part.cut, depth, spaces, `${path}.cut`, system);
+  const rim = blank.facts;
+  const setup = planSetup(
+    part.setup,
+    {
+      outside: rim && rim.throat,
+      bore: rim && rim.bore,
+      face: rim && rim.faceWidth,
+      module: facts && facts.worm.normalModule,
+      teeth: facts?.teeth ?? null,
+      helixDeg: facts ? (facts.worm.leadAngle * 180) / Math.PI : 0,
+      rounds: cut.detail.rounds,
+      traverses: part.gash.school === 'traverse',
+      sizes: null,
+    },
+    shop,
+    picked,
+    `${path}.setup`,
+    system,
+  );
   const { settled } = part;
   const ready = facts && wheel.facts && dividing.facts && cut.facts;
   return {
@@ -61,8 +81,9 @@ export function planWheelPart(part: WheelPart, ground: DividingGround, cutters: 
       finishStation('cutter', cutter, settled.cutter, system),
       finishStation('dividing', dividing, settled.dividing, system),
       finishStation('wheel', wheel, settled.wheel, system),
+      finishStation('setup', setup, settled.setup, system),
       finishStation('cut', cut, settled.cut, system),
     ],
-    cutting: ready ? { divisions: facts.teeth, full: true, startSpace: cut.facts.startSpace, rounds: cut.detail.rounds, helix: null } : null,
+    cutting: ready ? { divisions: facts.teeth, full: true, startSpace: cut.facts.startSpace, rounds: cut.detail.rounds, helix: null, safe: setup.facts?.safe ?? null, minutesPerCut: setup.facts?.minutesPerCut ?? null, outside: setup.detail.outside } : null,
   };
 } // prettier-ignore

@@ -1,5 +1,7 @@
 import type { Landing } from '../dividing/index.ts';
 import { atOnce, inOrder } from './causality.ts';
+import { dueCheck } from './halfway.ts';
+import { placeOf } from './places.ts';
 import type { Cut, Run, RunEvent } from './schema.ts';
 
 type Of<Kind extends RunEvent['kind']> = Extract<RunEvent, { kind: Kind }>;
@@ -25,6 +27,14 @@ export interface RunState {
   readonly turnsMade: number;
   /** Stages of the return stroke already gone through towards the next cut, 0 to 3; always 3 for straight teeth. */
   readonly strokeMade: number;
+  /** Steps checked off towards the next cut, by those who check each one. */
+  readonly stepsMade: number;
+  /** What the scratch round showed, once said; null before, and where there is none. */
+  readonly tried: { readonly fits: boolean } | null;
+  /** What is to be said or measured before the next cut. */
+  readonly asks: 'scratch' | 'chord' | null;
+  /** The last answer to the check half-way that stands, mm; null when none, or passed over. */
+  readonly checked: readonly number[] | null;
   /** The closing check, once made. */
   readonly closed: { readonly fits: boolean } | null;
   readonly paused: boolean;
@@ -34,6 +44,7 @@ export interface RunState {
     readonly round: number;
     readonly index: number;
     readonly clientTime: string;
+    readonly reset: boolean;
   }[];
   readonly doubts: readonly Doubt[];
   /** Which cuts stand as done, in cutting order. */
@@ -100,10 +111,8 @@ export function turnsOf(landing: Landing): number {
  */
 export function foldRun(run: Run, events: readonly RunEvent[]): RunState {
   const ordered = inOrder(events);
-  const perRound = run.divisions;
-  const place = ({ round, index }: { round: number; index: number }) => (round - 1) * perRound + index - 1;
-  const cutAt = (event: { round: number; index: number }) =>
-    event.index <= perRound ? (run.cuts[place(event)] ?? null) : null;
+  const place = (event: { round: number; index: number }) => placeOf(run, event);
+  const cutAt = (event: { round: number; index: number }) => run.cuts[place(event)] ?? null;
   const takenBack = new Set(ofKind(ordered, 'take-back').flatMap(({ ids }) => ids));
   const stands = (event: RunEvent) => !takenBack.has(event.id);
 
@@ -125,6 +134,17 @@ export function foldRun(run: Run, events: readonly RunEvent[]): RunState {
     : [];
   // the first cut begins where everything was set up: nothing has to be run back
   const strokeMade = !run.helix || !last ? 3 : Math.min(3, Math.max(0, ...strokes.map(({ stage }) => stage)));
+  const steps = next
+    ? ofKind(ordered, 'step').filter((event) => stands(event) && place(event) === nextPlace)
+    : [];
+  const stepsMade = Math.max(0, ...steps.map(({ step }) => step));
+  const trials = ofKind(ordered, 'tried').filter(stands);
+  const trial = trials.at(-1) ?? null;
+  const scratched = run.rounds[0]?.name === 'scratch' && run.full && next?.round === 2 && last?.round === 1;
+  const checks = ofKind(ordered, 'checked').filter(stands);
+  const due = next && last ? dueCheck(run, last) : null;
+  const answered = checks.filter((event) => last !== null && place(event) === lastPlace);
+  const asks = scratched && !trial?.fits ? 'scratch' : due && answered.length === 0 ? 'chord' : null;
   const closings = next ? [] : ofKind(ordered, 'closed').filter(stands);
   const closing = closings.at(-1) ?? null;
 
@@ -143,7 +163,11 @@ export function foldRun(run: Run, events: readonly RunEvent[]): RunState {
     if (closing) return closings;
     if (strokeMade === INDEXED && lastStage.length > 0) return lastStage;
     if (turnsMade > 0) return highest;
-    return lastStage.length > 0 ? lastStage : lastDones;
+    if (stepsMade > 0) return steps.filter(({ step }) => step >= stepsMade);
+    if (lastStage.length > 0) return lastStage;
+    if (answered.length > 0) return answered;
+    if (scratched && trials.length > 0) return trials;
+    return lastDones;
   };
 
   return {
@@ -153,14 +177,19 @@ export function foldRun(run: Run, events: readonly RunEvent[]): RunState {
     last,
     turnsMade,
     strokeMade,
+    stepsMade,
+    tried: trial && { fits: trial.fits },
+    asks,
+    checked: checks.at(-1)?.read ?? null,
     closed: closing && { fits: closing.fits },
     paused: pauses.length > 0,
-    notes: ofKind(ordered, 'note').map(({ id, text, round, index, clientTime }) => ({
+    notes: ofKind(ordered, 'note').map(({ id, text, round, index, clientTime, reset }) => ({
       id,
       text,
       round,
       index,
       clientTime,
+      reset: reset === true,
     })),
     doubts: [...gap, ...twoScreens(dones, ofKind(ordered, 'agreed'), cutAt), ...eventsMissing(ordered)],
     doneCuts,
@@ -180,6 +209,8 @@ export interface RunSummary {
   readonly inDoubt: boolean;
   /** Stages of the return stroke gone through; summaries that rested before helical runs lack it: none is to go through. */
   readonly strokeMade?: number;
+  /** Was the piece a proof? Summaries that rested before proofs lack it: none was. */
+  readonly proof?: boolean;
 }
 
 export function summarise({

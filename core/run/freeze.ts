@@ -12,12 +12,16 @@ import { fail, ok, type Result } from '../findings/index.ts';
 import type { Job } from '../job/index.ts';
 import { beforeCutting, stationOf, whatItIs, type PartPlan, type Plan } from '../plan/index.ts';
 import type { Equipment } from '../shop/index.ts';
-import { RUN_FORMAT, RUN_VERSION, type Cut, type Run } from './schema.ts';
+import { RUN_FORMAT, RUN_VERSION, type Cut, type Piece, type Run } from './schema.ts';
 
 interface Start {
   readonly runId: string;
   readonly jobRevision: number;
   readonly partId: string;
+  /** The work itself, unless said otherwise. */
+  readonly piece?: Piece;
+  /** A run that was begun under another plan, and how many of its cuts are made. */
+  readonly continues?: { readonly run: Run; readonly done: number } | null;
 }
 
 type FrozenMotion = Pick<Run, 'cuts' | 'closing'>;
@@ -36,7 +40,11 @@ function frozenMotion(
   aim: Aim,
   choice: Run['move'],
   ratio: string,
-  { startSpace, rounds }: { readonly startSpace: number; readonly rounds: number },
+  {
+    startSpace,
+    rounds,
+    skip,
+  }: { readonly startSpace: number; readonly rounds: number; readonly skip: number },
 ): FrozenMotion {
   const { spaces, full } = aim;
   const read = choice.method === 'handwheel' || choice.method === 'table' || choice.method === 'stepper';
@@ -46,7 +54,11 @@ function frozenMotion(
   const cuts: Cut[] = [];
   for (let round = 1; round <= rounds; round += 1) {
     for (let index = 1; index <= spaces; index += 1) {
-      const at = (runsOn ? (round - 1) * spaces : 0) + index - 1;
+      const nth = (round - 1) * spaces + index - 1;
+      if (nth < skip) continue;
+      // what goes on with another run begins afresh at the last space that was cut, wherever that is
+      const begun = runsOn ? skip : Math.max(0, skip - (round - 1) * spaces);
+      const at = (runsOn ? nth : index - 1) - begun;
       cuts.push({
         round,
         index,
@@ -55,7 +67,9 @@ function frozenMotion(
       });
     }
   }
-  const last = runsOn ? spaces * rounds : spaces;
+  const last = runsOn
+    ? spaces * rounds - skip
+    : spaces - Math.max(0, Math.min(spaces, skip - (rounds - 1) * spaces));
   return { cuts, closing: full ? landingOf(R, choice, motion, last) : null };
 }
 
@@ -94,7 +108,24 @@ export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start
   if (!part.cutting || !choice || !aim || (!head && !mill))
     return fail({ ...wrong, code: 'not-ready-to-cut', allowed: `look at ${lacking(part)} first` });
 
-  const { divisions, full, startSpace, rounds, helix } = part.cutting;
+  const { divisions, full, rounds, helix, safe, minutesPerCut, outside } = part.cutting;
+  const from = start.continues ?? null;
+  if (
+    from &&
+    (from.run.divisions !== divisions || from.run.full !== full || from.run.rounds.length !== rounds.length)
+  )
+    return fail({
+      ...wrong,
+      code: 'continue-other',
+      path: 'continues',
+      given: String(divisions),
+      detail: { was: String(from.run.divisions), rounds: String(from.run.rounds.length) },
+    });
+  if (from && (from.done < 1 || from.done >= from.run.cuts.length))
+    return fail({ ...wrong, code: 'continue-none', path: 'continues' });
+  const lastCut = from?.run.cuts[from.done - 1] ?? null;
+  const startSpace = from ? from.run.startSpace : part.cutting.startSpace;
+  const skip = lastCut ? (lastCut.round - 1) * divisions + lastCut.index - 1 : 0;
   return ok({
     format: RUN_FORMAT,
     version: RUN_VERSION,
@@ -113,6 +144,14 @@ export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start
     move: choice,
     rounds,
     helix,
-    ...frozenMotion(aim, choice, head?.ratio ?? '1', { startSpace, rounds: rounds.length }),
+    piece: start.piece ?? { kind: 'work', name: '' },
+    continues: from && { runId: from.run.id, done: from.done },
+    safe,
+    minutesPerCut,
+    outside,
+    card: part.stations
+      .filter(({ id }) => id !== 'inspect')
+      .map(({ number, title, answer }) => ({ number, title, answer: answer.slice(0, 300) })),
+    ...frozenMotion(aim, choice, head?.ratio ?? '1', { startSpace, rounds: rounds.length, skip }),
   });
 }

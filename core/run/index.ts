@@ -12,8 +12,20 @@ export {
   type RunSummary,
 } from './fold.ts';
 export { freezeRun } from './freeze.ts';
+export { chordOver, chordSays, dueCheck, type ChordCheck, type ChordSays } from './halfway.ts';
+export { placeOf, roundOf } from './places.ts';
 export { toldByHole, whereInRun, type LostCount, type Whereabouts } from './lostCount.ts';
 export { readRun } from './read.ts';
 export { reconcile } from './reconcile.ts';
 export { groundOfRun, sayLanding } from './saying.ts';
-export { runEventSchema, runSchema, type Cut, type Run, type RunAct, type RunEvent } from './schema.ts';
+export {
+  pieceSchema,
+  RUN_VERSION,
+  runEventSchema,
+  runSchema,
+  type Cut,
+  type Piece,
+  type Run,
+  type RunAct,
+  type RunEvent,
+} from './schema.ts';

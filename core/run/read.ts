@@ -1,5 +1,5 @@
 import { choiceFromV2, landingFromV2 } from '../dividing/index.ts';
-import { headFromV1, headFromV2, millFromV4 } from '../shop/index.ts';
+import { headFromV1, headFromV2, headFromV6, millFromV4, millFromV6 } from '../shop/index.ts';
 import { runSchema, type Run } from './schema.ts';
 
 type RawRun = Readonly<Record<string, unknown>> & { readonly version?: unknown };
@@ -32,6 +32,20 @@ const fromV3 = (run: RawRun): RawRun => ({
   helix: null,
 });
 
+/** Set-ups, proofs and runs that go on with others were not known; nothing of the card was kept. */
+const fromV4 = (run: RawRun): RawRun => ({
+  ...run,
+  version: 5,
+  head: run['head'] === null ? null : headFromV6(run['head']),
+  mill: run['mill'] === null ? null : millFromV6(run['mill']),
+  piece: { kind: 'work', name: '' },
+  continues: null,
+  safe: null,
+  minutesPerCut: null,
+  outside: null,
+  card: [],
+});
+
 /**
  * A run as it rests, of whatever version, brought up to today's and checked. A run's cuts and moves never change.
  * @throws when what rests is no run: a fault, not an issue
@@ -41,5 +55,6 @@ export function readRun(raw: unknown): Run {
   if (run.version === 1) run = fromV1(run);
   if (run.version === 2) run = fromV2(run);
   if (run.version === 3) run = fromV3(run);
+  if (run.version === 4) run = fromV4(run);
   return runSchema.parse(run);
 }

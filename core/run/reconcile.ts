@@ -1,4 +1,5 @@
 import type { RunState } from './fold.ts';
+import { placeOf } from './places.ts';
 import type { Run, RunAct, RunEvent } from './schema.ts';
 
 /**
@@ -15,13 +16,17 @@ export function reconcile(
   cutsDone: number,
 ): RunAct[] {
   const acts: RunAct[] = [];
-  const place = ({ round, index }: { round: number; index: number }) => (round - 1) * run.divisions + index;
+  const place = (event: { round: number; index: number }) => placeOf(run, event) + 1;
   const takenBack = new Set(events.flatMap((event) => (event.kind === 'take-back' ? event.ids : [])));
   const beyond = events.filter(
     (event) =>
       !takenBack.has(event.id) &&
       ((event.kind === 'done' && place(event) > cutsDone) ||
-        ((event.kind === 'turn' || event.kind === 'stroke') && place(event) > cutsDone) ||
+        ((event.kind === 'turn' ||
+          event.kind === 'stroke' ||
+          event.kind === 'step' ||
+          event.kind === 'checked') &&
+          place(event) > cutsDone) ||
         (event.kind === 'closed' && cutsDone < run.cuts.length)),
   );
   const ids = [...new Set(beyond.map(({ id }) => id))];

@@ -14,6 +14,7 @@ import {
   inOrder,
   lastSeenOf,
   readRun,
+  RUN_VERSION,
   reconcile,
   runEventSchema,
   runSchema,
@@ -153,7 +154,7 @@ describe('runs that rest from earlier versions', () => {
     expect(run.cuts.map(({ landing }) => (landing.on === 'plate' ? landing.hole : -1))).toEqual(
       old.cuts.map(({ hole }) => hole),
     );
-    expect(run).toMatchObject({ version: 4, helix: null, full: true, mill: null, divisions: 53 });
+    expect(run).toMatchObject({ version: RUN_VERSION, helix: null, full: true, mill: null, divisions: 53 });
     expect(run.move).toMatchObject({ method: 'differential', advance: '1/53', exact: true });
     expect(foldRun(run, []).next).toMatchObject({ space: 1 });
   });
@@ -165,7 +166,7 @@ describe('runs that rest from earlier versions', () => {
     >;
     const run = readRun(rack);
     expect(run).toMatchObject({
-      version: 4,
+      version: RUN_VERSION,
       helix: null,
       mill: { marks: 100, scaleMinutes: 60, headTilts: false },
       cuts: rack['cuts'],

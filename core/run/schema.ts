@@ -5,16 +5,16 @@ import { headSchema, millSchema } from '../shop/index.ts';
 import { unitSystemSchema } from '../units/index.ts';
 
 export const RUN_FORMAT = 'vuelta-run';
-export const RUN_VERSION = 4;
+export const RUN_VERSION = 5;
 
 const roundSchema = z
-  .object({ name: z.enum(['one', 'rough', 'finish']), depthMm: z.number().positive().nullable() })
+  .object({ name: z.enum(['scratch', 'one', 'rough', 'finish']), depthMm: z.number().positive().nullable() })
   .readonly();
 
 /** One cut to make: in which round, its place in the round, which space of the gear, and how it is come to. */
 const cutSchema = z
   .object({
-    round: z.int().min(1).max(2),
+    round: z.int().min(1).max(3),
     /** 1…N, in the order of cutting. */
     index: z.int().min(1),
     /** 1…N, as marked on the blank. */
@@ -36,6 +36,27 @@ const helixSchema = z
     setting: z.string().max(200),
   })
   .readonly();
+
+/** Where the table is clear to index, mm from the first touch of cutter and work, the way it is fed. */
+const safeSchema = z
+  .object({
+    approach: z.number().positive(),
+    through: z.number().positive(),
+    clearAfter: z.number().positive(),
+    indexAt: z.enum(['entry', 'exit']),
+  })
+  .readonly();
+
+/** What a run is cut in. */
+export const pieceSchema = z
+  .object({
+    /** The work itself, or a proof in scrap first. */
+    kind: z.enum(['work', 'proof']),
+    /** In the owner's words: `blank 2`, `brass offcut`. May be empty. */
+    name: z.string().trim().max(80),
+  })
+  .readonly();
+export type Piece = z.infer<typeof pieceSchema>;
 
 /** A run as it was frozen at its start: later changes to job or shop do not touch it. */
 export const runSchema = z
@@ -60,9 +81,25 @@ export const runSchema = z
     move: dividingChoiceSchema,
     /** The closing move; null on a part of a turn. */
     closing: landingSchema.nullable(),
-    rounds: z.array(roundSchema).min(1).max(2).readonly(),
+    rounds: z.array(roundSchema).min(1).max(3).readonly(),
     /** Of a helical gear: how it turns while the table travels; null for straight teeth. */
     helix: helixSchema.nullable(),
+    piece: pieceSchema,
+    /** The run this one goes on with under another plan, after so many cuts of it. */
+    continues: z
+      .object({ runId: idSchema, done: z.int().min(1) })
+      .readonly()
+      .nullable(),
+    safe: safeSchema.nullable(),
+    /** By the set-up; null where it did not say. */
+    minutesPerCut: z.number().positive().nullable(),
+    /** Outside of the work, mm; null where it has none. */
+    outside: z.number().positive().nullable(),
+    /** The card as it stood: every station with its answer. */
+    card: z
+      .array(z.object({ number: z.int(), title: z.string().max(40), answer: z.string().max(300) }).readonly())
+      .max(20)
+      .readonly(),
     cuts: z.array(cutSchema).min(1).readonly(),
   })
   .readonly();
@@ -91,12 +128,44 @@ export const runEventSchema = z.discriminatedUnion('kind', [
   z.object({ ...eventBase, kind: z.literal('turn'), ...place, turn: z.int().min(1) }).readonly(),
   /** A stage of the return stroke before a helical cut: drawn clear, run back, indexed. */
   z.object({ ...eventBase, kind: z.literal('stroke'), ...place, stage: z.int().min(1).max(3) }).readonly(),
-  /** Every one of the named events (done, turn, stroke, closed) is taken back. */
+  /** A step before a cut is checked off, by those who want each one asked. */
+  z.object({ ...eventBase, kind: z.literal('step'), ...place, step: z.int().min(1).max(5) }).readonly(),
+  /** Asked for the landing hole, the person said this one. */
+  z
+    .object({
+      ...eventBase,
+      kind: z.literal('landing'),
+      ...place,
+      said: z.int().min(0).max(5000),
+      right: z.boolean(),
+    })
+    .readonly(),
+  /** All the way round with a scratch: did the last mark fall on the first? */
+  z.object({ ...eventBase, kind: z.literal('tried'), fits: z.boolean() }).readonly(),
+  /** The check half-way: what was read across the spaces, mm; null when it was passed over. */
+  z
+    .object({
+      ...eventBase,
+      kind: z.literal('checked'),
+      ...place,
+      read: z.array(z.number().positive()).max(2).readonly().nullable(),
+    })
+    .readonly(),
+  /** Every one of the named events (done, turn, stroke, step, tried, checked, closed) is taken back. */
   z.object({ ...eventBase, kind: z.literal('take-back'), ids }).readonly(),
   z
-    .object({ ...eventBase, kind: z.literal('note'), ...place, text: z.string().trim().min(1).max(2000) })
+    .object({
+      ...eventBase,
+      kind: z.literal('note'),
+      ...place,
+      text: z.string().trim().min(1).max(2000),
+      /** The blank was taken off or moved and set again at this place. */
+      reset: z.literal(true).optional(),
+    })
     .readonly(),
-  z.object({ ...eventBase, kind: z.literal('pause') }).readonly(),
+  z
+    .object({ ...eventBase, kind: z.literal('pause'), reason: z.string().trim().max(200).optional() })
+    .readonly(),
   /** Ends the pauses it names. */
   z.object({ ...eventBase, kind: z.literal('resume'), ids }).readonly(),
   /** The closing move was made: did the cutter drop into the first space? */

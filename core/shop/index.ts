@@ -4,11 +4,16 @@ export {
   equipmentFromV3,
   equipmentFromV4,
   equipmentFromV5,
+  equipmentFromV6,
   equipmentToToday,
   headFromV1,
   headFromV2,
+  headFromV6,
   millFromV4,
+  millFromV6,
+  shopToToday,
 } from './migrate.ts';
+export { readCuttingSpeed, readFeeds, readSpeeds } from './machine.ts';
 export {
   CUTTER_NUMBERS,
   cutterSchema,
@@ -17,6 +22,10 @@ export {
   headSchema,
   latheSchema,
   LEAST_HOLES,
+  LESSON_ABOUT,
+  lessonSchema,
+  mandrelSchema,
+  materialSchema,
   millSchema,
   MOST_HOLES,
   NO_EQUIPMENT,
@@ -30,20 +39,27 @@ export {
   type GearSet,
   type Handwheel,
   type Head,
+  type Lesson,
+  type Mandrel,
+  type Material,
   type Mill,
   type Plate,
   type Ring,
+  type Screw,
   type ShopLathe,
   type Standing,
   type Stepper,
 } from './schema.ts';
 export {
+  BARE_MACHINE,
   plainCutter,
   plainHead,
   plainLathe,
+  plainMandrel,
   STOCK_EQUIPMENT,
   STOCK_GEARS,
   STOCK_HEADS,
+  STOCK_MATERIALS,
   STOCK_MILL,
   STOCK_ROTARY,
   STRAIGHT_TABLE,
@@ -63,7 +79,8 @@ export {
   toothRangeText,
   type BoxSetting,
 } from './reading.ts';
-export { lengthCell, lengthText as lengthCellText, pitchCell, pitchCellText } from './takeRow.ts';
+export { lengthCell, lengthText as lengthCellText } from './rowReaders.ts';
+export { pitchCell, pitchCellText } from './takeRow.ts';
 export {
   readTable,
   TABLE_IDS,

@@ -1,4 +1,5 @@
-import { STRAIGHT_TABLE } from './stock.ts';
+import { measure } from '../units/index.ts';
+import { BARE_MACHINE, STOCK_MATERIALS, STRAIGHT_TABLE } from './stock.ts';
 
 /** Equipment of some version, its shape not yet checked. */
 type Raw = Readonly<Record<string, unknown>>;
@@ -65,6 +66,33 @@ export function equipmentFromV5(raw: unknown): unknown {
   return isObject(raw) ? { lathes: [], ...raw } : raw;
 }
 
+/** A head as it rested before the height of its centre was asked for. */
+export function headFromV6(raw: unknown): unknown {
+  return isObject(raw) ? { centreHeight: measure('', 'mm'), ...raw } : raw;
+}
+
+/** A mill as it rested when only the screw of its long travel was known. */
+export function millFromV6(raw: unknown): unknown {
+  return isObject(raw) ? { ...BARE_MACHINE, ...raw } : raw;
+}
+
+/** Equipment as it rested before machines were known in full, and materials, mandrels and what was learnt were listed. */
+export function equipmentFromV6(raw: unknown): unknown {
+  if (!isObject(raw)) return raw;
+  return {
+    materials: [],
+    mandrels: [],
+    lessons: [],
+    ...raw,
+    heads: each(raw['heads'], headFromV6),
+    mills: each(raw['mills'], millFromV6),
+  };
+}
+
+/** The shop as it rests: one from before materials were listed starts with the stock ones. */
+export const shopToToday = (raw: unknown): unknown =>
+  equipmentToToday(isObject(raw) ? { materials: STOCK_MATERIALS, ...raw } : raw);
+
 /** Equipment that rests without a version mark: every step fills in only what is lacking, so all may be taken. */
 export const equipmentToToday = (raw: unknown): unknown =>
-  equipmentFromV5(equipmentFromV4(equipmentFromV3(equipmentFromV2(equipmentFromV1(raw)))));
+  equipmentFromV6(equipmentFromV5(equipmentFromV4(equipmentFromV3(equipmentFromV2(equipmentFromV1(raw))))));

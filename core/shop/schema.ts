@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { STATION_IDS } from '../station/index.ts';
 import { measureSchema } from '../units/index.ts';
 
 /** Limits on what a plate can be. The finest circles drilled by hand or bought run to a few hundred holes. */
@@ -92,6 +93,8 @@ export const headSchema = z
     name: nameSchema,
     kind: z.enum(['head', 'rotary']),
     ratio: ratioSchema,
+    /** From the table to the spindle's middle; may be left empty. */
+    centreHeight: measureSchema,
     plates: z.array(plateSchema).max(60).readonly(),
     rings: z.array(ringSchema).max(40).readonly(),
     /** The plate that stands on the head now; null when bare. */
@@ -143,7 +146,19 @@ export const stepperSchema = z
   .readonly();
 export type Stepper = z.infer<typeof stepperSchema>;
 
-/** A milling machine, as far as dividing and helices need it: the screw of its long table travel, and how its table swings. */
+/** A screw of a machine with its dial, across the table or up and down. What is not known of it is left empty. */
+const screwSchema = z
+  .object({
+    /** Travel for one turn. */
+    lead: measureSchema,
+    /** Marks on its dial. */
+    marks: z.int().min(1).max(5000),
+    travel: measureSchema,
+  })
+  .readonly();
+export type Screw = z.infer<typeof screwSchema>;
+
+/** A milling machine: its three screws, how its table swings, its speeds and feeds, and what room there is. */
 export const millSchema = z
   .object({
     id: idSchema,
@@ -164,6 +179,22 @@ export const millSchema = z
     toColumn: measureSchema,
     /** Does its head tilt sideways, so that a cutter on a stub arbor can be laid along a helix? */
     headTilts: z.boolean(),
+    /** The spindle it stands with: an arbor across the table, or upright with a stub arbor. */
+    axis: z.enum(['horizontal', 'vertical']),
+    /** Towards the column and away. */
+    cross: screwSchema,
+    /** Knee or quill: up and down. */
+    knee: screwSchema,
+    /** From the table at its lowest to the middle of an arbor across it, or to the end of an upright spindle. */
+    room: measureSchema,
+    /** Diameter of the collars that hold a cutter on its arbor. */
+    collar: measureSchema,
+    /** Turns of the spindle a minute, as they stand on its plate: `45 63 90`. Empty: not known, or without steps. */
+    speeds: z.string().max(400),
+    /** Table feeds a minute. Empty: fed by hand, or not known. */
+    feeds: z.object({ by: z.enum(['mm', 'in']), settings: z.string().max(400) }).readonly(),
+    /** Read on a readout, not on the dials. */
+    readout: z.boolean(),
   })
   .readonly();
 export type Mill = z.infer<typeof millSchema>;
@@ -222,12 +253,84 @@ export const cutterSchema = z
   .readonly();
 export type FormCutter = z.infer<typeof cutterSchema>;
 
+/** What is cut, with figures to start from; the owner's own experience takes their place. */
+export const materialSchema = z
+  .object({
+    id: idSchema,
+    name: nameSchema,
+    /** Cutting speed of a high-speed-steel form cutter: `24 m/min`, `80 ft/min`. */
+    speed: z.string().max(40),
+    /** Feed for each tooth of the cutter. */
+    chipLoad: measureSchema,
+    /** A figure to start from, not yet the owner's own. */
+    starting: z.boolean(),
+  })
+  .readonly();
+export type Material = z.infer<typeof materialSchema>;
+
+/** What a blank is held on. */
+export const mandrelSchema = z
+  .object({
+    id: idSchema,
+    name: nameSchema,
+    /** Pressed on a slow taper, held by a nut against a shoulder, or a short one in the head's own taper. */
+    kind: z.enum(['taper', 'nut', 'stub']),
+    /** Diameter of the seat; of a taper at its small end. */
+    small: measureSchema,
+    /** Of a taper at its thick end; else empty. */
+    large: measureSchema,
+    /** Between the centres. */
+    length: measureSchema,
+    /** Has it a key, or a hole for a pin? */
+    key: z.boolean(),
+  })
+  .readonly();
+export type Mandrel = z.infer<typeof mandrelSchema>;
+
+/** What a lesson is about: one piece of equipment, every part of a kind, or everything. */
+export const LESSON_ABOUT = [
+  'all',
+  'part',
+  'head',
+  'mill',
+  'cutter',
+  'mandrel',
+  'material',
+  'lathe',
+] as const;
+
+/** What was learnt at the machine, to be said again where it matters. */
+export const lessonSchema = z
+  .object({
+    id: z.string().min(1).max(64),
+    text: z.string().trim().min(1).max(400),
+    about: z.object({ kind: z.enum(LESSON_ABOUT), id: z.string().max(64) }).readonly(),
+    /** Where on the card it is said. */
+    station: z.enum(STATION_IDS),
+    /** Where it was learnt, in words: a job and a day. May be empty. */
+    from: z.string().max(200),
+  })
+  .readonly();
+export type Lesson = z.infer<typeof lessonSchema>;
+
 /** A name or an id that two of these share; null when all differ. */
 export function twiceIn(things: readonly { readonly id: string; readonly name: string }[]): string | null {
   const seen = (key: 'id' | 'name') =>
     things.find((thing, i) => things.findIndex((other) => other[key] === thing[key]) !== i)?.[key];
   return seen('name') ?? seen('id') ?? null;
 }
+
+/** The lists of which no two things may have one name. */
+const NAMED = [
+  'heads',
+  'gearSets',
+  'steppers',
+  'mills',
+  'cutters',
+  'lathes',
+  'materials',
+  'mandrels',
+] as const;
 
 /** The shop's equipment that a plan may draw on. */
 export const equipmentSchema = z
@@ -238,6 +341,9 @@ export const equipmentSchema = z
     mills: z.array(millSchema).max(40).readonly(),
     cutters: z.array(cutterSchema).max(600).readonly(),
     lathes: z.array(latheSchema).max(40).readonly(),
+    materials: z.array(materialSchema).max(100).readonly(),
+    mandrels: z.array(mandrelSchema).max(200).readonly(),
+    lessons: z.array(lessonSchema).max(500).readonly(),
   })
   .superRefine((equipment, context) => {
     const tell = (path: (string | number)[], message: string) =>
@@ -261,7 +367,7 @@ export const equipmentSchema = z
         `${lathe.name} is geared with a set of change gears that is not listed.`,
       );
     }
-    for (const kind of ['heads', 'gearSets', 'steppers', 'mills', 'cutters', 'lathes'] as const) {
+    for (const kind of NAMED) {
       const twice = twiceIn(equipment[kind]);
       if (twice !== null) tell([kind], `Two entries are called ${twice}. Give each its own name.`);
     }
@@ -276,4 +382,7 @@ export const NO_EQUIPMENT: Equipment = {
   mills: [],
   cutters: [],
   lathes: [],
+  materials: [],
+  mandrels: [],
+  lessons: [],
 };

@@ -5,6 +5,8 @@ import type {
   FormCutter,
   GearSet,
   Head,
+  Mandrel,
+  Material,
   Mill,
   Plate,
   Ring,
@@ -73,6 +75,7 @@ export const plainHead = (id: string, name: string): Head => ({
   name,
   kind: 'head',
   ratio: '40',
+  centreHeight: measure('', 'mm'),
   plates: [],
   rings: [],
   mounted: null,
@@ -118,6 +121,56 @@ export const STRAIGHT_TABLE: Pick<Mill, 'swing' | 'scaleMinutes' | 'tableLength'
   headTilts: false,
 }; // prettier-ignore
 
+const unknownScrew = { lead: measure('', 'mm'), marks: 100, travel: measure('', 'mm') };
+
+/** A mill of which only its table and that table's screw are known. */
+export const BARE_MACHINE: Pick<Mill, 'axis' | 'cross' | 'knee' | 'room' | 'collar' | 'speeds' | 'feeds' | 'readout'> = {
+  axis: 'horizontal',
+  cross: unknownScrew,
+  knee: unknownScrew,
+  room: measure('', 'mm'),
+  collar: measure('', 'mm'),
+  speeds: '',
+  feeds: { by: 'mm', settings: '' },
+  readout: false,
+}; // prettier-ignore
+
+const material = (id: string, name: string, metresPerMinute: number, chip: string): Material => ({
+  id: `material-${id}`,
+  name,
+  speed: `${metresPerMinute} m/min`,
+  chipLoad: measure(chip, 'mm'),
+  starting: true,
+});
+
+/**
+ * Figures to start from, for form cutters of high-speed steel, kept light since a form cutter is dear and its load is wide.
+ * Common practice, no source; every shop writes its own over them.
+ */
+export const STOCK_MATERIALS: readonly Material[] = [
+  material('brass', 'Brass', 40, '.05'),
+  material('bronze', 'Bronze', 26, '.04'),
+  material('aluminium', 'Aluminium', 60, '.06'),
+  material('free-steel', 'Free-cutting steel', 28, '.04'),
+  material('mild-steel', 'Mild steel', 24, '.035'),
+  material('tool-steel', 'Tool steel, annealed', 14, '.025'),
+  material('stainless', 'Stainless steel', 13, '.025'),
+  material('iron', 'Grey cast iron', 18, '.05'),
+  material('acetal', 'Acetal', 60, '.08'),
+  material('phenolic', 'Laminated phenolic', 45, '.06'),
+];
+
+/** A mandrel with nothing known of it but its kind: what a new one starts from. */
+export const plainMandrel = (id: string, name: string, kind: Mandrel['kind']): Mandrel => ({
+  id,
+  name,
+  kind,
+  small: measure('', 'mm'),
+  large: measure('', 'mm'),
+  length: measure('', 'mm'),
+  key: false,
+});
+
 export const STOCK_MILL: Mill = {
   id: 'mill-metric',
   name: 'Mill with a 5 mm screw',
@@ -125,6 +178,7 @@ export const STOCK_MILL: Mill = {
   marks: 100,
   travel: measure('', 'mm'),
   ...STRAIGHT_TABLE,
+  ...BARE_MACHINE,
 };
 
 /** A lathe with nothing known of it but its leadscrew: what a new one starts from. */
@@ -164,4 +218,7 @@ export const STOCK_EQUIPMENT: Equipment = {
   mills: [STOCK_MILL],
   cutters: [],
   lathes: [],
+  materials: STOCK_MATERIALS,
+  mandrels: [],
+  lessons: [],
 };

@@ -9,6 +9,7 @@ import {
   plainCutter,
   plainHead,
   plainLathe,
+  plainMandrel,
   readBox,
   readCutterNumber,
   readCircles,
@@ -16,6 +17,7 @@ import {
   readTable,
   readToothRange,
   STOCK_EQUIPMENT,
+  STOCK_MATERIALS,
   STOCK_ROTARY,
   TABLE_IDS,
   writeTable,
@@ -32,6 +34,11 @@ const shop = {
     { ...plainCutter('c1', 'Fog drive cutter', measure('12', 'dp')), number: '3' as const, school: 'inch' as const, range: { from: 35, to: 54 }, stamped: measure('.180', 'in'), diameter: measure('2 3/8', 'in'), teeth: 12, material: 'HSS' },
     { ...plainCutter('c2', 'Orrery set, no name', measure('0.5', 'module')), number: '1½' as const },
     { ...plainCutter('c3', 'Rack end', measure('1', 'module')), range: { from: 135, to: null } },
+  ],
+  materials: STOCK_MATERIALS,
+  mandrels: [
+    { ...plainMandrel('m1', 'Mandrel 10', 'taper'), small: measure('9.98', 'mm'), large: measure('10.04', 'mm'), length: measure('5.5', 'in') },
+    { ...plainMandrel('m2', 'Half inch with nut', 'nut'), small: measure('1/2', 'in'), key: true },
   ],
   lathes: [
     { ...plainLathe('l1', 'Inch lathe', measure('1/8', 'in')), box: { by: 'tpi' as const, settings: '8 9 10 11½ 12' }, gearSetId: STOCK_EQUIPMENT.gearSets[0]!.id, slideLead: measure('2.5', 'mm') },

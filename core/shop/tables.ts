@@ -1,20 +1,16 @@
 import { fail, ok, type Issue, type Result } from '../findings/index.ts';
 import { toothRangeText } from './reading.ts';
 import type { Equipment } from './schema.ts';
+import { lengthText, wrong, yes, type Cells } from './rowReaders.ts';
+import { takeLathe, takeMandrel, takeMaterial, takeMill } from './takeMachine.ts';
 import {
-  lengthText,
   pitchCellText,
   takeCutter,
   takeGear,
   takeHead,
-  takeLathe,
-  takeMill,
   takePlate,
   takeRing,
   takeStepper,
-  wrong,
-  yes,
-  type Cells,
 } from './takeRow.ts';
 
 /** The tables of the shop, each of which goes out and comes in as rows of cells. */
@@ -27,6 +23,8 @@ export const TABLE_IDS = [
   'mills',
   'cutters',
   'lathes',
+  'materials',
+  'mandrels',
 ] as const;
 export type TableId = (typeof TABLE_IDS)[number];
 
@@ -39,6 +37,8 @@ export const TABLE_NAMES: Readonly<Record<TableId, string>> = {
   mills: 'mills',
   cutters: 'form cutters',
   lathes: 'lathes',
+  materials: 'materials',
+  mandrels: 'mandrels',
 };
 
 /** A row taken into the shop, or why it cannot be. */
@@ -54,11 +54,11 @@ interface Table {
 
 const TABLES: Readonly<Record<TableId, Table>> = {
   heads: {
-    columns: ['head', 'ratio', 'kind', 'plate lock', 'gear set', 'stud', 'idlers', 'wheel marks', 'vernier', 'wheel reads'],
+    columns: ['head', 'ratio', 'kind', 'plate lock', 'gear set', 'stud', 'idlers', 'wheel marks', 'vernier', 'wheel reads', 'centre height'],
     needed: 2,
     take: takeHead,
     rows: ({ heads, gearSets }) =>
-      heads.map(({ name, ratio, kind, plateLock, differential, handwheel }) => [
+      heads.map(({ name, ratio, kind, plateLock, differential, handwheel, centreHeight }) => [
         name,
         ratio,
         kind === 'rotary' ? 'rotary table' : 'head',
@@ -69,6 +69,7 @@ const TABLES: Readonly<Record<TableId, Table>> = {
         handwheel ? String(handwheel.marks) : '',
         handwheel ? String(handwheel.vernier) : '',
         handwheel?.reads ?? '',
+        lengthText(centreHeight),
       ]),
   },
   plates: {
@@ -121,7 +122,7 @@ const TABLES: Readonly<Record<TableId, Table>> = {
       ]),
   },
   mills: {
-    columns: ['mill', 'screw lead', 'dial marks', 'travel', 'swing', 'scale minutes', 'table length', 'table width', 'to column', 'head tilts'],
+    columns: ['mill', 'screw lead', 'dial marks', 'travel', 'swing', 'scale minutes', 'table length', 'table width', 'to column', 'head tilts', 'spindle', 'cross lead', 'cross marks', 'cross travel', 'knee lead', 'knee marks', 'knee travel', 'room', 'collar', 'speeds', 'feeds', 'feeds in', 'readout'],
     needed: 3,
     take: takeMill,
     rows: ({ mills }) =>
@@ -136,6 +137,19 @@ const TABLES: Readonly<Record<TableId, Table>> = {
         lengthText(mill.tableWidth),
         lengthText(mill.toColumn),
         yes(mill.headTilts),
+        mill.axis,
+        lengthText(mill.cross.lead),
+        String(mill.cross.marks),
+        lengthText(mill.cross.travel),
+        lengthText(mill.knee.lead),
+        String(mill.knee.marks),
+        lengthText(mill.knee.travel),
+        lengthText(mill.room),
+        lengthText(mill.collar),
+        mill.speeds,
+        mill.feeds.settings,
+        mill.feeds.settings === '' ? '' : mill.feeds.by,
+        yes(mill.readout),
       ]),
   },
   cutters: {
@@ -173,6 +187,19 @@ const TABLES: Readonly<Record<TableId, Table>> = {
         lengthText(lathe.slideLead),
         String(lathe.slideMarks),
       ]),
+  },
+  materials: {
+    columns: ['material', 'speed', 'chip load', 'starting'],
+    needed: 2,
+    take: takeMaterial,
+    rows: ({ materials }) => materials.map(({ name, speed, chipLoad, starting }) => [name, speed, lengthText(chipLoad), yes(starting)]),
+  },
+  mandrels: {
+    columns: ['mandrel', 'diameter', 'kind', 'thick end', 'length', 'key'],
+    needed: 2,
+    take: takeMandrel,
+    rows: ({ mandrels }) =>
+      mandrels.map(({ name, small, kind, large, length, key }) => [name, lengthText(small), kind, lengthText(large), lengthText(length), yes(key)]),
   },
 }; // prettier-ignore
 
@@ -215,6 +242,8 @@ const KEYS: Readonly<Record<TableId, readonly string[]>> = {
   mills: ['mill'],
   cutters: ['cutter'],
   lathes: ['lathe'],
+  materials: ['material'],
+  mandrels: ['mandrel'],
 };
 
 /**

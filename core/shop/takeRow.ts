@@ -1,82 +1,22 @@
-import { fail, ok, type Issue, type Result } from '../findings/index.ts';
+import { fail, ok, type Result } from '../findings/index.ts';
+import { measure, parseAngleDeg, parsePitch, pitchText, type Measure } from '../units/index.ts';
+import { readCircles, readCutterNumber, readHoles, readRatio, readToothRange } from './reading.ts';
 import {
-  measure,
-  parseAngleDeg,
-  parseCount,
-  parseLength,
-  parsePitch,
-  parsePositiveLength,
-  pitchText,
-  type Measure,
-} from '../units/index.ts';
-import {
-  idFrom,
-  leadFromThreads,
-  readBox,
-  readCircles,
-  readCutterNumber,
-  readHoles,
-  readRatio,
-  readToothRange,
-} from './reading.ts';
+  all,
+  idOf,
+  lengthCell,
+  optionalLength,
+  put,
+  readName,
+  readWhole,
+  readWord,
+  readYes,
+  sameName,
+  wrong,
+  type Cells,
+} from './rowReaders.ts';
 import type { Equipment, GearSet, Head, Plate, Ring } from './schema.ts';
-import { plainCutter, plainHead, STRAIGHT_TABLE } from './stock.ts';
-
-/** A row of a table, cell by column name. */
-export type Cells = Readonly<Record<string, string>>;
-
-export const wrong = (code: Issue['code'], given: string, more: Partial<Issue> = {}): Issue => ({
-  code,
-  path: '',
-  severity: 'wrong',
-  given,
-  ...more,
-});
-
-export const yes = (flag: boolean): string => (flag ? 'yes' : 'no');
-
-/** Issues: word-unknown */
-function readYes(typed: string, what: string, otherwise: boolean): Result<boolean> {
-  const word = typed.trim().toLowerCase();
-  if (word === '') return ok(otherwise);
-  if (['yes', 'y', 'true', '1', 'x'].includes(word)) return ok(true);
-  if (['no', 'n', 'false', '0', '-'].includes(word)) return ok(false);
-  return fail(wrong('word-unknown', typed, { detail: { what }, allowed: 'yes or no' }));
-}
-
-/** Issues: word-unknown */
-function readWord<T extends string>(
-  typed: string,
-  what: string,
-  words: Readonly<Record<string, T>>,
-): Result<T> {
-  const found = words[typed.trim().toLowerCase()];
-  if (found !== undefined) return ok(found);
-  const allowed = [...new Set(Object.keys(words))].filter((word) => word !== '').join(' or ');
-  return fail(wrong('word-unknown', typed, { detail: { what }, allowed }));
-}
-
-/** Issues: those of the counting parser; a name that is missing */
-const readWhole = (typed: string, what: string, least: number, most: number): Result<number> =>
-  parseCount(measure(typed, 'count'), what, least, most);
-
-function readName(typed: string, what: string): Result<string> {
-  const name = typed.trim();
-  if (name === '' || name.length > 80)
-    return fail(wrong('missing', typed, { allowed: `${what}, of 80 signs at most` }));
-  return ok(name);
-}
-
-/** Brings several readings together: all their values, or every issue. */
-function all<T extends readonly Result<unknown>[]>(
-  ...read: T
-): Result<{ [K in keyof T]: T[K] extends Result<infer V> ? V : never }> {
-  const issues = read.flatMap((one) => (one.ok ? [] : one.issues));
-  if (issues.length > 0) return fail(...issues);
-  return ok(read.map((one) => (one.ok ? one.value : null)) as never);
-}
-
-const sameName = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
+import { plainCutter, plainHead } from './stock.ts';
 
 /** Issues: no-such-head */
 function headNamed(equipment: Equipment, typed: string): Result<Head> {
@@ -89,28 +29,12 @@ const withHeadChanged = (equipment: Equipment, head: Head): Equipment => ({
   heads: equipment.heads.map((other) => (other.id === head.id ? head : other)),
 });
 
-/** In place of the one of that name, else at the end. */
-function put<T extends { readonly id: string; readonly name: string }>(
-  things: readonly T[],
-  thing: T,
-): readonly T[] {
-  return things.some(({ id }) => id === thing.id)
-    ? things.map((other) => (other.id === thing.id ? thing : other))
-    : [...things, thing];
-}
-
-const idOf = (things: readonly { readonly id: string; readonly name: string }[], name: string): string =>
-  things.find((thing) => sameName(thing.name, name))?.id ??
-  idFrom(
-    name,
-    things.map(({ id }) => id),
-  );
-
 export function takeHead(equipment: Equipment, cells: Cells): Result<Equipment> {
   const cell = (name: string) => cells[name] ?? '';
   const gears = cell('gear set').trim();
   const set = equipment.gearSets.find(({ name }) => sameName(name, gears));
   const hasWheel = cell('wheel marks').trim() !== '';
+  const centreHeight = lengthCell(cell('centre height'));
   const read = all(
     readName(cell('head'), 'the head’s name'),
     readRatio(cell('ratio')),
@@ -122,6 +46,7 @@ export function takeHead(equipment: Equipment, cells: Cells): Result<Equipment> 
     hasWheel ? readWhole(cell('wheel marks'), 'The marks on the wheel', 1, 5000) : ok(1),
     cell('vernier').trim() === '' ? ok(1) : readWhole(cell('vernier'), 'The vernier', 1, 100),
     readWord(cell('wheel reads'), 'what the wheel reads', { '': 'angle', angle: 'angle', numbers: 'numbers' } as const),
+    optionalLength(centreHeight, 'The height of the centre'),
   );
   if (!read.ok) return read;
   const [name, ratio, kind, plateLock, gearSet, stud, idlers, marks, vernier, reads] = read.value;
@@ -134,6 +59,7 @@ export function takeHead(equipment: Equipment, cells: Cells): Result<Equipment> 
     plateLock,
     differential: gearSet && { gearSetId: gearSet.id, stud, idlers },
     handwheel: hasWheel ? { marks, vernier, reads } : null,
+    centreHeight: cells['centre height'] === undefined ? before.centreHeight : centreHeight,
   };
   return ok({ ...equipment, heads: put(equipment.heads, head) });
 } // prettier-ignore
@@ -208,46 +134,6 @@ export function takeStepper(equipment: Equipment, cells: Cells): Result<Equipmen
   return ok({ ...equipment, steppers: put(equipment.steppers, stepper) });
 } // prettier-ignore
 
-/** A length that keeps the unit it was written with; a bare figure is in millimetres. */
-export function lengthCell(typed: string): Measure {
-  const written = /^(.*?)\s*(mm|in|inch|inches|"|″)?$/i.exec(typed.trim());
-  const [, figure = '', unit = 'mm'] = written ?? [];
-  return measure(figure, unit.toLowerCase() === 'mm' ? 'mm' : 'in');
-}
-
-export const lengthText = ({ typed, unit }: Measure): string =>
-  typed === '' || /[a-z"″]$/i.test(typed) ? typed : `${typed} ${unit}`;
-
-/** An angle that may be left empty, 0 and more. */
-function swingCell(typed: string): Result<Measure> {
-  const swing = measure(typed.trim().replace(/°$/, ''), 'deg');
-  if (swing.typed === '') return ok(swing);
-  const angle = parseAngleDeg(swing);
-  return angle.ok ? ok(swing) : angle;
-}
-
-export function takeMill(equipment: Equipment, cells: Cells): Result<Equipment> {
-  const cell = (name: string) => cells[name] ?? '';
-  const [lead, travel, tableLength, tableWidth, toColumn] = ['screw lead', 'travel', 'table length', 'table width', 'to column'].map((name) => lengthCell(cell(name)));
-  const screw = leadFromThreads(cell('screw lead')) ?? lead!;
-  const read = all(
-    readName(cell('mill'), 'the mill’s name'),
-    parsePositiveLength(screw, 'The lead of the screw'),
-    readWhole(cell('dial marks'), 'The marks on the dial', 1, 5000),
-    travel!.typed === '' ? ok(null) : parseLength(travel!),
-    swingCell(cell('swing')),
-    cell('scale minutes').trim() === '' ? ok(STRAIGHT_TABLE.scaleMinutes) : readWhole(cell('scale minutes'), 'The minutes of the scale', 1, 60),
-    readYes(cell('head tilts'), 'whether the head tilts', false),
-    optionalLength(tableLength!, 'The length of the table'),
-    optionalLength(tableWidth!, 'The width of the table'),
-    optionalLength(toColumn!, 'The distance to the column'),
-  );
-  if (!read.ok) return read;
-  const [name, , marks, , swing, scaleMinutes, headTilts] = read.value;
-  const mill = { id: idOf(equipment.mills, name), name, lead: screw, marks, travel: travel!, swing, scaleMinutes, headTilts, tableLength: tableLength!, tableWidth: tableWidth!, toColumn: toColumn! };
-  return ok({ ...equipment, mills: put(equipment.mills, mill) });
-} // prettier-ignore
-
 /** A pitch that says itself which it is: `M1.5` or `14 DP`. Kept as the figure and its unit. */
 export function pitchCell(typed: string): Result<Measure> {
   const [asModule, asDp] = (['module', 'dp'] as const).map((unit) => parsePitch(measure(typed, unit)));
@@ -268,10 +154,6 @@ export function pitchCellText(pitch: Measure): string {
   if (!plain) return pitchText(read.value).replace('m ', 'M');
   return system === 'module' ? `M${pitch.typed}` : `${pitch.typed} DP`;
 }
-
-/** A length that may be left empty. */
-const optionalLength = (typed: Measure, what: string): Result<unknown> =>
-  typed.typed === '' ? ok(null) : parsePositiveLength(typed, what);
 
 export function takeCutter(equipment: Equipment, cells: Cells): Result<Equipment> {
   const cell = (name: string) => cells[name] ?? '';
@@ -295,30 +177,4 @@ export function takeCutter(equipment: Equipment, cells: Cells): Result<Equipment
   const plain = plainCutter(idOf(equipment.cutters, name), name, pitch);
   const cutter = { ...plain, number, school, range, teeth, angle: angle ?? plain.angle, diameter: diameter!, bore: bore!, width: width!, stamped: stamped!, material: cell('material').trim().slice(0, 40) };
   return ok({ ...equipment, cutters: put(equipment.cutters, cutter) });
-} // prettier-ignore
-
-export function takeLathe(equipment: Equipment, cells: Cells): Result<Equipment> {
-  const cell = (name: string) => cells[name] ?? '';
-  const leadscrew = leadFromThreads(cell('leadscrew')) ?? lengthCell(cell('leadscrew'));
-  const slideLead = leadFromThreads(cell('slide lead')) ?? lengthCell(cell('slide lead'));
-  const gears = cell('gear set').trim();
-  const set = equipment.gearSets.find(({ name }) => sameName(name, gears));
-  const screw = parsePositiveLength(leadscrew, 'The lead of the leadscrew');
-  const usual = leadscrew.unit === 'in' ? 'tpi' : 'mm';
-  const by = readWord(cell('box counts'), 'what the box counts', { '': usual, mm: 'mm', tpi: 'tpi', turns: 'turns' } as const);
-  const box = { by: by.ok ? by.value : usual, settings: cell('box').trim().slice(0, 600) } as const;
-  const read = all(
-    readName(cell('lathe'), 'the lathe’s name'),
-    screw,
-    by,
-    screw.ok ? readBox(box, screw.value) : ok(null),
-    gears === '' || set ? ok(set ?? null) : fail(wrong('no-such-gears', gears)),
-    readYes(cell('stud'), 'the stud', true),
-    optionalLength(slideLead, 'The lead of the slide’s screw'),
-    cell('slide marks').trim() === '' ? ok(100) : readWhole(cell('slide marks'), 'The marks on the slide’s dial', 1, 5000),
-  );
-  if (!read.ok) return read;
-  const [name, , , , gearSet, stud, , slideMarks] = read.value;
-  const lathe = { id: idOf(equipment.lathes, name), name, leadscrew, box, gearSetId: gearSet?.id ?? null, stud, slideLead, slideMarks };
-  return ok({ ...equipment, lathes: put(equipment.lathes, lathe) });
 } // prettier-ignore

@@ -37,6 +37,7 @@ describe('just divide', () => {
     expect(answers(job)).toEqual({
       spacing: '7 holes round',
       dividing: '5 turns + 15 spaces on 21',
+      setup: 'waits for the cutter’s size',
       cut: '1 pass, no depth given',
     });
     const frozen = run(job);

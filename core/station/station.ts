@@ -13,6 +13,7 @@ export const STATIONS = {
   lead: { number: 5, title: 'Lead' },
   worm: { number: 5, title: 'Worm' },
   wheel: { number: 5, title: 'Wheel' },
+  setup: { number: 6, title: 'Set-up' },
   cut: { number: 7, title: 'Cut' },
   inspect: { number: 8, title: 'Inspect' },
 } as const;

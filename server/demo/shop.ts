@@ -2,6 +2,7 @@ import { cutterSet } from '../../core/cutter/index.ts';
 import {
   plainCutter,
   plainLathe,
+  plainMandrel,
   STOCK_EQUIPMENT,
   STOCK_MILL,
   STOCK_ROTARY,
@@ -59,6 +60,13 @@ export const demoShop: Equipment = {
       tableLength: measure('900', 'mm'),
       tableWidth: measure('220', 'mm'),
       toColumn: measure('300', 'mm'),
+      travel: measure('560', 'mm'),
+      cross: { lead: measure('5', 'mm'), marks: 100, travel: measure('180', 'mm') },
+      knee: { lead: measure('2', 'mm'), marks: 100, travel: measure('330', 'mm') },
+      room: measure('360', 'mm'),
+      collar: measure('32', 'mm'),
+      speeds: '45 63 90 125 180 250 355 500 710 1000',
+      feeds: { by: 'mm', settings: '12 18 25 36 50 71 100 140' },
     },
   ],
   gearSets: [
@@ -82,7 +90,15 @@ export const demoShop: Equipment = {
       slideLead: measure('0.1', 'in'),
     },
   ],
-  heads: [...STOCK_EQUIPMENT.heads, STOCK_ROTARY],
+  mandrels: [
+    { ...plainMandrel('mandrel-10', 'Mandrel 10, slow taper', 'taper'), small: measure('9.98', 'mm'), large: measure('10.04', 'mm'), length: measure('140', 'mm') },
+    { ...plainMandrel('mandrel-12', 'Mandrel 12, with nut', 'nut'), small: measure('11.99', 'mm'), length: measure('160', 'mm'), key: true },
+    { ...plainMandrel('stub-16', 'Stub 16, in the head', 'stub'), small: measure('15.99', 'mm'), length: measure('45', 'mm') },
+  ],
+  heads: [
+    ...STOCK_EQUIPMENT.heads.map((head) => ({ ...head, centreHeight: measure('125', 'mm') })),
+    STOCK_ROTARY,
+  ],
   steppers: [
     {
       id: 'drive-rotary',

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { idSchema } from '../../core/job/index.ts';
-import { runEventSchema } from '../../core/run/index.ts';
+import { pieceSchema, runEventSchema } from '../../core/run/index.ts';
 import type { RunService } from '../services/index.ts';
 import { route, type Route } from './route.ts';
 
@@ -10,7 +10,13 @@ export function runRoutes(runs: RunService): Route[] {
       method: 'post',
       path: '/jobs/{id}/runs',
       summary: 'Starts a run: freezes the part’s plan, equipment and ordered cuts.',
-      body: z.object({ id: idSchema, partId: idSchema, revision: z.int().min(1) }),
+      body: z.object({
+        id: idSchema,
+        partId: idSchema,
+        revision: z.int().min(1),
+        piece: pieceSchema.default({ kind: 'work', name: '' }),
+        continues: idSchema.nullable().default(null),
+      }),
       status: 201,
       refusals: [404, 409, 422],
       handle: ({ params, body }) => runs.start(params['id']!, body),

@@ -7,6 +7,8 @@ import {
   runEventSchema,
   readRun,
   summarise,
+  type Piece,
+  type Run,
   type RunEvent,
   type RunSummary,
 } from '../../core/run/index.ts';
@@ -16,6 +18,15 @@ import { notFound, Refused } from '../problems.ts';
 import type { Store } from '../store.ts';
 import type { JobService } from './jobs.ts';
 import type { ShopService } from './shop.ts';
+
+export interface StartRun {
+  readonly id: string;
+  readonly partId: string;
+  readonly revision: number;
+  readonly piece?: Piece;
+  /** A run of this part to go on with, under today's plan. */
+  readonly continues?: string | null;
+}
 
 /** Runs: frozen at the start, then only ever added to. */
 export class RunService {
@@ -32,7 +43,7 @@ export class RunService {
    * Starts a run of a job's part, once, however often the request arrives.
    * @throws Refused 409 when the job has moved on since the person looked at it; 422 when it is not ready to cut
    */
-  async start(jobId: string, given: { id: string; partId: string; revision: number }): Promise<StoredRun> {
+  async start(jobId: string, given: StartRun): Promise<StoredRun> {
     const em = this.store.em.fork();
     const made = await em.findOne(RunRow, { id: given.id });
     if (made) return this.present(made);
@@ -53,6 +64,8 @@ export class RunService {
       runId: given.id,
       jobRevision: revision,
       partId: given.partId,
+      ...(given.piece ? { piece: given.piece } : {}),
+      continues: !given.continues ? null : await this.begun(em, given.continues),
     });
     if (!frozen.ok) throw new Refused(422, frozen.issues);
     const at = new Date().toISOString();
@@ -121,6 +134,12 @@ export class RunService {
       const last = await em.findOne(RunEventRow, { runId: id }, { orderBy: { arrival: 'desc' } });
       return { summary, arrival: last?.arrival ?? 0 };
     });
+  }
+
+  /** A run and how many of its cuts are made. */
+  private async begun(em: EntityManager, id: string): Promise<{ run: Run; done: number }> {
+    const { run, summary } = this.present(await this.row(em, id));
+    return { run, done: summary.done };
   }
 
   private async row(em: EntityManager, id: string): Promise<RunRow> {

@@ -2,7 +2,12 @@ import { useEffect, useState } from 'react';
 import { lengthText } from '../../core/units/index.ts';
 import type { MillProps } from './millProps.ts';
 
-const ROUND_NAMES = { one: 'one pass', rough: 'rough pass', finish: 'finish pass' } as const;
+const ROUND_NAMES = {
+  scratch: 'scratch round',
+  one: 'one pass',
+  rough: 'rough pass',
+  finish: 'finish pass',
+} as const;
 
 function useClock(): string {
   const [now, setNow] = useState(() => new Date());

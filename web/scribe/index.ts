@@ -9,6 +9,8 @@ export { LandingView } from './LandingView.tsx';
 export { MadePlateView } from './MadePlateView.tsx';
 export { PairView } from './PairView.tsx';
 export { PlateView, type BackMove, type PlateMove } from './PlateView.tsx';
+export { RoundView } from './RoundView.tsx';
+export { SetupView } from './SetupView.tsx';
 export { SpacesView } from './SpacesView.tsx';
 export { StrokeView } from './StrokeView.tsx';
 export { SwingView } from './SwingView.tsx';

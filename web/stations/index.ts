@@ -29,6 +29,7 @@ export const stationScreens: { readonly [Id in StationId]: StationScreens<Id> } 
   lead: screens(() => import('./lead/index.ts')),
   worm: screens(() => import('./worm/index.ts')),
   wheel: screens(() => import('./wheel/index.ts')),
+  setup: screens(() => import('./setup/index.ts')),
   cut: screens(() => import('./cut/index.ts')),
   inspect: screens(() => import('./inspect/index.ts')),
 };

@@ -27,6 +27,7 @@ interface PartsOf {
   lead: SpurPart;
   worm: WormPart;
   wheel: WheelPart;
+  setup: IndexedPart;
   cut: IndexedPart;
   inspect: SpurPart;
 }

@@ -1,4 +1,4 @@
-import { Segmented } from 'antd';
+import { Checkbox, Segmented } from 'antd';
 import { LengthField, MeasureField } from '../../fields/index.ts';
 import type { StationProps } from '../panel.ts';
 import { Values } from '../Values.tsx';
@@ -46,12 +46,15 @@ export function CutPanel({ station, part, units, editPart, issuesAt }: StationPr
           echo="1 for a fresh blank. The pin’s hole at the start is hole 0."
         />
       </div>
+      <Checkbox checked={cut.scratch} onChange={({ target }) => set({ scratch: target.checked })}>
+        A scratch all the way round first: the last mark must fall on the first
+      </Checkbox>
       <Values values={station.values} units={units} />
       <p className="said">
         {part.kind === 'wheel'
           ? 'Depths are from the touch that the Wheel station tells.'
           : 'Depths are below the blank’s outside.'}{' '}
-        First a scratch all the way round: the last mark must fall on the first.
+        {!cut.scratch && 'A scratch round costs minutes and shows a wrong count before metal is gone.'}
       </p>
     </>
   );

@@ -3,7 +3,7 @@ import { SpacesView, ToothSpace } from '../../scribe/index.ts';
 import type { StationProps } from '../panel.ts';
 import { sectionOf } from '../section.ts';
 
-const NAMES = { one: 'depth', rough: 'rough', finish: 'finish' } as const;
+const NAMES = { scratch: 'scratch', one: 'depth', rough: 'rough', finish: 'finish' } as const;
 
 /** The depths of the rounds, in the space. */
 export function CutScribe({ planned, station, units }: StationProps<'cut'>) {

@@ -1,0 +1,128 @@
+import type { Thrust } from './holding.ts';
+import { CLEAR_BY, lagOf, type Cutting, type Stroke } from './stroke.ts';
+
+/** Something that has to fit: what it needs, what there is, and what to do when it does not. mm */
+export interface Fit {
+  readonly key: 'table' | 'cross' | 'height' | 'raise' | 'collar' | 'head-end' | 'tail-end';
+  readonly name: string;
+  readonly needs: number;
+  /** null: not known, so it is only said what is needed */
+  readonly has: number | null;
+  readonly fits: boolean | null;
+  /** Ways out, the least trouble first; empty where it fits. */
+  readonly remedies: readonly string[];
+}
+
+export interface Room {
+  readonly cutting: Cutting;
+  readonly stroke: Stroke;
+  readonly thrust: Thrust;
+  readonly indexAt: 'entry' | 'exit';
+  readonly outside: number;
+  readonly upright: boolean;
+  /** null where not known */
+  readonly offset: number | null;
+  readonly tableTravel: number | null;
+  readonly crossTravel: number | null;
+  readonly kneeTravel: number | null;
+  readonly roomUnder: number | null;
+  readonly centreHeight: number | null;
+  readonly collar: number | null;
+  readonly jaw: { readonly gap: number | null; readonly across: number | null };
+  readonly tail: { readonly gap: number | null; readonly across: number | null };
+}
+
+/**
+ * How far the table has to go to either side of its middle, for one way of feeding.
+ * Cutter against work, c, runs from before the entry to past the exit; the table stands at −(offset + c).
+ */
+export function tableNeeds(
+  { cutting, stroke }: Pick<Room, 'cutting' | 'stroke'>,
+  offset: number,
+  entry: 'left' | 'right',
+  indexAt: 'entry' | 'exit',
+): number {
+  const half = cutting.face / 2;
+  const start = half + stroke.approach + CLEAR_BY;
+  const end = indexAt === 'entry' ? half + lagOf(cutting) : half + stroke.approach + CLEAR_BY;
+  const [low, high] = entry === 'right' ? [-end, start] : [-start, end];
+  return 2 * Math.max(Math.abs(offset + low), Math.abs(offset + high));
+}
+
+const fit = (key: Fit['key'], name: string, needs: number, has: number | null, remedies: readonly string[]): Fit => {
+  const fits = has === null ? null : needs <= has + 1e-9;
+  return { key, name, needs, has, fits, remedies: fits === false ? remedies : [] };
+}; // prettier-ignore
+
+function tableFit(room: Room): Fit {
+  const { stroke, indexAt, thrust, offset, tableTravel, cutting } = room;
+  const needs = offset === null ? stroke.travel[indexAt] : tableNeeds(room, offset, thrust.entry, indexAt);
+  const remedies: string[] = [];
+  if (tableTravel !== null && offset !== null) {
+    const otherWay = thrust.entry === 'left' ? 'right' : 'left';
+    if (indexAt === 'exit' && tableNeeds(room, offset, thrust.entry, 'entry') <= tableTravel)
+      remedies.push('Index where the cutter enters: the table need not run past the far side.');
+    if (tableNeeds(room, offset, otherWay, indexAt) <= tableTravel)
+      remedies.push(`Feed the table to the ${otherWay}, and turn cutter and spindle round.`);
+    const back = Math.max(0, (needs - tableTravel) / 2);
+    if (back < Math.abs(offset))
+      remedies.push(
+        `Move the work ${Math.ceil(back)} mm nearer to the middle of the table, to the ${offset > 0 ? 'left' : 'right'}.`,
+      );
+  }
+  const smaller = (tableTravel ?? 0) - cutting.face;
+  if (smaller > 0) remedies.push('A smaller cutter needs less approach.');
+  remedies.push('Fewer blanks at once.');
+  return fit('table', 'Travel of the table', needs, tableTravel, remedies);
+}
+
+/** How far the cutter reaches along the work from its middle, at the height of something that stands beside the blank. */
+function reachAt({ cutting, outside }: Room, across: number): number {
+  const above = across / 2 - (outside / 2 - cutting.depth);
+  if (above <= 0) return 0;
+  return above >= cutting.cutterDiameter / 2
+    ? cutting.cutterDiameter / 2
+    : Math.sqrt(above * (cutting.cutterDiameter - above));
+}
+
+/** What stands beside the blank at one end: jaws, dog and head body, or tailstock. */
+function endFit(room: Room, end: 'head-end' | 'tail-end'): Fit {
+  const { gap, across } = end === 'head-end' ? room.jaw : room.tail;
+  const atHead = end === 'head-end';
+  const enters = room.thrust.entryAtHead === atHead;
+  const past = enters || room.indexAt === 'exit' ? room.stroke.approach + CLEAR_BY : lagOf(room.cutting);
+  // what is not measured is taken as large as the work
+  const reach = reachAt(room, across ?? room.outside);
+  const needs = reach === 0 ? 0 : past + reach;
+  const name = atHead ? 'Gap to jaws or head' : 'Gap to the tailstock';
+  const remedies = [
+    atHead ? 'Hold it farther out, on a longer mandrel.' : 'A longer mandrel, or a half centre with a flat.',
+    ...(enters && room.indexAt === 'entry' ? ['Start the cut from the other end.'] : []),
+    ...(!enters && room.indexAt === 'exit' ? ['Index where the cutter enters: here it need only come through.'] : []),
+    'A smaller cutter.',
+  ];
+  return fit(end, name, needs, gap, remedies);
+} // prettier-ignore
+
+/**
+ * Everything that has to fit before anything is clamped.
+ * Source: geometry, with the table’s travel taken as even to both sides of its middle, and the cutter’s middle as over the table’s
+ * middle when the cross slide stands in the middle of its travel
+ */
+export function fitsOf(room: Room): readonly Fit[] {
+  const { cutting, outside, upright, centreHeight, roomUnder, kneeTravel, crossTravel, collar } = room;
+  const fits: Fit[] = [tableFit(room), endFit(room, 'head-end'), endFit(room, 'tail-end')];
+  const apart = (outside + cutting.cutterDiameter) / 2;
+  if (upright) {
+    const needs = 2 * (apart + CLEAR_BY);
+    fits.push(fit('cross', 'Cross travel', needs, crossTravel, ['Stand the head off the middle line of the table.', 'A smaller cutter.', 'Cut from the other side of the work.'])); // prettier-ignore
+  } else if (centreHeight !== null) {
+    const high = centreHeight + apart + CLEAR_BY;
+    fits.push(fit('height', 'Room under the arbor', high, roomUnder, ['A lower head or blocks taken away.', 'A smaller cutter.', 'An upright spindle with a stub arbor, beside the work.'])); // prettier-ignore
+    if (roomUnder !== null && kneeTravel !== null)
+      fits.push(fit('raise', 'Rise of the knee to depth', roomUnder - (centreHeight + apart - cutting.depth), kneeTravel, ['Blocks under head and tailstock.', 'A larger cutter.'])); // prettier-ignore
+  }
+  const under = 2 * (cutting.depth + 1);
+  fits.push(fit('collar', 'Cutter over its collars', (collar ?? 0) + under, collar === null ? null : cutting.cutterDiameter, ['Smaller collars, turned down beside the cutter.', 'A larger cutter.'])); // prettier-ignore
+  return fits;
+}

@@ -1,0 +1,96 @@
+import { readCuttingSpeed, type Material } from '../shop/index.ts';
+import { lengthValue, textValue, type Caution, type Value, type Working } from '../station/index.ts';
+import { approx, decimalText, lengthFigure, lengthText, type UnitSystem } from '../units/index.ts';
+import type { SetupRead } from './read.ts';
+import type { SetupDetail, SetupWork } from './station.ts';
+import { timeText } from './time.ts';
+
+const rpmText = (rpm: number): string => `${decimalText(rpm, rpm < 100 ? 1 : 0)} rpm`;
+const feedText = (feed: number, system: UnitSystem): string =>
+  `${lengthFigure(feed, system, 'shop')} ${system}/min`;
+
+/** The station in one line. */
+export function answerOf(
+  { data, stroke, minutes, cutter, indexAt }: SetupDetail,
+  system: UnitSystem,
+): string {
+  const parts = [
+    ...(data ? [rpmText(data.rpm)] : []),
+    ...(data?.feed ? [feedText(data.feed, system)] : []),
+    ...(stroke ? [`clear ${lengthText(stroke.approach, system)} ${indexAt === 'entry' ? 'before the face' : 'past the face'}`] : []), // prettier-ignore
+    ...(minutes === null ? [] : [`about ${timeText(minutes)}`]),
+  ];
+  if (parts.length > 0) return parts.slice(0, 3).join(', ');
+  return cutter.diameter === null ? 'waits for the cutter’s size' : 'waits for material and face';
+}
+
+export function valuesOf(detail: SetupDetail, system: UnitSystem): Value[] {
+  const { data, stroke, thrust, minutes, outside, round } = detail;
+  const values: Value[] = [];
+  if (data) values.push(textValue({ key: 'rpm', label: 'Spindle', settles: true }, rpmText(data.rpm)));
+  if (data?.feed)
+    values.push(textValue({ key: 'feed', label: 'Feed', settles: true }, feedText(data.feed, system)));
+  if (stroke) {
+    values.push(lengthValue({ key: 'approach', label: 'Approach', settles: true }, stroke.approach));
+    values.push(lengthValue({ key: 'through', label: 'Through at' }, stroke.through));
+    values.push(lengthValue({ key: 'clear-after', label: 'Clear past the far side at' }, stroke.clearAfter));
+    values.push(
+      lengthValue({ key: 'travel', label: 'Travel for each space' }, stroke.travel[detail.indexAt]),
+    );
+  }
+  if (outside !== null)
+    values.push(textValue({ key: 'push', label: 'The cut pushes', settles: true }, `${thrust.toward}, to the ${thrust.toHead ? 'head' : 'tailstock'}`)); // prettier-ignore
+  if (round) values.push(lengthValue({ key: 'runout', label: 'Runout', settles: true }, round.runout));
+  if (minutes !== null)
+    values.push(textValue({ key: 'time', label: 'For the whole job' }, timeText(minutes)));
+  return values;
+}
+
+interface With {
+  readonly work: SetupWork;
+  readonly read: SetupRead;
+  readonly material: Material | null;
+}
+
+export function workingOf(detail: SetupDetail, { read, material }: With): Working[] {
+  const { data, cutter, stroke, depth, helixDeg, round, outside } = detail;
+  const mm = (value: number, places = 3) => decimalText(value, places);
+  const lines: Working[] = [];
+  const push = (key: string, label: string, formula: string, put: string, result: string, source: string) =>
+    lines.push({ key, label, formula, put, result, source });
+  const speed = material ? readCuttingSpeed(material.speed) : null;
+  if (data && cutter.diameter !== null && speed?.ok) {
+    push('rpm', 'Spindle speed', 'n = \\frac{1000\\,v}{\\pi D}', `\\frac{1000 \\times ${mm(approx(speed.value), 1)}}{\\pi \\times ${mm(cutter.diameter)}}`, `${mm(data.rpmWanted, 1)} \\rightarrow ${mm(data.rpm, 1)}\\ \\mathrm{rpm}`, 'cutting-speed formula, Machinery’s Handbook; the step at or below it');
+    if (data.feedWanted !== null)
+      push('feed', 'Feed', 'F = n\\,z_c\\,f_z', `${mm(data.rpm, 1)} \\times ${cutter.teeth} \\times ${mm(data.feedWanted / data.rpm / cutter.teeth!)}`, `${mm(data.feedWanted, 1)} \\rightarrow ${mm(data.feed!, 1)}\\ \\mathrm{mm/min}`, 'feed per tooth, Machinery’s Handbook; the step at or below it');
+  }
+  if (stroke && depth !== null && cutter.diameter !== null) {
+    const straight = helixDeg === 0;
+    push('approach', 'Approach', straight ? 'a = \\sqrt{h(D-h)}' : 'a = \\sqrt{h(D-h)}\\,\\cos\\beta + \\tfrac{w}{2}\\sin\\beta', `\\sqrt{${mm(depth)}(${mm(cutter.diameter)} - ${mm(depth)})}${straight ? '' : `\\cos ${mm(helixDeg, 2)}^\\circ + ${mm((cutter.width ?? 0) / 2)}\\sin ${mm(helixDeg, 2)}^\\circ`}`, `${mm(stroke.approach)}\\ \\mathrm{mm}`, 'half the chord of the cutter at that depth');
+  }
+  const chosen = detail.centrings.find(({ by }) => by === detail.centring);
+  if (chosen?.move && chosen.formula && outside !== null && cutter.width !== null)
+    push('centre', 'Move to the middle', chosen.formula, chosen.formula.replace('D', mm(outside)).replace('w', mm(cutter.width)).replace('t', mm(read.paper ?? 0)).replace('H', mm(chosen.move - cutter.width / 2)), `${mm(chosen.move)}\\ \\mathrm{mm}`, 'geometry of the touch');
+  if (round)
+    push('eccentric', 'Off the middle', `e = \\frac{2}{n}\\left|\\sum r_i\\,e^{i\\theta_i}\\right|`, `n = ${round.readings.length}`, `${mm(round.off, 4)}\\ \\mathrm{mm}`, 'least squares: the circle that lies best through the readings');
+  return lines;
+} // prettier-ignore
+
+const DEFER = 'Your machine’s manual, your school’s or shop’s rules and local codes come first.';
+
+export function cautionsOf(detail: SetupDetail, system: UnitSystem): Caution[] {
+  const { stroke, thrust, reasons, indexAt } = detail;
+  const cautions: Caution[] = [];
+  if (stroke) {
+    const at = lengthText(indexAt === 'entry' ? 0 : stroke.clearAfter, system);
+    cautions.push({
+      code: 'index-clear',
+      when: 'Before indexing',
+      text: indexAt === 'entry' ? `run back past the first touch, ${lengthText(stroke.approach, system)} before the face. Turned any sooner, the work gouges itself on the cutter.` : `run on to ${at} past the first touch. Turned any sooner, the cutter nicks the next land.`,
+    });
+  }
+  if (thrust.climb) cautions.push({ code: 'climb', when: 'Climb', text: 'the cutter pulls the table along. With slack in the screw it snatches, breaks the cutter and throws the work.' });
+  if (reasons.some(({ key, against }) => key === 'key' && against)) cautions.push({ code: 'creep', when: 'No key', text: 'a blank that creeps on its mandrel leaves half a tooth at the end: key or pin it.' });
+  cautions.push({ code: 'setup-hands', when: 'Setting up', text: `spindle stopped while anything is measured, clamped or brushed. Lock the head before a cut; drop the worm or pull the direct pin, never both engaged. Eye protection; guards stay where they belong. ${DEFER}` });
+  return cautions;
+} // prettier-ignore

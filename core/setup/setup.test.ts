@@ -1,0 +1,280 @@
+import { describe, expect, test } from '@jest/globals';
+import {
+  approachOf,
+  centringsOf,
+  CLEAR_BY,
+  cuttingData,
+  dialMove,
+  eccentricOf,
+  fitsOf,
+  goodFor,
+  keywayOf,
+  lagOf,
+  minutesFor,
+  moveText,
+  snapDown,
+  strokeOf,
+  tableNeeds,
+  thrustOf,
+  timeText,
+  type Room,
+} from './index.ts';
+
+const TAU = 2 * Math.PI;
+
+describe('speed and feed', () => {
+  const plain = { diameter: 60, teeth: 12, speed: 24, chipLoad: 0.035, speeds: [], feeds: [], rpmSet: null, feedSet: null };
+  // Source: N = 12·V/(π·D), Machinery’s Handbook, cutting speeds and spindle speeds; 3.82·V/D is the same to a part in 5000
+  test.each([
+    [80, 2.5, 122.23],
+    [60, 2, 114.59],
+    [100, 1, 381.97],
+  ])('%d ft a minute over %d in is %d rpm in either system', (feet, inches, rpm) => {
+    const found = cuttingData({ ...plain, diameter: inches * 25.4, speed: feet * 0.3048 }).rpm;
+    expect(found).toBeCloseTo(rpm, 1);
+    expect(found).toBeCloseTo((3.82 * feet) / inches, 0);
+  });
+  test('a rim point really moves at that speed', () => {
+    const { rpm } = cuttingData(plain);
+    expect((rpm * Math.PI * plain.diameter) / 1000).toBeCloseTo(24, 9);
+  });
+  test('snapped down, never up; the feed follows the speed that was got', () => {
+    const found = cuttingData({ ...plain, speeds: [45, 63, 90, 125, 180], feeds: [12, 18, 25, 36, 50] });
+    expect(found).toMatchObject({ rpm: 125, feed: 50, tooFast: false });
+    expect(found.feedWanted).toBeCloseTo(125 * 12 * 0.035, 9);
+    expect(found.chip).toBeCloseTo(50 / (125 * 12), 9);
+  });
+  test('a step that is hit exactly is taken; where all are too fast the slowest is, and says so', () => {
+    expect(snapDown(90, [45, 90, 125])).toBe(90);
+    expect(snapDown(30, [45, 90])).toBe(45);
+    expect(snapDown(70, [])).toBe(70);
+    expect(cuttingData({ ...plain, speeds: [200, 400] })).toMatchObject({ rpm: 200, tooFast: true });
+  });
+  test('one tooth feeds one chip a turn; without a chip load there is no feed', () => {
+    expect(cuttingData({ ...plain, teeth: 1, rpmSet: 200 }).feed).toBeCloseTo(7, 9);
+    expect(cuttingData({ ...plain, chipLoad: null }).feed).toBeNull();
+  });
+}); // prettier-ignore
+
+/** Does a disk on a swung arbor touch a round blank? By points of its rim against the cylinder between its faces. */
+function touches(x: number, { D, w, h, b, R, face }: { D: number; w: number; h: number; b: number; R: number; face: number }): boolean {
+  const axis = R - h + D / 2;
+  for (let i = 0; i < 3000; i += 1) {
+    const t = Math.PI + (Math.PI * i) / 3000;
+    for (const v of [-w / 2, -w / 4, 0, w / 4, w / 2]) {
+      const u = (D / 2) * Math.cos(t);
+      const along = x + u * Math.cos(b) + v * Math.sin(b);
+      const across = -u * Math.sin(b) + v * Math.cos(b);
+      const up = axis + (D / 2) * Math.sin(t);
+      if (Math.abs(along) < face / 2 && Math.hypot(across, up) < R - 1e-6) return true;
+    }
+  }
+  return false;
+} // prettier-ignore
+
+describe('approach and stroke, against a drawn disk and blank', () => {
+  const firstTouch = (of: Parameters<typeof touches>[1]): number => {
+    let [clear, in_] = [of.face / 2 + of.D, of.face / 2];
+    for (let i = 0; i < 40; i += 1) {
+      const mid = (clear + in_) / 2;
+      if (touches(mid, of)) in_ = mid;
+      else clear = mid;
+    }
+    return clear - of.face / 2;
+  };
+  test.each([
+    { D: 60, w: 6, h: 2.25, b: 0, R: 45, face: 12 },
+    { D: 50, w: 4, h: 4.5, b: 0, R: 20, face: 20 },
+    { D: 75, w: 8, h: 11, b: 0, R: 80, face: 8 },
+  ])('straight teeth: $D over $h', (of) => {
+    const approach = approachOf({ depth: of.h, cutterDiameter: of.D, cutterWidth: of.w, helixDeg: 0 });
+    // the rim is a row of points: it touches a hair later than the circle
+    expect(firstTouch(of)).toBeLessThanOrEqual(approach + 1e-6);
+    expect(firstTouch(of)).toBeGreaterThan(approach - 0.03);
+  });
+  test.each([15, 30, 45])('at %d° it is never said to be clear too soon', (deg) => {
+    const of = { D: 60, w: 6, h: 3, b: (deg * Math.PI) / 180, R: 30, face: 15 };
+    const said = approachOf({ depth: of.h, cutterDiameter: of.D, cutterWidth: of.w, helixDeg: deg });
+    const found = firstTouch(of);
+    expect(found).toBeLessThanOrEqual(said + 0.01);
+    // the blank falls away to the sides, so it is a little less, and not much
+    expect(found).toBeGreaterThan(said * 0.8);
+  });
+  test('readings from the first touch: over the face, through, clear; the travel either way', () => {
+    const stroke = strokeOf({ depth: 2.25, cutterDiameter: 60, cutterWidth: 6, face: 12, helixDeg: 0 });
+    expect(stroke.approach).toBeCloseTo(Math.sqrt(2.25 * 57.75), 9);
+    expect(stroke.through).toBeCloseTo(stroke.approach + 12, 9);
+    expect(stroke.clearAfter).toBeCloseTo(2 * stroke.approach + 12, 9);
+    expect(stroke.travel.exit - stroke.travel.entry).toBeCloseTo(stroke.approach + CLEAR_BY, 9);
+  });
+});
+
+describe('readings round a blank, against a circle that was really shifted', () => {
+  /** An indicator that comes straight in on the axis of turning: where it meets a circle of radius r off by e towards phi. */
+  const reading = (r: number, e: number, phi: number, angle: number): number =>
+    e * Math.cos(angle - phi) + Math.sqrt(r * r - (e * Math.sin(angle - phi)) ** 2) - r;
+  test.each([
+    { n: 4, e: 0.05, phi: 115 },
+    { n: 8, e: 0.012, phi: 290 },
+    { n: 3, e: 0.2, phi: 10 },
+    { n: 12, e: 0.4, phi: 180 },
+  ])('$n readings find $e mm towards $phi°', ({ n, e, phi }) => {
+    const readings = Array.from({ length: n }, (_, i) => reading(40, e, (phi * Math.PI) / 180, (TAU * i) / n));
+    const found = eccentricOf(readings);
+    expect(Math.abs(found.off / e - 1)).toBeLessThan(0.005);
+    expect(found.towardDeg).toBeCloseTo(phi, 0);
+    expect(found.rest).toBeLessThan(0.003);
+  });
+  test('a zero anywhere on the indicator makes no difference; a dent is no eccentricity', () => {
+    const round = [0, 0.02, 0.05, 0.02];
+    const shifted = eccentricOf(round.map((r) => r + 3));
+    expect(shifted.off).toBeCloseTo(eccentricOf(round).off, 9);
+    const dent = eccentricOf([0, 0, 0, 0, 0, 0.2, 0, 0, 0, 0, 0, 0]);
+    expect(dent.runout).toBeCloseTo(0.2, 9);
+    expect(dent.rest).toBeGreaterThan(dent.off);
+  });
+  test('a round blank in its middle', () => {
+    expect(eccentricOf([0.1, 0.1, 0.1])).toMatchObject({ runout: 0, towardDeg: 0 });
+    expect(goodFor(0.01)).toMatch('quiet');
+    expect(goodFor(0.5)).toMatch('indicate it again');
+  });
+});
+
+describe('which way the cut pushes, by the velocity of the cutting point', () => {
+  /** x to the right, y away from you, z up; spin seen from in front (along +y) or from above (along −z). */
+  const velocity = (upright: boolean, spin: 'clockwise' | 'counter', side: 'behind' | 'front'): number => {
+    const sense = spin === 'clockwise' ? 1 : -1;
+    // the work seen from the middle of the cutter: below it, or towards you, or away from you
+    const [py, pz] = upright ? [side === 'behind' ? -1 : 1, 0] : [0, -1];
+    // clockwise seen along an axis is a positive turn about the direction of sight
+    const [ay, az] = upright ? [0, -1] : [1, 0];
+    return sense * (ay * pz - az * py);
+  };
+  test.each([
+    [false, 'clockwise', 'behind'],
+    [false, 'counter', 'behind'],
+    [true, 'clockwise', 'behind'],
+    [true, 'counter', 'behind'],
+    [true, 'clockwise', 'front'],
+    [true, 'counter', 'front'],
+  ] as const)('upright %s, %s, %s', (upright, spin, side) => {
+    const { toward } = thrustOf({ headAt: 'left', spin, side, feed: 'right' }, upright);
+    expect(toward).toBe(velocity(upright, spin, side) < 0 ? 'left' : 'right');
+  });
+  test('against the feed is conventional; the end that goes ahead is met first', () => {
+    const as = (feed: 'left' | 'right') => thrustOf({ headAt: 'left', spin: 'clockwise', side: 'behind', feed }, false);
+    expect(as('right')).toMatchObject({ toward: 'left', climb: false, toHead: true, entry: 'right', entryAtHead: false });
+    expect(as('left')).toMatchObject({ climb: true, entryAtHead: true });
+  });
+}); // prettier-ignore
+
+describe('the cutter to the middle', () => {
+  const found = centringsOf({ outside: 67.5, width: 5, paper: 0.03, centreHeight: 125, upright: false });
+  const by = (which: string, all = found) => all.find((each) => each.by === which)!.move;
+  test('a cutter that touches the side, or lies level with it, ends with its middle on the axis', () => {
+    // its middle stands half its width and the paper beside the work; or half its width inside its edge
+    expect(-(67.5 / 2) - 0.03 - 5 / 2 + by('touch')!).toBeCloseTo(0, 9);
+    expect(67.5 / 2 - 5 / 2 - by('far')!).toBeCloseTo(0, 9);
+  });
+  test('upright, the height gauge goes to the upper face of a cutter that stands on the axis', () => {
+    const upright = centringsOf({ outside: 67.5, width: 5, paper: 0, centreHeight: 125, upright: true });
+    expect(by('height', upright)).toBeCloseTo(127.5, 9);
+    expect(by('point', upright)).toBeNull();
+  });
+  test('what is not known is not made up', () => {
+    expect(centringsOf({ outside: null, width: 5, paper: 0, centreHeight: null, upright: true }).every(({ move }) => move === null)).toBe(true);
+  });
+}); // prettier-ignore
+
+describe('a move on a dial', () => {
+  const dial = { lead: 5, marks: 100, travel: null };
+  test.each([
+    [36.25, '7 turns + 25 marks'],
+    [5, '1 turn'],
+    [0.05, '1 mark'],
+    [12.333, '2 turns + 46.7 marks'],
+    [4.9999, '1 turn'],
+    [0, '0 marks'],
+  ])('%d mm is %s', (mm, words) => expect(moveText(mm, dial, false, 'mm')).toBe(words));
+  test('turns and marks make up the length again', () => {
+    for (const mm of [0.013, 1.7, 33.333, 128.99]) {
+      const { turns, marks } = dialMove(mm, dial);
+      expect(turns * 5 + marks * 0.05).toBeCloseTo(mm, 2);
+    }
+  });
+  test('a readout, or a screw that is not known, is given the length', () => {
+    expect(moveText(36.25, dial, true, 'mm')).toBe('36.250 mm');
+    expect(moveText(25.4, null, false, 'in')).toBe('1.0000 in');
+  });
+});
+
+describe('what has to fit, by running it', () => {
+  const cutting = { depth: 3, cutterDiameter: 60, cutterWidth: 6, face: 20, helixDeg: 0 };
+  const stroke = strokeOf(cutting);
+  const thrust = thrustOf({ headAt: 'left', spin: 'clockwise', side: 'behind', feed: 'right' }, false);
+  const room: Room = { cutting, stroke, thrust, indexAt: 'entry', outside: 70, upright: false, offset: null, tableTravel: 500, crossTravel: null, kneeTravel: null, roomUnder: null, centreHeight: null, collar: null, jaw: { gap: null, across: null }, tail: { gap: null, across: null } };
+  const of = (key: string, more: Partial<Room> = {}) => fitsOf({ ...room, ...more }).find((fit) => fit.key === key)!;
+
+  test.each([-180, 0, 40, 222])('the table, with the work %d mm off its middle', (offset) => {
+    for (const entry of ['left', 'right'] as const)
+      for (const indexAt of ['entry', 'exit'] as const) {
+        let far = 0;
+        const travel = stroke.travel[indexAt];
+        // step the cutter through the work and see where the table has to stand
+        for (let s = 0; s <= 1000; s += 1) {
+          const gone = (travel * s) / 1000;
+          const from = 20 / 2 + stroke.approach + CLEAR_BY;
+          const c = entry === 'right' ? from - gone : gone - from;
+          far = Math.max(far, Math.abs(-(offset + c)));
+        }
+        expect(tableNeeds(room, offset, entry, indexAt)).toBeCloseTo(2 * far, 6);
+      }
+  });
+  test('too far out: told, with ways out that really help', () => {
+    const short = of('table', { offset: 240, tableTravel: 500 });
+    expect(short).toMatchObject({ fits: false });
+    const nearer = /(\d+) mm nearer/.exec(short.remedies.join(' '))![1]!;
+    expect(of('table', { offset: 240 - Number(nearer), tableTravel: 500 }).fits).toBe(true);
+  });
+  test('jaws beside the blank: the rim of the cutter just clears them at the gap that is said', () => {
+    for (const across of [60, 66, 70, 120]) {
+      const { needs } = of('head-end', { jaw: { gap: 0, across } });
+      // at the end of the cut its middle stands over the far face, at depth
+      const low = 70 / 2 - 3;
+      let reach = 0;
+      for (let i = 0; i <= 20000; i += 1) {
+        const t = (Math.PI * i) / 20000;
+        const [x, y] = [30 * Math.cos(t), low + 30 - 30 * Math.sin(t)];
+        if (y <= across / 2) reach = Math.max(reach, x);
+      }
+      expect(needs).toBeCloseTo(reach, 2);
+    }
+    // what is smaller than the root is never met
+    expect(of('head-end', { jaw: { gap: 0, across: 60 } })).toMatchObject({ needs: 0, fits: true });
+  });
+  test('the end where it enters needs the approach as well', () => {
+    const [enters, leaves] = [of('tail-end').needs, of('head-end').needs];
+    expect(enters - leaves).toBeCloseTo(stroke.approach + CLEAR_BY - lagOf(cutting), 9);
+    expect(of('head-end', { indexAt: 'exit' }).needs).toBeCloseTo(enters, 9);
+  });
+  test('room under the arbor, collars, and an upright spindle’s cross travel', () => {
+    expect(of('height', { centreHeight: 125, roomUnder: 180 })).toMatchObject({ needs: 125 + 35 + 30 + 2, fits: false });
+    expect(of('collar', { collar: 53 })).toMatchObject({ needs: 61, has: 60, fits: false });
+    expect(of('collar', { collar: 52 }).fits).toBe(true);
+    expect(of('cross', { upright: true, crossTravel: 180 })).toMatchObject({ needs: 134, fits: true });
+    expect(of('raise', { centreHeight: 125, roomUnder: 400, kneeTravel: 200 })).toMatchObject({ needs: 213, fits: false });
+  });
+}); // prettier-ignore
+
+describe('keyways and time', () => {
+  test('two cuts beside the middle leave exactly the key', () => {
+    const { offset, rise } = keywayOf(6, 4, 2.8, 20);
+    expect([offset + 4 / 2, -offset - 4 / 2]).toEqual([3, -3]);
+    expect(rise).toBeCloseTo(10 - Math.sqrt(91), 9);
+    expect(keywayOf(6, 6, null, null)).toMatchObject({ passes: 1, offset: 0, rise: null });
+  });
+  test('honest to five minutes, then to the half hour', () => {
+    expect(minutesFor(60, 30, 60, 15, 30)).toBeCloseTo(75, 9);
+    expect([2, 63, 118, 121, 200, 300].map(timeText)).toEqual(['5 min', '65 min', '120 min', '2 hours', '3½ hours', '5 hours']);
+  });
+}); // prettier-ignore

@@ -1,0 +1,247 @@
+import { at, type Issue } from '../findings/index.ts';
+import type { SpurSizes } from '../gear/index.ts';
+import { runoutSays, type RunoutSays } from '../inspect/index.ts';
+import {
+  readCuttingSpeed,
+  readFeeds,
+  readSpeeds,
+  type FormCutter,
+  type Head,
+  type Mandrel,
+  type Material,
+  type Mill,
+} from '../shop/index.ts';
+import { type StationWork } from '../station/index.ts';
+import { approx, parseOptionalLength, type Measure, type UnitSystem } from '../units/index.ts';
+import { centringsOf, type Centring } from './centring.ts';
+import { dialOf, moveText, type Dial } from './dial.ts';
+import { eccentricOf, goodFor, type Eccentric } from './eccentric.ts';
+import { reasonsOf, thrustOf, type Reason, type Thrust } from './holding.ts';
+import { judgeSetup } from './judge.ts';
+import { keywayOf, type Keyway } from './keyway.ts';
+import { mandrelFits, type MandrelFit } from './mandrel.ts';
+import { readSetup, type SetupRead } from './read.ts';
+import { fitsOf, type Fit } from './room.ts';
+import { answerOf, cautionsOf, valuesOf, workingOf } from './saying.ts';
+import type { SetupInput } from './schema.ts';
+import { cuttingData, type CuttingData } from './speed.ts';
+import { strokeOf, type Stroke } from './stroke.ts';
+import { minutesFor, USUAL_INDEX_SECONDS, USUAL_RETURN_SECONDS } from './time.ts';
+
+/** What of the shop the work is set up with. */
+export interface SetupShop {
+  readonly mill: Mill | null;
+  readonly head: Head | null;
+  readonly materials: readonly Material[];
+  readonly mandrels: readonly Mandrel[];
+}
+
+/** The work as the stations before have it. mm; null where not known, or where the card has none. */
+export interface SetupWork {
+  readonly outside: number | null;
+  readonly bore: number | null;
+  readonly face: number | null;
+  readonly module: number | null;
+  readonly teeth: number | null;
+  readonly helixDeg: number;
+  /** Rounds in order, each with its depth. */
+  readonly rounds: readonly { readonly name: string; readonly depthMm: number | null }[];
+  /** Does the table travel along the work, or is the cutter sunk into it? */
+  readonly traverses: boolean;
+  readonly sizes: SpurSizes | null;
+}
+
+/** The table's readings of one stroke: from first touch, the way it is fed. */
+export interface SafeReadings {
+  readonly approach: number;
+  readonly through: number;
+  readonly clearAfter: number;
+  readonly indexAt: 'entry' | 'exit';
+}
+
+export interface SetupFacts {
+  readonly safe: SafeReadings | null;
+  /** Minutes for one cut with its return and indexing; null where not known. */
+  readonly minutesPerCut: number | null;
+}
+
+export interface SetupDetail {
+  readonly mill: { readonly id: string; readonly name: string; readonly upright: boolean; readonly readout: boolean } | null;
+  readonly material: { readonly id: string; readonly name: string; readonly starting: boolean } | null;
+  readonly cutter: { readonly diameter: number | null; readonly width: number | null; readonly teeth: number | null; readonly picked: boolean };
+  readonly data: CuttingData | null;
+  readonly thrust: Thrust;
+  readonly headAt: 'left' | 'right';
+  readonly spin: SetupInput['spin'];
+  readonly feed: SetupInput['feed'];
+  readonly reasons: readonly Reason[];
+  readonly mandrels: readonly MandrelFit[];
+  /** What the travel being out of line does over the face, mm: taper of the depth, lean of the teeth. */
+  readonly along: { readonly face: number; readonly taper: number | null; readonly lean: number | null } | null;
+  readonly round: (Eccentric & { readonly effects: RunoutSays | null; readonly goodFor: string }) | null;
+  readonly centrings: readonly (Centring & { readonly dial: string | null })[];
+  readonly centring: SetupInput['centring'];
+  /** Readings of the depth dial from the touch, in order. */
+  readonly depths: readonly { readonly name: string; readonly mm: number; readonly dial: string }[];
+  readonly outside: number | null;
+  readonly face: number | null;
+  readonly depth: number | null;
+  readonly helixDeg: number;
+  readonly indexAt: 'entry' | 'exit';
+  readonly stroke: Stroke | null;
+  /** The same readings on the dial of the table. */
+  readonly tableDial: { readonly approach: string; readonly through: string; readonly clearAfter: string } | null;
+  readonly fits: readonly Fit[];
+  readonly minutes: number | null;
+  readonly keyway: (Keyway & { readonly width: number; readonly offsetDial: string; readonly depthDial: string | null }) | null;
+} // prettier-ignore
+
+const length = (given: Measure | undefined): number | null => {
+  const read = given ? parseOptionalLength(given, '') : null;
+  return read?.ok && read.value !== null && read.value.gt(0) ? approx(read.value) : null;
+};
+
+const figures = (read: ReturnType<typeof readSpeeds>): number[] =>
+  read.ok ? read.value.map((one) => approx(one)) : [];
+
+/** What cuts: the shop's own cutter where one is picked, else as typed here. */
+function cutterIn(read: SetupRead, picked: FormCutter | null): SetupDetail['cutter'] {
+  return {
+    diameter: read.cutterDiameter ?? length(picked?.diameter),
+    width: read.cutterWidth ?? length(picked?.width),
+    teeth: read.cutterTeeth ?? picked?.teeth ?? null,
+    picked: picked !== null,
+  };
+}
+
+function dataOf(read: SetupRead, cutter: SetupDetail['cutter'], material: Material | null, mill: Mill | null): CuttingData | null {
+  const speed = material ? readCuttingSpeed(material.speed) : null;
+  if (!cutter.diameter || !speed?.ok) return null;
+  return cuttingData({
+    diameter: cutter.diameter,
+    teeth: cutter.teeth,
+    speed: approx(speed.value),
+    chipLoad: length(material?.chipLoad),
+    speeds: mill ? figures(readSpeeds(mill.speeds)) : [],
+    feeds: mill ? figures(readFeeds(mill.feeds)) : [],
+    rpmSet: read.speedSet,
+    feedSet: read.feedSet,
+  });
+} // prettier-ignore
+
+function alongOf({ alongLength, alongTop, alongSide }: SetupRead, face: number | null): SetupDetail['along'] {
+  if (alongLength === null || face === null || (alongTop === null && alongSide === null)) return null;
+  const over = (moved: number | null) => moved && (moved * face) / alongLength;
+  return { face, taper: over(alongTop), lean: over(alongSide) };
+}
+
+function keywayIn(read: SetupRead, bore: number | null, dials: Dials): SetupDetail['keyway'] {
+  const { keyWidth, keyCutter, keyDepth } = read;
+  if (keyWidth === null || keyCutter === null || keyCutter > keyWidth || keyWidth > 2 * keyCutter)
+    return null;
+  const keyway = keywayOf(keyWidth, keyCutter, keyDepth, bore);
+  return {
+    ...keyway,
+    width: keyWidth,
+    offsetDial: dials.centre(keyway.offset),
+    depthDial: keyDepth === null ? null : dials.depth(keyDepth + (keyway.rise ?? 0)),
+  };
+}
+
+/** How a move is said on the screws it is made with: centring and depth change places with an upright spindle. */
+interface Dials {
+  readonly centre: (mm: number) => string;
+  readonly depth: (mm: number) => string;
+  readonly table: (mm: number) => string;
+}
+
+function dialsOf(mill: Mill | null, upright: boolean, system: UnitSystem): Dials {
+  const readout = mill?.readout ?? false;
+  const [cross, knee]: (Dial | null)[] = mill ? [dialOf(mill.cross), dialOf(mill.knee)] : [null, null];
+  const [centre, depth] = upright ? [knee, cross] : [cross, knee];
+  return {
+    centre: (mm) => moveText(mm, centre ?? null, readout, system),
+    depth: (mm) => moveText(mm, depth ?? null, readout, system),
+    table: (mm) => moveText(mm, mill && dialOf(mill), readout, system),
+  };
+}
+
+const NAMES: Readonly<Record<string, string>> = {
+  one: 'to depth',
+  rough: 'rough',
+  finish: 'finish',
+  scratch: 'scratch',
+};
+
+/**
+ * The set-up station: how the work is held, brought under the cutter and run past it, and whether all of it fits.
+ * It holds nothing up: a gear may be cut without a word of it.
+ * @param path of `setup` in the document
+ * Issues: those of readSetup and judgeSetup
+ * Source: docs/sources.md#setup
+ */
+export function planSetup(input: SetupInput, work: SetupWork, shop: SetupShop, picked: FormCutter | null, path: string, system: UnitSystem): StationWork<SetupFacts, SetupDetail> {
+  const { read, issues: found } = readSetup(input);
+  const { mill, head } = shop;
+  const material = shop.materials.find(({ id }) => id === input.materialId) ?? null;
+  const mandrel = shop.mandrels.find(({ id }) => id === input.mandrelId) ?? null;
+  const upright = mill?.axis === 'vertical';
+  const cutter = cutterIn(read, picked);
+  const outside = work.outside ?? read.outside;
+  const one = work.face ?? read.face;
+  const blanks = read.blanks ?? 1;
+  const face = one === null ? null : blanks * one + (blanks - 1) * (input.holding === 'bar' ? (read.kerf ?? 0) : 0);
+  const depths = work.rounds.flatMap(({ name, depthMm }) => (depthMm === null ? [] : [{ name, mm: depthMm }]));
+  const depth = depths.at(-1)?.mm ?? null;
+  const dials = dialsOf(mill, upright, system);
+  const paper = read.paper ?? 0;
+  const thrust = thrustOf(input, upright);
+  const data = dataOf(read, cutter, material, mill);
+  const cutting = depth !== null && face !== null && cutter.diameter !== null && work.traverses ? { depth, face, cutterDiameter: cutter.diameter, cutterWidth: cutter.width ?? 0, helixDeg: work.helixDeg } : null;
+  const stroke = cutting && strokeOf(cutting);
+  const fits = cutting && stroke && outside !== null ? fitsOf({ cutting, stroke, thrust, indexAt: input.indexAt, outside, upright, offset: read.offset, tableTravel: length(mill?.travel), crossTravel: length(mill?.cross.travel), kneeTravel: length(mill?.knee.travel), roomUnder: length(mill?.room), centreHeight: length(head?.centreHeight), collar: length(mill?.collar), jaw: { gap: read.jawGap, across: read.jawDiameter }, tail: { gap: read.tailGap, across: read.tailDiameter } }) : [];
+  const cuts = (work.teeth ?? 0) * work.rounds.length;
+  const perCut = stroke && data?.feed ? minutesFor(1, stroke.travel[input.indexAt], data.feed, read.returnSeconds ?? USUAL_RETURN_SECONDS, read.indexSeconds ?? USUAL_INDEX_SECONDS) : null;
+  const eccentric = read.round.length > 0 ? eccentricOf(read.round) : null;
+  const mandrels = shop.mandrels.map((each) => mandrelFits(each, work.bore, face, system));
+  const detail: SetupDetail = {
+    mill: mill && { id: mill.id, name: mill.name, upright, readout: mill.readout },
+    material: material && { id: material.id, name: material.name, starting: material.starting },
+    cutter,
+    data,
+    thrust,
+    headAt: input.headAt,
+    spin: input.spin,
+    feed: input.feed,
+    reasons: reasonsOf({ input, thrust, teeth: work.teeth, outside, bore: work.bore, module: work.module, blanks, mandrel: mandrel && { kind: mandrel.kind, small: length(mandrel.small), length: length(mandrel.length), key: mandrel.key } }),
+    mandrels,
+    along: alongOf(read, face),
+    round: eccentric && { ...eccentric, effects: work.sizes && runoutSays(2 * eccentric.off, work.sizes), goodFor: goodFor(eccentric.runout) },
+    centrings: centringsOf({ outside, width: cutter.width, paper, centreHeight: length(head?.centreHeight), upright }).map((each) => ({ ...each, dial: each.move === null || each.by === 'height' ? null : dials.centre(each.move) })),
+    centring: input.centring,
+    depths: depths.map(({ name, mm }) => ({ name: NAMES[name] ?? name, mm: mm + paper, dial: dials.depth(mm + paper) })),
+    outside,
+    face,
+    depth,
+    helixDeg: work.helixDeg,
+    indexAt: input.indexAt,
+    stroke,
+    tableDial: stroke && { approach: dials.table(stroke.approach), through: dials.table(stroke.through), clearAfter: dials.table(stroke.clearAfter) },
+    fits,
+    minutes: perCut !== null && cuts > 0 ? cuts * perCut : null,
+    keyway: keywayIn(read, work.bore, dials),
+  };
+  const issues: Issue[] = at(path, [...found, ...judgeSetup(input, read, detail, { mandrel, bore: work.bore, system })]);
+  const known = stroke !== null || data !== null;
+  const wrong = issues.some(({ severity }) => severity === 'wrong');
+  return {
+    id: 'setup',
+    facts: known && !wrong ? { safe: stroke && { approach: stroke.approach, through: stroke.through, clearAfter: stroke.clearAfter, indexAt: input.indexAt }, minutesPerCut: perCut } : null,
+    answer: answerOf(detail, system),
+    values: valuesOf(detail, system),
+    working: workingOf(detail, { work, read, material }),
+    cautions: cautionsOf(detail, system),
+    issues,
+    detail,
+  };
+} // prettier-ignore

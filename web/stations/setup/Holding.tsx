@@ -1,0 +1,69 @@
+import { Checkbox } from 'antd';
+import { ChoiceField, EitherField, LengthField, MeasureField } from '../../fields/index.ts';
+import type { SetupPieceProps } from './SetupPanel.tsx';
+
+const HOLDINGS = [
+  { value: 'mandrel', label: 'On a mandrel, between centres' },
+  { value: 'stub', label: 'On a stub in the head' },
+  { value: 'chuck', label: 'In a chuck' },
+  { value: 'bar', label: 'One long bar, parted afterwards' },
+] as const;
+const ENDS = [
+  { value: 'left', label: 'left' },
+  { value: 'right', label: 'right' },
+] as const;
+const SPINS = [
+  { value: 'clockwise', label: '↻ clockwise' },
+  { value: 'counter', label: '↺ counter' },
+] as const;
+const SIDES = [
+  { value: 'behind', label: 'behind the work' },
+  { value: 'front', label: 'in front of it' },
+] as const;
+
+/** What holds the work, which way everything turns and moves, and what follows from it. */
+export function Holding({ station, part, units, set, at }: SetupPieceProps) {
+  const { mill, mandrels, reasons } = station.detail;
+  const { setup } = part;
+  const onMandrel = setup.holding === 'mandrel' || setup.holding === 'stub';
+  const chosen = mandrels.find(({ id }) => id === setup.mandrelId);
+  return (
+    <>
+      <div className="fields">
+        <ChoiceField label="The work is held" value={setup.holding} options={HOLDINGS} onChange={(holding) => set({ holding })} />
+        <EitherField label="The head stands at the" value={setup.headAt} options={ENDS} onChange={(headAt) => set({ headAt })} />
+        <EitherField label="The cutter turns" value={setup.spin} options={SPINS} onChange={(spin) => set({ spin })} echo={mill?.upright ? 'seen from above' : 'seen from in front'} />
+        <EitherField label="The table moves, cutting, to the" value={setup.feed} options={ENDS} onChange={(feed) => set({ feed })} />
+        {mill?.upright && <EitherField label="The cutter stands" value={setup.side} options={SIDES} onChange={(side) => set({ side })} />}
+        {onMandrel && mandrels.length > 0 && (
+          <ChoiceField
+            label="Mandrel"
+            value={setup.mandrelId}
+            options={mandrels.map(({ id, name, fits }) => ({ value: id, label: `${fits === true ? '✓ ' : fits === false ? '✕ ' : ''}${name}` }))}
+            onChange={(mandrelId) => set({ mandrelId })}
+            issues={at('mandrelId')}
+            echo={chosen?.fits === false ? '' : chosen?.line}
+          />
+        )}
+        <MeasureField label="Blanks at once" value={setup.blanks} onChange={(blanks) => set({ blanks })} issues={at('blanks')} />
+        {setup.holding === 'bar' && <LengthField label="Parting and facing between two" value={setup.kerf} onChange={(kerf) => set({ kerf })} issues={at('kerf')} units={units} />}
+      </div>
+      {onMandrel && (
+        <Checkbox checked={setup.keyed} onChange={({ target }) => set({ keyed: target.checked })}>
+          Keyed or pinned to its mandrel
+        </Checkbox>
+      )}
+      <ul className="setup-reasons">
+        {reasons.map(({ key, say, why, against }) => (
+          <li key={key} className={against ? 'is-against' : ''}>
+            <b>
+              {against ? '? ' : ''}
+              {say}
+            </b>
+            <span>{why}.</span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+} // prettier-ignore

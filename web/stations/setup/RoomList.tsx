@@ -1,0 +1,46 @@
+import { lengthText } from '../../../core/units/index.ts';
+import { LengthField } from '../../fields/index.ts';
+import type { SetupPieceProps } from './SetupPanel.tsx';
+
+/** What has to fit, looked at before anything is clamped. */
+export function RoomList({ station, part, units, set, at }: SetupPieceProps) {
+  const { fits } = station.detail;
+  const { setup } = part;
+  return (
+    <>
+      {fits.length === 0 ? (
+        <p className="soft">Told as soon as the cutter’s diameter and the face are known.</p>
+      ) : (
+        <table className="list">
+          <tbody>
+            {fits.map(({ key, name, needs, has, fits: does, remedies }) => (
+              <tr key={key} className={does === false ? 'is-wrong' : ''}>
+                <td>
+                  {does === null ? '' : does ? '✓ ' : '✕ '}
+                  {name}
+                  {remedies.length > 0 && (
+                    <ul className="setup-remedies">
+                      {remedies.map((remedy) => (
+                        <li key={remedy}>{remedy}</li>
+                      ))}
+                    </ul>
+                  )}
+                </td>
+                <td className="num">needs {lengthText(needs, units)}</td>
+                <td className="num">{has === null ? 'not known' : `has ${lengthText(has, units)}`}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <div className="fields">
+        <LengthField label="Work right of the table’s middle" value={setup.offset} onChange={(offset) => set({ offset })} issues={at('offset')} units={units} hint="To the left: less than zero." />
+        <LengthField label="Gap to jaws or head" value={setup.jawGap} onChange={(jawGap) => set({ jawGap })} issues={at('jawGap')} units={units} hint="From the blank’s face." />
+        <LengthField label="How large across those are" value={setup.jawDiameter} onChange={(jawDiameter) => set({ jawDiameter })} issues={at('jawDiameter')} units={units} hint="Empty: as large as the work." />
+        <LengthField label="Gap to the tailstock" value={setup.tailGap} onChange={(tailGap) => set({ tailGap })} issues={at('tailGap')} units={units} />
+        <LengthField label="How large across that is" value={setup.tailDiameter} onChange={(tailDiameter) => set({ tailDiameter })} issues={at('tailDiameter')} units={units} />
+      </div>
+      <p className="soft">Travels, room and collars are listed with the mill in the shop, the height of its centre with the head.</p>
+    </>
+  );
+} // prettier-ignore

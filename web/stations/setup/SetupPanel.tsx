@@ -1,0 +1,173 @@
+import { withMill } from '../../../core/job/index.ts';
+import { CLEAR_BY, timeText, type SetupInput } from '../../../core/setup/index.ts';
+import { decimalText, lengthFigure, lengthText } from '../../../core/units/index.ts';
+import { ChoiceField, Length, LengthField, MeasureField } from '../../fields/index.ts';
+import { Fold } from '../../frame/index.ts';
+import type { StationProps } from '../panel.ts';
+import { Along } from './Along.tsx';
+import { CentreIt } from './CentreIt.tsx';
+import { Holding } from './Holding.tsx';
+import { KeywayFields } from './KeywayFields.tsx';
+import { RoomList } from './RoomList.tsx';
+import { RoundReadings } from './RoundReadings.tsx';
+import './setup.css';
+
+/** What every piece of the set-up panel is given. */
+export interface SetupPieceProps extends StationProps<'setup'> {
+  readonly set: (change: Partial<SetupInput>) => void;
+  /** Issues at a field of the set-up. */
+  readonly at: (field: keyof SetupInput) => ReturnType<StationProps<'setup'>['issuesAt']>;
+}
+
+/** How the work is held, brought under the cutter and run past it: figures for this machine, each piece with its reason. */
+export function SetupPanel(props: StationProps<'setup'>) {
+  const { station, part, units, editPart, issuesAt } = props;
+  const set = (change: Partial<SetupInput>) =>
+    editPart((now) => ({ ...now, setup: { ...now.setup, ...change } }));
+  const piece: SetupPieceProps = {
+    ...props,
+    set,
+    at: (field) => issuesAt(`parts.${part.id}.setup.${field}`),
+  };
+  const { stroke, fits, round, along } = station.detail;
+  return (
+    <>
+      <Running {...piece} />
+      {stroke && <ClearAt {...piece} />}
+      <Fold className="more" summary="Holding it, and why" open>
+        <Holding {...piece} />
+      </Fold>
+      <Fold className="more" summary="Bring the cutter to the middle">
+        <CentreIt {...piece} />
+      </Fold>
+      <Fold className="more" summary={`Will it fit?${fitSay(fits)}`} open={fits.some((fit) => fit.fits === false)}>
+        <RoomList {...piece} />
+      </Fold>
+      <Fold className="more" summary={`Indicated round the blank${round ? `: ${lengthText(round.runout, units, 'fine')} of runout` : ''}`}>
+        <RoundReadings {...piece} />
+      </Fold>
+      <Fold className="more" summary={`Indicated along the travel${along ? ', entered' : ''}`}>
+        <Along {...piece} />
+      </Fold>
+      <Fold className="more" summary="A keyway in it">
+        <KeywayFields {...piece} />
+      </Fold>
+    </>
+  );
+} // prettier-ignore
+
+function fitSay(fits: StationProps<'setup'>['station']['detail']['fits']): string {
+  const short = fits.filter((fit) => fit.fits === false).length;
+  if (short > 0) return ` ✕ ${short} too short`;
+  return fits.some((fit) => fit.fits) ? ' ✓ what is known does' : '';
+}
+
+/** Material, machine and cutter; what they are run at. */
+function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps) {
+  const { data, mill, material, cutter, minutes } = station.detail;
+  const { setup } = part;
+  const needsFace = part.kind === 'divide';
+  return (
+    <>
+      <div className="fields">
+        <ChoiceField
+          label="Material"
+          value={setup.materialId}
+          options={shop.materials.map(({ id, name, speed }) => ({ value: id, label: `${name}, ${speed}` }))}
+          onChange={(materialId) => set({ materialId })}
+          issues={at('materialId')}
+          echo={material?.starting ? 'A figure to start from. Write your own over it in the shop.' : ''}
+        />
+        <ChoiceField
+          label="Mill"
+          value={mill?.id ?? null}
+          options={shop.mills.map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={(id) => edit((now) => withMill(now, part.id, id, shop))}
+          echo={mill && (mill.upright ? 'upright spindle' : 'arbor across the table')}
+        />
+        <LengthField label="Cutter diameter" value={setup.cutterDiameter} onChange={(cutterDiameter) => set({ cutterDiameter })} issues={at('cutterDiameter')} units={units} hint={cutter.diameter !== null ? `Empty: ${lengthText(cutter.diameter, units)}, the cutter’s own.` : 'Measure it over its teeth.'} />
+        <LengthField label="Cutter width" value={setup.cutterWidth} onChange={(cutterWidth) => set({ cutterWidth })} issues={at('cutterWidth')} units={units} hint={cutter.width !== null ? `Empty: ${lengthText(cutter.width, units)}, the cutter’s own.` : ''} />
+        <MeasureField label="Teeth of the cutter" value={setup.cutterTeeth} onChange={(cutterTeeth) => set({ cutterTeeth })} issues={at('cutterTeeth')} echo={cutter.teeth === null ? '1 for a fly cutter.' : `${cutter.teeth}`} />
+        {needsFace && <LengthField label="Length that is cut" value={setup.face} onChange={(face) => set({ face })} issues={at('face')} units={units} />}
+        {needsFace && <LengthField label="Outside of the work" value={setup.outside} onChange={(outside) => set({ outside })} issues={at('outside')} units={units} />}
+      </div>
+      {data && (
+        <dl className="values">
+          <div>
+            <dt>Spindle</dt>
+            <dd>
+              {decimalText(data.rpm, 1)} <span className="unit">rpm</span>{' '}
+              <span className="other-unit">{decimalText(data.rpmWanted, 1)} wanted</span>
+            </dd>
+          </div>
+          {data.feed !== null && (
+            <div>
+              <dt>Feed</dt>
+              <dd>
+                {lengthFigure(data.feed, units)} <span className="unit">{units}/min</span>{' '}
+                <span className="other-unit">{data.chip !== null && `${lengthText(data.chip, units, 'fine')} a tooth`}</span>
+              </dd>
+            </div>
+          )}
+          {minutes !== null && (
+            <div>
+              <dt>For the whole job</dt>
+              <dd>about {timeText(minutes)}</dd>
+            </div>
+          )}
+        </dl>
+      )}
+      <Fold className="more" summary="Set speed, feed and time by hand">
+        <div className="fields">
+          <MeasureField label="Spindle speed, rpm" value={setup.speedSet} onChange={(speedSet) => set({ speedSet })} issues={at('speedSet')} echo="Empty: the step at or below what is wanted." />
+          <LengthField label="Feed a minute" value={setup.feedSet} onChange={(feedSet) => set({ feedSet })} issues={at('feedSet')} units={units} hint="Empty: the step at or below what is wanted." />
+          <MeasureField label="Seconds to run back" value={setup.returnSeconds} onChange={(returnSeconds) => set({ returnSeconds })} issues={at('returnSeconds')} echo="Empty: 15." />
+          <MeasureField label="Seconds to index" value={setup.indexSeconds} onChange={(indexSeconds) => set({ indexSeconds })} issues={at('indexSeconds')} echo="Empty: 30." />
+        </div>
+      </Fold>
+    </>
+  );
+} // prettier-ignore
+
+/** Where the table is clear, from the first touch. */
+function ClearAt({ station, part, units, set }: SetupPieceProps) {
+  const { stroke, tableDial } = station.detail;
+  if (!stroke || !tableDial) return null;
+  const entry = part.setup.indexAt === 'entry';
+  const rows = [
+    { key: 'zero', what: entry ? 'Clear: index before this' : 'First touch: set the dial to 0', mm: 0, dial: '', brass: entry },
+    { key: 'face', what: 'Cutter’s middle over the face', mm: stroke.approach, dial: tableDial.approach, brass: false },
+    { key: 'through', what: 'Through: the whole face is at depth', mm: stroke.through, dial: tableDial.through, brass: false },
+    { key: 'after', what: entry ? 'Clear on the far side' : 'Clear: index after this', mm: stroke.clearAfter, dial: tableDial.clearAfter, brass: !entry },
+  ];
+  return (
+    <section aria-label="Where it is clear to index">
+      <div className="setup-head">
+        <h3>Where it is clear to index</h3>
+        <span className="setup-ends">
+          {(['entry', 'exit'] as const).map((end) => (
+            <button key={end} type="button" className="use-button" aria-pressed={part.setup.indexAt === end} onClick={() => set({ indexAt: end })}>
+              {end === 'entry' ? 'Index where it enters' : 'Index where it leaves'}
+            </button>
+          ))}
+        </span>
+      </div>
+      <p className="said">
+        At full depth, spindle stopped, run the table until the cutter just meets the corner of the work: there the dial is 0. Leave {lengthText(CLEAR_BY, units)} beside it; each space takes {lengthText(stroke.travel[part.setup.indexAt], units)} of travel.
+      </p>
+      <table className="list setup-clear">
+        <tbody>
+          {rows.map(({ key, what, mm, dial, brass }) => (
+            <tr key={key} className={brass ? 'is-brass' : ''}>
+              <td>{what}</td>
+              <td className="num">
+                <Length mm={mm} units={units} finish="shop" />
+              </td>
+              <td className="soft">{dial}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+} // prettier-ignore

@@ -1,0 +1,32 @@
+import { RoundView, SetupView } from '../../scribe/index.ts';
+import type { StationProps } from '../panel.ts';
+
+/** The work, what holds it, and the cutter where it first touches; readings round the blank below it. */
+export function SetupScribe({ station, units }: StationProps<'setup'>) {
+  const { detail } = station;
+  const { stroke, outside, face, depth, cutter, round } = detail;
+  if (!stroke || outside === null || face === null || depth === null || cutter.diameter === null)
+    return (
+      <p className="scribe-empty">
+        The set-up is drawn here as soon as blank, face and the cutter’s diameter are known.
+      </p>
+    );
+  return (
+    <>
+      <div className="scribe-caption">
+        <span>{detail.mill?.upright ? 'Seen from above' : 'Seen from in front'}</span>
+        <span>to scale</span>
+      </div>
+      <SetupView
+        {...{ stroke, outside, face, depth, units }}
+        thrust={detail.thrust}
+        headAt={detail.headAt}
+        spin={detail.spin}
+        feed={detail.feed}
+        indexAt={detail.indexAt}
+        cutterDiameter={cutter.diameter}
+      />
+      {round && <RoundView round={round} units={units} />}
+    </>
+  );
+}

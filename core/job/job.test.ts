@@ -2,7 +2,14 @@ import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { sayIssue } from '../findings/index.ts';
 import { plan, stationOf } from '../plan/index.ts';
-import { NO_EQUIPMENT, STOCK_EQUIPMENT, STOCK_GEARS, STOCK_HEADS, STOCK_MILL, type Head } from '../shop/index.ts';
+import {
+  NO_EQUIPMENT,
+  STOCK_EQUIPMENT,
+  STOCK_GEARS,
+  STOCK_HEADS,
+  STOCK_MILL,
+  type Head,
+} from '../shop/index.ts';
 import {
   drawnSpurJob,
   duplicateJob,
@@ -54,7 +61,10 @@ describe('job files', () => {
     (version) => {
       const sample = readFileSync(new URL(`./samples/v${version}.json`, import.meta.url), 'utf8');
       const read = readJobFile(`\uFEFF${sample}`);
-      expect(read).toMatchObject({ ok: true, value: { version: JOB_VERSION, name: 'Lens drive, second wheel' } });
+      expect(read).toMatchObject({
+        ok: true,
+        value: { version: JOB_VERSION, name: 'Lens drive, second wheel' },
+      });
       // what was typed and settled is as it was
       const { parts } = JSON.parse(sample) as Job;
       const [was, is] = [parts[0] as SpurPart, (read.ok ? read.value.parts[0] : null) as SpurPart];

@@ -60,6 +60,7 @@ export function planDivide(
           safe: setup.facts?.safe ?? null,
           minutesPerCut: setup.facts?.minutesPerCut ?? null,
           outside: setup.detail.outside,
+          bore: null,
         }
       : null,
   };

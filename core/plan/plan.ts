@@ -2,7 +2,7 @@ import type { DividingGround } from '../dividing/index.ts';
 import type { Issue } from '../findings/index.ts';
 import { mateOf, partnerOf, type IndexedPart, type Job, type Part, type WormPart } from '../job/index.ts';
 import type { SetupShop } from '../setup/index.ts';
-import type { Equipment, Head } from '../shop/index.ts';
+import type { Equipment, Head, Mill } from '../shop/index.ts';
 import { readGear } from '../gear/index.ts';
 import { angleText, approx } from '../units/index.ts';
 import { planDivide } from './divide.ts';
@@ -39,9 +39,24 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.str
 
 /** A head without how it stands today: setting it up for another job does not change what it is. */
 function asBuilt(head: Head): Partial<Head> {
-  const { mounted: _mounted, standing: _standing, ...built } = head;
+  const { mounted: _mounted, standing: _standing, centreHeight: _height, ...built } = head;
   return built;
 }
+
+/** A mill as far as its table divides or drives a helix; what only a set-up asks of it is looked up in the shop each time. */
+const asTable = ({ id, name, lead, marks, travel, swing, scaleMinutes, tableLength, tableWidth, toColumn, headTilts }: Mill): Partial<Mill> => ({
+  id,
+  name,
+  lead,
+  marks,
+  travel,
+  swing,
+  scaleMinutes,
+  tableLength,
+  tableWidth,
+  toColumn,
+  headTilts,
+}); // prettier-ignore
 
 type Named = { readonly id: string; readonly name: string };
 type Kept = { readonly own: Named; readonly live: Named | null; readonly changed: boolean };
@@ -91,7 +106,7 @@ function changesSince(job: Job, shop: Equipment, part: Part): Issue[] {
     say(kept(gears, shop.gearSets), 'equipment.gearSets', 'gears-changed', null);
     for (const drive of drives) say(kept(drive, shop.steppers), 'equipment.steppers', 'stepper-changed', null);
   }
-  say(kept(mill, shop.mills), 'equipment.mills', 'mill-changed', 'mill-left-shop');
+  say(kept(mill, shop.mills, asTable), 'equipment.mills', 'mill-changed', 'mill-left-shop');
   const cutterId = 'cutter' in part ? part.cutter.cutterId : null;
   const cutter = own.cutters.find(({ id }) => id === cutterId) ?? null;
   say(kept(cutter, shop.cutters), 'equipment.cutters', 'cutter-changed', 'cutter-left-shop');

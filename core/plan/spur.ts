@@ -187,6 +187,7 @@ export function planSpur(part: SpurPart, on: SpurGround, system: UnitSystem): Pa
             safe: setup.facts?.safe ?? null,
             minutesPerCut: setup.facts?.minutesPerCut ?? null,
             outside: approx(blank.facts.measured ?? blank.facts.tipDiameter),
+            bore: bore && bore.gt(0) ? approx(bore) : null,
           }
         : null,
   };

@@ -69,6 +69,8 @@ export interface Cutting {
   readonly minutesPerCut: number | null;
   /** Outside of the work, mm, for the check half-way; null where it has none. */
   readonly outside: number | null;
+  /** mm; null where there is none */
+  readonly bore: number | null;
 }
 
 /** What a helical run needs besides its spaces, in words where a person only reads it. */

@@ -84,6 +84,6 @@ export function planWheelPart(part: WheelPart, ground: DividingGround, cutters: 
       finishStation('setup', setup, settled.setup, system),
       finishStation('cut', cut, settled.cut, system),
     ],
-    cutting: ready ? { divisions: facts.teeth, full: true, startSpace: cut.facts.startSpace, rounds: cut.detail.rounds, helix: null, safe: setup.facts?.safe ?? null, minutesPerCut: setup.facts?.minutesPerCut ?? null, outside: setup.detail.outside } : null,
+    cutting: ready ? { divisions: facts.teeth, full: true, startSpace: cut.facts.startSpace, rounds: cut.detail.rounds, helix: null, safe: setup.facts?.safe ?? null, minutesPerCut: setup.facts?.minutesPerCut ?? null, outside: setup.detail.outside, bore: rim && rim.bore > 0 ? rim.bore : null } : null,
   };
 } // prettier-ignore

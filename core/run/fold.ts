@@ -29,6 +29,8 @@ export interface RunState {
   readonly strokeMade: number;
   /** Steps checked off towards the next cut, by those who check each one. */
   readonly stepsMade: number;
+  /** Has the landing hole of the next move been told rightly, where it was asked for? */
+  readonly landingTold: boolean;
   /** What the scratch round showed, once said; null before, and where there is none. */
   readonly tried: { readonly fits: boolean } | null;
   /** What is to be said or measured before the next cut. */
@@ -138,6 +140,9 @@ export function foldRun(run: Run, events: readonly RunEvent[]): RunState {
     ? ofKind(ordered, 'step').filter((event) => stands(event) && place(event) === nextPlace)
     : [];
   const stepsMade = Math.max(0, ...steps.map(({ step }) => step));
+  const landingTold = ofKind(ordered, 'landing').some(
+    (event) => next && event.right && place(event) === nextPlace,
+  );
   const trials = ofKind(ordered, 'tried').filter(stands);
   const trial = trials.at(-1) ?? null;
   const scratched = run.rounds[0]?.name === 'scratch' && run.full && next?.round === 2 && last?.round === 1;
@@ -178,6 +183,7 @@ export function foldRun(run: Run, events: readonly RunEvent[]): RunState {
     turnsMade,
     strokeMade,
     stepsMade,
+    landingTold: landingTold === true,
     tried: trial && { fits: trial.fits },
     asks,
     checked: checks.at(-1)?.read ?? null,

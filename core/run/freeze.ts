@@ -108,7 +108,7 @@ export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start
   if (!part.cutting || !choice || !aim || (!head && !mill))
     return fail({ ...wrong, code: 'not-ready-to-cut', allowed: `look at ${lacking(part)} first` });
 
-  const { divisions, full, rounds, helix, safe, minutesPerCut, outside } = part.cutting;
+  const { divisions, full, rounds, helix, safe, minutesPerCut, outside, bore } = part.cutting;
   const from = start.continues ?? null;
   if (
     from &&
@@ -149,6 +149,7 @@ export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start
     safe,
     minutesPerCut,
     outside,
+    bore,
     card: part.stations
       .filter(({ id }) => id !== 'inspect')
       .map(({ number, title, answer }) => ({ number, title, answer: answer.slice(0, 300) })),

@@ -43,6 +43,7 @@ const fromV4 = (run: RawRun): RawRun => ({
   safe: null,
   minutesPerCut: null,
   outside: null,
+  bore: null,
   card: [],
 });
 

@@ -95,6 +95,8 @@ export const runSchema = z
     minutesPerCut: z.number().positive().nullable(),
     /** Outside of the work, mm; null where it has none. */
     outside: z.number().positive().nullable(),
+    /** Bore of the work, mm; null where it has none, or it is not known. */
+    bore: z.number().positive().nullable(),
     /** The card as it stood: every station with its answer. */
     card: z
       .array(z.object({ number: z.int(), title: z.string().max(40), answer: z.string().max(300) }).readonly())
@@ -163,11 +165,11 @@ export const runEventSchema = z.discriminatedUnion('kind', [
       reset: z.literal(true).optional(),
     })
     .readonly(),
+  z.object({ ...eventBase, kind: z.literal('pause') }).readonly(),
+  /** Ends the pauses it names; with what the interruption was, where someone said. */
   z
-    .object({ ...eventBase, kind: z.literal('pause'), reason: z.string().trim().max(200).optional() })
+    .object({ ...eventBase, kind: z.literal('resume'), ids, reason: z.string().trim().max(200).optional() })
     .readonly(),
-  /** Ends the pauses it names. */
-  z.object({ ...eventBase, kind: z.literal('resume'), ids }).readonly(),
   /** The closing move was made: did the cutter drop into the first space? */
   z.object({ ...eventBase, kind: z.literal('closed'), fits: z.boolean() }).readonly(),
   /** The person has looked at counts made on two screens at once and says they are right as they stand now. */

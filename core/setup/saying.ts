@@ -1,23 +1,20 @@
 import { readCuttingSpeed, type Material } from '../shop/index.ts';
 import { lengthValue, textValue, type Caution, type Value, type Working } from '../station/index.ts';
-import { approx, decimalText, lengthFigure, lengthText, type UnitSystem } from '../units/index.ts';
+import { approx, decimalText, lengthText, type UnitSystem } from '../units/index.ts';
 import type { SetupRead } from './read.ts';
 import type { SetupDetail, SetupWork } from './station.ts';
 import { timeText } from './time.ts';
 
 const rpmText = (rpm: number): string => `${decimalText(rpm, rpm < 100 ? 1 : 0)} rpm`;
 const feedText = (feed: number, system: UnitSystem): string =>
-  `${lengthFigure(feed, system, 'shop')} ${system}/min`;
+  `${decimalText(system === 'mm' ? feed : feed / 25.4, system === 'mm' ? 1 : 2)} ${system}/min`;
 
 /** The station in one line. */
-export function answerOf(
-  { data, stroke, minutes, cutter, indexAt }: SetupDetail,
-  system: UnitSystem,
-): string {
+export function answerOf({ data, stroke, minutes, cutter }: SetupDetail, system: UnitSystem): string {
   const parts = [
     ...(data ? [rpmText(data.rpm)] : []),
     ...(data?.feed ? [feedText(data.feed, system)] : []),
-    ...(stroke ? [`clear ${lengthText(stroke.approach, system)} ${indexAt === 'entry' ? 'before the face' : 'past the face'}`] : []), // prettier-ignore
+    ...(stroke ? [`clear ${lengthText(stroke.approach, system)} off`] : []), // prettier-ignore
     ...(minutes === null ? [] : [`about ${timeText(minutes)}`]),
   ];
   if (parts.length > 0) return parts.slice(0, 3).join(', ');

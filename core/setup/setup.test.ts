@@ -119,7 +119,9 @@ describe('readings round a blank, against a circle that was really shifted', () 
     { n: 3, e: 0.2, phi: 10 },
     { n: 12, e: 0.4, phi: 180 },
   ])('$n readings find $e mm towards $phi°', ({ n, e, phi }) => {
-    const readings = Array.from({ length: n }, (_, i) => reading(40, e, (phi * Math.PI) / 180, (TAU * i) / n));
+    const readings = Array.from({ length: n }, (_, i) =>
+      reading(40, e, (phi * Math.PI) / 180, (TAU * i) / n),
+    );
     const found = eccentricOf(readings);
     expect(Math.abs(found.off / e - 1)).toBeLessThan(0.005);
     expect(found.towardDeg).toBeCloseTo(phi, 0);

@@ -91,9 +91,23 @@ export const demoShop: Equipment = {
     },
   ],
   mandrels: [
-    { ...plainMandrel('mandrel-10', 'Mandrel 10, slow taper', 'taper'), small: measure('9.98', 'mm'), large: measure('10.04', 'mm'), length: measure('140', 'mm') },
-    { ...plainMandrel('mandrel-12', 'Mandrel 12, with nut', 'nut'), small: measure('11.99', 'mm'), length: measure('160', 'mm'), key: true },
-    { ...plainMandrel('stub-16', 'Stub 16, in the head', 'stub'), small: measure('15.99', 'mm'), length: measure('45', 'mm') },
+    {
+      ...plainMandrel('mandrel-10', 'Mandrel 10, slow taper', 'taper'),
+      small: measure('9.98', 'mm'),
+      large: measure('10.04', 'mm'),
+      length: measure('140', 'mm'),
+    },
+    {
+      ...plainMandrel('mandrel-12', 'Mandrel 12, with nut', 'nut'),
+      small: measure('11.99', 'mm'),
+      length: measure('160', 'mm'),
+      key: true,
+    },
+    {
+      ...plainMandrel('stub-16', 'Stub 16, in the head', 'stub'),
+      small: measure('15.99', 'mm'),
+      length: measure('45', 'mm'),
+    },
   ],
   heads: [
     ...STOCK_EQUIPMENT.heads.map((head) => ({ ...head, centreHeight: measure('125', 'mm') })),

@@ -13,7 +13,7 @@ import {
 import { countAim, searchMethods } from '../../core/dividing/index.ts';
 import { plan, settleOpen } from '../../core/plan/index.ts';
 import { identify, readSample, type SampleInput } from '../../core/sample/index.ts';
-import { STOCK_EQUIPMENT } from '../../core/shop/index.ts';
+import type { SetupInput } from '../../core/setup/index.ts';
 import { measure } from '../../core/units/index.ts';
 import { blowerPair, helical } from './helical.ts';
 import { demoShop } from './shop.ts';
@@ -49,8 +49,12 @@ function sampled(given: { readonly id: string; readonly name: string }, readings
   return best ? takeSample(read, 'p1', best) : read;
 } // prettier-ignore
 
+/** What was said and read while it was set up. */
+const setUp = (job: Job, said: Partial<SetupInput>): Job =>
+  withSpurPart(job, 'p1', (part) => ({ ...part, setup: { ...part.setup, ...said } }));
+
 function settled(job: Job): Job {
-  return settleOpen(job, plan(job, STOCK_EQUIPMENT).parts[0]!);
+  return settleOpen(job, plan(job, demoShop).parts[0]!);
 }
 
 const roughFinish = (job: Job, finishStock: string): Job =>
@@ -319,16 +323,35 @@ export function demoJobs(): readonly DemoJob[] {
     },
     {
       job: settled(
-        roughFinish(
-          drawnSpurJob({
-            id: 'demo-lens-second',
-            name: 'Lens drive, second wheel',
-            pitch: '1.5',
-            teeth: 62,
-            face: '14',
-            bore: '12',
-          }),
-          '0.4',
+        setUp(
+          withCutter(
+            roughFinish(
+              drawnSpurJob({
+                id: 'demo-lens-second',
+                name: 'Lens drive, second wheel',
+                pitch: '1.5',
+                teeth: 62,
+                face: '14',
+                bore: '12',
+              }),
+              '0.4',
+            ),
+            'p1',
+            demoShop.cutters.find(({ pitch, range }) => pitch.typed === '1.5' && range?.from === 55)!.id,
+            demoShop,
+          ),
+          {
+            materialId: 'material-bronze',
+            mandrelId: 'mandrel-12',
+            keyed: true,
+            offset: measure('-120', 'mm'),
+            jawGap: measure('30', 'mm'),
+            jawDiameter: measure('40', 'mm'),
+            tailGap: measure('45', 'mm'),
+            tailDiameter: measure('20', 'mm'),
+            paper: measure('0.03', 'mm'),
+            round: { typed: '0 .01 .03 .04 .03 .02 0 -.01', unit: 'mm' },
+          },
         ),
       ),
       run: { cuts: 40, notes: ['Blank keyed to the mandrel.'] },

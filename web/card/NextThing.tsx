@@ -25,7 +25,7 @@ interface NextThingProps {
 export function NextThing({ job, part, station, goTo }: NextThingProps) {
   const { edit, revision } = useDraft();
   const navigate = useNavigate();
-  const [starting, setStarting] = useState(false);
+  const [starting, setStarting] = useState<'afresh' | 'going' | null>(null);
   const runs = useRunsOf(job.id, revision > 0);
   const going = runs.data?.find(({ summary, run }) => run.partId === part.id && summary.closed === null);
   const unsettled = beforeCutting(part).filter(({ state }) => state !== 'settled');
@@ -40,7 +40,7 @@ export function NextThing({ job, part, station, goTo }: NextThingProps) {
   };
   const toMill = () => {
     if (going) void navigate(`/runs/${going.run.id}`);
-    else if (part.cutting) setStarting(true);
+    else if (part.cutting) setStarting('afresh');
   };
   useKeys({ s: settle, m: toMill });
 
@@ -108,10 +108,24 @@ export function NextThing({ job, part, station, goTo }: NextThingProps) {
         mill(part.kind === 'worm' ? unsettled.length === 0 : millReady)
       )}
       {going && going.run.jobRevision !== revision && (
-        <p className="run-note">The run at the mill keeps the plan it was started with.</p>
+        <p className="run-note">
+          The run at the mill keeps the plan it was started with.{' '}
+          {part.cutting && going.summary.done > 0 && going.summary.done < going.summary.total && (
+            <button type="button" className="plain-link" onClick={() => setStarting('going')}>
+              Go on under the plan as it is now
+            </button>
+          )}
+        </p>
       )}
       {starting && part.cutting && (
-        <StartCutting job={job} part={part} cutting={part.cutting} onClose={() => setStarting(false)} />
+        <StartCutting
+          job={job}
+          part={part}
+          cutting={part.cutting}
+          going={starting === 'going' ? (going ?? null) : null}
+          before={runs.data?.filter(({ run }) => run.partId === part.id).length ?? 0}
+          onClose={() => setStarting(null)}
+        />
       )}
     </div>
   );

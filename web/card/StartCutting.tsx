@@ -1,8 +1,11 @@
-import { Button, Checkbox, Modal } from 'antd';
+import { Button, Checkbox, Input, Modal } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Job } from '../../core/job/index.ts';
 import { beforeCutting, settleOpen, stationOf, type Cutting, type PartPlan } from '../../core/plan/index.ts';
+import type { Piece } from '../../core/run/index.ts';
+import type { StoredRun } from '../../core/wire/index.ts';
+import { EitherField } from '../fields/index.ts';
 import { newId, Notice } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
 import { api, keys, queryClient } from '../state/index.ts';
@@ -11,17 +14,23 @@ interface StartCuttingProps {
   readonly job: Job;
   readonly part: PartPlan;
   readonly cutting: Cutting;
+  /** The run to go on with under today's plan; null to begin afresh. */
+  readonly going: StoredRun | null;
+  /** Runs there are of this part already. */
+  readonly before: number;
   readonly onClose: () => void;
 }
 
 /** The last look before metal is cut: what the run will be, and what is still in doubt. Starting freezes it. */
-export function StartCutting({ job, part, cutting, onClose }: StartCuttingProps) {
+export function StartCutting({ job, part, cutting, going, before, onClose }: StartCuttingProps) {
   const { edit, flush } = useDraft();
   const navigate = useNavigate();
   const [agreed, setAgreed] = useState(false);
+  const [kind, setKind] = useState<Piece['kind']>('work');
+  const [name, setName] = useState(before === 0 || going ? '' : `piece ${before + 1}`);
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);
-  const cautions = [...(stationOf(part, 'dividing')?.cautions ?? []), ...(stationOf(part, 'lead')?.cautions ?? [])]; // prettier-ignore
+  const cautions = [...(stationOf(part, 'dividing')?.cautions ?? []), ...(stationOf(part, 'lead')?.cautions ?? []), ...(stationOf(part, 'setup')?.cautions ?? []).filter(({ code }) => code !== 'setup-hands')]; // prettier-ignore
   const doubtful = beforeCutting(part).filter(({ state }) => state === 'doubt');
 
   const start = async () => {
@@ -35,7 +44,13 @@ export function StartCutting({ job, part, cutting, onClose }: StartCuttingProps)
         throw new Error(
           'The card could not be stored, so it was not frozen for cutting. Look at the card’s foot.',
         );
-      const { run } = await api.startRun(job.id, { id: newId(), partId: part.id, revision });
+      const { run } = await api.startRun(job.id, {
+        id: newId(),
+        partId: part.id,
+        revision,
+        piece: going ? going.run.piece : { kind, name: name.trim() },
+        continues: going?.run.id ?? null,
+      });
       await queryClient.invalidateQueries({ queryKey: keys.runsOf(job.id) });
       await navigate(`/runs/${run.id}`);
     } catch (error) {
@@ -44,7 +59,13 @@ export function StartCutting({ job, part, cutting, onClose }: StartCuttingProps)
     }
   };
   return (
-    <Modal open title="Start cutting" onCancel={onClose} footer={null} width={560}>
+    <Modal
+      open
+      title={going ? 'Go on under this plan' : 'Start cutting'}
+      onCancel={onClose}
+      footer={null}
+      width={560}
+    >
       <ul className="start-list">
         {beforeCutting(part).map(({ id, title, answer }) => (
           <li key={id}>
@@ -55,10 +76,42 @@ export function StartCutting({ job, part, cutting, onClose }: StartCuttingProps)
         <li>
           <span className="soft">Starts at</span>
           <span>
-            space {cutting.startSpace} of {cutting.divisions}
+            {going
+              ? `the last space cut, of ${cutting.divisions}`
+              : `space ${cutting.startSpace} of ${cutting.divisions}`}
           </span>
         </li>
       </ul>
+      {going ? (
+        <p>
+          {going.summary.done} of {going.summary.total} cuts are made under the plan as it was. A run of its
+          own goes on from the last of them and is linked with it; what was counted stays as it is.
+        </p>
+      ) : (
+        <div className="start-piece">
+          <EitherField
+            label="It is cut in"
+            value={kind}
+            options={[
+              { value: 'work', label: 'the work' },
+              { value: 'proof', label: 'a proof piece' },
+            ]}
+            onChange={setKind}
+            echo={kind === 'proof' ? 'Scrap, or a softer, cheaper metal: where the blanks matter.' : ''}
+          />
+          <div className="field">
+            <label htmlFor="piece-name">Which piece</label>
+            <Input
+              id="piece-name"
+              value={name}
+              maxLength={80}
+              onChange={({ target }) => setName(target.value)}
+              placeholder="blank 2, stack of 4"
+              autoComplete="off"
+            />
+          </div>
+        </div>
+      )}
       <p className="soft">The run keeps this plan as it is now. Changing the card later does not touch it.</p>
       {doubtful.length > 0 && (
         <Notice tone="query" word={`In doubt: ${doubtful.map(({ title }) => title).join(', ')}.`}>
@@ -87,7 +140,7 @@ export function StartCutting({ job, part, cutting, onClose }: StartCuttingProps)
         onClick={() => void start()}
         autoFocus={doubtful.length === 0}
       >
-        Start at space {cutting.startSpace}
+        {going ? 'Go on under this plan' : `Start at space ${cutting.startSpace}`}
       </Button>
     </Modal>
   );

@@ -2,11 +2,16 @@ import type { MillProps } from './millProps.ts';
 
 interface MillBarProps extends Pick<MillProps, 'run' | 'state'> {
   readonly mayCount: boolean;
+  /** The step before the cut that is to be checked off; null where it is the cut itself. */
+  readonly step: string | null;
+  /** Is something to be answered first? */
+  readonly held: boolean;
   readonly on: {
     readonly done: () => void;
     readonly back: () => void;
     readonly pause: () => void;
     readonly note: () => void;
+    readonly tried: (fits: boolean) => void;
     readonly closing: (fits: boolean) => void;
     readonly bench: () => void;
   };
@@ -16,7 +21,7 @@ interface MillBarProps extends Pick<MillProps, 'run' | 'state'> {
 const STAGE_DONE = ['It is clear', 'It is run back', 'It is indexed'] as const;
 
 /** Large things to press: take back, done, note, pause. */
-export function MillBar({ run, state, mayCount, on }: MillBarProps) {
+export function MillBar({ run, state, mayCount, step, held, on }: MillBarProps) {
   const { next, closed, paused, takeBack } = state;
   return (
     <footer className="mill-bar">
@@ -28,9 +33,42 @@ export function MillBar({ run, state, mayCount, on }: MillBarProps) {
       >
         Take back<small>Backspace</small>
       </button>
-      {next ? (
-        <button type="button" className="mill-button mill-done" onClick={on.done} disabled={!mayCount}>
-          {state.strokeMade < STAGE_DONE.length ? STAGE_DONE[state.strokeMade] : `Space ${next.space} cut`}
+      {state.asks === 'scratch' ? (
+        <div className="mill-closing">
+          <button
+            type="button"
+            className="mill-button mill-done"
+            onClick={() => on.tried(true)}
+            disabled={!mayCount || state.tried !== null}
+          >
+            It falls on the mark
+          </button>
+          <button
+            type="button"
+            className="mill-button mill-wrong"
+            onClick={() => on.tried(false)}
+            disabled={!mayCount || state.tried !== null}
+          >
+            It does not
+          </button>
+        </div>
+      ) : state.asks === 'chord' ? (
+        <button type="button" className="mill-button mill-done" disabled>
+          Half-way: measure first
+        </button>
+      ) : next ? (
+        <button
+          type="button"
+          className={`mill-button mill-done${step ? ' is-step' : ''}`}
+          onClick={on.done}
+          disabled={!mayCount || held}
+        >
+          {state.strokeMade < STAGE_DONE.length
+            ? STAGE_DONE[state.strokeMade]
+            : (step ??
+              (run.rounds[next.round - 1]?.name === 'scratch'
+                ? `Space ${next.space} scratched`
+                : `Space ${next.space} cut`))}
           <small>tap anywhere here, or Space</small>
         </button>
       ) : closed ? (

@@ -1,4 +1,6 @@
 import { useEffect, useState } from 'react';
+import type { Pace } from '../../core/run/index.ts';
+import { timeText } from '../../core/setup/index.ts';
 import { lengthText } from '../../core/units/index.ts';
 import type { MillProps } from './millProps.ts';
 
@@ -25,9 +27,15 @@ export function MillHead({
   link,
   onCard,
   onLost,
+  onWrong,
+  onOptions,
+  pace,
 }: Pick<MillProps, 'run' | 'state' | 'link'> & {
   readonly onCard: () => void;
   readonly onLost: () => void;
+  readonly onWrong: () => void;
+  readonly onOptions: () => void;
+  readonly pace: Pace;
 }) {
   const clock = useClock();
   const cut = state.next ?? state.last!;
@@ -36,17 +44,33 @@ export function MillHead({
   return (
     <header className="mill-head">
       <strong>{run.jobName}</strong>
+      {(run.piece.kind === 'proof' || run.piece.name) && (
+        <span className="mill-piece">
+          {run.piece.kind === 'proof' ? 'proof piece' : ''}
+          {run.piece.kind === 'proof' && run.piece.name ? ': ' : ''}
+          {run.piece.name}
+        </span>
+      )}
       <span>{run.gear}</span>
       <span>
         {ROUND_NAMES[round.name]}
         {round.depthMm !== null && `, ${lengthText(round.depthMm, run.units)} deep`}
       </span>
       <span className="mill-head-right">
-        <span>{left === 0 ? 'none left' : `${left} left`}</span>
+        <span>
+          {left === 0 ? 'none left' : `${left} left`}
+          {left > 0 && pace.minutesLeft !== null && `, about ${timeText(pace.minutesLeft)}`}
+        </span>
         <LinkSay link={link} missing={state.doubts.some(({ kind }) => kind === 'events-missing')} />
-        <span>{clock}</span>
+        <span className="mill-clock">{clock}</span>
         <button type="button" className="mill-card-button" onClick={onLost}>
           Lost? <small>W</small>
+        </button>
+        <button type="button" className="mill-card-button" onClick={onWrong}>
+          Wrong? <small>X</small>
+        </button>
+        <button type="button" className="mill-card-button" onClick={onOptions} aria-label="This screen">
+          ⋯ <small>O</small>
         </button>
         <button type="button" className="mill-card-button" onClick={onCard}>
           Card <small>C</small>

@@ -78,10 +78,23 @@ export function FirstSay({ run, cut }: { readonly run: Run; readonly cut: Cut })
   const { move } = run;
   return (
     <>
-      <p className="mill-lead">First cut:</p>
+      <p className="mill-lead">
+        {run.continues
+          ? 'Find the last space that was cut:'
+          : run.rounds[cut.round - 1]?.name === 'scratch'
+            ? 'First a scratch, all the way round:'
+            : 'First cut:'}
+      </p>
       <p className="mill-figure is-brass">
         {cut.space}
-        <span> {cut.space === 1 ? 'is the first space' : 'is the space to start at'}</span>
+        <span>
+          {' '}
+          {run.continues
+            ? 'is cut already'
+            : cut.space === 1
+              ? 'is the first space'
+              : 'is the space to start at'}
+        </span>
       </p>
       <p className="mill-from">{startSay(move, run.mill?.name)}</p>
       {move.method === 'differential' && (
@@ -98,6 +111,8 @@ export function FirstSay({ run, cut }: { readonly run: Run; readonly cut: Cut })
         </p>
       )}
       <p className="mill-from">
+        {run.continues &&
+          'The cutter must drop into it without touching a flank: that is where this plan goes on from. '}
         {depth && `Depth ${depth}. `}
         {run.helix ? 'Take up the slack the way it cuts, lock nothing that turns' : lockSay(move)}, cut, and
         mark this space.

@@ -1,26 +1,26 @@
-import { Button, Input, Modal } from 'antd';
+import { Button, Checkbox, Input, Modal } from 'antd';
 import { useState } from 'react';
-import type { Cut, RunState } from '../../core/run/index.ts';
+import { placeOf, type Run, type RunState } from '../../core/run/index.ts';
 
 interface NotePadProps {
   readonly open: boolean;
   readonly notes: RunState['notes'];
-  readonly cuts: readonly Cut[];
-  readonly divisions: number;
+  readonly run: Run;
   readonly onClose: () => void;
-  readonly onNote: (text: string) => void;
+  readonly onNote: (text: string, reset: boolean) => void;
 }
 
 /** Notes taken at the mill, each with the space it was taken at. */
-export function NotePad({ open, notes, cuts, divisions, onClose, onNote }: NotePadProps) {
+export function NotePad({ open, notes, run, onClose, onNote }: NotePadProps) {
   const [text, setText] = useState('');
-  const spaceOf = ({ round, index }: { round: number; index: number }) =>
-    cuts[(round - 1) * divisions + index - 1]?.space ?? '?';
+  const [reset, setReset] = useState(false);
+  const spaceOf = (at: { round: number; index: number }) => run.cuts[placeOf(run, at)]?.space ?? '?';
   const write = () => {
-    const said = text.trim();
+    const said = text.trim() || (reset ? 'Taken off and set again.' : '');
     if (!said) return;
-    onNote(said);
+    onNote(said, reset);
     setText('');
+    setReset(false);
     onClose();
   };
   return (
@@ -34,12 +34,15 @@ export function NotePad({ open, notes, cuts, divisions, onClose, onNote }: NoteP
         maxLength={2000}
         placeholder="What was seen or done at this space"
       />
+      <Checkbox checked={reset} onChange={({ target }) => setReset(target.checked)}>
+        The blank was taken off or moved here, and set again
+      </Checkbox>
       <Button
         type="primary"
         size="large"
         block
         onClick={write}
-        disabled={!text.trim()}
+        disabled={!text.trim() && !reset}
         style={{ marginTop: 10 }}
       >
         Write it down
@@ -57,6 +60,7 @@ export function NotePad({ open, notes, cuts, divisions, onClose, onNote }: NoteP
                   minute: '2-digit',
                 })}
               </span>
+              {note.reset && <b>Set again. </b>}
               {note.text}
             </li>
           ))}

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { sayLanding, type Run, type RunState } from '../../core/run/index.ts';
 
 /** Over the whole screen while paused: what will be next, and nothing that counts. */
@@ -8,9 +9,10 @@ export function Paused({
 }: {
   readonly run: Run;
   readonly state: RunState;
-  readonly onResume: () => void;
+  readonly onResume: (reason: string) => void;
 }) {
   const { next, last, turnsMade } = state;
+  const [reason, setReason] = useState('');
   return (
     <div className="mill-paused" role="dialog" aria-label="Paused" aria-modal="true">
       <p className="mill-lead">Paused{last ? ` after space ${last.space}` : ''}</p>
@@ -20,7 +22,16 @@ export function Paused({
           {turnsMade > 0 && `, of which ${turnsMade === 1 ? '1 turn is' : `${turnsMade} turns are`} made`}
         </p>
       )}
-      <button type="button" className="mill-button mill-done" onClick={onResume} autoFocus>
+      <label className="mill-field">
+        <span>What was it? May be left empty.</span>
+        <input
+          value={reason}
+          maxLength={200}
+          onChange={({ target }) => setReason(target.value)}
+          autoComplete="off"
+        />
+      </label>
+      <button type="button" className="mill-button mill-done" onClick={() => onResume(reason)} autoFocus>
         Resume<small>P</small>
       </button>
     </div>

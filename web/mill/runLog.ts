@@ -13,6 +13,9 @@ const DOUBLE_TAP_MS: Readonly<Partial<Record<RunAct['kind'], number>>> = {
   closed: 700,
   stroke: 500,
   turn: 300,
+  step: 300,
+  tried: 700,
+  checked: 700,
 };
 
 export interface RunLogState {

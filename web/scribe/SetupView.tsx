@@ -17,60 +17,70 @@ interface SetupViewProps {
 }
 
 const WIDTH = 420;
-const HIGHEST = 300;
+const HIGHEST = 270;
 
 /**
  * The work on its mandrel with the cutter at first touch and, paler, where it is through; arrows for spindle, feed and push. Seen
  * along the arbor: from in front, or from above for an upright spindle, where a cutter in front of the work is drawn below it.
  */
 export function SetupView({ stroke, thrust, headAt, spin, feed, indexAt, outside, face, depth, cutterDiameter, units }: SetupViewProps) {
-  const below = thrust.place === 'front';
   const past = indexAt === 'entry' ? 0 : stroke.approach;
-  const reach = stroke.approach + cutterDiameter / 2;
-  const long = face + reach + Math.max(past, 0) + cutterDiameter / 2;
+  const long = face + stroke.approach + past + cutterDiameter;
   // half the work is enough where it is large: the drawing is of the meeting
-  const high = cutterDiameter + outside / 2 + Math.min(outside / 2, cutterDiameter / 2);
-  const scale = Math.min((WIDTH - 20) / long, HIGHEST / high);
-  // sense: towards the entry end
+  const shown = Math.min(outside - depth, outside / 2 - depth + cutterDiameter * 0.35);
+  const scale = Math.min((WIDTH - 90) / long, HIGHEST / (cutterDiameter + shown));
+  // towards the entry end
   const s = thrust.entry === 'right' ? 1 : -1;
   const r = (cutterDiameter / 2) * scale;
-  const up = below ? -1 : 1;
-  const work = { half: (face / 2) * scale, radius: (outside / 2) * scale };
-  const axis = 0;
-  const cutterY = axis - up * (work.radius - depth * scale + r);
-  const middle = { x: -(s * (reach - past - cutterDiameter / 2) * scale) / 2 };
+  const half = (face / 2) * scale;
+  const radius = (outside / 2) * scale;
+  // an arbor above the work, or an upright spindle behind it, stands at the top of the sheet
+  const up = thrust.place === 'front' ? 1 : -1;
+  const surface = up * (radius - depth * scale);
+  const axis = surface + up * r;
   const touch = s * (face / 2 + stroke.approach) * scale;
   const end = -s * (face / 2 + past) * scale;
-  const top = Math.min(cutterY - r, -work.radius) - 34;
-  const bottom = Math.min(Math.max(cutterY + r, work.radius), below ? Infinity : Math.min(work.radius, r) + 8) + 40;
+  const middle = (touch + end) / 2;
+  const [near, far] = [axis + up * r, surface - up * shown * scale];
+  const [top, bottom] = [Math.min(near, far) - 10, Math.max(near, far) + 10];
   const headSide = headAt === 'left' ? -1 : 1;
   const pushes = thrust.toHead ? headSide : -headSide;
-  const [thick, thin] = [Math.min(work.radius * 0.34, 26), Math.min(work.radius * 0.26, 20)];
-  const mandrel = work.half + 34;
+  const [thick, thin] = [Math.min(radius * 0.34, 26), Math.min(radius * 0.26, 20)];
+  const mandrel = half + 34;
   const seat = (x: number) => (x * pushes > 0 ? thick : thin);
-  const spinArrow = (spin === 'clockwise' ? 1 : -1) * r * 0.62;
+  const clockwise = spin === 'clockwise';
+  const turn = r * 0.55 * (clockwise ? 1 : -1);
   return (
-    <svg className="scribe-drawing" viewBox={`${-WIDTH / 2 - middle.x} ${top} ${WIDTH} ${bottom - top}`} role="img" aria-label={`The cut pushes the work ${thrust.toward}; the table moves ${feed}; clear ${lengthText(stroke.approach, units)} before the face`}>
-      <path d={`M${-mandrel} ${-seat(-1)}L${mandrel} ${-seat(1)}V${seat(1)}L${-mandrel} ${seat(-1)}Z`} className="scribe-line" />
-      <path d={`M${-mandrel - 30} 0H${mandrel + 30}`} className="scribe-pitch" />
-      <rect x={-work.half} y={-work.radius} width={2 * work.half} height={2 * work.radius} className="scribe-lit" />
-      <path d={`M${-work.half} ${-up * (work.radius - depth * scale)}H${work.half}`} className="scribe-thin" />
-      <circle cx={end} cy={cutterY} r={r} className="scribe-cutter is-far" />
-      <circle cx={touch} cy={cutterY} r={r} className="scribe-cutter" />
-      <circle cx={touch} cy={cutterY} r={3} className="scribe-line" />
-      <path d={`M${touch - spinArrow} ${cutterY}A${Math.abs(spinArrow)} ${Math.abs(spinArrow)} 0 0 ${spin === 'clockwise' ? 1 : 0} ${touch + spinArrow} ${cutterY}m-6 -9l6 9l6 -9`} className="scribe-mark" />
-      <path d={`M${headSide * (mandrel + 2)} ${-thick - 16}v${2 * thick + 32}`} className="scribe-line" />
-      <text x={headSide * (mandrel + 10)} y={bottom - 34} textAnchor={headSide < 0 ? 'end' : 'start'} className="scribe-small">
-        head
-      </text>
-      <path d={`M${s * work.half} ${-up * (work.radius + 4)}V${cutterY - up * 0}M${touch} ${cutterY}V${-up * (work.radius + 4)}`} className="scribe-thin" />
-      <text x={(s * work.half + touch) / 2} y={-up * (work.radius + 8)} textAnchor="middle" className="scribe-brass">
+    <svg className="scribe-drawing" viewBox={`${middle - WIDTH / 2} ${top} ${WIDTH} ${bottom - top + 62}`} role="img" aria-label={`The cut pushes the work ${thrust.toward}; the table moves ${feed}; clear ${lengthText(stroke.approach, units)} before the face`}>
+      <defs>
+        <clipPath id="setup-sheet">
+          <rect x={middle - WIDTH / 2} y={top} width={WIDTH} height={bottom - top} />
+        </clipPath>
+      </defs>
+      <g clipPath="url(#setup-sheet)">
+        <path d={`M${-mandrel} ${-seat(-1)}L${mandrel} ${-seat(1)}V${seat(1)}L${-mandrel} ${seat(-1)}Z`} className="scribe-line" />
+        <path d={`M${-mandrel - 30} 0H${mandrel + 30}`} className="scribe-pitch" />
+        <rect x={-half} y={-radius} width={2 * half} height={2 * radius} className="scribe-lit" />
+        <path d={`M${-half} ${surface}H${half}`} className="scribe-thin" />
+        <circle cx={end} cy={axis} r={r} className="scribe-cutter is-far" />
+        <circle cx={touch} cy={axis} r={r} className="scribe-cutter" />
+        <path d={`M${touch - turn} ${axis}A${Math.abs(turn)} ${Math.abs(turn)} 0 0 ${clockwise ? 1 : 0} ${touch + turn} ${axis}m-6 -9l6 9l6 -9`} className="scribe-mark" />
+        <path d={`M${headSide * (mandrel + 2)} ${-thick - 16}v${2 * thick + 32}`} className="scribe-line" />
+        <text x={headSide * (mandrel + 10)} y={-8} textAnchor={headSide < 0 ? 'end' : 'start'} className="scribe-small">
+          head
+        </text>
+        <path d={`M${s * half} ${surface}V${axis}H${touch}`} className="scribe-thin" />
+        <Arrow x={0} y={surface - up * 14} to={thrust.toward === 'left' ? -1 : 1} words="" />
+      </g>
+      <text x={(s * half + touch) / 2} y={axis + 16} textAnchor="middle" className="scribe-brass">
         {lengthText(stroke.approach, units)}
       </text>
-      <Arrow x={0} y={bottom - 22} to={feed === 'left' ? -1 : 1} words={`table ${feed}`} />
-      <Arrow x={0} y={-up * (work.radius - depth * scale) + up * 12} to={thrust.toward === 'left' ? -1 : 1} words="" />
-      <text y={bottom - 4} textAnchor="middle" className="scribe-small">
-        brass: the cutter pushes {thrust.toward}; thick end of a mandrel there
+      <Arrow x={middle} y={bottom + 14} to={feed === 'left' ? -1 : 1} words={`table moves ${feed}`} />
+      <text x={middle} y={bottom + 38} textAnchor="middle" className="scribe-small">
+        the cutter pushes {thrust.toward}, {thrust.toHead ? 'to the head' : 'to the tailstock'}: thick end there
+      </text>
+      <text x={middle} y={bottom + 55} textAnchor="middle" className="scribe-small">
+        full circle: first touch; broken: where the cut ends
       </text>
     </svg>
   );

@@ -1,5 +1,5 @@
 import type { Job } from '../../core/job/index.ts';
-import type { RunEvent } from '../../core/run/index.ts';
+import type { Piece, RunEvent } from '../../core/run/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import type {
   Appended,
@@ -62,8 +62,10 @@ export const api = {
   readShop: () => ask<StoredShop>('/shop'),
   saveShop: (revision: number, equipment: Equipment) =>
     ask<StoredShop>('/shop', 'PUT', { revision, equipment }),
-  startRun: (jobId: string, start: { id: string; partId: string; revision: number }) =>
-    ask<StoredRun>(`/jobs/${seg(jobId)}/runs`, 'POST', start),
+  startRun: (
+    jobId: string,
+    start: { id: string; partId: string; revision: number; piece: Piece; continues: string | null },
+  ) => ask<StoredRun>(`/jobs/${seg(jobId)}/runs`, 'POST', start),
   runsOf: (jobId: string) => ask<{ runs: StoredRun[] }>(`/jobs/${seg(jobId)}/runs`).then(({ runs }) => runs),
   readRun: (id: string) => ask<StoredRun>(`/runs/${seg(id)}`),
   readEvents: (id: string, after: number) => ask<EventsPage>(`/runs/${seg(id)}/events?after=${after}`),

@@ -8,6 +8,12 @@ interface Preferences {
   /** Units a new job starts with. */
   readonly units: UnitSystem;
   readonly workingShown: boolean;
+  /** At the mill: is every step before a cut asked for? */
+  readonly eachStep: boolean;
+  /** At the mill: figures larger still, the drawing left out. */
+  readonly largeType: boolean;
+  swapEachStep(): void;
+  swapLargeType(): void;
   swapShift(): void;
   setUnits(units: UnitSystem): void;
   swapWorking(): void;
@@ -20,6 +26,10 @@ export const usePreferences = create<Preferences>()(
       shift: 'day',
       units: 'mm',
       workingShown: false,
+      eachStep: false,
+      largeType: false,
+      swapEachStep: () => set(({ eachStep }) => ({ eachStep: !eachStep })),
+      swapLargeType: () => set(({ largeType }) => ({ largeType: !largeType })),
       swapShift: () => set(({ shift }) => ({ shift: shift === 'day' ? 'night' : 'day' })),
       setUnits: (units) => set({ units }),
       swapWorking: () => set(({ workingShown }) => ({ workingShown: !workingShown })),

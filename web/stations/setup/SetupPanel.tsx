@@ -1,6 +1,6 @@
 import { withMill } from '../../../core/job/index.ts';
 import { CLEAR_BY, timeText, type SetupInput } from '../../../core/setup/index.ts';
-import { decimalText, lengthFigure, lengthText } from '../../../core/units/index.ts';
+import { decimalText, lengthText } from '../../../core/units/index.ts';
 import { ChoiceField, Length, LengthField, MeasureField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
 import type { StationProps } from '../panel.ts';
@@ -104,7 +104,7 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
             <div>
               <dt>Feed</dt>
               <dd>
-                {lengthFigure(data.feed, units)} <span className="unit">{units}/min</span>{' '}
+                {decimalText(units === 'mm' ? data.feed : data.feed / 25.4, units === 'mm' ? 1 : 2)} <span className="unit">{units}/min</span>{' '}
                 <span className="other-unit">{data.chip !== null && `${lengthText(data.chip, units, 'fine')} a tooth`}</span>
               </dd>
             </div>

@@ -1,0 +1,249 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { need, sayIssue } from '../findings/index.ts';
+import { drawnSpurJob, withDividing, withHead, withSpurPart, type Job } from '../job/index.ts';
+import { plan } from '../plan/index.ts';
+import { STOCK_EQUIPMENT, STOCK_HEADS } from '../shop/index.ts';
+import { measure } from '../units/index.ts';
+import {
+  asksLanding,
+  chordOver,
+  chordSays,
+  cycleOf,
+  dueCheck,
+  foldRun,
+  freezeRun,
+  paceOf,
+  placeOf,
+  readRun,
+  reconcile,
+  type Run,
+  type RunAct,
+  type RunEvent,
+} from './index.ts';
+
+const drawn = (teeth: number, change: (job: Job) => Job = (job) => job): Job =>
+  change(drawnSpurJob({ id: 'j', name: 'Second wheel', pitch: '1.5', teeth, face: '14', bore: '12' }));
+const scratchFirst = (job: Job): Job =>
+  withSpurPart(job, 'p1', (part) => ({ ...part, cut: { ...part.cut, scratch: true } }));
+const twoPasses = (job: Job): Job =>
+  withSpurPart(job, 'p1', (part) => ({ ...part, cut: { ...part.cut, passes: 'rough-finish' } }));
+
+type Start = Partial<Parameters<typeof freezeRun>[3]>;
+const freeze = (job: Job, start: Start = {}) =>
+  freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, { runId: 'r', jobRevision: 1, partId: 'p1', ...start }); // prettier-ignore
+const runOf = (job: Job, start: Start = {}): Run => need(freeze(job, start));
+
+/** Events of one screen, a second apart unless said otherwise. */
+function eventsOf(run: Run, acts: readonly RunAct[], device = 'd', seconds = 60): RunEvent[] {
+  return acts.map((act, i) => ({
+    id: `${device}${i}`,
+    runId: run.id,
+    device,
+    deviceSeq: i + 1,
+    lastSeen: {},
+    clientTime: new Date(Date.UTC(2026, 10, 25, 9, 0, i * seconds)).toISOString(),
+    ...act,
+  })) as RunEvent[];
+}
+const doneUpTo = (run: Run, n: number): RunAct[] =>
+  run.cuts.slice(0, n).map(({ round, index }) => ({ kind: 'done', round, index }));
+
+describe('a scratch all the way round first', () => {
+  const run = runOf(drawn(24, scratchFirst));
+  test('is a round of its own, with no depth, and the cutting round begins where it ended', () => {
+    expect(run.rounds.map(({ name }) => name)).toEqual(['scratch', 'one']);
+    expect(run.rounds[0]!.depthMm).toBeNull();
+    expect(run.cuts).toHaveLength(48);
+    expect([run.cuts[24]!.space, run.cuts[24]!.round]).toEqual([1, 2]);
+  });
+  test('the marks must close before anything is cut; a wrong answer can be taken back', () => {
+    const all = doneUpTo(run, 24);
+    const fold = (acts: readonly RunAct[]) => foldRun(run, eventsOf(run, acts));
+    expect(fold(all.slice(0, 23)).asks).toBeNull();
+    expect(fold(all)).toMatchObject({ asks: 'scratch', tried: null });
+    expect(fold([...all, { kind: 'tried', fits: true }])).toMatchObject({
+      asks: null,
+      tried: { fits: true },
+    });
+    const wrong = fold([...all, { kind: 'tried', fits: false }]);
+    expect(wrong).toMatchObject({ asks: 'scratch', tried: { fits: false } });
+    const back = fold([...all, { kind: 'tried', fits: false }, { kind: 'take-back', ids: wrong.takeBack }]);
+    expect(back).toMatchObject({ asks: 'scratch', tried: null, done: 24 });
+  });
+});
+
+describe('the check half-way', () => {
+  const run = runOf(drawn(62));
+  const check = dueCheck(run, run.cuts[30]!)!;
+  test('comes once, after half the spaces, and is kept or passed over', () => {
+    const asks = run.cuts.map((_, i) => foldRun(run, eventsOf(run, doneUpTo(run, i))).asks);
+    expect(asks.flatMap((ask, i) => (ask ? [i] : []))).toEqual([31]);
+    expect(check).toMatchObject({ from: 1, middle: 16, to: 31, over: 15 });
+    for (const read of [null, [check.chord]]) {
+      const state = foldRun(run, eventsOf(run, [...doneUpTo(run, 31), { kind: 'checked', round: 1, index: 31, read }]));
+      expect(state).toMatchObject({ asks: null, checked: read });
+    }
+  }); // prettier-ignore
+  test('the chord is the distance of two points on the blank, drawn', () => {
+    for (const [D, k, n] of [[96, 15, 62], [30, 3, 12], [200, 100, 400]] as const) {
+      const at = (i: number) => [(D / 2) * Math.cos((2 * Math.PI * i) / n), (D / 2) * Math.sin((2 * Math.PI * i) / n)] as const;
+      const [a, b] = [at(0), at(k)];
+      expect(chordOver(D, k, n)).toBeCloseTo(Math.hypot(a[0] - b[0], a[1] - b[1]), 9);
+    }
+  }); // prettier-ignore
+  test('a slip of one space either way is found; half a space is no slip of the count', () => {
+    const { chord, over } = check;
+    expect(chordSays(check, chord)).toMatchObject({ slip: 0, odd: false });
+    for (const by of [-2, -1, 1, 2])
+      expect(chordSays(check, chordOver(run.outside!, over + by, 62))).toMatchObject({
+        slip: by,
+        odd: false,
+      });
+    expect(chordSays(check, chordOver(run.outside!, over + 0.5, 62)).odd).toBe(true);
+    // read in inches where millimetres were meant
+    expect(chordSays(check, chord / 25.4).odd).toBe(true);
+  });
+  test('none where there is no stretch to measure: few spaces, block order, no outside', () => {
+    const never = (other: Run) => other.cuts.every((cut) => dueCheck(other, cut) === null);
+    expect(never(runOf(drawn(11)))).toBe(true);
+    expect(never({ ...run, outside: null })).toBe(true);
+    const block = withDividing(drawn(62), 'p1', (dividing) => ({
+      ...dividing,
+      stride: measure('5', 'count'),
+    }));
+    expect(never(runOf(block))).toBe(true);
+    expect(run.cuts.filter((cut) => dueCheck(run, cut)).length).toBe(1);
+    const scratched = runOf(drawn(62, scratchFirst));
+    expect(scratched.cuts.filter((cut) => dueCheck(scratched, cut)).map(({ round }) => round)).toEqual([2]);
+  });
+});
+
+describe('going on under another plan', () => {
+  const old = runOf(drawn(62, twoPasses));
+  const other = withHead(drawn(62, twoPasses), 'p1', STOCK_HEADS[1]!, STOCK_EQUIPMENT);
+  test('a run of its own from the last space cut, its holes counted from there, by the motion of the head', () => {
+    for (const done of [1, 30, 62, 63, 100]) {
+      const run = runOf(other, { runId: 'r2', continues: { run: old, done } });
+      expect(run.continues).toEqual({ runId: 'r', done });
+      expect(run.cuts).toHaveLength(124 - done + 1);
+      expect(run.cuts.map(({ round, index, space }) => [round, index, space])).toEqual(
+        old.cuts.slice(done - 1).map(({ round, index, space }) => [round, index, space]),
+      );
+      const move = run.move as { turns: number; spaces: number; circle: number };
+      run.cuts.forEach(({ landing }, i) => expect(landing).toMatchObject({ hole: (i * move.spaces) % move.circle }));
+      expect(run.closing).toMatchObject({ hole: (run.cuts.length * move.spaces) % move.circle });
+    }
+  }); // prettier-ignore
+  test('it is counted by place, from the middle of a round', () => {
+    const run = runOf(other, { continues: { run: old, done: 30 } });
+    const state = foldRun(run, eventsOf(run, doneUpTo(run, 40)));
+    expect(state).toMatchObject({ done: 40, total: 95, doubts: [] });
+    expect(state.next).toMatchObject({ round: 2, index: 8 });
+    expect(placeOf(run, { round: 1, index: 5 })).toBe(-1);
+    expect(reconcile(run, eventsOf(run, doneUpTo(run, 40)), state, 39)).toEqual([
+      { kind: 'take-back', ids: ['d39'] },
+    ]);
+    expect(dueCheck(run, run.cuts[1]!)).toBeNull();
+  });
+  test('another count or other rounds cannot go on with it; nor can what is not begun, or all cut', () => {
+    const said = (job: Job, done: number) => {
+      const found = freeze(job, { continues: { run: old, done } });
+      return found.ok ? '' : sayIssue(found.issues[0]!);
+    };
+    expect(said(drawn(58, twoPasses), 5)).toMatch(/^The run at the mill divides 62 in 2 rounds/);
+    expect(said(drawn(62), 5)).toMatch(/cannot go on with it/);
+    expect(said(other, 0)).toMatch(/nothing to go on with/);
+    expect(said(other, 124)).toMatch(/nothing to go on with/);
+  });
+  test('and the old run is as it was', () => {
+    expect(readRun(JSON.parse(JSON.stringify(old)))).toEqual(old);
+  });
+});
+
+describe('each step asked', () => {
+  test('arms only where there are some, no lock on a helical gear', () => {
+    expect(cycleOf(runOf(drawn(62)))).toEqual(['clear', 'unlock', 'move', 'arms', 'lock']);
+    expect(cycleOf(runOf(drawn(20)))).toEqual(['clear', 'unlock', 'move', 'lock']);
+    const helical = runOf(withSpurPart(drawn(62), 'p1', (part) => ({ ...part, gear: { ...part.gear, helix: measure('20', 'deg') } }))); // prettier-ignore
+    expect(cycleOf(helical)).toEqual([]);
+  });
+  test('steps belong to the next space, go back one by one, and are forgotten with it', () => {
+    const run = runOf(drawn(62));
+    const at = { round: 1, index: 2 };
+    const acts: RunAct[] = [
+      ...doneUpTo(run, 1),
+      { kind: 'step', ...at, step: 1 },
+      { kind: 'step', ...at, step: 2 },
+    ];
+    const state = foldRun(run, eventsOf(run, acts));
+    expect(state).toMatchObject({ stepsMade: 2, takeBack: ['d2'] });
+    expect(foldRun(run, eventsOf(run, [...acts, { kind: 'take-back', ids: state.takeBack }])).stepsMade).toBe(
+      1,
+    );
+    expect(foldRun(run, eventsOf(run, [...acts, { kind: 'done', ...at }])).stepsMade).toBe(0);
+  });
+  test('the landing hole is asked now and then, and only where a hole tells it', () => {
+    const run = runOf(drawn(62));
+    const asked = run.cuts.filter(asksLanding).map(({ index }) => index);
+    expect(asked.slice(0, 3)).toEqual([2, 8, 14]);
+    expect(runOf(drawn(20)).cuts.some(asksLanding)).toBe(false);
+    const at = { round: 1, index: 2 };
+    const told = (right: boolean) =>
+      foldRun(run, eventsOf(run, [...doneUpTo(run, 1), { kind: 'landing', ...at, said: 3, right }]))
+        .landingTold;
+    expect([told(false), told(true)]).toEqual([false, true]);
+  });
+});
+
+describe('time left', () => {
+  const run = { ...runOf(drawn(62)), minutesPerCut: 2 };
+  const pace = (events: readonly RunEvent[]) => paceOf(run, events, foldRun(run, events));
+  test('by the set-up to begin with, by the last spaces then', () => {
+    expect(pace([])).toEqual({ perCut: 120, by: 'set-up', minutesLeft: 124 });
+    const found = pace(eventsOf(run, doneUpTo(run, 10), 'd', 90));
+    expect(found).toMatchObject({ perCut: 90, by: 'counted' });
+    expect(found.minutesLeft).toBeCloseTo((52 * 90) / 60, 9);
+  });
+  test('a pause, a night between and a clock that jumps back or ahead spoil nothing', () => {
+    const events = eventsOf(run, doneUpTo(run, 12), 'd', 80);
+    const jumped = events.map((event, i) => ({
+      ...event,
+      clientTime: new Date(Date.parse(event.clientTime) + (i > 3 ? -7_200_000 : 0) + (i > 7 ? 86_400_000 : 0)).toISOString(),
+    }));
+    expect(pace(jumped).perCut).toBe(80);
+    expect(foldRun(run, jumped).done).toBe(12);
+  }); // prettier-ignore
+  test('without either nothing is made up', () => {
+    expect(paceOf({ ...run, minutesPerCut: null }, [], { done: 0, total: 62 })).toEqual({ perCut: null, by: null, minutesLeft: null }); // prettier-ignore
+  });
+});
+
+test('whatever two screens send, lost, doubled and late, both end at the same state (seed 7317)', () => {
+  const run = runOf(drawn(24, scratchFirst));
+  const acts: readonly RunAct[] = [
+    ...doneUpTo(run, 24),
+    { kind: 'tried', fits: true },
+    ...doneUpTo(run, 37).slice(24),
+    { kind: 'checked', round: 2, index: 13, read: [30] },
+    { kind: 'step', round: 2, index: 14, step: 1 },
+    { kind: 'note', round: 2, index: 14, text: 'Re-set', reset: true },
+    { kind: 'pause' },
+  ];
+  const events = [...eventsOf(run, acts, 'a'), ...eventsOf(run, doneUpTo(run, 9), 'b')];
+  const whole = foldRun(run, events);
+  fc.assert(
+    fc.property(
+      fc.shuffledSubarray([...events, ...events], { minLength: events.length * 2 }),
+      fc.nat(events.length),
+      (arrived, cut) => {
+        // a restart part-way: what was held is kept, the rest arrives afterwards, some of it twice
+        const before = arrived.slice(0, cut);
+        foldRun(run, before);
+        expect(foldRun(run, [...before, ...arrived])).toEqual(whole);
+      },
+    ),
+    { seed: 7317, numRuns: 60 },
+  );
+  expect(whole.done).toBe(37);
+});

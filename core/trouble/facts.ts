@@ -1,0 +1,52 @@
+import type { Run, RunState } from '../run/index.ts';
+import { approx, exact } from '../units/index.ts';
+
+/** What of a run tells the causes of trouble apart. */
+export interface TroubleFacts {
+  readonly divisions: number;
+  /** Degrees of one space. */
+  readonly spaceDeg: number;
+  /** Cuts made in the round at hand. */
+  readonly done: number;
+  /** Turns of the crank for one of the spindle; null where no crank divides. */
+  readonly ratio: number | null;
+  /** Holes of the circle, and turns of the crank in one move; null where no plate divides. */
+  readonly circle: number | null;
+  readonly moveTurns: number | null;
+  readonly differential: boolean;
+  readonly stepper: { readonly stepsPerTurn: number } | null;
+  /** mm; null where not known */
+  readonly outside: number | null;
+  readonly bore: number | null;
+  readonly depth: number | null;
+  readonly approach: number | null;
+  readonly indexAt: 'entry' | 'exit';
+  readonly helical: boolean;
+}
+
+/** Steps of the motor for one turn of the work; null without a motor. */
+const stepsOf = ({ move }: Run): TroubleFacts['stepper'] =>
+  move.method === 'stepper' ? { stepsPerTurn: approx(exact(move.stepsPerTurn)) } : null;
+
+export function troubleFacts(run: Run, state: Pick<RunState, 'next' | 'last' | 'doneCuts'>): TroubleFacts {
+  const { move, head, divisions } = run;
+  const plated = move.method === 'simple' || move.method === 'differential' || move.method === 'compound';
+  const round = (state.next ?? state.last)?.round ?? 1;
+  const done = run.cuts.filter((cut, i) => cut.round === round && state.doneCuts[i]).length;
+  return {
+    divisions,
+    spaceDeg: 360 / divisions,
+    done,
+    ratio: head && move.method !== 'direct' ? approx(exact(head.ratio)) : null,
+    circle: plated ? move.circle : null,
+    moveTurns: plated ? move.turns + move.spaces / move.circle : null,
+    differential: move.method === 'differential',
+    stepper: stepsOf(run),
+    outside: run.outside,
+    bore: run.bore,
+    depth: run.rounds.at(-1)?.depthMm ?? null,
+    approach: run.safe?.approach ?? null,
+    indexAt: run.safe?.indexAt ?? 'entry',
+    helical: run.helix !== null,
+  };
+}

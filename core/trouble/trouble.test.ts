@@ -1,0 +1,103 @@
+import { describe, expect, test } from '@jest/globals';
+import { need } from '../findings/index.ts';
+import { drawnSpurJob, withDividing } from '../job/index.ts';
+import { countAim, searchMethods } from '../dividing/index.ts';
+import { plan } from '../plan/index.ts';
+import { foldRun, freezeRun, type Run } from '../run/index.ts';
+import { STOCK_EQUIPMENT } from '../shop/index.ts';
+import {
+  causesOf,
+  creep,
+  findSymptoms,
+  SYMPTOMS,
+  troubleFacts,
+  wrongDifferential,
+  wrongHoles,
+} from './index.ts';
+
+function runOf(teeth: number, method?: 'differential'): Run {
+  const drawn = drawnSpurJob({ id: 'j', name: 'Second wheel', pitch: '1.5', teeth, face: '14', bore: '12' });
+  const ground = { head: drawn.equipment.heads[0]!, gearSets: drawn.equipment.gearSets, steppers: [] };
+  const found = method && searchMethods(ground, countAim(teeth), 1).methods.find((each) => each.method === method);
+  const job = found ? withDividing(drawn, 'p1', (dividing) => ({ ...dividing, choice: found.ways[0]!.choice })) : drawn;
+  return need(freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, { runId: 'r', jobRevision: 1, partId: 'p1' }));
+} // prettier-ignore
+
+const factsOf = (run: Run, done = 0) => {
+  const events = run.cuts.slice(0, done).map(({ round, index }, i) => ({ id: `e${i}`, runId: 'r', device: 'd', deviceSeq: i + 1, lastSeen: {}, clientTime: '2026-11-25T10:00:00Z', kind: 'done' as const, round, index }));
+  return troubleFacts(run, foldRun(run, events));
+}; // prettier-ignore
+
+/** The head as it moves: turns of the spindle for so many equal moves, the plate geared by g turns for one of the spindle. */
+const spindle = (moves: number, turns: number, ratio: number, g: number): number =>
+  (moves * turns) / (ratio - g);
+
+test('half a tooth after 61 of 62: degrees, and the arc at the bore, by direct geometry', () => {
+  const facts = factsOf(runOf(62), 61);
+  const found = creep(facts, 0.5);
+  expect(found.degrees).toBeCloseTo(360 / 62 / 2, 9);
+  // an arc on a circle of 12 mm, stepped off in chords
+  const steps = 20000;
+  let arc = 0;
+  for (let i = 0; i < steps; i += 1) arc += 2 * 6 * Math.sin(((found.degrees / steps) * Math.PI) / 360);
+  expect(found.atBore).toBeCloseTo(arc, 6);
+  expect(found.eachDeg).toBeCloseTo(found.degrees / 61, 9);
+  const [first] = causesOf('end-tooth', { facts, part: 0.5, units: 'mm' });
+  expect(first!.cause).toMatch(
+    /^The blank crept on its mandrel: 2° 54′ 12″ after 61 of 62, 0\.304 mm at the bore/,
+  );
+});
+
+test('what is left at the end in whole holes points to a miscount first', () => {
+  const facts = factsOf(runOf(62), 61);
+  // one hole of 31 is 1/1240 of a turn: 0.05 of a tooth
+  const part = 62 / (40 * facts.circle!);
+  expect(creep(facts, part).holes).toBeCloseTo(1, 9);
+  const keys = (of: number) => causesOf('end-tooth', { facts, part: of, units: 'mm' }).map(({ key }) => key);
+  expect(keys(part)[0]).toBe('miscount');
+  expect(keys(0.5)[0]).toBe('crept');
+});
+
+describe('what a wrong setting really divides, by running the head round', () => {
+  test('the pin’s own hole counted: as many moves as make a turn', () => {
+    const facts = factsOf(runOf(62));
+    const wrong = wrongHoles(facts)!;
+    const turns = facts.moveTurns! - 1 / facts.circle!;
+    expect(spindle(wrong.short, turns, 40, 0)).toBeCloseTo(1, 9);
+    expect(spindle(wrong.long, facts.moveTurns! + 1 / facts.circle!, 40, 0)).toBeCloseTo(1, 9);
+    expect(wrong.short).toBeGreaterThan(62);
+  });
+  test.each([53, 127, 59])('%d by differential: locked, and with a wrong idler', (teeth) => {
+    const run = runOf(teeth, 'differential');
+    const facts = factsOf(run);
+    const wrong = wrongDifferential(facts)!;
+    const g = 40 - teeth * facts.moveTurns!;
+    expect(spindle(teeth, facts.moveTurns!, 40, g)).toBeCloseTo(1, 9);
+    expect(spindle(wrong.locked, facts.moveTurns!, 40, 0)).toBeCloseTo(1, 9);
+    expect(spindle(wrong.wrongWay, facts.moveTurns!, 40, -g)).toBeCloseTo(1, 9);
+    // locked it is a count that indexes simply: that is how the way was found
+    expect(Number.isInteger(Math.round(wrong.locked * 1e6) / 1e6)).toBe(true);
+    const said = causesOf('count', { facts, part: 0.5, units: 'mm' }).map(({ key }) => key);
+    expect(said.slice(0, 2)).toEqual(['locked', 'idlers']);
+  });
+});
+
+test('every symptom has causes, each with a test and a way out, for every kind of run', () => {
+  for (const run of [runOf(62), runOf(127, 'differential'), { ...runOf(24), outside: null, bore: null, safe: null }])
+    for (const { id } of SYMPTOMS)
+      for (const part of [0, 0.5, 1]) {
+        const causes = causesOf(id, { facts: factsOf(run), part, units: 'mm' });
+        expect(causes.length).toBeGreaterThan(0);
+        for (const { cause, test: separates, mend } of causes)
+          expect([cause, separates, mend].every((words) => /^[A-Z].*[^ ]$/.test(words) && !/NaN|undefined|Infinity|null/.test(words))).toBe(true);
+      }
+}); // prettier-ignore
+
+test.each([
+  ['half a tooth left at the end', 'end-tooth'],
+  ['there is a nick on the entry side', 'nick'],
+  ['it sings and chatters', 'noise'],
+  ['teeth lean over', 'lean'],
+])('“%s” finds %s', (described, id) => expect(findSymptoms(described)[0]!.id).toBe(id));
+test('nothing that can be matched offers them all', () =>
+  expect(findSymptoms('??')).toHaveLength(SYMPTOMS.length));

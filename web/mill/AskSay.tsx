@@ -1,0 +1,128 @@
+import { useId, useState } from 'react';
+import { chordSays, dueCheck, type ChordCheck, type Cut, type Run } from '../../core/run/index.ts';
+import { lengthText, measure, parsePositiveLength, type UnitSystem } from '../../core/units/index.ts';
+import { MoveFigures } from './MoveFigures.tsx';
+import type { MillProps } from './millProps.ts';
+
+interface ScratchSayProps extends Pick<MillProps, 'run' | 'state'> {
+  readonly next: Cut;
+  readonly onWrong: () => void;
+}
+
+/** All the way round with a scratch: the last mark must fall on the first before anything is cut. */
+export function ScratchSay({ run, state, next, onWrong }: ScratchSayProps) {
+  if (state.tried && !state.tried.fits)
+    return (
+      <>
+        <p className="mill-lead is-wrong">✕ The marks do not close. Cut nothing.</p>
+        <p className="mill-from">
+          No metal is lost: find out why, take back, and scratch round again with other dye.
+        </p>
+        <button type="button" className="mill-tick" onClick={onWrong}>
+          What can be wrong? <small>X</small>
+        </button>
+      </>
+    );
+  return (
+    <>
+      <p className="mill-lead">Scratched all round. One more move, to the first mark:</p>
+      <MoveFigures run={run} landing={next.landing} />
+      <p className="mill-from">
+        The cutter must fall exactly on the mark of space <b>{next.space}</b>. Look with a lens, spindle stopped.
+      </p>
+    </>
+  );
+} // prettier-ignore
+
+/** The scratch closed: the work stands at the first space, and the depth is to be set. */
+export function ScratchedSay({ next, depth }: { readonly next: Cut; readonly depth: string }) {
+  return (
+    <>
+      <p className="mill-lead is-new-round">The marks close. The work stands at space {next.space}.</p>
+      <p className="mill-figure is-brass is-long">{depth || 'to depth'}</p>
+      <p className="mill-from">Set the depth, lock, and cut this space.</p>
+    </>
+  );
+}
+
+interface ChordSayProps extends Pick<MillProps, 'act'> {
+  readonly run: Run;
+  readonly last: Cut;
+}
+
+/** Half-way: two chords across equal stretches, while there is still metal. */
+export function ChordSay({ run, last, act }: ChordSayProps) {
+  const check = dueCheck(run, last)!;
+  const [typed, setTyped] = useState(['', '']);
+  const read = typed.map((text) => readChord(text, run.units));
+  const given = read.filter((one): one is number => one !== null);
+  const done = (answer: readonly number[] | null) =>
+    act({ kind: 'checked', round: last.round, index: last.index, read: answer && [...answer] });
+  const mm = (value: number) => lengthText(value, run.units, 'fine');
+  return (
+    <div className="mill-chord">
+      <p className="mill-lead">Half-way. Spindle stopped, measure across the outside, before more is cut:</p>
+      <p className="mill-figure is-brass is-long">{mm(check.chord)}</p>
+      <p className="mill-from">
+        From an edge of one space to the same edge of the other, {check.over} spaces on; one space off shows as {mm(check.perSpace)}.
+      </p>
+      <div className="mill-chord-fields">
+        {[`${check.from} to ${check.middle}`, `${check.middle} to ${check.to}`].map((stretch, i) => (
+          <ChordField key={stretch} label={`Spaces ${stretch}`} typed={typed[i]!} read={read[i]!} check={check} units={run.units} onType={(text) => setTyped((now) => now.map((other, j) => (i === j ? text : other)))} />
+        ))}
+      </div>
+      <div className="mill-chord-fields">
+        <button type="button" className="mill-tick" disabled={given.length === 0 || typed.some((text, i) => text.trim() !== '' && read[i] === null)} onClick={() => done(given)}>
+          Write it down, go on
+        </button>
+        <button type="button" className="mill-tick" onClick={() => done(null)}>
+          Pass it over
+        </button>
+      </div>
+    </div>
+  );
+} // prettier-ignore
+
+function readChord(text: string, units: UnitSystem): number | null {
+  const read = parsePositiveLength(measure(text, units), 'The reading');
+  return read.ok ? read.value.valueOf() : null;
+}
+
+interface ChordFieldProps {
+  readonly label: string;
+  readonly typed: string;
+  readonly read: number | null;
+  readonly check: ChordCheck;
+  readonly units: UnitSystem;
+  readonly onType: (text: string) => void;
+}
+
+function ChordField({ label, typed, read, check, units, onType }: ChordFieldProps) {
+  const id = useId();
+  return (
+    <div className="mill-field">
+      <label htmlFor={id}>
+        {label}, {units}
+      </label>
+      <input
+        id={id}
+        value={typed}
+        inputMode="decimal"
+        autoComplete="off"
+        onChange={({ target }) => onType(target.value)}
+      />
+      <p aria-live="polite">{read === null ? (typed.trim() === '' ? '' : '✕ Not a length.') : chordWords(check, read, units)}</p>
+    </div>
+  );
+} // prettier-ignore
+
+/** What a chord that was read says. */
+export function chordWords(check: ChordCheck, read: number, units: UnitSystem): string {
+  const { off, slip, odd } = chordSays(check, read);
+  const by = lengthText(Math.abs(off), units, 'fine');
+  if (slip === 0 && !odd) return `✓ good, ${by} off`;
+  if (odd && Math.abs(slip) > 4)
+    return `? ${by} off: another unit, or other edges? Measure again.`;
+  if (odd) return `? ${by} off, and no whole space: the blank may have crept. Stop and look.`;
+  return `✕ ${Math.abs(slip) === 1 ? 'one space' : `${Math.abs(slip)} spaces`} too ${slip > 0 ? 'many' : 'few'} between them. Stop and look.`;
+} // prettier-ignore

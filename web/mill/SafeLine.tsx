@@ -1,0 +1,23 @@
+import type { Run } from '../../core/run/index.ts';
+import { lengthText } from '../../core/units/index.ts';
+
+/** Where the table is clear to index: always in sight. */
+export function SafeLine({ run }: { readonly run: Run }) {
+  const { safe, units } = run;
+  if (!safe) return null;
+  const mm = (value: number) => lengthText(value, units);
+  return (
+    <p className="mill-safe">
+      {safe.indexAt === 'entry' ? (
+        <>
+          Index only <b>before 0</b>, the first touch. Cut through to <b>{mm(safe.through)}</b>.
+        </>
+      ) : (
+        <>
+          Index only <b>past {mm(safe.clearAfter)}</b> from the first touch, 0.
+        </>
+      )}{' '}
+      <span>Sooner, and the cutter nicks the next land.</span>
+    </p>
+  );
+}

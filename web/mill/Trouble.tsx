@@ -1,0 +1,65 @@
+import { Input, Modal, Slider } from 'antd';
+import { useId, useState } from 'react';
+import { causesOf, findSymptoms, SYMPTOMS, troubleFacts, type SymptomId } from '../../core/trouble/index.ts';
+import type { MillProps } from './millProps.ts';
+
+interface TroubleProps extends Pick<MillProps, 'run' | 'state'> {
+  readonly open: boolean;
+  readonly onClose: () => void;
+}
+
+/** Something looks wrong: what is seen, what may be behind it, and the test that tells, in this run’s figures. */
+export function Trouble({ open, run, state, onClose }: TroubleProps) {
+  const id = useId();
+  const [described, setDescribed] = useState('');
+  const [chosen, setChosen] = useState<SymptomId | null>(null);
+  const [part, setPart] = useState(50);
+  const symptom = SYMPTOMS.find((each) => each.id === chosen) ?? null;
+  const causes = symptom
+    ? causesOf(symptom.id, { facts: troubleFacts(run, state), part: part / 100, units: run.units })
+    : [];
+  return (
+    <Modal open={open} title="Something looks wrong" onCancel={onClose} footer={null} width={720} destroyOnHidden afterClose={() => setChosen(null)}>
+      {symptom ? (
+        <>
+          <button type="button" className="plain-link" onClick={() => setChosen(null)}>
+            ← Something else
+          </button>
+          <p className="trouble-lead">{symptom.say}</p>
+          {symptom.id === 'end-tooth' && (
+            <div className="trouble-part">
+              <label htmlFor={`${id}-part`}>What is there, or lacking, is about {part} hundredths of a tooth and its space</label>
+              <Slider id={`${id}-part`} min={1} max={100} value={part} onChange={setPart} aria-label="How much of a tooth" />
+            </div>
+          )}
+          <ol className="trouble-list">
+            {causes.map(({ key, cause, test, mend }) => (
+              <li key={key}>
+                <b>{cause}.</b>
+                <span>
+                  <em>Test:</em> {test}
+                </span>
+                <span>
+                  <em>Then:</em> {mend}
+                </span>
+              </li>
+            ))}
+          </ol>
+          <p className="soft">The likeliest first. Stop the spindle before you look or touch; leave the blank on the head until it is found.</p>
+        </>
+      ) : (
+        <>
+          <label htmlFor={id}>What do you see, hear or measure?</label>
+          <Input id={id} size="large" value={described} onChange={({ target }) => setDescribed(target.value)} placeholder="half a tooth left at the end" autoComplete="off" />
+          <div className="trouble-symptoms">
+            {findSymptoms(described).map(({ id: each, say }) => (
+              <button key={each} type="button" className="use-button" onClick={() => setChosen(each)}>
+                {say}
+              </button>
+            ))}
+          </div>
+        </>
+      )}
+    </Modal>
+  );
+} // prettier-ignore

@@ -9,6 +9,8 @@ import { apiRouter, type Services } from './routes/index.ts';
 
 /** Largest body taken: a job of twenty parts is some tens of kB, a day's count of events some hundreds. */
 const BODY_LIMIT = '2mb';
+/** A workshop of some thousand jobs. */
+const BACKUP_LIMIT = '256mb';
 
 const headers = helmet({
   contentSecurityPolicy: {
@@ -66,6 +68,7 @@ export function createApp(services: Services, log: Logger, webFolder: string): E
     response.set('cache-control', 'no-store');
     next();
   });
+  app.use('/api/restore', express.text({ limit: BACKUP_LIMIT, type: () => true }));
   app.use('/api/jobs/import', express.text({ limit: BODY_LIMIT, type: () => true }));
   app.use('/api', express.json({ limit: BODY_LIMIT }));
   app.use('/api', apiRouter(services));

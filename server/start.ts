@@ -6,7 +6,7 @@ import { createApp } from './app.ts';
 import { storeFile, type Config } from './config.ts';
 import { seedDemo } from './demo/index.ts';
 import type { Services } from './routes/index.ts';
-import { JobService, RunService, ShopService } from './services/index.ts';
+import { BackupService, JobService, LogService, RunService, ShopService } from './services/index.ts';
 import { openStore } from './store.ts';
 
 export interface Running {
@@ -27,7 +27,13 @@ export async function startServer(config: Config, log: Logger): Promise<Running>
   const store = await openStore(storeFile(config));
   const shop = new ShopService(store);
   const jobs = new JobService(store, shop);
-  const services: Services = { shop, jobs, runs: new RunService(store, jobs, shop) };
+  const services: Services = {
+    shop,
+    jobs,
+    runs: new RunService(store, jobs, shop),
+    log: new LogService(store, jobs, shop),
+    backup: new BackupService(store, config.dataFolder),
+  };
   if (config.workshop === 'demo') await seedDemo(services);
 
   const server = createServer(createApp(services, log, config.webFolder));

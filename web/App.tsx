@@ -48,6 +48,10 @@ const router = createBrowserRouter([
         path: '/jobs/:jobId/:partId/table',
         lazy: () => import('./tables/index.ts').then(({ IndexingPage }) => ({ Component: IndexingPage })),
       },
+      {
+        path: '/log/:runId?',
+        lazy: () => import('./log/index.ts').then(({ LogPage }) => ({ Component: LogPage })),
+      },
       { path: '*', Component: PageFault },
     ],
   },

@@ -208,6 +208,7 @@ export type IssueCode =
   | 'not-json'
   | 'cut-short'
   | 'not-a-job'
+  | 'not-a-backup'
   | 'later-version'
   | 'shape'
   | 'too-large'

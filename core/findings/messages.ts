@@ -302,6 +302,7 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
   'not-json': (i) => `This is not a job file: it cannot be read as JSON (${d(i, 'where')}). ${i.allowed}`,
   'cut-short': () =>
     'This job file is cut short: it ends in the middle. Copy or download it again; nothing was changed.',
+  'not-a-backup': (i) => `This cannot be put back: ${d(i, 'why')}. Nothing was changed.`,
   'not-a-job': () =>
     'This file is JSON, and it is not a Vuelta job: it lacks the mark "format": "vuelta-job".',
   'later-version': (i) =>

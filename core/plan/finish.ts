@@ -33,6 +33,7 @@ export function finishStation<Id extends StationId>(
     cautions,
     issues,
     moved,
+    lessons: [],
     toSettle: answerToSettle(work),
     detail,
   };

@@ -8,7 +8,8 @@ import { angleText, approx } from '../units/index.ts';
 import { planDivide } from './divide.ts';
 import { planSpur } from './spur.ts';
 import { judgeDrives } from './drives.ts';
-import type { PartPlan, Plan } from './types.ts';
+import { lessonsFor } from './lessons.ts';
+import type { AnyStationPlan, PartPlan, Plan } from './types.ts';
 import { planWheelPart } from './wheel.ts';
 import { planWormPart, type WormGround } from './worm.ts';
 
@@ -189,7 +190,17 @@ export function plan(job: Job, shop: Equipment): Plan {
     for (const found of changesSince(job, shop, part))
       if (!findings.some(({ given, code }) => given === found.given && code === found.code))
         findings.push(found);
-    return planPart(part, job, shop);
+    const planned = planPart(part, job, shop);
+    const lessons = lessonsFor(part, shop);
+    if (lessons.length === 0) return planned;
+    const stations = planned.stations.map(
+      (station) =>
+        ({
+          ...station,
+          lessons: lessons.filter((lesson) => lesson.station === station.id),
+        }) as AnyStationPlan,
+    );
+    return { ...planned, stations };
   });
   findings.push(...judgeDrives(job, parts));
   return { jobId: job.id, name: job.name, units: job.units, parts, findings };

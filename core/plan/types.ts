@@ -11,6 +11,7 @@ import type { InspectDetail } from '../inspect/index.ts';
 import type { LeadDetail } from '../lead/index.ts';
 import type { SafeReadings, SetupDetail } from '../setup/index.ts';
 import type { SpacingDetail } from '../spacing/index.ts';
+import type { Lesson } from '../shop/index.ts';
 import type { Moved, Settled, StationId, StationState, StationWork } from '../station/index.ts';
 import type { UnitSystem } from '../units/index.ts';
 import type { RimDetail, WheelDetail } from '../wheel/index.ts';
@@ -47,6 +48,8 @@ export interface StationPlan<Id extends StationId = StationId> extends Omit<
   readonly complete: boolean;
   /** What moved since it was settled. */
   readonly moved: readonly Moved[];
+  /** What was learnt before that concerns it. */
+  readonly lessons: readonly Lesson[];
   /** The answer to keep when the person settles it now. */
   readonly toSettle: Settled;
 }

@@ -13,6 +13,7 @@ export {
 } from './fold.ts';
 export { freezeRun } from './freeze.ts';
 export { chordOver, chordSays, dueCheck, type ChordCheck, type ChordSays } from './halfway.ts';
+export { digestOf, runDigestSchema, type RunDigest } from './digest.ts';
 export { asksLanding, cycleOf, CYCLE_WORDS, type CycleStep } from './cycle.ts';
 export { paceOf, type Pace } from './pace.ts';
 export { placeOf, roundOf } from './places.ts';

@@ -1,6 +1,6 @@
 import type { Issue } from '../findings/index.ts';
 import type { Job } from '../job/index.ts';
-import type { Run, RunEvent, RunSummary } from '../run/index.ts';
+import type { Run, RunDigest, RunEvent, RunSummary } from '../run/index.ts';
 import type { Equipment } from '../shop/index.ts';
 
 /** What the server answers with: one shape for both ends of the wire. */
@@ -46,6 +46,34 @@ export interface StoredRun {
   readonly summary: RunSummary;
   readonly startedAt: string;
   readonly updatedAt: string;
+}
+
+/** A run as the logbook lists it. */
+export interface LogEntry {
+  readonly runId: string;
+  readonly jobId: string;
+  readonly partId: string;
+  readonly startedAt: string;
+  readonly updatedAt: string;
+  readonly digest: RunDigest;
+}
+
+/** A page of the logbook: the run, what was measured on its part since, and runs linked with it. */
+export interface LogPage extends LogEntry {
+  readonly readings: readonly { readonly label: string; readonly text: string }[];
+  readonly verdict: string | null;
+  readonly continuedBy: readonly string[];
+}
+
+/** What a restore did. */
+export interface Restored {
+  readonly jobs: number;
+  /** Jobs that stood here otherwise; that version of each is kept. */
+  readonly changed: number;
+  readonly runs: number;
+  readonly counts: number;
+  /** File in the data folder with the workshop as it stood. */
+  readonly aside: string;
 }
 
 export interface EventsPage {

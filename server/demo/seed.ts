@@ -1,4 +1,4 @@
-import { foldRun, type RunAct, type RunEvent } from '../../core/run/index.ts';
+import { foldRun, type Piece, type RunAct, type RunEvent } from '../../core/run/index.ts';
 import type { Services } from '../routes/index.ts';
 import { demoShop } from './shop.ts';
 import { demoJobs, type DemoJob } from './workshop.ts';
@@ -8,9 +8,10 @@ export async function seedDemo({ jobs, runs, shop }: Services): Promise<void> {
   const stored = [...(await jobs.list(false)), ...(await jobs.list(true))];
   if (stored.length > 0) return;
   await shop.save(0, demoShop);
-  for (const { job, run } of demoJobs()) {
+  for (const { job, proof, run } of demoJobs()) {
     const { revision } = await jobs.save(0, job);
-    if (run) await seedRun(runs, job.id, revision, run);
+    if (proof) await seedRun(runs, job.id, revision, proof, { kind: 'proof', name: 'brass offcut' });
+    if (run) await seedRun(runs, job.id, revision, run, { kind: 'work', name: '' });
   }
 }
 
@@ -19,8 +20,14 @@ async function seedRun(
   jobId: string,
   revision: number,
   made: NonNullable<DemoJob['run']>,
+  piece: Piece,
 ): Promise<void> {
-  const { run } = await runs.start(jobId, { id: `run-${jobId}`, partId: 'p1', revision });
+  const { run } = await runs.start(jobId, {
+    id: piece.kind === 'proof' ? `proof-${jobId}` : `run-${jobId}`,
+    partId: 'p1',
+    revision,
+    piece,
+  });
   const events: RunEvent[] = [];
   const add = (act: RunAct) => {
     const n = events.length + 1;
@@ -30,7 +37,7 @@ async function seedRun(
       device: 'demo-screen',
       deviceSeq: n,
       lastSeen: {},
-      clientTime: new Date(Date.UTC(2026, 10, 12, 9, 0, 40 * n)).toISOString(),
+      clientTime: new Date(Date.UTC(2026, 10, piece.kind === 'proof' ? 11 : 12, 9, 0, (piece.kind === 'proof' ? 32 : 40) * n)).toISOString(),
       ...act,
     } as RunEvent);
   };
@@ -40,6 +47,10 @@ async function seedRun(
     add({ kind: 'stroke', round: next.round, index: next.index, stage });
   for (const text of made.notes ?? [])
     add({ kind: 'note', round: next?.round ?? 1, index: next?.index ?? 1, text });
+  if (made.interrupted) {
+    add({ kind: 'pause' });
+    add({ kind: 'resume', ids: [events.at(-1)!.id], reason: made.interrupted });
+  }
   if (made.paused) add({ kind: 'pause' });
   if (made.closed) add({ kind: 'closed', fits: true });
   await runs.append(run.id, events);

@@ -109,6 +109,15 @@ export const demoShop: Equipment = {
       length: measure('45', 'mm'),
     },
   ],
+  lessons: [
+    {
+      id: 'lesson-key',
+      text: 'Key it: the bare mandrel slipped at space 51.',
+      about: { kind: 'mandrel', id: 'mandrel-12' },
+      station: 'setup',
+      from: 'Lens drive, second wheel, proof piece, 11 Nov 2026',
+    },
+  ],
   heads: [
     ...STOCK_EQUIPMENT.heads.map((head) => ({ ...head, centreHeight: measure('125', 'mm') })),
     STOCK_ROTARY,

@@ -34,7 +34,11 @@ export interface DemoJob {
     readonly notes?: readonly string[];
     readonly paused?: true;
     readonly closed?: true;
+    /** What it was interrupted by. */
+    readonly interrupted?: string;
   } | null;
+  /** A run in scrap before it. */
+  readonly proof?: DemoJob['run'];
 }
 
 /** A gear that was brought in broken: what was read off it, and what it was taken for. */
@@ -354,7 +358,8 @@ export function demoJobs(): readonly DemoJob[] {
           },
         ),
       ),
-      run: { cuts: 40, notes: ['Blank keyed to the mandrel.'] },
+      proof: { cuts: 124, notes: ['Bare mandrel slipped at space 51 of the rough round; drawn up and gone on.'], closed: true },
+      run: { cuts: 40, notes: ['Blank keyed to the mandrel.'], interrupted: 'Telephone' },
     },
   ];
 }

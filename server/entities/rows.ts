@@ -24,7 +24,10 @@ export class KeptVersionRow {
 
 /** A run as frozen at its start, and its state as folded at the last append. */
 export class RunRow {
+  [OptionalProps]?: 'digest';
   id!: string;
+  /** What the logbook says of it; empty until it is made. */
+  digest!: string;
   jobId!: string;
   partId!: string;
   document!: string;
@@ -88,6 +91,7 @@ export const entities = [
       jobId: text,
       partId: text,
       document: text,
+      digest: { ...text, default: '' },
       summary: text,
       startedAt: text,
       updatedAt: text,

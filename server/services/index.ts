@@ -1,3 +1,5 @@
+export { BackupService } from './backup.ts';
+export { LogService } from './log.ts';
 export { JobService } from './jobs.ts';
 export { RunService } from './runs.ts';
 export { ShopService } from './shop.ts';

@@ -2,6 +2,7 @@ import type { EntityManager } from '@mikro-orm/libsql';
 import { plan } from '../../core/plan/index.ts';
 import {
   checkEvent,
+  digestOf,
   foldRun,
   freezeRun,
   runEventSchema,
@@ -75,6 +76,7 @@ export class RunService {
       partId: given.partId,
       document: JSON.stringify(frozen.value),
       summary: JSON.stringify(summarise(foldRun(frozen.value, []))),
+      digest: JSON.stringify(digestOf(frozen.value, [])),
       startedAt: at,
       updatedAt: at,
     });
@@ -128,8 +130,11 @@ export class RunService {
           document: JSON.stringify(event),
         });
       }
-      const summary = summarise(foldRun(run, [...known, ...fresh]));
-      em.assign(row, { summary: JSON.stringify(summary), updatedAt: new Date().toISOString() });
+      const all = [...known, ...fresh];
+      const state = foldRun(run, all);
+      const summary = summarise(state);
+      const digest = JSON.stringify(digestOf(run, all, state));
+      em.assign(row, { summary: JSON.stringify(summary), digest, updatedAt: new Date().toISOString() });
       await em.flush();
       const last = await em.findOne(RunEventRow, { runId: id }, { orderBy: { arrival: 'desc' } });
       return { summary, arrival: last?.arrival ?? 0 };

@@ -1,4 +1,4 @@
-import { equipmentToToday, equipmentSchema, STOCK_EQUIPMENT, type Equipment } from '../../core/shop/index.ts';
+import { shopToToday, equipmentSchema, STOCK_EQUIPMENT, type Equipment } from '../../core/shop/index.ts';
 import type { StoredShop } from '../../core/wire/index.ts';
 import { ShopRow } from '../entities/index.ts';
 import { Refused } from '../problems.ts';
@@ -16,7 +16,7 @@ export class ShopService {
     if (!row) return { revision: 0, equipment: STOCK_EQUIPMENT };
     return {
       revision: row.revision,
-      equipment: equipmentSchema.parse(equipmentToToday(JSON.parse(row.document))),
+      equipment: equipmentSchema.parse(shopToToday(JSON.parse(row.document))),
     };
   }
 

@@ -104,6 +104,15 @@ function StationSays({ station }: { readonly station: AnyStationPlan }) {
   );
   return (
     <>
+      {station.lessons.length > 0 && (
+        <Notice tone="note" word="Learnt before:">
+          {station.lessons.map(({ id, text, from }) => (
+            <span key={id} className="moved">
+              {text} {from && <span className="soft">{from}</span>}
+            </span>
+          ))}
+        </Notice>
+      )}
       {station.moved.length > 0 && (
         <Notice tone="query" word="Moved since it was settled:">
           {station.moved.map(({ key, label, from, to }) => (

@@ -28,6 +28,7 @@ export function Shell({ children, tools, here }: ShellProps) {
             Bench
           </NavLink>
           <NavLink to="/shop">Shop</NavLink>
+          <NavLink to="/log">Logbook</NavLink>
           <NavLink to="/counts">Counts</NavLink>
           <NavLink to="/chart">Check a chart</NavLink>
           {here && <span aria-current="page">{here}</span>}

@@ -1,10 +1,10 @@
 import { Button, Checkbox, Segmented, Select } from 'antd';
 import { useId } from 'react';
-import { readRatio, type Equipment, type Head } from '../../core/shop/index.ts';
+import { lengthCellText, readRatio, type Equipment, type Head } from '../../core/shop/index.ts';
 import { decimalText, dmsText, exact } from '../../core/units/index.ts';
 import { KeptField } from './KeptField.tsx';
 import { PlatesEditor } from './PlatesEditor.tsx';
-import { readName, readWhole } from './readings.ts';
+import { readLength, readName, readWhole } from './readings.ts';
 import { RingsEditor } from './RingsEditor.tsx';
 import { replaced, type ShopProps } from './shopProps.ts';
 
@@ -28,6 +28,13 @@ export function HeadEditor({ head, equipment, edit, onRemove }: HeadEditorProps)
           read={readRatio}
           onKeep={(ratio) => set({ ratio })}
           echo={`${decimalText(exact(head.ratio))} turns of the crank for one of the spindle; one turn is ${dmsText(exact(360).div(head.ratio))}`}
+        />
+        <KeptField
+          label="Table to the middle of its spindle"
+          kept={lengthCellText(head.centreHeight)}
+          read={readLength('The height of its centre')}
+          onKeep={(centreHeight) => set({ centreHeight })}
+          echo="For the set-up. May be left empty."
         />
       </div>
       <Segmented

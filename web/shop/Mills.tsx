@@ -13,11 +13,12 @@ import {
 import { Length, LengthField } from '../fields/index.ts';
 import { CsvTools } from './CsvTools.tsx';
 import { KeptField } from './KeptField.tsx';
+import { MachineFields } from './MachineFields.tsx';
 import { ListOf } from './ListOf.tsx';
 import { readLength, readName, readWhole } from './readings.ts';
 import { freshName, replaced, without, type ShopProps } from './shopProps.ts';
 
-/** Mills, as far as dividing needs them: the screw of the long table travel. */
+/** Mills: their screws and dials, how the table swings, speeds, feeds and room. */
 export function Mills({ equipment, edit, remove }: ShopProps) {
   const { mills } = equipment;
   const [chosen, setChosen] = useState<string | null>(null);
@@ -172,6 +173,7 @@ function MillEditor({ mill, keep, onRemove }: MillEditorProps) {
           Its head tilts sideways, to take a stub arbor along a helix
         </Checkbox>
       </fieldset>
+      <MachineFields mill={mill} keep={keep} />
       <p>
         <Button danger onClick={onRemove}>
           Take {mill.name} out of the shop

@@ -9,6 +9,8 @@ import { Cutters } from './Cutters.tsx';
 import { GearSets } from './GearSets.tsx';
 import { Heads } from './Heads.tsx';
 import { Lathes } from './Lathes.tsx';
+import { Mandrels } from './Mandrels.tsx';
+import { Materials } from './Materials.tsx';
 import { Mills } from './Mills.tsx';
 import { Motors } from './Motors.tsx';
 import type { ShopProps } from './shopProps.ts';
@@ -21,6 +23,8 @@ const TABLES = [
   { id: 'motors', title: 'Motors', Table: Motors },
   { id: 'mills', title: 'Mills', Table: Mills },
   { id: 'lathes', title: 'Lathes', Table: Lathes },
+  { id: 'materials', title: 'Materials', Table: Materials },
+  { id: 'mandrels', title: 'Mandrels', Table: Mandrels },
 ] as const;
 
 /** What the shop has: the ground of every plan. Jobs keep their own copy of what they were planned with. */

@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '../../core/findings/index.ts';
-import { lengthCell } from '../../core/shop/index.ts';
+import { leadFromThreads, lengthCell, readCuttingSpeed } from '../../core/shop/index.ts';
 import { measure, parseCount, parsePositiveLength, type Measure } from '../../core/units/index.ts';
 
 /** A name of 1 to 80 signs. */
@@ -23,3 +23,17 @@ export const readLength =
     const read = parsePositiveLength(given, what);
     return read.ok ? ok(given) : read;
   };
+
+/** The lead of a screw, as a length or by its threads to the inch; may be left empty. */
+export const readScrewLead =
+  (what: string) =>
+  (typed: string): Result<Measure> => {
+    const threads = leadFromThreads(typed);
+    return threads ? ok(threads) : readLength(what)(typed);
+  };
+
+/** A cutting speed, kept as it is typed. */
+export function readSpeedText(typed: string): Result<string> {
+  const read = readCuttingSpeed(typed);
+  return read.ok ? ok(typed.trim().slice(0, 40)) : read;
+}

@@ -9,6 +9,9 @@ import type {
   StoredJob,
   StoredRun,
   StoredShop,
+  LogEntry,
+  LogPage,
+  Restored,
 } from '../../core/wire/index.ts';
 
 /** The server said no, with its reasons. */
@@ -69,6 +72,10 @@ export const api = {
   runsOf: (jobId: string) => ask<{ runs: StoredRun[] }>(`/jobs/${seg(jobId)}/runs`).then(({ runs }) => runs),
   readRun: (id: string) => ask<StoredRun>(`/runs/${seg(id)}`),
   readEvents: (id: string, after: number) => ask<EventsPage>(`/runs/${seg(id)}/events?after=${after}`),
+  listLog: () => ask<{ runs: LogEntry[] }>('/log').then(({ runs }) => runs),
+  readLog: (id: string) => ask<LogPage>(`/log/${seg(id)}`),
+  backupAddress: '/api/backup',
+  restore: (text: string) => ask<Restored>('/restore', 'POST', text, 'text/plain'),
   appendEvents: (id: string, events: readonly RunEvent[]) =>
     ask<Appended>(`/runs/${seg(id)}/events`, 'POST', { events }),
 };

@@ -2,6 +2,6 @@ export { api, AwayError, ProblemError } from './api.ts';
 export { forgetDraft, keepDraft, keptDraft, keptDrafts, type KeptDraft } from './keptDrafts.ts';
 export { keys } from './keys.ts';
 export { usePreferences } from './preferences.ts';
-export { useJobs, useRun, useRunsOf, useShop } from './queries.ts';
+export { useJob, useJobs, useLog, useLogPage, useRun, useRunsOf, useShop } from './queries.ts';
 export { queryClient } from './queryClient.ts';
 export { useShopSave, type ShopSave } from './shopSave.ts';

@@ -4,5 +4,7 @@ export const keys = {
   job: (id: string) => ['job', id] as const,
   shop: ['shop'] as const,
   runsOf: (jobId: string) => ['runs-of', jobId] as const,
+  log: ['log'] as const,
+  logPage: (id: string) => ['log', id] as const,
   run: (id: string) => ['run', id] as const,
 };

@@ -26,3 +26,7 @@ export const useRunsOf = (jobId: string, enabled: boolean) =>
   });
 export const useRun = (id: string) =>
   useQuery({ queryKey: keys.run(id), queryFn: () => api.readRun(id), staleTime: Infinity });
+export const useLog = () => useQuery({ queryKey: keys.log, queryFn: api.listLog, refetchOnMount: 'always' });
+export const useLogPage = (id: string) =>
+  useQuery({ queryKey: keys.logPage(id), queryFn: () => api.readLog(id), refetchOnMount: 'always' });
+export const useJob = (id: string) => useQuery({ queryKey: keys.job(id), queryFn: () => api.readJob(id) });

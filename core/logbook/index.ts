@@ -1,0 +1,10 @@
+export {
+  compareRuns,
+  logTable,
+  outcomeOf,
+  OUTCOMES,
+  searchLog,
+  type ComparedLine,
+  type LogFilter,
+  type Outcome,
+} from './search.ts';

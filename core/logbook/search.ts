@@ -1,0 +1,120 @@
+import type { LogEntry } from '../wire/index.ts';
+
+/** How a run ended, or where it stands. */
+export type Outcome = 'closes' | 'does-not-close' | 'going' | 'not-begun';
+
+export const OUTCOMES: Readonly<Record<Outcome, string>> = {
+  closes: 'cut, and it closes',
+  'does-not-close': 'does not close',
+  going: 'begun',
+  'not-begun': 'not begun',
+};
+
+export function outcomeOf({ closed, done }: LogEntry['digest']): Outcome {
+  if (closed !== null) return closed ? 'closes' : 'does-not-close';
+  return done > 0 ? 'going' : 'not-begun';
+}
+
+export interface LogFilter {
+  /** Words that must all be found somewhere on the page. */
+  readonly words: string;
+  readonly outcome: Outcome | 'any';
+  readonly piece: 'any' | 'work' | 'proof';
+}
+
+/** Everything written on a page of the logbook, as one text to search in. */
+function textOf({ digest }: LogEntry): string {
+  const { jobName, gear, move, head, method, piece, card, notes, interruptions } = digest;
+  return [
+    jobName,
+    gear,
+    move,
+    head,
+    method,
+    piece.name,
+    ...card.map(({ title, answer }) => `${title} ${answer}`),
+    ...notes.map(({ text }) => text),
+    ...interruptions.map(({ reason }) => reason),
+  ]
+    .join(' ')
+    .toLowerCase();
+}
+
+/** The runs that fit, in the order they came. */
+export function searchLog(entries: readonly LogEntry[], { words, outcome, piece }: LogFilter): readonly LogEntry[] {
+  const wanted = words.toLowerCase().split(/\s+/).filter((word) => word !== '');
+  return entries.filter((entry) => {
+    if (outcome !== 'any' && outcomeOf(entry.digest) !== outcome) return false;
+    if (piece !== 'any' && entry.digest.piece.kind !== piece) return false;
+    const text = textOf(entry);
+    return wanted.every((word) => text.includes(word));
+  });
+} // prettier-ignore
+
+/** Two runs line by line: what is the same in both, and what is not. */
+export interface ComparedLine {
+  readonly label: string;
+  readonly a: string;
+  readonly b: string;
+  readonly differs: boolean;
+}
+
+const minutes = (seconds: number | null): string => (seconds === null ? '' : `${Math.round(seconds)} s`);
+
+function linesOf({ digest }: LogEntry): ReadonlyMap<string, string> {
+  const { card, piece, rounds, notes, interruptions, checks } = digest;
+  return new Map([
+    ['Job', digest.jobName],
+    ['Work', digest.gear],
+    ['Piece', `${piece.kind === 'proof' ? 'proof ' : ''}${piece.name}`.trim()],
+    ...card.map(({ title, answer }): [string, string] => [title, answer]),
+    ['Rounds', rounds.map(({ name }) => name).join(', ')],
+    ['Move', digest.move],
+    ['Ended', OUTCOMES[outcomeOf(digest)]],
+    ['Cuts', `${digest.done} of ${digest.total}`],
+    ['A space took', minutes(digest.perCut)],
+    ['Counted time', `${Math.round(digest.counted / 60)} min`],
+    ['Taken back', String(digest.takenBack)],
+    ['Interruptions', String(interruptions.length)],
+    [
+      'Half-way',
+      checks.map(({ good }) => (good === null ? 'passed over' : good ? 'good' : 'off')).join(', '),
+    ],
+    ['Notes', notes.map(({ text }) => text).join(' · ')],
+  ]);
+}
+
+export function compareRuns(a: LogEntry, b: LogEntry): readonly ComparedLine[] {
+  const [left, right] = [linesOf(a), linesOf(b)];
+  return [...new Set([...left.keys(), ...right.keys()])].map((label) => {
+    const [one, two] = [left.get(label) ?? '', right.get(label) ?? ''];
+    return { label, a: one, b: two, differs: one !== two };
+  });
+}
+
+/** The logbook as a table for a spreadsheet, its heading first. */
+export function logTable(entries: readonly LogEntry[]): readonly (readonly string[])[] {
+  const heading = ['started', 'job', 'work', 'piece', 'proof', 'head', 'method', 'move', 'spaces', 'rounds', 'cuts', 'of', 'ended', 'seconds a space', 'minutes counted', 'taken back', 'interruptions', 'notes', 'run']; // prettier-ignore
+  const rows = entries.map(({ runId, startedAt, digest }) => [
+    startedAt,
+    digest.jobName,
+    digest.gear,
+    digest.piece.name,
+    digest.piece.kind === 'proof' ? 'yes' : 'no',
+    digest.head,
+    digest.method,
+    digest.move,
+    String(digest.divisions),
+    digest.rounds.map(({ name }) => name).join(' '),
+    String(digest.done),
+    String(digest.total),
+    OUTCOMES[outcomeOf(digest)],
+    digest.perCut === null ? '' : String(Math.round(digest.perCut)),
+    (digest.counted / 60).toFixed(1),
+    String(digest.takenBack),
+    String(digest.interruptions.length),
+    digest.notes.map(({ space, text }) => `${space}: ${text}`).join(' | '),
+    runId,
+  ]);
+  return [heading, ...rows];
+}

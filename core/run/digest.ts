@@ -1,0 +1,112 @@
+import { z } from 'zod';
+import { chordSays, dueCheck } from './halfway.ts';
+import { foldRun, type RunState } from './fold.ts';
+import { intervals, median } from './pace.ts';
+import { sayLanding } from './saying.ts';
+import { pieceSchema, type Run, type RunEvent } from './schema.ts';
+import { inOrder } from './causality.ts';
+
+const placed = { space: z.int(), round: z.int(), at: z.string() };
+
+/** What the logbook keeps of a run: enough to read it by, without a single one of its counts. */
+export const runDigestSchema = z
+  .object({
+    jobName: z.string(),
+    gear: z.string(),
+    piece: pieceSchema,
+    continues: z.string().nullable(),
+    divisions: z.int(),
+    /** The first move in words, and what it is made on. */
+    move: z.string(),
+    method: z.string(),
+    head: z.string(),
+    rounds: z.array(z.object({ name: z.string(), depthMm: z.number().nullable() })),
+    card: z.array(z.object({ number: z.int(), title: z.string(), answer: z.string() })),
+    units: z.enum(['mm', 'in']),
+    done: z.int(),
+    total: z.int(),
+    closed: z.boolean().nullable(),
+    scratch: z.boolean().nullable(),
+    /** First and last count, by the clock of the screen; null before any. */
+    first: z.string().nullable(),
+    last: z.string().nullable(),
+    /** Between counts, interruptions left out; seconds. */
+    counted: z.number(),
+    perCut: z.number().nullable(),
+    takenBack: z.int(),
+    screens: z.int(),
+    notes: z.array(z.object({ ...placed, text: z.string(), reset: z.boolean() })),
+    interruptions: z.array(z.object({ at: z.string(), reason: z.string(), seconds: z.number().nullable() })),
+    checks: z.array(
+      z.object({
+        ...placed,
+        read: z.array(z.number()).nullable(),
+        chord: z.number().nullable(),
+        good: z.boolean().nullable(),
+      }),
+    ),
+    /** Landing holes asked for, and told wrong. */
+    asked: z.int(),
+    wrong: z.int(),
+  })
+  .readonly();
+export type RunDigest = z.infer<typeof runDigestSchema>;
+
+type Of<Kind extends RunEvent['kind']> = Extract<RunEvent, { kind: Kind }>;
+
+/** A pause with what ended it. */
+function interruptionsOf(events: readonly RunEvent[]): RunDigest['interruptions'] {
+  const resumes = events.filter((event): event is Of<'resume'> => event.kind === 'resume');
+  return events.flatMap((event) => {
+    if (event.kind !== 'pause') return [];
+    const end = resumes.find(({ ids }) => ids.includes(event.id));
+    const seconds = end ? (Date.parse(end.clientTime) - Date.parse(event.clientTime)) / 1000 : null;
+    return [{ at: event.clientTime, reason: end?.reason ?? '', seconds: seconds !== null && seconds >= 0 ? seconds : null }]; // prettier-ignore
+  });
+}
+
+/** The page of the logbook for a run. @param state folded from these events; folded here when left out */
+export function digestOf(run: Run, events: readonly RunEvent[], state: RunState = foldRun(run, events)): RunDigest {
+  const ordered = inOrder(events);
+  const takenBack = new Set(ordered.flatMap((event) => (event.kind === 'take-back' ? event.ids : [])));
+  const dones = ordered.filter((event) => event.kind === 'done' && !takenBack.has(event.id));
+  const spaceAt = (event: { round: number; index: number }) =>
+    run.cuts.find((cut) => cut.round === event.round && cut.index === event.index) ?? null;
+  const between = intervals(ordered);
+  const landings = ordered.filter((event): event is Of<'landing'> => event.kind === 'landing');
+  const second = run.cuts[1] ?? run.cuts[0]!;
+  return {
+    jobName: run.jobName,
+    gear: run.gear,
+    piece: run.piece,
+    continues: run.continues?.runId ?? null,
+    divisions: run.divisions,
+    move: sayLanding(run, second.landing).how,
+    method: run.move.method,
+    head: run.head?.name ?? run.mill?.name ?? '',
+    rounds: run.rounds.map(({ name, depthMm }) => ({ name, depthMm })),
+    card: run.card.map((line) => ({ ...line })),
+    units: run.units,
+    done: state.done,
+    total: state.total,
+    closed: state.closed && state.closed.fits,
+    scratch: state.tried && state.tried.fits,
+    first: dones[0]?.clientTime ?? null,
+    last: dones.at(-1)?.clientTime ?? null,
+    counted: between.reduce((sum, seconds) => sum + seconds, 0),
+    perCut: median(between),
+    takenBack: ordered.filter((event) => event.kind === 'done' && takenBack.has(event.id)).length,
+    screens: new Set(ordered.map(({ device }) => device)).size,
+    notes: state.notes.map((note) => ({ space: spaceAt(note)?.space ?? 0, round: note.round, at: note.clientTime, text: note.text, reset: note.reset })),
+    interruptions: interruptionsOf(ordered),
+    checks: ordered.flatMap((event) => {
+      if (event.kind !== 'checked' || takenBack.has(event.id)) return [];
+      const cut = spaceAt(event);
+      const due = cut && dueCheck(run, cut);
+      const good = due && event.read ? event.read.every((read) => { const { slip, odd } = chordSays(due, read); return slip === 0 && !odd; }) : null;
+      return [{ space: cut?.space ?? 0, round: event.round, at: event.clientTime, read: event.read && [...event.read], chord: due?.chord ?? null, good }];
+    }),
+    asked: landings.length,
+    wrong: landings.filter(({ right }) => !right).length,
+  };
+} // prettier-ignore

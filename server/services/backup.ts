@@ -1,0 +1,176 @@
+import { z } from 'zod';
+import { readJob, idSchema, type Job } from '../../core/job/index.ts';
+import type { Issue } from '../../core/findings/index.ts';
+import { plan, whatItIs } from '../../core/plan/index.ts';
+import {
+  checkEvent,
+  digestOf,
+  foldRun,
+  readRun,
+  runEventSchema,
+  summarise,
+  type Run,
+  type RunEvent,
+} from '../../core/run/index.ts';
+import { equipmentSchema, shopToToday, type Equipment } from '../../core/shop/index.ts';
+import type { Restored } from '../../core/wire/index.ts';
+import { randomUUID } from 'node:crypto';
+import { writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { JobRow, KeptVersionRow, RunEventRow, RunRow, ShopRow } from '../entities/index.ts';
+import { Refused } from '../problems.ts';
+import type { Store } from '../store.ts';
+
+export const BACKUP_FORMAT = 'vuelta-workshop';
+const BACKUP_VERSION = 1;
+
+/** Outer shape of a backup; what is in it is checked piece by piece, each of whatever version it is. */
+const backupSchema = z.looseObject({
+  format: z.literal(BACKUP_FORMAT),
+  version: z.int().min(1).max(BACKUP_VERSION),
+  at: z.string(),
+  shop: z.unknown(),
+  jobs: z.array(
+    z.object({ job: z.unknown(), revision: z.int().min(1), archived: z.boolean(), createdAt: z.string(), updatedAt: z.string() }),
+  ),
+  kept: z.array(z.object({ id: idSchema, jobId: idSchema, job: z.unknown(), baseRevision: z.int(), at: z.string() })),
+  runs: z.array(z.object({ run: z.unknown(), startedAt: z.string(), updatedAt: z.string(), events: z.array(z.unknown()) })),
+}); // prettier-ignore
+
+interface ReadBackup {
+  readonly shop: Equipment | null;
+  readonly jobs: readonly { readonly job: Job; readonly revision: number; readonly archived: boolean; readonly createdAt: string; readonly updatedAt: string }[];
+  readonly kept: z.infer<typeof backupSchema>['kept'];
+  readonly runs: readonly { readonly run: Run; readonly startedAt: string; readonly updatedAt: string; readonly events: readonly RunEvent[] }[];
+} // prettier-ignore
+
+const bad = (why: string, code: Issue['code'] = 'not-a-backup'): Refused =>
+  new Refused(422, [{ code, path: '', severity: 'wrong', detail: { why } }]);
+
+/** Reads a whole backup, or says what in it cannot be read. @throws Refused 422 */
+function readBackup(text: string): ReadBackup {
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch {
+    throw bad('it is not whole, or no JSON');
+  }
+  const version = (raw as { version?: unknown } | null)?.version;
+  if (typeof version === 'number' && version > BACKUP_VERSION) throw bad('it is from a later Vuelta');
+  const outer = backupSchema.safeParse(raw);
+  if (!outer.success) throw bad('it is another kind of file');
+  const shop = outer.data.shop === null ? null : equipmentSchema.safeParse(shopToToday(outer.data.shop));
+  if (shop && !shop.success) throw bad('the shop in it is damaged');
+  const jobs = outer.data.jobs.map(({ job, ...rest }) => {
+    const read = readJob(job);
+    if (!read.ok) throw bad(`the job “${String((job as { name?: unknown } | null)?.name ?? '?')}” in it is damaged`);
+    return { ...rest, job: read.value };
+  });
+  const runs = outer.data.runs.map(({ run, events, ...rest }) => {
+    try {
+      const read = readRun(run);
+      const parsed = events.map((event) => runEventSchema.parse(event));
+      if (parsed.some((event) => checkEvent(read, event).length > 0)) throw new Error('strange event');
+      return { ...rest, run: read, events: parsed };
+    } catch {
+      throw bad('a run in it is damaged');
+    }
+  });
+  const known = new Set(jobs.map(({ job }) => job.id));
+  if (runs.some(({ run }) => !known.has(run.jobId))) throw bad('a run in it belongs to no job in it');
+  return { shop: shop ? shop.data : null, jobs, kept: outer.data.kept, runs };
+} // prettier-ignore
+
+/** The whole workshop as one file, and back. */
+export class BackupService {
+  private readonly store: Store;
+  /** Where what stood before a restore is put aside. */
+  private readonly folder: string;
+  constructor(store: Store, folder: string) {
+    this.store = store;
+    this.folder = folder;
+  }
+
+  async write(): Promise<string> {
+    const em = this.store.em.fork();
+    const order = { orderBy: { id: 'asc' } } as const;
+    const [shop, jobs, kept, runs, events] = await Promise.all([
+      em.findOne(ShopRow, { id: 1 }),
+      em.fork().find(JobRow, {}, order),
+      em.fork().find(KeptVersionRow, {}, order),
+      em.fork().find(RunRow, {}, order),
+      em.fork().find(RunEventRow, {}, { orderBy: { arrival: 'asc' } }),
+    ]);
+    const byRun = new Map<string, unknown[]>();
+    for (const { runId, document } of events) {
+      const list = byRun.get(runId) ?? [];
+      list.push(JSON.parse(document));
+      byRun.set(runId, list);
+    }
+    return JSON.stringify({
+      format: BACKUP_FORMAT,
+      version: BACKUP_VERSION,
+      at: new Date().toISOString(),
+      shop: shop ? JSON.parse(shop.document) : null,
+      jobs: jobs.map(({ document, revision, archived, createdAt, updatedAt }) => ({ job: JSON.parse(document), revision, archived, createdAt, updatedAt })),
+      kept: kept.map(({ id, jobId, document, baseRevision, at }) => ({ id, jobId, job: JSON.parse(document), baseRevision, at })),
+      runs: runs.map(({ id, document, startedAt, updatedAt }) => ({ run: JSON.parse(document), startedAt, updatedAt, events: byRun.get(id) ?? [] })),
+    });
+  } // prettier-ignore
+
+  /**
+   * Puts a backup back, all of it or nothing: its shop and its jobs take the place of those here, its counts are added to those
+   * here. Jobs that differ are kept as versions, jobs that are only here stay, and the whole workshop as it stood is put aside as a file.
+   * @throws Refused 422 for a file that cannot be read whole
+   */
+  async restore(text: string): Promise<Restored> {
+    const backup = readBackup(text);
+    const aside = path.join(this.folder, `before-restore-${new Date().toISOString().replace(/[:.]/g, '-')}.json`);
+    writeFileSync(aside, await this.write());
+    return this.store.em.fork().transactional(async (em) => {
+      let changed = 0;
+      let counts = 0;
+      const shopRow = await em.findOne(ShopRow, { id: 1 });
+      const shop = backup.shop ?? (shopRow && equipmentSchema.parse(shopToToday(JSON.parse(shopRow.document))));
+      if (backup.shop) {
+        const document = JSON.stringify(backup.shop);
+        if (shopRow) em.assign(shopRow, { document, revision: shopRow.revision + 1 });
+        else em.create(ShopRow, { id: 1, document, revision: 1 });
+      }
+      for (const { job, revision, archived, createdAt, updatedAt } of backup.jobs) {
+        const document = JSON.stringify(job);
+        const line = [...new Set(plan(job, shop ?? job.equipment).parts.map(whatItIs))].join('; ');
+        const row = await em.findOne(JobRow, { id: job.id });
+        if (!row) em.create(JobRow, { id: job.id, name: job.name, line, document, revision, archived, createdAt, updatedAt });
+        else if (row.document !== document) {
+          em.create(KeptVersionRow, { id: randomUUID(), jobId: row.id, document: row.document, baseRevision: row.revision, at: new Date().toISOString() });
+          em.assign(row, { name: job.name, line, document, archived, revision: Math.max(row.revision, revision) + 1, updatedAt });
+          changed += 1;
+        }
+        await em.flush();
+      }
+      for (const { id, jobId, job, baseRevision, at } of backup.kept)
+        if (!(await em.findOne(KeptVersionRow, { id })) && (await em.findOne(JobRow, { id: jobId })))
+          em.create(KeptVersionRow, { id, jobId, document: JSON.stringify(job), baseRevision, at });
+      for (const { run, startedAt, updatedAt, events } of backup.runs) {
+        const row = await em.findOne(RunRow, { id: run.id });
+        if (!row) {
+          em.create(RunRow, { id: run.id, jobId: run.jobId, partId: run.partId, document: JSON.stringify(run), summary: JSON.stringify(summarise(foldRun(run, events))), digest: JSON.stringify(digestOf(run, events)), startedAt, updatedAt });
+          await em.flush();
+        }
+        const here = await em.find(RunEventRow, { runId: run.id });
+        const ids = new Set(here.map(({ id }) => id));
+        const numbers = new Set(here.map(({ device, deviceSeq }) => `${device} ${deviceSeq}`));
+        const fresh = events.filter(({ id, device, deviceSeq }) => !ids.has(id) && !numbers.has(`${device} ${deviceSeq}`));
+        for (const event of fresh) await em.insert(RunEventRow, { id: event.id, runId: run.id, device: event.device, deviceSeq: event.deviceSeq, document: JSON.stringify(event) });
+        counts += fresh.length;
+        if (row && fresh.length > 0) {
+          const all = [...here.map(({ document }) => runEventSchema.parse(JSON.parse(document))), ...fresh];
+          em.assign(row, { summary: JSON.stringify(summarise(foldRun(run, all))), digest: JSON.stringify(digestOf(run, all)), updatedAt });
+        }
+      }
+      await em.flush();
+      return { jobs: backup.jobs.length, changed, runs: backup.runs.length, counts, aside: path.basename(aside) };
+    });
+  } // prettier-ignore
+}

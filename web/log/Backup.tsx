@@ -1,0 +1,69 @@
+import { Button, Modal } from 'antd';
+import { useRef, useState } from 'react';
+import { plural } from '../../core/units/index.ts';
+import type { Restored } from '../../core/wire/index.ts';
+import { Notice } from '../frame/index.ts';
+import { api, queryClient } from '../state/index.ts';
+
+/** The whole workshop as one file, and back from it. */
+export function Backup() {
+  const input = useRef<HTMLInputElement>(null);
+  const [file, setFile] = useState<File | null>(null);
+  const [busy, setBusy] = useState(false);
+  const [done, setDone] = useState<Restored | null>(null);
+  const [failed, setFailed] = useState<string | null>(null);
+  const restore = async (from: File) => {
+    setBusy(true);
+    setFailed(null);
+    try {
+      setDone(await api.restore(await from.text()));
+      await queryClient.invalidateQueries();
+    } catch (error) {
+      setFailed((error as Error).message);
+    }
+    setBusy(false);
+    setFile(null);
+  };
+  return (
+    <section className="backup" aria-label="The whole workshop">
+      <h2>The whole workshop</h2>
+      <p>Shop, jobs, runs and every count in one file, readable without Vuelta. Keep one away from this machine.</p>
+      <p className="backup-buttons">
+        <a className="use-button" href={api.backupAddress} download>
+          Save a backup
+        </a>
+        <Button onClick={() => input.current?.click()}>Put a backup back…</Button>
+      </p>
+      <input
+        ref={input}
+        type="file"
+        accept=".json,application/json"
+        aria-label="Backup file"
+        hidden
+        onChange={({ target }) => {
+          setFile(target.files?.[0] ?? null);
+          target.value = '';
+        }}
+      />
+      {failed && <Notice tone="wrong">{failed}</Notice>}
+      {done && (
+        <Notice tone="note">
+          Put back: {plural(done.jobs, 'job')}, {plural(done.runs, 'run')}, {plural(done.counts, 'count')} that were not here. {done.changed > 0 && `${plural(done.changed, 'job')} stood here otherwise; that version is kept with each.`} The workshop as it stood is in {done.aside}, in the data folder.
+        </Notice>
+      )}
+      <Modal open={file !== null} title="Put this backup back?" onCancel={() => setFile(null)} footer={null}>
+        <p>
+          The shop and the jobs in <b>{file?.name}</b> take the place of those here; counts are added, never taken away. Jobs that are only here stay. Before anything is changed, the workshop as it stands is put aside as a file.
+        </p>
+        <div className="notice-actions">
+          <Button type="primary" size="large" loading={busy} onClick={() => file && void restore(file)}>
+            Put it back
+          </Button>
+          <Button size="large" onClick={() => setFile(null)}>
+            Leave everything as it is
+          </Button>
+        </div>
+      </Modal>
+    </section>
+  );
+} // prettier-ignore

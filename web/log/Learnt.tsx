@@ -1,0 +1,115 @@
+import { Button, Input, Select } from 'antd';
+import { useId, useState } from 'react';
+import type { Part } from '../../core/job/index.ts';
+import type { Equipment, Lesson } from '../../core/shop/index.ts';
+import { STATIONS, type StationId } from '../../core/station/index.ts';
+import type { LogPage } from '../../core/wire/index.ts';
+import { editShop } from '../edits/index.ts';
+import { newId } from '../frame/index.ts';
+import { useJob, useShop } from '../state/index.ts';
+import { dayText } from './words.ts';
+
+interface About {
+  readonly kind: Lesson['about']['kind'];
+  readonly id: string;
+  readonly label: string;
+  readonly station: StationId;
+}
+
+const KINDS: Readonly<Record<Part['kind'], string>> = {
+  spur: 'every gear',
+  divide: 'every division',
+  worm: 'every worm',
+  wheel: 'every worm wheel',
+};
+
+/** What a lesson from this part can be about: what it was cut with, its kind, or everything. */
+function aboutsOf(part: Part, shop: Equipment): About[] {
+  const named = (kind: About['kind'], things: readonly { id: string; name: string }[], id: string | null | undefined, station: StationId): About[] => {
+    const thing = things.find((each) => each.id === id);
+    return thing ? [{ kind, id: thing.id, label: thing.name, station }] : [];
+  };
+  const general: About[] = [
+    { kind: 'part', id: part.kind, label: KINDS[part.kind], station: part.kind === 'worm' ? 'worm' : 'setup' },
+    { kind: 'all', id: '', label: 'everything', station: part.kind === 'worm' ? 'worm' : 'cut' },
+  ];
+  if (part.kind === 'worm') return [...named('lathe', shop.lathes, part.lathe.latheId, 'lathe'), ...general];
+  return [
+    ...named('mandrel', shop.mandrels, part.setup.mandrelId, 'setup'),
+    ...named('head', shop.heads, part.dividing.headId, 'dividing'),
+    ...('cutter' in part ? named('cutter', shop.cutters, part.cutter.cutterId, 'cutter') : []),
+    ...named('mill', shop.mills, part.dividing.millId, 'setup'),
+    ...named('material', shop.materials, part.setup.materialId, 'setup'),
+    ...general,
+  ];
+} // prettier-ignore
+
+/** What was learnt from a run: tied to what it concerns, and said again there next time. */
+export function Learnt({ page }: { readonly page: LogPage }) {
+  const id = useId();
+  const shop = useShop();
+  const job = useJob(page.jobId);
+  const [text, setText] = useState('');
+  const [chosen, setChosen] = useState(0);
+  const [station, setStation] = useState<StationId | null>(null);
+  const [failed, setFailed] = useState<string | null>(null);
+  const part = job.data?.job.parts.find((each) => each.id === page.partId);
+  if (!shop.data || !part) return null;
+  const { equipment } = shop.data;
+  const abouts = aboutsOf(part, equipment);
+  const about = abouts[chosen] ?? abouts[0]!;
+  const where = station ?? about.station;
+  const from = `${page.digest.jobName}, ${dayText(page.startedAt)}`.slice(0, 200);
+  const keep = () => {
+    const lesson: Lesson = { id: newId(), text: text.trim(), about: { kind: about.kind, id: about.id }, station: where, from };
+    const why = editShop((now) => ({ ...now, lessons: [...now.lessons, lesson] }));
+    setFailed(why);
+    if (!why) setText('');
+  };
+  const learnt = equipment.lessons.filter((lesson) => abouts.some(({ kind, id: of }) => kind === lesson.about.kind && of === lesson.about.id));
+  return (
+    <section aria-label="What was learnt" className="learnt">
+      <h3>What was learnt</h3>
+      {learnt.length > 0 && (
+        <ul className="learnt-list">
+          {learnt.map((lesson) => (
+            <li key={lesson.id}>
+              <span>
+                <b>{lesson.text}</b>{' '}
+                <small className="soft">
+                  {abouts.find(({ kind, id: of }) => kind === lesson.about.kind && of === lesson.about.id)?.label}, at {STATIONS[lesson.station].title}. {lesson.from}
+                </small>
+              </span>
+              <Button size="small" onClick={() => setFailed(editShop((now) => ({ ...now, lessons: now.lessons.filter((other) => other.id !== lesson.id) })))} aria-label={`Strike out: ${lesson.text}`}>
+                strike out
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <label htmlFor={id}>To be said again next time</label>
+      <Input id={id} size="large" maxLength={400} value={text} onChange={({ target }) => setText(target.value)} placeholder="Key it: the bare mandrel slipped" autoComplete="off" />
+      <div className="learnt-where">
+        <Select aria-label="It is about" value={abouts.indexOf(about)} onChange={(i) => { setChosen(i); setStation(null); }} options={abouts.map(({ label }, i) => ({ value: i, label }))} />
+        <Select aria-label="Said at" value={where} onChange={setStation} options={stationsOf(part.kind).map((each) => ({ value: each, label: `at ${STATIONS[each].title}` }))} />
+        <Button type="primary" onClick={keep} disabled={text.trim() === ''}>
+          Write it down
+        </Button>
+      </div>
+      {failed && <p className="field-issue is-wrong">✕ {failed}</p>}
+    </section>
+  );
+} // prettier-ignore
+
+const stationsOf = (kind: Part['kind']): readonly StationId[] => {
+  switch (kind) {
+    case 'spur':
+      return ['gear', 'blank', 'cutter', 'dividing', 'lead', 'setup', 'cut', 'inspect'];
+    case 'divide':
+      return ['spacing', 'dividing', 'setup', 'cut'];
+    case 'worm':
+      return ['drive', 'lathe', 'worm'];
+    case 'wheel':
+      return ['drive', 'wheelBlank', 'cutter', 'dividing', 'wheel', 'setup', 'cut'];
+  }
+};

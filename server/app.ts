@@ -5,6 +5,7 @@ import express, { type ErrorRequestHandler, type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { notFound, problemOf, Refused } from './problems.ts';
+import { hostCheck, type Pairing } from './pairing.ts';
 import { apiRouter, type Services } from './routes/index.ts';
 
 /** Largest body taken: a job of twenty parts is some tens of kB, a day's count of events some hundreds. */
@@ -45,11 +46,19 @@ function asRefused(error: unknown): Refused | null {
   return null;
 }
 
+/** Who may come in, and under what name. */
+export interface Gate {
+  readonly host: string;
+  /** Null while only this machine can reach the server. */
+  readonly pairing: Pairing | null;
+}
+
 /** The whole web server: the API, and the page for everything else. */
-export function createApp(services: Services, log: Logger, webFolder: string): Express {
+export function createApp(services: Services, log: Logger, webFolder: string, gate: Gate): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(headers);
+  app.use(hostCheck(gate.host));
   app.use((request, response, next) => {
     const started = performance.now();
     response.on('finish', () => {
@@ -68,6 +77,10 @@ export function createApp(services: Services, log: Logger, webFolder: string): E
     response.set('cache-control', 'no-store');
     next();
   });
+  // who is not let in sends no large bodies either; the code itself is a few bytes
+  app.use('/api/pair', express.json({ limit: '1kb' }));
+  if (gate.pairing) app.use('/api', gate.pairing.guard);
+  else app.get('/api/pairing', (_, response) => void response.json({ code: null, paired: true }));
   app.use('/api/restore', express.text({ limit: BACKUP_LIMIT, type: () => true }));
   app.use('/api/jobs/import', express.text({ limit: BODY_LIMIT, type: () => true }));
   app.use('/api', express.json({ limit: BODY_LIMIT }));

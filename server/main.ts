@@ -7,7 +7,6 @@ import { startServer } from './start.ts';
 /** dist/node/server → the project's root. */
 const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../../..');
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' }, pino.destination(2));
-const LOOPBACK = ['127.0.0.1', '::1', 'localhost'];
 
 try {
   const config = readConfig(process.env, process.argv.slice(2), root);
@@ -16,8 +15,12 @@ try {
   console.log(
     `\nVuelta, ${config.workshop === 'demo' ? 'demo workshop' : 'your workshop'}: ${running.address}\nStored in ${storeFile(config)}. Stop with Ctrl-C.\n`,
   );
-  if (!LOOPBACK.includes(config.host))
-    log.warn({ host: config.host }, 'anyone on this network can reach this workshop');
+  if (running.pairingCode)
+    console.log(
+      `Other devices on this network are let in with the code ${running.pairingCode}. It changes at each start.\n`,
+    );
+  if (running.pairingCode)
+    log.warn({ host: config.host }, 'listening beyond this machine: other devices are let in with a code');
 
   let stopping = false;
   const stop = (why: string) => {

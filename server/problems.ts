@@ -20,10 +20,13 @@ export function notFound(what: string, id: string): Refused {
 
 const TITLES: Readonly<Record<number, string>> = {
   400: 'The request cannot be read',
+  401: 'This device is not let in yet',
+  403: 'Not allowed',
   404: 'Not found',
   409: 'In conflict with what is stored',
   413: 'Too large',
   422: 'Something given cannot be used',
+  429: 'Too many tries',
   500: 'A fault in Vuelta',
 };
 

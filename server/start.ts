@@ -7,11 +7,14 @@ import { storeFile, type Config } from './config.ts';
 import { seedDemo } from './demo/index.ts';
 import type { Services } from './routes/index.ts';
 import { BackupService, JobService, LogService, RunService, ShopService } from './services/index.ts';
+import { isLoopback, Pairing } from './pairing.ts';
 import { openStore } from './store.ts';
 
 export interface Running {
   /** `http://127.0.0.1:4810` */
   readonly address: string;
+  /** What lets another device in; null while only this machine can reach it. */
+  readonly pairingCode: string | null;
   stop(): Promise<void>;
 }
 
@@ -36,7 +39,8 @@ export async function startServer(config: Config, log: Logger): Promise<Running>
   };
   if (config.workshop === 'demo') await seedDemo(services);
 
-  const server = createServer(createApp(services, log, config.webFolder));
+  const pairing = isLoopback(config.host) ? null : new Pairing(config.dataFolder);
+  const server = createServer(createApp(services, log, config.webFolder, { host: config.host, pairing }));
   const { port } = await listen(server, config.port, config.host).catch(
     async (error: NodeJS.ErrnoException) => {
       await store.close(true);
@@ -48,6 +52,7 @@ export async function startServer(config: Config, log: Logger): Promise<Running>
   const shown = config.host.includes(':') ? `[${config.host}]` : config.host;
   return {
     address: `http://${shown}:${port}`,
+    pairingCode: pairing?.code ?? null,
     stop: async () => {
       await new Promise<void>((resolve) => {
         server.close(() => resolve());

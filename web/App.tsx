@@ -1,9 +1,10 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { ConfigProvider } from 'antd';
-import { useEffect, useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { PageFault, PageWait } from './frame/PageStates.tsx';
-import { queryClient, usePreferences } from './state/index.ts';
+import { PairDevice } from './frame/PairDevice.tsx';
+import { queryClient, usePreferences, whenUnknownDevice } from './state/index.ts';
 import { antdTheme } from './theme/index.ts';
 
 /** Each page is loaded when it is first opened. */
@@ -52,6 +53,10 @@ const router = createBrowserRouter([
         path: '/log/:runId?',
         lazy: () => import('./log/index.ts').then(({ LogPage }) => ({ Component: LogPage })),
       },
+      {
+        path: '/jobs/:jobId/print',
+        lazy: () => import('./print/index.ts').then(({ PrintPage }) => ({ Component: PrintPage })),
+      },
       { path: '*', Component: PageFault },
     ],
   },
@@ -63,10 +68,12 @@ export function App() {
   useEffect(() => {
     document.documentElement.dataset['shift'] = shift;
   }, [shift]);
+  const [unknown, setUnknown] = useState(false);
+  useEffect(() => whenUnknownDevice(() => setUnknown(true)), []);
   return (
     <QueryClientProvider client={queryClient}>
       <ConfigProvider theme={theme}>
-        <RouterProvider router={router} />
+        {unknown ? <PairDevice /> : <RouterProvider router={router} />}
       </ConfigProvider>
     </QueryClientProvider>
   );

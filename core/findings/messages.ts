@@ -303,6 +303,12 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
   'cut-short': () =>
     'This job file is cut short: it ends in the middle. Copy or download it again; nothing was changed.',
   'not-a-backup': (i) => `This cannot be put back: ${d(i, 'why')}. Nothing was changed.`,
+  'strange-host': (i) =>
+    `“${i.given}” is no name of this workshop’s machine. Ask for it by its own address, or start it with HOST set to this name.`,
+  'not-paired': () => 'This device is not let in yet. Type the code shown on the shop’s own machine.',
+  'pairing-wrong': () =>
+    'That is not the code. It stands on the bench of the shop’s own machine, and changes at each start.',
+  'pairing-wait': () => 'Too many wrong codes. Wait a minute, then read it off again.',
   'not-a-job': () =>
     'This file is JSON, and it is not a Vuelta job: it lacks the mark "format": "vuelta-job".',
   'later-version': (i) =>

@@ -2,5 +2,7 @@ export { chordalTooth, type Chordal } from './chordal.ts';
 export { expectedOf, runoutSays, type AsCut, type Expected, type RunoutSays } from './expect.ts';
 export { angleOfInvolute, overPins, usualPin } from './pins.ts';
 export { CHECKS, inspectSchema, nothingMeasured, type CheckId, type InspectInput } from './schema.ts';
+export { eccentricOf, goodFor, LEAST_READINGS, type Eccentric } from './eccentric.ts';
+export { readRound, roundTextSchema, type RoundText } from './round.ts';
 export { spanOver, transversePressureAngle, usualSpan, type MeasuredGear } from './span.ts';
-export { planInspect, type Check, type InspectDetail, type InspectFacts, type InspectGround } from './station.ts'; // prettier-ignore
+export { planInspect, TOOL_OF, type Check, type InspectDetail, type InspectFacts, type InspectGround } from './station.ts'; // prettier-ignore

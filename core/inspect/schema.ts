@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { roundTextSchema } from './round.ts';
 import { measure, measureSchema, type UnitSystem } from '../units/index.ts';
 
 export const CHECKS = ['outside', 'depth', 'chordal', 'span', 'pins'] as const;
@@ -18,11 +19,15 @@ export const inspectSchema = z
     pins: measureSchema,
     /** Indicator reading all round. */
     runout: measureSchema,
+    /** One way of measuring, taken round the gear at equal steps. */
+    round: z
+      .object({ what: z.enum(['outside', 'depth', 'chordal', 'span', 'pins']), readings: roundTextSchema })
+      .readonly(),
   })
   .readonly();
 export type InspectInput = z.infer<typeof inspectSchema>;
 
 export function nothingMeasured(units: UnitSystem): InspectInput {
   const length = measure('', units);
-  return { pin: length, tolerance: length, outside: length, depth: length, chordal: length, span: length, pins: length, runout: length };
+  return { pin: length, tolerance: length, outside: length, depth: length, chordal: length, span: length, pins: length, runout: length, round: { what: 'span', readings: { typed: '', unit: units } } };
 } // prettier-ignore

@@ -12,11 +12,16 @@ import {
 } from '../units/index.ts';
 import { expectedOf, runoutSays, type Expected, type RunoutSays } from './expect.ts';
 import { usualPin } from './pins.ts';
-import { CHECKS, type CheckId, type InspectInput } from './schema.ts'; // prettier-ignore
+import { CHECKS, type CheckId, type InspectInput } from './schema.ts';
+import { eccentricOf, type Eccentric } from './eccentric.ts';
+import { readRound } from './round.ts';
+import type { MeasuringTool } from '../shop/index.ts'; // prettier-ignore
 
 /** One way of measuring, what it should read, and what was read, as plain data. mm */
 export interface Check {
   readonly id: CheckId;
+  /** Is there a tool for it in the shop? */
+  readonly owned: boolean;
   readonly name: string;
   readonly should: number;
   /** To either side, for the tooth’s tolerance; null where it says nothing of the tooth. */
@@ -41,13 +46,38 @@ export interface InspectDetail {
     readonly by: CheckId;
     readonly thick: number;
     readonly sink: number;
+    /** The same on the dial. */
+    readonly dial: string;
     readonly tolerance: number;
     /** Do all readings say so? */
     readonly agreed: boolean;
   } | null;
   readonly runout: RunoutSays | null;
   readonly pin: number | null;
+  /** Readings round the gear; null while there are none. */
+  readonly round: RoundSays | null;
 }
+
+/** Readings of one kind all round, and what they say of the teeth. mm */
+export interface RoundSays {
+  readonly what: CheckId;
+  readonly name: string;
+  readonly should: number;
+  readonly within: number | null;
+  readonly mean: number;
+  readonly off: Eccentric;
+  /** Too thick by, for each reading; null where it says nothing of the tooth. */
+  readonly thick: readonly (number | null)[];
+}
+
+/** What each way of measuring takes. A span is taken by a caliper too. */
+export const TOOL_OF: Readonly<Record<CheckId, readonly MeasuringTool[]>> = {
+  outside: ['caliper'],
+  depth: ['depth-gauge'],
+  chordal: ['gear-caliper'],
+  span: ['disk-micrometer', 'caliper'],
+  pins: ['pins'],
+};
 
 /** What the gear was cut on. */
 export interface InspectGround {
@@ -56,6 +86,10 @@ export interface InspectGround {
   readonly depth: number;
   readonly faceWidth: number | null;
   readonly cutterTeeth: number;
+  /** What there is to measure with. */
+  readonly tools: readonly MeasuringTool[];
+  /** Says a depth on the dial it is set by. */
+  readonly dial: (mm: number) => string;
 }
 
 const NAMES: Readonly<Record<CheckId, string>> = {
@@ -76,7 +110,7 @@ type Read = Readonly<Record<CheckId | 'pin' | 'tolerance' | 'runout', number | n
 /** Issues: those of the parser; negative */
 function readAll(input: InspectInput): { readonly read: Read; readonly issues: readonly Issue[] } {
   const issues: Issue[] = [];
-  const take = (field: keyof InspectInput, what: string): number | null => {
+  const take = (field: Exclude<keyof InspectInput, 'round'>, what: string): number | null => {
     const length = parseOptionalLength(input[field], what);
     if (!length.ok) issues.push(...at(field, length.issues));
     return length.ok && length.value !== null && (length.value.gt(0) || field === 'runout') ? approx(length.value) : null;
@@ -123,7 +157,7 @@ const OUT = {
 export function planInspect(input: InspectInput, sizes: SpurSizes | null, ground: InspectGround | null, path: string, system: UnitSystem): StationWork<InspectFacts, InspectDetail> {
   const { read, issues: found } = readAll(input);
   const issues: Issue[] = at(path, found);
-  const empty: StationWork<InspectFacts, InspectDetail> = { id: 'inspect', facts: null, answer: 'waits for the gear', values: [], working: [], cautions: [], issues, detail: { checks: [], verdict: null, runout: null, pin: null } };
+  const empty: StationWork<InspectFacts, InspectDetail> = { id: 'inspect', facts: null, answer: 'waits for the gear', values: [], working: [], cautions: [], issues, detail: { checks: [], verdict: null, runout: null, pin: null, round: null } };
   if (!sizes || !ground) return empty;
   const module = approx(sizes.module);
   const tolerance = read.tolerance ?? TOLERANCE_MM;
@@ -134,6 +168,7 @@ export function planInspect(input: InspectInput, sizes: SpurSizes | null, ground
     const thick = reading === null || one.out ? null : one.thick(reading);
     return {
       id: one.id,
+      owned: TOOL_OF[one.id].some((tool) => ground.tools.includes(tool)),
       name: NAMES[one.id],
       should: Number.isFinite(one.should) ? one.should : 0,
       within: one.perThickness === 0 || one.out ? null : Math.abs(one.perThickness) * tolerance,
@@ -147,8 +182,12 @@ export function planInspect(input: InspectInput, sizes: SpurSizes | null, ground
   issues.push(...at(path, far.map(({ id, should }): Issue => ({ code: 'inspect-far', path: id, severity: 'query', given: input[id].typed, detail: { should: lengthText(should, system, 'fine') } }))));
   const told = BEST.map((id) => checks.find((check) => check.id === id)!).filter((check) => check.thick !== null && !far.includes(check));
   const [best] = told;
-  const verdict = best ? { by: best.id, thick: best.thick!, sink: deeperForThinning(Math.max(0, best.thick!), sizes.pressureAngle, ground.cutterTeeth), tolerance, agreed: !told.some((other) => atOdds(other, best.thick!, tolerance)) } : null;
+  const sink = best ? deeperForThinning(Math.max(0, best.thick!), sizes.pressureAngle, ground.cutterTeeth) : 0;
+  const verdict = best ? { by: best.id, thick: best.thick!, sink, dial: ground.dial(sink), tolerance, agreed: !told.some((other) => atOdds(other, best.thick!, tolerance)) } : null;
   issues.push(...at(path, judge(told, verdict, system)));
+  const listed = readRound(input.round.readings);
+  if (!listed.ok) issues.push(...at(`${path}.round`, listed.issues));
+  const round = listed.ok && listed.value.length > 0 ? roundSays(input.round.what, listed.value, checks, expected) : null;
   const runout = read.runout === null ? null : runoutSays(read.runout, sizes);
   const any = CHECKS.some((id) => read[id] !== null) || runout !== null;
   const span = checks.find(({ id }) => id === 'span')!;
@@ -160,7 +199,21 @@ export function planInspect(input: InspectInput, sizes: SpurSizes | null, ground
     working: workingOf(verdict, sizes, ground),
     issues,
     cautions: [{ code: 'stop-to-measure', when: 'Before measuring', text: 'stop the spindle and draw the work clear of the cutter. Measure before the gear leaves the head: there it can still be sunk.' }],
-    detail: { checks, verdict, runout, pin },
+    detail: { checks, verdict, runout, pin, round },
+  };
+} // prettier-ignore
+
+function roundSays(what: CheckId, readings: readonly number[], checks: readonly Check[], expected: readonly Expected[]): RoundSays {
+  const check = checks.find(({ id }) => id === what)!;
+  const one = expected.find(({ id }) => id === what)!;
+  return {
+    what,
+    name: check.name,
+    should: check.should,
+    within: check.within,
+    mean: readings.reduce((sum, r) => sum + r, 0) / readings.length,
+    off: eccentricOf(readings),
+    thick: readings.map((reading) => (one.out ? null : one.thick(reading))),
   };
 } // prettier-ignore
 

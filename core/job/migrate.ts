@@ -73,10 +73,12 @@ function partFromV5(part: unknown, given: unknown): unknown {
 /** Nothing was said of how the work is set up, and there was no scratch round. */
 function partFromV6(part: unknown, given: unknown): unknown {
   if (!isObject(part) || part['kind'] === 'worm') return part;
-  const { cut } = part;
+  const { cut, inspect } = part;
+  const units = given === 'in' ? 'in' : 'mm';
   return {
-    setup: nothingSetUp(given === 'in' ? 'in' : 'mm'),
+    setup: nothingSetUp(units),
     ...part,
+    ...(isObject(inspect) ? { inspect: { round: nothingMeasured(units).round, ...inspect } } : {}),
     cut: isObject(cut) ? { scratch: false, ...cut } : cut,
   };
 }

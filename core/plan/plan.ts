@@ -24,6 +24,7 @@ function planPart(part: Part, job: Job, shop: Equipment): PartPlan {
         cutters,
         mateThinning,
         setup: setupShop(job, shop, part),
+        tools: shop.tools,
       };
       return planSpur(part, on, job.units);
     }

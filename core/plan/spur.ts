@@ -12,10 +12,10 @@ import {
 import { countAim, planDividing, type DividingGround, type Target } from '../dividing/index.ts';
 import { planGear, readGear, type GearReadings, type SpurSizes } from '../gear/index.ts';
 import type { SpurPart } from '../job/index.ts';
-import { planSetup, type SetupShop } from '../setup/index.ts';
+import { depthDialOf, planSetup, type SetupShop } from '../setup/index.ts';
 import { planInspect } from '../inspect/index.ts';
 import { leadCutter, planLead } from '../lead/index.ts';
-import type { FormCutter } from '../shop/index.ts';
+import type { FormCutter, MeasuringTool } from '../shop/index.ts';
 import type { StationWork } from '../station/index.ts';
 import type { ToothForm } from '../toothform/index.ts';
 import { approx, parsePositiveLength, type UnitSystem } from '../units/index.ts';
@@ -31,6 +31,8 @@ export interface SpurGround {
   readonly mateThinning: number;
   readonly cutters: CutterGround;
   readonly setup: SetupShop;
+  /** What there is to measure with. */
+  readonly tools: readonly MeasuringTool[];
 }
 
 /** The job’s own copies, and what the shop has today. */
@@ -156,6 +158,8 @@ export function planSpur(part: SpurPart, on: SpurGround, system: UnitSystem): Pa
           depth: approx(depth),
           faceWidth: face && approx(face),
           cutterTeeth,
+          tools: on.tools,
+          dial: depthDialOf(on.setup.mill, system),
         }
       : null;
   const inspect = planInspect(part.inspect, sizes, asCut, `${path}.inspect`, system);

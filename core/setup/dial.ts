@@ -1,4 +1,4 @@
-import type { Screw } from '../shop/index.ts';
+import type { Mill, Screw } from '../shop/index.ts';
 import {
   approx,
   decimalText,
@@ -50,4 +50,10 @@ export function moveText(mm: number, dial: Dial | null, readout: boolean, system
   const rest = `${decimalText(marks, 1)} ${marks === 1 ? 'mark' : 'marks'}`;
   if (turns === 0) return rest;
   return marks === 0 ? plural(turns, 'turn') : `${plural(turns, 'turn')} + ${rest}`;
+}
+
+/** The screw that sinks the cutter: the knee under an arbor, the cross slide beside an upright spindle. Says a depth on it. */
+export function depthDialOf(mill: Mill | null, system: UnitSystem): (mm: number) => string {
+  const dial = mill && dialOf(mill.axis === 'vertical' ? mill.cross : mill.knee);
+  return (mm) => moveText(mm, dial, mill?.readout ?? false, system);
 }

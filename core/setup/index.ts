@@ -1,10 +1,8 @@
 export { centringsOf, type Centring } from './centring.ts';
-export { dialMove, dialOf, moveText, type Dial, type DialMove } from './dial.ts';
-export { eccentricOf, goodFor, LEAST_READINGS, type Eccentric } from './eccentric.ts';
+export { depthDialOf, dialMove, dialOf, moveText, type Dial, type DialMove } from './dial.ts';
 export { reasonsOf, thrustOf, wantsKey, type Reason, type Thrust } from './holding.ts';
 export { keywayOf, type Keyway } from './keyway.ts';
 export { mandrelFits, type MandrelFit } from './mandrel.ts';
-export { readRound } from './read.ts';
 export { fitsOf, tableNeeds, type Fit, type Room } from './room.ts';
 export { nothingSetUp, setupSchema, type SetupInput } from './schema.ts';
 export { cuttingData, snapDown, type CuttingData } from './speed.ts';

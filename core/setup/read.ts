@@ -1,14 +1,13 @@
-import { at, fail, ok, type Issue, type Result } from '../findings/index.ts';
+import { at, type Issue, type Result } from '../findings/index.ts';
 import {
   approx,
-  measure,
   parseCount,
   parseLength,
   parseOptionalLength,
   parseRatio,
   type Measure,
 } from '../units/index.ts';
-import { LEAST_READINGS } from './eccentric.ts';
+import { readRound } from '../inspect/index.ts';
 import type { SetupInput } from './schema.ts';
 
 /** Everything of the set-up that is a figure, in mm and seconds; null where it is empty or wrong. */
@@ -60,23 +59,6 @@ const LENGTHS = {
 
 /** These may be less than zero: they have a side. */
 const SIDED = ['offset', 'alongTop', 'alongSide'] as const;
-
-const MOST_READINGS = 72;
-
-/**
- * Indicator readings one after another: `0 .02 .05 -.01`, all in one unit.
- * Issues: those of the length parser for each; readings-few
- */
-export function readRound({ typed, unit }: SetupInput['round']): Result<readonly number[]> {
-  const words = typed.split(/[\s;]+|,(?=\s)/).filter((word) => word !== '');
-  if (words.length === 0) return ok([]);
-  const read = words.map((word) => parseLength(measure(word, unit)));
-  const issues = read.flatMap((one) => (one.ok ? [] : one.issues));
-  if (issues.length > 0) return fail(issues[0]!);
-  const few = { code: 'readings-few', path: '', severity: 'wrong', given: String(words.length) } as const;
-  if (words.length < LEAST_READINGS || words.length > MOST_READINGS) return fail(few);
-  return ok(read.map((one) => (one.ok ? approx(one.value) : 0)));
-}
 
 /** Issues: those of the parsers, negative, not-positive, out-of-range, readings-few; paths are fields of the set-up */
 export function readSetup(input: SetupInput): { readonly read: SetupRead; readonly issues: readonly Issue[] } {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { measure, measureSchema, unitSystemSchema, type UnitSystem } from '../units/index.ts';
+import { roundTextSchema } from '../inspect/index.ts';
+import { measure, measureSchema, type UnitSystem } from '../units/index.ts';
 
 const idOrNone = z.string().min(1).max(64).nullable();
 
@@ -54,7 +55,7 @@ export const setupSchema = z
     alongSide: measureSchema,
 
     /** Indicator readings round the blank at equal steps, one after another. */
-    round: z.object({ typed: z.string().max(600), unit: unitSystemSchema }).readonly(),
+    round: roundTextSchema,
 
     /** Speed and feed set by hand; empty: what is found. Turns a minute; length a minute. */
     speedSet: measureSchema,

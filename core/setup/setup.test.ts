@@ -5,9 +5,7 @@ import {
   CLEAR_BY,
   cuttingData,
   dialMove,
-  eccentricOf,
   fitsOf,
-  goodFor,
   keywayOf,
   lagOf,
   minutesFor,
@@ -19,6 +17,7 @@ import {
   timeText,
   type Room,
 } from './index.ts';
+import { eccentricOf, goodFor } from '../inspect/index.ts';
 
 const TAU = 2 * Math.PI;
 

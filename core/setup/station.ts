@@ -1,6 +1,6 @@
 import { at, type Issue } from '../findings/index.ts';
 import type { SpurSizes } from '../gear/index.ts';
-import { runoutSays, type RunoutSays } from '../inspect/index.ts';
+import { eccentricOf, goodFor, runoutSays, type Eccentric, type RunoutSays } from '../inspect/index.ts';
 import {
   readCuttingSpeed,
   readFeeds,
@@ -15,7 +15,6 @@ import { type StationWork } from '../station/index.ts';
 import { approx, parseOptionalLength, type Measure, type UnitSystem } from '../units/index.ts';
 import { centringsOf, type Centring } from './centring.ts';
 import { dialOf, moveText, type Dial } from './dial.ts';
-import { eccentricOf, goodFor, type Eccentric } from './eccentric.ts';
 import { reasonsOf, thrustOf, type Reason, type Thrust } from './holding.ts';
 import { judgeSetup } from './judge.ts';
 import { keywayOf, type Keyway } from './keyway.ts';

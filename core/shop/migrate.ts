@@ -1,4 +1,5 @@
 import { measure } from '../units/index.ts';
+import { MEASURING_TOOLS } from './schema.ts';
 import { BARE_MACHINE, STOCK_MATERIALS, STRAIGHT_TABLE } from './stock.ts';
 
 /** Equipment of some version, its shape not yet checked. */
@@ -83,6 +84,7 @@ export function equipmentFromV6(raw: unknown): unknown {
     materials: [],
     mandrels: [],
     lessons: [],
+    tools: MEASURING_TOOLS,
     ...raw,
     heads: each(raw['heads'], headFromV6),
     mills: each(raw['mills'], millFromV6),

@@ -287,6 +287,17 @@ export const mandrelSchema = z
   .readonly();
 export type Mandrel = z.infer<typeof mandrelSchema>;
 
+/** What teeth can be measured with. */
+export const MEASURING_TOOLS = [
+  'caliper',
+  'depth-gauge',
+  'gear-caliper',
+  'disk-micrometer',
+  'pins',
+  'indicator',
+] as const;
+export type MeasuringTool = (typeof MEASURING_TOOLS)[number];
+
 /** What a lesson is about: one piece of equipment, every part of a kind, or everything. */
 export const LESSON_ABOUT = [
   'all',
@@ -344,6 +355,7 @@ export const equipmentSchema = z
     materials: z.array(materialSchema).max(100).readonly(),
     mandrels: z.array(mandrelSchema).max(200).readonly(),
     lessons: z.array(lessonSchema).max(500).readonly(),
+    tools: z.array(z.enum(MEASURING_TOOLS)).max(20).readonly(),
   })
   .superRefine((equipment, context) => {
     const tell = (path: (string | number)[], message: string) =>
@@ -385,4 +397,5 @@ export const NO_EQUIPMENT: Equipment = {
   materials: [],
   mandrels: [],
   lessons: [],
+  tools: MEASURING_TOOLS,
 };

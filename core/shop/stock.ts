@@ -1,5 +1,6 @@
 import { TWELVE_GEARS } from '../gearing/index.ts';
 import { measure } from '../units/index.ts';
+import { MEASURING_TOOLS } from './schema.ts';
 import type {
   Equipment,
   FormCutter,
@@ -221,4 +222,5 @@ export const STOCK_EQUIPMENT: Equipment = {
   materials: STOCK_MATERIALS,
   mandrels: [],
   lessons: [],
+  tools: MEASURING_TOOLS,
 };

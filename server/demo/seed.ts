@@ -37,7 +37,9 @@ async function seedRun(
       device: 'demo-screen',
       deviceSeq: n,
       lastSeen: {},
-      clientTime: new Date(Date.UTC(2026, 10, piece.kind === 'proof' ? 11 : 12, 9, 0, (piece.kind === 'proof' ? 32 : 40) * n)).toISOString(),
+      clientTime: new Date(
+        Date.UTC(2026, 10, piece.kind === 'proof' ? 11 : 12, 9, 0, (piece.kind === 'proof' ? 32 : 40) * n),
+      ).toISOString(),
       ...act,
     } as RunEvent);
   };

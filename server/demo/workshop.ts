@@ -358,7 +358,11 @@ export function demoJobs(): readonly DemoJob[] {
           },
         ),
       ),
-      proof: { cuts: 124, notes: ['Bare mandrel slipped at space 51 of the rough round; drawn up and gone on.'], closed: true },
+      proof: {
+        cuts: 124,
+        notes: ['Bare mandrel slipped at space 51 of the rough round; drawn up and gone on.'],
+        closed: true,
+      },
       run: { cuts: 40, notes: ['Blank keyed to the mandrel.'], interrupted: 'Telephone' },
     },
   ];

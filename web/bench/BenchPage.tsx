@@ -6,6 +6,7 @@ import { Notice, Shell, useKeys } from '../frame/index.ts';
 import { keptDrafts, useJobs } from '../state/index.ts';
 import { ImportJob } from './ImportJob.tsx';
 import { Interrupted } from './Interrupted.tsx';
+import { PairingCode } from './PairingCode.tsx';
 import { JobRow } from './JobRow.tsx';
 import './bench.css';
 
@@ -62,6 +63,7 @@ export function BenchPage() {
           </button>
         </div>
         <aside className="bench-next on-dye">
+          <PairingCode />
           {interrupted ? <Interrupted job={interrupted} /> : <NothingRunning />}
         </aside>
       </main>

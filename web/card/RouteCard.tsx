@@ -110,7 +110,10 @@ export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteC
         {kept.map((version) => (
           <KeptVersion key={version.id} {...version} />
         ))}
-        <SaveLine />
+        <div className="route-last">
+          <SaveLine />
+          <Link to={`/jobs/${job.id}/print`}>Print</Link>
+        </div>
       </div>
     </section>
   );

@@ -1,4 +1,4 @@
-import type { Eccentric } from '../../core/setup/index.ts';
+import type { Eccentric } from '../../core/inspect/index.ts';
 import { lengthText, type UnitSystem } from '../../core/units/index.ts';
 
 const R = 64;

@@ -34,6 +34,12 @@ export class AwayError extends Error {
   }
 }
 
+let onUnknownDevice = () => {};
+/** Called when the server does not know this device yet. */
+export function whenUnknownDevice(then: () => void): void {
+  onUnknownDevice = then;
+}
+
 async function ask<T>(path: string, method = 'GET', body?: unknown, type = 'application/json'): Promise<T> {
   const init: RequestInit = { method };
   if (body !== undefined) {
@@ -44,6 +50,7 @@ async function ask<T>(path: string, method = 'GET', body?: unknown, type = 'appl
     throw new AwayError();
   });
   const answer: unknown = await response.json().catch(() => ({}));
+  if (response.status === 401) onUnknownDevice();
   if (!response.ok) throw new ProblemError(response.status, answer as Partial<Problem>);
   return answer as T;
 }
@@ -74,6 +81,8 @@ export const api = {
   readEvents: (id: string, after: number) => ask<EventsPage>(`/runs/${seg(id)}/events?after=${after}`),
   listLog: () => ask<{ runs: LogEntry[] }>('/log').then(({ runs }) => runs),
   readLog: (id: string) => ask<LogPage>(`/log/${seg(id)}`),
+  readPairing: () => ask<{ code: string | null; paired: boolean }>('/pairing'),
+  pair: (code: string) => ask<{ paired: boolean }>('/pair', 'POST', { code }),
   backupAddress: '/api/backup',
   restore: (text: string) => ask<Restored>('/restore', 'POST', text, 'text/plain'),
   appendEvents: (id: string, events: readonly RunEvent[]) =>

@@ -1,4 +1,4 @@
-export { api, AwayError, ProblemError } from './api.ts';
+export { api, AwayError, ProblemError, whenUnknownDevice } from './api.ts';
 export { forgetDraft, keepDraft, keptDraft, keptDrafts, type KeptDraft } from './keptDrafts.ts';
 export { keys } from './keys.ts';
 export { usePreferences } from './preferences.ts';

@@ -1,3 +1,8 @@
+import { Checkbox } from 'antd';
+import { MEASURING_TOOLS, type MeasuringTool } from '../../../core/shop/index.ts';
+import { editShop } from '../../edits/index.ts';
+import { PutBack } from './PutBack.tsx';
+import { ReadingsRound } from './ReadingsRound.tsx';
 import type { Check, InspectInput } from '../../../core/inspect/index.ts';
 import { lengthText, type UnitSystem } from '../../../core/units/index.ts';
 import { Length, LengthField } from '../../fields/index.ts';
@@ -5,10 +10,21 @@ import { Fold } from '../../frame/index.ts';
 import type { StationProps } from '../panel.ts';
 import './inspect.css';
 
+const TOOL_NAMES: Readonly<Record<MeasuringTool, string>> = {
+  caliper: 'Caliper',
+  'depth-gauge': 'Depth gauge',
+  'gear-caliper': 'Gear-tooth caliper',
+  'disk-micrometer': 'Disk micrometer',
+  pins: 'Pins or balls, and a micrometer',
+  indicator: 'Indicator',
+};
+
 /** What the gear should measure, what it does, and what that asks for while it is still on the head. */
-export function InspectPanel({ station, part, units, editPart, issuesAt }: StationProps<'inspect'>) {
+export function InspectPanel(props: StationProps<'inspect'>) {
+  const { station, part, units, shop, editPart, issuesAt } = props;
   const { checks, verdict, runout } = station.detail;
   const { inspect } = part;
+  const lacking = checks.filter(({ owned, reading }) => !owned && reading === null);
   const set = (change: Partial<InspectInput>) => editPart((now) => ({ ...now, inspect: { ...now.inspect, ...change } }));
   const at = (field: string) => issuesAt(`parts.${part.id}.inspect.${field}`);
   const mm = (value: number) => lengthText(Math.abs(value), units, 'fine');
@@ -18,7 +34,7 @@ export function InspectPanel({ station, part, units, editPart, issuesAt }: Stati
         <p className="said" aria-live="polite">
           {verdict.thick > verdict.tolerance ? (
             <>
-              Still on the head? Sink <b>{mm(verdict.sink)}</b> more, all the way round. Off it: the pair has {mm(verdict.thick)} less backlash than planned.
+              Still on the head? Sink <b>{mm(verdict.sink)}</b> more, all the way round{verdict.dial !== mm(verdict.sink) && <>: <b>{verdict.dial}</b> of the dial</>}. Off it: the pair has {mm(verdict.thick)} less backlash than planned.
             </>
           ) : verdict.thick < -verdict.tolerance ? (
             <>Undersize by {mm(verdict.thick)}: backlash will be that much more than planned. For a drive that turns one way it may serve.</>
@@ -28,7 +44,7 @@ export function InspectPanel({ station, part, units, editPart, issuesAt }: Stati
         </p>
       )}
       <ul className="inspect-checks" aria-label="Measurements">
-        {checks.map((check) => (
+        {checks.filter(({ owned, reading }) => owned || reading !== null).map((check) => (
           <li key={check.id}>
             <Should check={check} units={units} />
             {check.out ? (
@@ -45,6 +61,8 @@ export function InspectPanel({ station, part, units, editPart, issuesAt }: Stati
         <LengthField label="A tooth may be off by" value={inspect.tolerance} onChange={(tolerance) => set({ tolerance })} issues={at('tolerance')} units={units} hint="Empty: 0.03 mm." />
         <LengthField label="Diameter of the pins" value={inspect.pin} onChange={(pin) => set({ pin })} issues={at('pin')} units={units} hint={station.detail.pin === null ? '' : `Empty: ${lengthText(station.detail.pin, units, 'fine')}, as usual.`} />
       </div>
+      {lacking.length > 0 && <p className="soft">Not with the tools here: {lacking.map(({ name }) => name.toLowerCase()).join(', ')}.</p>}
+      <ReadingsRound {...props} />
       {runout && (
         <p className="said">
           The work runs {mm(runout.eccentric)} off its axis: depth varies by {mm(runout.depth)} either way, tooth thickness by {mm(runout.thickness)}, pitch by up to {mm(runout.pitch)} once round.{' '}
@@ -57,8 +75,17 @@ export function InspectPanel({ station, part, units, editPart, issuesAt }: Stati
           <li>Cut from a bar: part off beyond the face, with the kerf and something to face allowed for. Stacked: take the blanks apart and keep their order.</li>
           <li>Count the teeth once more, by marks of ten.</li>
           <li>Try it in place with its mate, a full turn of the larger, before anything is hardened.</li>
-          <li>Too tight all the same? Indicate it true on the head again, find a space with the cutter by the plate’s fine adjustment, and sink the amount above.</li>
         </ol>
+      </Fold>
+      <PutBack {...props} />
+      <Fold className="schools" summary="What there is to measure with">
+        <div className="inspect-tools">
+          {MEASURING_TOOLS.map((tool) => (
+            <Checkbox key={tool} checked={shop.tools.includes(tool)} onChange={({ target }) => editShop((now) => ({ ...now, tools: MEASURING_TOOLS.filter((each) => (each === tool ? target.checked : now.tools.includes(each))) }))}>
+              {TOOL_NAMES[tool]}
+            </Checkbox>
+          ))}
+        </div>
       </Fold>
     </>
   );

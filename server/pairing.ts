@@ -1,0 +1,103 @@
+import { createHash, randomBytes, randomInt, timingSafeEqual } from 'node:crypto';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import type { RequestHandler } from 'express';
+import type { Issue } from '../core/findings/index.ts';
+import { Refused } from './problems.ts';
+
+const LOOPBACK = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
+const COOKIE = 'vuelta_paired';
+const TRIES = 5;
+const WAIT_MS = 60_000;
+
+export const isLoopback = (host: string): boolean =>
+  host === 'localhost' || LOOPBACK.has(host.replace(/^\[|\]$/g, ''));
+
+const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
+
+const refuse = (status: number, code: Issue['code'], given: string, detail: Issue['detail'] = {}): Refused =>
+  new Refused(status, [{ code, path: '', severity: 'wrong', given, detail }]);
+
+/** The names this server may be asked for by: its own machine's, and the one it was told to listen on. */
+function namesOf(host: string): ReadonlySet<string> {
+  const own = Object.values(os.networkInterfaces()).flatMap((list) =>
+    (list ?? []).map(({ address }) => address),
+  );
+  const name = os.hostname().toLowerCase();
+  return new Set(['localhost', '127.0.0.1', '::1', host.toLowerCase(), ...(isLoopback(host) ? [] : [...own, name, `${name}.local`])]); // prettier-ignore
+}
+
+/**
+ * Refuses requests that come under a strange name: a page elsewhere whose name was bent to this address must not reach the workshop.
+ */
+export function hostCheck(host: string): RequestHandler {
+  const names = namesOf(host);
+  return (request, _response, next) => {
+    const asked = (request.headers.host ?? '').replace(/:\d+$/, '').replace(/^\[|\]$/g, '').toLowerCase(); // prettier-ignore
+    if (names.has(asked)) next();
+    else next(refuse(403, 'strange-host', asked));
+  };
+}
+
+/**
+ * Devices beyond this machine are let in once, with a code that is shown on the machine itself. What lets them in rests with the
+ * store, so that a restart does not lock the tablet out in the middle of a gear.
+ */
+export class Pairing {
+  readonly code = String(randomInt(0, 1_000_000)).padStart(6, '0');
+  private readonly file: string;
+  private readonly paired: Set<string>;
+  private failed = 0;
+  private lockedUntil = 0;
+  private readonly now: () => number;
+
+  constructor(dataFolder: string, now: () => number = Date.now) {
+    this.file = path.join(dataFolder, 'paired.json');
+    this.paired = new Set(existsSync(this.file) ? (JSON.parse(readFileSync(this.file, 'utf8')) as string[]) : []);
+    this.now = now;
+  } // prettier-ignore
+
+  /** @returns the token that lets this device in from now on @throws Refused 403 for a wrong code, 429 after several */
+  pair(code: string): string {
+    if (this.now() < this.lockedUntil) throw refuse(429, 'pairing-wait', '');
+    const [given, own] = [Buffer.from(hashOf(code.replace(/\s/g, ''))), Buffer.from(hashOf(this.code))];
+    if (!timingSafeEqual(given, own)) {
+      this.failed += 1;
+      if (this.failed >= TRIES) {
+        this.failed = 0;
+        this.lockedUntil = this.now() + WAIT_MS;
+      }
+      throw refuse(403, 'pairing-wrong', code);
+    }
+    this.failed = 0;
+    const token = randomBytes(32).toString('hex');
+    this.paired.add(hashOf(token));
+    writeFileSync(this.file, JSON.stringify([...this.paired]), { mode: 0o600 });
+    return token;
+  }
+
+  private knows(cookies: string | undefined): boolean {
+    const token = new RegExp(`(?:^|;\\s*)${COOKIE}=([0-9a-f]{64})`).exec(cookies ?? '')?.[1];
+    return token !== undefined && this.paired.has(hashOf(token));
+  }
+
+  /** Lets in this machine and paired devices; answers /pair and /pairing itself. To be mounted before the API. */
+  readonly guard: RequestHandler = (request, response, next) => {
+    const here = LOOPBACK.has(request.socket.remoteAddress ?? '');
+    if (request.path === '/pairing' && request.method === 'GET')
+      return void response.json({ code: here ? this.code : null, paired: here || this.knows(request.headers.cookie) });
+    if (request.path === '/pair' && request.method === 'POST') {
+      const body = request.body as { code?: unknown } | undefined;
+      try {
+        const token = this.pair(typeof body?.code === 'string' ? body.code : '');
+        response.setHeader('set-cookie', `${COOKIE}=${token}; HttpOnly; SameSite=Strict; Path=/; Max-Age=31536000`);
+        return void response.json({ paired: true });
+      } catch (error) {
+        return next(error);
+      }
+    }
+    if (here || this.knows(request.headers.cookie)) return next();
+    return next(refuse(401, 'not-paired', ''));
+  }; // prettier-ignore
+}

@@ -1,0 +1,124 @@
+import { Button, Segmented } from 'antd';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { useQuery } from '@tanstack/react-query';
+import { plan, type AnyStationPlan, type PartPlan } from '../../core/plan/index.ts';
+import { dmsText, exact, lengthText, type UnitSystem } from '../../core/units/index.ts';
+import type { Value } from '../../core/station/index.ts';
+import { Notice } from '../frame/index.ts';
+import { api, keys, useShop } from '../state/index.ts';
+import './print.css';
+
+type Sheet = 'A4' | 'letter';
+
+/** The route card on paper: every station with its figures and cautions, and a box for every space. */
+export function PrintPage() {
+  const { jobId = '' } = useParams();
+  const [sheet, setSheet] = useState<Sheet>('A4');
+  const shop = useShop();
+  const stored = useQuery({ queryKey: keys.job(jobId), queryFn: () => api.readJob(jobId), refetchOnMount: 'always' });
+  if (stored.isError) return <Notice tone="wrong">{stored.error.message}</Notice>;
+  if (!stored.data || !shop.data) return <p className="page-say">Opening the card…</p>;
+  const { job, revision, updatedAt } = stored.data;
+  const planned = plan(job, shop.data.equipment);
+  return (
+    <main className="print">
+      <style>{`@page { size: ${sheet}; margin: 14mm; }`}</style>
+      <nav className="print-tools">
+        <Link to={`/jobs/${jobId}`}>← Back to the card</Link>
+        <Segmented<Sheet> aria-label="Paper" value={sheet} onChange={setSheet} options={[{ value: 'A4', label: 'A4' }, { value: 'letter', label: 'Letter' }]} />
+        <Button type="primary" size="large" onClick={() => window.print()}>
+          Print
+        </Button>
+      </nav>
+      <div className={`print-sheet is-${sheet}`}>
+        {planned.parts.map((part) => (
+          <PartSheet key={part.id} part={part} name={job.name} units={job.units} foot={`Card no. ${revision}, ${new Date(updatedAt).toLocaleDateString()}`} />
+        ))}
+      </div>
+    </main>
+  );
+} // prettier-ignore
+
+interface PartSheetProps {
+  readonly part: PartPlan;
+  readonly name: string;
+  readonly units: UnitSystem;
+  readonly foot: string;
+}
+
+function PartSheet({ part, name, units, foot }: PartSheetProps) {
+  const cautions = [...new Map(part.stations.flatMap(({ cautions: each }) => each.map((caution) => [caution.code, caution] as const))).values()];
+  return (
+    <section className="print-part">
+      <header>
+        <h1>{name}</h1>
+        {part.name && <p>{part.name}</p>}
+      </header>
+      {part.stations.map((station) => (
+        <StationLines key={station.id} station={station} units={units} />
+      ))}
+      {part.cutting &&
+        part.cutting.rounds.map(({ name: round, depthMm }, i) => (
+          <div key={round} className="print-spaces">
+            <h2>
+              Spaces{part.cutting!.rounds.length > 1 ? `, ${round}` : ''}
+              {depthMm !== null && `, ${lengthText(depthMm, units)} deep`}
+            </h2>
+            <ol className={i === 0 ? '' : 'is-again'}>
+              {Array.from({ length: part.cutting!.divisions }, (_, k) => (
+                <li key={k} className={k === 0 || (k + 1) % 10 === 0 ? 'is-marked' : ''}>
+                  {k + 1}
+                </li>
+              ))}
+            </ol>
+          </div>
+        ))}
+      {cautions.length > 0 && (
+        <div className="print-cautions">
+          {cautions.map(({ code, when, text }) => (
+            <p key={code}>
+              <b>{when}:</b> {text}
+            </p>
+          ))}
+        </div>
+      )}
+      <footer>
+        {foot}. Measured: ______________ &nbsp; Cut by: ______________ &nbsp; Date: ____________
+      </footer>
+    </section>
+  );
+} // prettier-ignore
+
+function StationLines({ station, units }: { readonly station: AnyStationPlan; readonly units: UnitSystem }) {
+  return (
+    <div className="print-station">
+      <h2>
+        <span>{station.number}</span> {station.title}
+        {station.state === 'doubt' && <em> in doubt</em>}
+      </h2>
+      <p className="print-answer">{station.answer}</p>
+      <ul>
+        {station.values.map((value) => (
+          <li key={value.key}>
+            {value.label}: <b>{figure(value, units)}</b>
+          </li>
+        ))}
+      </ul>
+      {station.lessons.map(({ id, text }) => (
+        <p key={id}>Learnt before: {text}</p>
+      ))}
+    </div>
+  );
+}
+
+function figure(value: Value, units: UnitSystem): string {
+  switch (value.kind) {
+    case 'length':
+      return `${lengthText(value.mm, units, 'fine')} (${lengthText(value.mm, units === 'mm' ? 'in' : 'mm', 'fine')})`;
+    case 'angle':
+      return dmsText(exact(value.at));
+    case 'text':
+      return value.text;
+  }
+}

@@ -26,6 +26,10 @@ export class Trial {
     this.#running = await startServer(this.config, pino({ level: 'silent' }));
   }
 
+  get address(): string {
+    return this.#running!.address;
+  }
+
   async stop(): Promise<void> {
     await this.#running?.stop();
     this.#running = null;

@@ -79,7 +79,7 @@ function PageOf({ page }: { readonly page: Page }) {
       </table>
       {(readings.length > 0 || verdict) && (
         <>
-          <h3>Measured</h3>
+          <h3>Measured, as its card has it now</h3>
           <ul>
             {readings.map(({ label, text }) => (
               <li key={label}>

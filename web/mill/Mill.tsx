@@ -38,7 +38,11 @@ export function Mill({ run, state, events, act, link }: MillProps) {
   const [options, setOptions] = useState(false);
   const { eachStep, largeType } = usePreferences();
   const wake = useWakeLock();
-  const { next, last, closed, paused, takeBack, turnsMade, strokeMade, stepsMade, asks, tried } = state;
+  const { next, last, closed, paused, takeBack, turnsMade, strokeMade, stepsMade, tried } = state;
+  /** Where someone opened the check half-way; who has every step asked is stopped for it. */
+  const [checking, setChecking] = useState<number | null>(null);
+  const offered = state.asks === 'chord' && !eachStep && checking !== state.done;
+  const asks = offered ? null : state.asks;
   const inDoubt = state.doubts.some(({ kind }) => kind !== 'events-missing');
   const mayCount = !paused && !inDoubt && !noting && !lost && !wrong && !options;
   /** Is the move to the next space the thing to do now? */
@@ -121,6 +125,15 @@ export function Mill({ run, state, events, act, link }: MillProps) {
               {steps.length > 0 && <CycleSteps steps={steps} made={stepsMade} />}
               <MoveSay run={run} state={state} next={next} last={last} onTurn={turnMade} />
               {landing && <LandingAsk next={next} act={act} />}
+              {offered && (
+                <button
+                  type="button"
+                  className="mill-tick mill-offer"
+                  onClick={() => setChecking(state.done)}
+                >
+                  Half-way: check across while there is metal
+                </button>
+              )}
             </>
           ) : (
             <ClosingSay run={run} state={state} />
@@ -142,6 +155,7 @@ export function Mill({ run, state, events, act, link }: MillProps) {
         run={run}
         state={state}
         mayCount={mayCount}
+        asks={asks}
         step={
           landing
             ? 'Say the hole first'

@@ -1,3 +1,4 @@
+import type { RunState } from '../../core/run/index.ts';
 import type { MillProps } from './millProps.ts';
 
 interface MillBarProps extends Pick<MillProps, 'run' | 'state'> {
@@ -6,6 +7,7 @@ interface MillBarProps extends Pick<MillProps, 'run' | 'state'> {
   readonly step: string | null;
   /** Is something to be answered first? */
   readonly held: boolean;
+  readonly asks: RunState['asks'];
   readonly on: {
     readonly done: () => void;
     readonly back: () => void;
@@ -21,7 +23,7 @@ interface MillBarProps extends Pick<MillProps, 'run' | 'state'> {
 const STAGE_DONE = ['It is clear', 'It is run back', 'It is indexed'] as const;
 
 /** Large things to press: take back, done, note, pause. */
-export function MillBar({ run, state, mayCount, step, held, on }: MillBarProps) {
+export function MillBar({ run, state, mayCount, step, held, asks, on }: MillBarProps) {
   const { next, closed, paused, takeBack } = state;
   return (
     <footer className="mill-bar">
@@ -33,7 +35,7 @@ export function MillBar({ run, state, mayCount, step, held, on }: MillBarProps) 
       >
         Take back<small>Backspace</small>
       </button>
-      {state.asks === 'scratch' ? (
+      {asks === 'scratch' ? (
         <div className="mill-closing">
           <button
             type="button"
@@ -52,7 +54,7 @@ export function MillBar({ run, state, mayCount, step, held, on }: MillBarProps) 
             It does not
           </button>
         </div>
-      ) : state.asks === 'chord' ? (
+      ) : asks === 'chord' ? (
         <button type="button" className="mill-button mill-done" disabled>
           Half-way: measure first
         </button>

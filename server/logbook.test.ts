@@ -1,0 +1,239 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { request } from 'node:http';
+import path from 'node:path';
+import { pino } from 'pino';
+import { drawnSpurJob, withSpurPart, type Job } from '../core/job/index.ts';
+import { STOCK_EQUIPMENT } from '../core/shop/index.ts';
+import { measure } from '../core/units/index.ts';
+import type { LogEntry, LogPage, Problem, Restored, StoredJob, StoredRun } from '../core/wire/index.ts'; // prettier-ignore
+import { hostCheck, Pairing } from './pairing.ts';
+import { startServer, type Running } from './start.ts';
+import { Trial } from './trial.ts';
+
+const jobOf = (id: string, teeth = 24, name = `Job ${id}`): Job =>
+  drawnSpurJob({ id, name, pitch: '1.5', teeth, face: '12', bore: '10' });
+
+/** A run with so many cuts counted, a second apart in its own time. */
+async function cut(trial: Trial, jobId: string, runId: string, cuts: number, more: object = {}): Promise<StoredRun> {
+  const { body } = await trial.ask<StoredRun>('POST', `/jobs/${jobId}/runs`, { id: runId, partId: 'p1', revision: 1, ...more }); // prettier-ignore
+  const events = body.run.cuts.slice(0, cuts).map(({ round, index }, i) => ({
+    id: `${runId}-${i}`,
+    runId,
+    device: 'bench',
+    deviceSeq: i + 1,
+    lastSeen: {},
+    clientTime: new Date(Date.UTC(2026, 10, 25, 9, 0, i * 30)).toISOString(),
+    kind: 'done',
+    round,
+    index,
+  }));
+  if (events.length > 0)
+    expect((await trial.ask('POST', `/runs/${runId}/events`, { events })).status).toBe(200);
+  return body;
+} // prettier-ignore
+
+describe('the logbook', () => {
+  const trial = new Trial('log');
+  beforeAll(async () => {
+    await trial.start();
+    await trial.ask('PUT', '/jobs/a', { revision: 0, job: jobOf('a') });
+    await cut(trial, 'a', 'r1', 13, { piece: { kind: 'proof', name: 'brass offcut' } });
+  });
+  afterAll(() => trial.close());
+
+  test('a run is written down by itself, with its plan, piece and times', async () => {
+    const { body } = await trial.ask<{ runs: LogEntry[] }>('GET', '/log');
+    expect(body.runs).toHaveLength(1);
+    expect(body.runs[0]!.digest).toMatchObject({
+      jobName: 'Job a',
+      piece: { kind: 'proof', name: 'brass offcut' },
+      done: 13,
+      total: 24,
+      perCut: 30,
+      counted: 360,
+      closed: null,
+    });
+    expect(body.runs[0]!.digest.card.map(({ title }) => title)).toEqual(['Gear', 'Blank', 'Cutter', 'Dividing', 'Set-up', 'Cut']); // prettier-ignore
+  });
+
+  test('going on under another plan is a run of its own, linked both ways; the old one is as it was', async () => {
+    const before = (await trial.ask<StoredRun>('GET', '/runs/r1')).body;
+    const { body } = await trial.ask<StoredRun>('POST', '/jobs/a/runs', { id: 'r2', partId: 'p1', revision: 1, continues: 'r1' }); // prettier-ignore
+    expect(body.run).toMatchObject({ continues: { runId: 'r1', done: 13 } });
+    expect(body.run.cuts.map(({ index }) => index)).toEqual([13, 14, 15, 16, 17, 18, 19, 20, 21, 22, 23, 24]);
+    expect((await trial.ask<LogPage>('GET', '/log/r1')).body.continuedBy).toEqual(['r2']);
+    expect((await trial.ask<StoredRun>('GET', '/runs/r1')).body).toEqual(before);
+    const other = await trial.ask<Problem>('POST', '/jobs/a/runs', { id: 'r3', partId: 'p1', revision: 1, continues: 'r2' }); // prettier-ignore
+    expect([other.status, other.body.detail]).toEqual([
+      422,
+      expect.stringMatching(/^Nothing of that run is cut yet/),
+    ]);
+  });
+
+  test('what was measured since stands on the page; a run that is not there is told', async () => {
+    const { body } = await trial.ask<StoredJob>('GET', '/jobs/a');
+    const measured = withSpurPart(body.job, 'p1', (part) => ({ ...part, inspect: { ...part.inspect, outside: measure('38.95', 'mm') } })); // prettier-ignore
+    await trial.ask('PUT', '/jobs/a', { revision: body.revision, job: measured });
+    expect((await trial.ask<LogPage>('GET', '/log/r1')).body.readings).toEqual([
+      { label: 'Outside', text: '38.950 mm, should be 39.000 mm' },
+    ]);
+    expect((await trial.ask<Problem>('GET', '/log/none')).status).toBe(404);
+  });
+
+  test('an event of before the logbook, or of a run re-planned since, is taken or told, never lost', async () => {
+    const odd = { id: 'odd', runId: 'r2', device: 'x', deviceSeq: 1, lastSeen: {}, clientTime: '1999-01-01T00:00:00Z', kind: 'done', round: 1, index: 3 }; // prettier-ignore
+    const answer = await trial.ask<Problem>('POST', '/runs/r2/events', { events: [odd] });
+    expect([answer.status, answer.body.type]).toEqual([422, 'urn:vuelta:problem:event-names-no-cut']);
+    // a clock that stands in another century changes no count
+    expect((await trial.ask('POST', '/runs/r2/events', { events: [{ ...odd, index: 13 }] })).status).toBe(
+      200,
+    );
+    expect((await trial.ask<StoredRun>('GET', '/runs/r2')).body.summary.done).toBe(1);
+  });
+});
+
+describe('the whole workshop as one file', () => {
+  const [here, there] = [new Trial('backup-here'), new Trial('backup-there')];
+  let file = '';
+  const restore = async (trial: Trial, text: string) => {
+    const response = await fetch(`${trial.address}/api/restore`, { method: 'POST', body: text });
+    return { status: response.status, body: (await response.json()) as Restored & Problem };
+  };
+  const everything = async (trial: Trial) => {
+    const { at: _at, ...rest } = JSON.parse(await (await fetch(`${trial.address}/api/backup`)).text()) as Record<string, unknown>; // prettier-ignore
+    return rest;
+  };
+  beforeAll(async () => {
+    await Promise.all([here.start(), there.start()]);
+    await here.ask('PUT', '/shop', { revision: 0, equipment: { ...STOCK_EQUIPMENT, cutters: [] } });
+    for (const id of ['a', 'b']) await here.ask('PUT', `/jobs/${id}`, { revision: 0, job: jobOf(id) });
+    await cut(here, 'a', 'r1', 20);
+    await here.ask('PATCH', '/jobs/b', { revision: 1, archived: true });
+    file = await (await fetch(`${here.address}/api/backup`)).text();
+  });
+  afterAll(async () => {
+    await here.close();
+    await there.close();
+  });
+
+  test('goes into an empty workshop whole, and comes out of it the same', async () => {
+    const { status, body } = await restore(there, file);
+    expect([status, body]).toMatchObject([200, { jobs: 2, runs: 1, counts: 20, changed: 0 }]);
+    expect(await everything(there)).toEqual(await everything(here));
+    expect((await there.ask<StoredRun>('GET', '/runs/r1')).body.summary.done).toBe(20);
+    expect((await there.ask<{ runs: LogEntry[] }>('GET', '/log')).body.runs[0]!.digest.done).toBe(20);
+    // putting it back once more changes nothing
+    expect((await restore(there, file)).body).toMatchObject({ changed: 0, counts: 0 });
+    expect(await everything(there)).toEqual(await everything(here));
+  });
+
+  test('what it replaces is kept, what is only here stays, counts are added and none is taken away', async () => {
+    const stored = (await there.ask<StoredJob>('GET', '/jobs/a')).body;
+    await there.ask('PUT', '/jobs/a', {
+      revision: stored.revision,
+      job: { ...stored.job, name: 'Changed since' },
+    });
+    await there.ask('PUT', '/jobs/c', { revision: 0, job: jobOf('c') });
+    const event = { id: 'later', runId: 'r1', device: 'tablet', deviceSeq: 1, lastSeen: { bench: 20 }, clientTime: '2026-11-25T12:00:00Z', kind: 'done', round: 1, index: 21 }; // prettier-ignore
+    await there.ask('POST', '/runs/r1/events', { events: [event] });
+    const { body } = await restore(there, file);
+    expect(body).toMatchObject({ changed: 1, counts: 0 });
+    const after = (await there.ask<StoredJob>('GET', '/jobs/a')).body;
+    expect(after.job.name).toBe('Job a');
+    expect(after.kept).toHaveLength(1);
+    expect((await there.ask<StoredJob>('GET', '/jobs/c')).status).toBe(200);
+    expect((await there.ask<StoredRun>('GET', '/runs/r1')).body.summary.done).toBe(21);
+    const aside = readdirSync(there.folder).filter((name) => name.startsWith('before-restore-'));
+    expect(aside).toContain(body.aside);
+    expect(readFileSync(path.join(there.folder, body.aside), 'utf8')).toContain('Changed since');
+  });
+
+  test.each([
+    ['', /not whole, or no JSON/],
+    ['{"format":"vuelta-job"}', /another kind of file/],
+    ['{"format":"vuelta-workshop","version":9}', /from a later Vuelta/],
+  ])('“%s” is refused in words', async (text, words) => {
+    const { status, body } = await restore(there, text || '{');
+    expect([status, body.detail]).toEqual([422, expect.stringMatching(words)]);
+    expect(body.detail).toMatch(/Nothing was changed\.$/);
+  });
+  test('one damaged piece, and nothing of it is taken', async () => {
+    const before = await everything(there);
+    const broken = JSON.parse(file) as { jobs: { job: { name: string; parts: unknown } }[]; runs: { events: { kind: string }[] }[] };
+    broken.jobs[0]!.job.parts = 'none';
+    expect((await restore(there, JSON.stringify(broken))).body.detail).toMatch(/the job “Job a” in it is damaged/);
+    const strange = JSON.parse(file) as typeof broken;
+    strange.runs[0]!.events[3]!.kind = 'sawn';
+    expect((await restore(there, JSON.stringify(strange))).body.detail).toMatch(/a run in it is damaged/);
+    expect(await everything(there)).toEqual(before);
+  }); // prettier-ignore
+});
+
+describe('who is let in', () => {
+  test('a code lets a device in once and for all; a few wrong ones and it must wait', () => {
+    const trial = new Trial('pairing');
+    let now = 0;
+    const pairing = new Pairing(trial.folder, () => now);
+    expect(pairing.code).toMatch(/^\d{6}$/);
+    expect(pairing.pair(`${pairing.code.slice(0, 3)} ${pairing.code.slice(3)}`)).toMatch(/^[0-9a-f]{64}$/);
+    const wrong = pairing.code === '000000' ? '000001' : '000000';
+    for (let i = 0; i < 5; i += 1) expect(() => pairing.pair(wrong)).toThrow(/not the code/);
+    expect(() => pairing.pair(pairing.code)).toThrow(/Wait a minute/);
+    now += 60_001;
+    expect(pairing.pair(pairing.code)).toMatch(/^[0-9a-f]{64}$/);
+    expect(existsSync(path.join(trial.folder, 'paired.json'))).toBe(true);
+    // what is kept lets nobody in by itself
+    expect(readFileSync(path.join(trial.folder, 'paired.json'), 'utf8')).not.toContain(pairing.code);
+    return trial.close();
+  });
+
+  test('a strange name is turned away, the machine’s own are not', async () => {
+    const trial = new Trial('host');
+    await trial.start();
+    const askedAs = (host: string) =>
+      new Promise<number>((resolve, reject) => {
+        const { port } = new URL(trial.address);
+        request({ host: '127.0.0.1', port, path: '/api/health', headers: { host } }, ({ statusCode }) => resolve(statusCode ?? 0)).on('error', reject).end(); // prettier-ignore
+      });
+    expect([await askedAs('localhost:80'), await askedAs('127.0.0.1'), await askedAs('workshop.example')]).toEqual([200, 200, 403]); // prettier-ignore
+    await trial.close();
+    expect(hostCheck('0.0.0.0')).toBeInstanceOf(Function);
+  });
+
+  test('beyond this machine: the page is served, the workshop is not, until the code is given', async () => {
+    const trial = new Trial('lan');
+    const outside = Object.values((await import('node:os')).networkInterfaces()).flat().find((one) => one && one.family === 'IPv4' && !one.internal)?.address; // prettier-ignore
+    const running: Running = await startServer(
+      { ...trial.config, host: '0.0.0.0' },
+      pino({ level: 'silent' }),
+    );
+    const { port } = new URL(running.address);
+    const local = `http://127.0.0.1:${port}/api`;
+    expect(await (await fetch(`${local}/pairing`)).json()).toEqual({
+      code: running.pairingCode,
+      paired: true,
+    });
+    expect((await fetch(`${local}/jobs`)).status).toBe(200);
+    if (outside) {
+      const remote = `http://${outside}:${port}/api`;
+      const post = (code: string) => fetch(`${remote}/pair`, { method: 'POST', body: JSON.stringify({ code }), headers: { 'content-type': 'application/json' } }); // prettier-ignore
+      expect(await (await fetch(`${remote}/pairing`)).json()).toEqual({ code: null, paired: false });
+      const refused = await fetch(`${remote}/jobs`);
+      expect([refused.status, ((await refused.json()) as Problem).detail]).toEqual([401, expect.stringMatching(/^This device is not let in yet/)]); // prettier-ignore
+      expect((await post('nonsense')).status).toBe(403);
+      const cookie = (await post(running.pairingCode!)).headers.get('set-cookie')!;
+      expect(cookie).toMatch(/HttpOnly; SameSite=Strict/);
+      expect((await fetch(`${remote}/jobs`, { headers: { cookie: cookie.split(';')[0]! } })).status).toBe(
+        200,
+      );
+      await running.stop();
+      // a restart does not lock the tablet out
+      const again = await startServer({ ...trial.config, host: '0.0.0.0' }, pino({ level: 'silent' }));
+      const next = `http://${outside}:${new URL(again.address).port}/api/jobs`;
+      expect((await fetch(next, { headers: { cookie: cookie.split(';')[0]! } })).status).toBe(200);
+      await again.stop();
+    } else await running.stop();
+    await trial.close();
+  });
+});

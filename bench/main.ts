@@ -4,6 +4,7 @@ import { plan } from '../core/plan/index.ts';
 import { STOCK_EQUIPMENT, STOCK_HEADS } from '../core/shop/index.ts';
 import { exact } from '../core/units/index.ts';
 import { benchIdentify } from './identify.ts';
+import { benchLogbook } from './logbook.ts';
 import { benchLead } from './lead.ts';
 import { benchMethods } from './methods.ts';
 import { compare, report } from './measure.ts';
@@ -114,5 +115,6 @@ told(
 kept = benchIdentify() && kept;
 kept = benchMethods() && kept;
 kept = benchLead() && kept;
+kept = (await benchLogbook()) && kept;
 
 process.exitCode = kept ? 0 : 1;

@@ -28,7 +28,7 @@ test('bad input: a sentence at the field, the other stations go on, nothing stor
   await person.goTo('/jobs/demo-lens-second/p1/blank');
   await person.types('Bore (0 for none)', '95');
   await person.sees('A bore of 95 is larger than the root, Ø 89.25 mm');
-  await person.sees('No. 2 inch, No. 7 metric');
+  await person.sees('m 1.5 No. 7, 20°');
   const stored = (await (await fetch(`${place.workshop.address}/api/jobs/demo-lens-second`)).json()) as {
     job: { parts: { blank: { bore: { typed: string } } }[] };
   };

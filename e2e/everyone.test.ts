@@ -32,6 +32,13 @@ const VIEWS: readonly (readonly [string, string])[] = [
   ['/runs/run-demo-lens-second', 'Space 41 cut'],
   ['/runs/run-demo-fog-cam', 'Paused after space 17'],
   ['/runs/run-demo-stair-moon', 'and it closes'],
+  ['/jobs/demo-lens-second/p1/setup', 'Where it is clear to index'],
+  ['/jobs/demo-stair-moon/p1/inspect', 'Readings round the gear'],
+  ['/log/proof-demo-lens-second', 'The plan as it was cut'],
+  ['/log', 'The whole workshop'],
+  ['/jobs/demo-lens-second/print', 'Spaces, rough'],
+  ['/shop/materials', 'Cutting speed'],
+  ['/shop/mandrels', 'Small end'],
   ['/nowhere', 'There is no such page'],
 ];
 

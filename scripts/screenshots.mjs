@@ -32,12 +32,9 @@ const browser = await launch({
 /** name, address, what to do before the picture */
 const views = [
   ['bench', '/'],
-  ['doors', '/jobs/new'],
   ['door-sample', '/jobs/demo-pump-gear/p1/gear'],
   ['card-drive', '/jobs/demo-carriage/p2/drive'],
-  ['card-lathe', '/jobs/demo-carriage/p2/lathe'],
   ['card-wheel', '/jobs/demo-carriage/p1/wheel'],
-  ['card-gear', '/jobs/demo-lens-second/p1/gear'],
   ['card-blank-in-doubt', '/jobs/demo-winding/p1/blank'],
   ['card-cutter', '/jobs/demo-fog-cam/p1/cutter'],
   ['card-dividing', '/jobs/demo-lens-second/p1/dividing'],
@@ -51,7 +48,6 @@ const views = [
       await page.$eval('.error-plot', (plot) => plot.scrollIntoView());
     },
   ],
-  ['card-differential', '/jobs/demo-tide-wheel/p1/dividing'],
   [
     'chart-check',
     '/chart',
@@ -68,6 +64,26 @@ const views = [
     },
   ],
   ['mill', '/runs/run-demo-lens-second'],
+  ['card-setup', '/jobs/demo-lens-second/p1/setup'],
+  ['card-inspect', '/jobs/demo-stair-moon/p1/inspect'],
+  [
+    'mill-wrong',
+    '/runs/run-demo-lens-second',
+    async (page) => {
+      await page.keyboard.press('x');
+      const symptom = await page.waitForSelector('::-p-text(One tooth at the end is thin)');
+      await symptom.click();
+      await page.waitForSelector('.trouble-list');
+    },
+  ],
+  [
+    'logbook',
+    '/log/run-demo-lens-second',
+    async (page) => {
+      const beside = await page.waitForSelector('::-p-text(beside)');
+      await beside.click();
+    },
+  ],
   ['mill-helical', '/runs/run-demo-fan-gear'],
   ['card-lead', '/jobs/demo-blower/p1/lead', async (page) => page.keyboard.press('l')],
   ['card-spacing', '/jobs/demo-square/p1/spacing'],

@@ -53,6 +53,20 @@ function sampled(given: { readonly id: string; readonly name: string }, readings
   return best ? takeSample(read, 'p1', best) : read;
 } // prettier-ignore
 
+/** What was read on it: one span, and the span again all round. */
+const measured = (job: Job): Job =>
+  withSpurPart(job, 'p1', (part) => ({
+    ...part,
+    inspect: {
+      ...part.inspect,
+      span: measure('18.49', 'mm'),
+      round: {
+        what: 'span',
+        readings: { typed: '18.47 18.48 18.50 18.51 18.50 18.48 18.46 18.46', unit: 'mm' },
+      },
+    },
+  }));
+
 /** What was said and read while it was set up. */
 const setUp = (job: Job, said: Partial<SetupInput>): Job =>
   withSpurPart(job, 'p1', (part) => ({ ...part, setup: { ...part.setup, ...said } }));
@@ -264,15 +278,17 @@ export function demoJobs(): readonly DemoJob[] {
       run: null,
     },
     {
-      job: settled(
-        drawnSpurJob({
-          id: 'demo-stair-moon',
-          name: 'Stair-hall orrery, moon wheel',
-          pitch: '0.8',
-          teeth: 66,
-          face: '4',
-          bore: '6',
-        }),
+      job: measured(
+        settled(
+          drawnSpurJob({
+            id: 'demo-stair-moon',
+            name: 'Stair-hall orrery, moon wheel',
+            pitch: '0.8',
+            teeth: 66,
+            face: '4',
+            bore: '6',
+          }),
+        ),
       ),
       run: { cuts: 66, closed: true },
     },

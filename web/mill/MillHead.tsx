@@ -69,8 +69,8 @@ export function MillHead({
         <button type="button" className="mill-card-button" onClick={onWrong}>
           Wrong? <small>X</small>
         </button>
-        <button type="button" className="mill-card-button" onClick={onOptions} aria-label="This screen">
-          ⋯ <small>O</small>
+        <button type="button" className="mill-card-button" onClick={onOptions}>
+          Screen <small>O</small>
         </button>
         <button type="button" className="mill-card-button" onClick={onCard}>
           Card <small>C</small>

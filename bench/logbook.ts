@@ -1,0 +1,86 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { pino } from 'pino';
+import { drawnSpurJob, withSpurPart } from '../core/job/index.ts';
+import { foldRun, runEventSchema, type Run, type RunEvent } from '../core/run/index.ts';
+import { startServer } from '../server/start.ts';
+import { compare, inMicroseconds, report } from './measure.ts';
+
+const jobOf = (id: string, teeth: number) =>
+  withSpurPart(
+    drawnSpurJob({ id, name: id, pitch: '0.5', teeth, face: '4', bore: '3' }),
+    'p1',
+    (part) => ({ ...part, cut: { ...part.cut, passes: 'rough-finish', finishStock: { typed: '0.1', unit: 'mm' } } }),
+  ); // prettier-ignore
+
+const eventsOf = (run: Run): RunEvent[] =>
+  run.cuts.map(({ round, index }, i) => ({
+    id: `${run.id}-${i}`,
+    runId: run.id,
+    device: 'bench',
+    deviceSeq: i + 1,
+    lastSeen: {},
+    clientTime: new Date(Date.UTC(2026, 10, 25, 9, 0, i)).toISOString(),
+    kind: 'done',
+    round,
+    index,
+  }));
+
+const median = (times: readonly number[]): number => [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)]!; // prettier-ignore
+
+/** The page of a long run in the logbook beside that of a short one; and what a count costs the screen. */
+export async function benchLogbook(): Promise<boolean> {
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'vuelta-bench-'));
+  const server = await startServer(
+    { host: '127.0.0.1', port: 0, dataFolder: folder, workshop: 'own', webFolder: folder },
+    pino({ level: 'silent' }),
+  );
+  const ask = async <T>(method: string, address: string, body?: object): Promise<T> => {
+    const response = await fetch(`${server.address}/api${address}`, { method, ...(body ? { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } } : {}) }); // prettier-ignore
+    if (!response.ok) throw new Error(await response.text());
+    return (await response.json()) as T;
+  };
+  const runs: Run[] = [];
+  for (const teeth of [20, 400]) {
+    const id = `teeth-${teeth}`;
+    await ask('PUT', `/jobs/${id}`, { revision: 0, job: jobOf(id, teeth) });
+    const { run } = await ask<{ run: Run }>('POST', `/jobs/${id}/runs`, { id: `run-${teeth}`, partId: 'p1', revision: 1 }); // prettier-ignore
+    await ask('POST', `/runs/${run.id}/events`, { events: eventsOf(run) });
+    runs.push(run);
+  }
+  const [few, many] = runs as [Run, Run];
+  const times: [number[], number[]] = [[], []];
+  for (let i = 0; i < 60; i += 1)
+    for (const [j, run] of [few, many].entries()) {
+      const started = performance.now();
+      await ask('GET', `/log/${run.id}`);
+      if (i >= 10) times[j]!.push(performance.now() - started);
+    }
+  const [short, long] = times.map(median) as [number, number];
+  await server.stop();
+  rmSync(folder, { recursive: true, force: true });
+  const kept = report(
+    'opening the log of a 400-tooth, two-pass run beside a 20-tooth one',
+    long / short,
+    { atMost: 3 },
+    `${long.toFixed(2)} ms : ${short.toFixed(2)} ms`,
+  );
+
+  // one more count: the whole state is folded anew, and must be there before the next picture is drawn
+  const events = eventsOf(many);
+  const raw = events.map((event) => JSON.parse(JSON.stringify(event)) as unknown);
+  const folding = compare(
+    'fold',
+    () => foldRun(many, events),
+    () => raw.map((event) => runEventSchema.parse(event)),
+  );
+  return (
+    report(
+      'the state of 800 counts folded anew at a count, beside reading those counts once',
+      folding.work / folding.yardstick,
+      { atMost: 3 },
+      inMicroseconds(folding),
+    ) && kept
+  );
+}

@@ -1,0 +1,99 @@
+import { expect, test } from '@jest/globals';
+import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { journeysIn } from './journeys.ts';
+import { wait } from './person.ts';
+import { scratchFolder } from './workshop.ts';
+
+const place = journeysIn('demo');
+
+test('find a run, read it, set it beside another, and write down what was learnt', async () => {
+  const person = await place.sitDown();
+  await person.goTo('/');
+  await person.press('Logbook', 'link');
+  await person.sees('Choose a run to see its plan');
+  await person.types('Search the logbook', 'second slipped');
+  await person.sees('1 run:');
+  await person.types('Search the logbook', 'no such thing');
+  await person.sees('Nothing in the logbook has all of that');
+  await person.pressButton('Show everything');
+  await person.types('Search the logbook', 'second wheel');
+  await person.pressButton('Lens drive, second wheel');
+  await person.sees('The plan as it was cut');
+  await person.sees('Blank keyed to the mandrel.');
+  await person.pressButton('beside');
+  await person.sees('Side by side');
+  await person.sees(/≠ Piece.*proof brass offcut/);
+  await person.pressButton('Only what differs');
+  await person.seesGo(/Dividing 20 spaces on 31/);
+  await person.pressButton('Back to the one run');
+  await person.types('To be said again next time', 'Plate B sits tight: warm it');
+  await person.press('It is about', 'combobox');
+  await person.pressOption('Head with three plates');
+  await person.press('Write it down', 'button');
+  await person.sees('Head with three plates, at Dividing.');
+  expect(await person.hardToUse()).toEqual([]);
+  // another job on the same head is told
+  await person.goTo('/jobs/demo-stair-moon/p1/dividing');
+  await person.sees('Learnt before: Plate B sits tight: warm it');
+  expect(person.faults).toEqual([]);
+});
+
+test('the whole workshop goes out as one file, and back in over what has changed', async () => {
+  const person = await place.sitDown();
+  const folder = mkdtempSync(path.join(scratchFolder(), 'vuelta-down-'));
+  const session = await person.page.createCDPSession();
+  await session.send('Page.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+  await person.goTo('/log');
+  await person.press('Save a backup', 'link');
+  let saved: string | undefined;
+  for (let i = 0; i < 200 && !saved; i += 1) {
+    saved = readdirSync(folder).find((name) => name.endsWith('.json'));
+    await wait(100);
+  }
+  const file = path.join(folder, saved!);
+  expect(JSON.parse(readFileSync(file, 'utf8'))).toMatchObject({ format: 'vuelta-workshop' });
+
+  await person.goTo('/jobs/demo-winding/p1/gear');
+  await person.types('Teeth', '50');
+  await person.sees('✓ Stored');
+  const bring = async (name: string) => {
+    await person.goTo('/log');
+    await person.sees('Put a backup back…');
+    const input = await person.page.$('input[type=file]');
+    await (input as unknown as { uploadFile(name: string): Promise<void> }).uploadFile(name);
+    await person.press('Put it back', 'button');
+  };
+  const bad = path.join(folder, 'bad.json');
+  writeFileSync(bad, readFileSync(file, 'utf8').slice(0, 5000));
+  await bring(bad);
+  await person.sees('This cannot be put back: it is not whole, or no JSON. Nothing was changed.');
+  await bring(file);
+  await person.sees(/Put back: \d+ jobs/);
+  await person.sees('1 job stood here otherwise; that version is kept with each');
+  await person.goTo('/jobs/demo-winding/p1/gear');
+  await person.sees('46 teeth');
+  await person.sees('Another version of this job');
+  expect(person.faults).toEqual([]);
+});
+
+test('the card on paper: every station, a box for every space, on either sheet', async () => {
+  const person = await place.sitDown();
+  await person.goTo('/jobs/demo-lens-second/p1/cut');
+  await person.press('Print', 'link');
+  await person.sees('← Back to the card');
+  await person.sees('Lens drive, second wheel');
+  await person.sees(/Spaces, rough, 2\.98 mm deep 1 2 3/);
+  const pages = async () => {
+    const pdf = await person.page.pdf({ preferCSSPageSize: true });
+    const text = Buffer.from(pdf).toString('latin1');
+    return { count: (text.match(/\/Type\s*\/Page\b/g) ?? []).length, box: /MediaBox\s*\[([^\]]*)\]/.exec(text)![1]!.trim() };
+  };
+  const a4 = await pages();
+  expect(a4.box).toMatch(/^0 0 59[45](\.\d+)? 84[12]/);
+  await person.pressWords('Letter');
+  const letter = await pages();
+  expect(letter.box).toMatch(/^0 0 612 792/);
+  expect([a4.count, letter.count].every((count) => count >= 1 && count <= 3)).toBe(true);
+  expect(person.faults).toEqual([]);
+}); // prettier-ignore

@@ -1,0 +1,175 @@
+import { expect, test } from '@jest/globals';
+import { drawnSpurJob, withSpurPart, type Job } from '../core/job/index.ts';
+import { journeysIn } from './journeys.ts';
+import { BETWEEN_COUNTS_MS, wait, type Person } from './person.ts';
+
+const place = journeysIn('empty');
+
+async function post(address: string, method: string, body: object): Promise<void> {
+  const response = await fetch(`${place.workshop.address}/api${address}`, {
+    method,
+    body: JSON.stringify(body),
+    headers: { 'content-type': 'application/json' },
+  });
+  if (!response.ok) throw new Error(await response.text());
+}
+
+/** A run of a wheel, with its first cuts counted elsewhere. */
+async function startRun(id: string, teeth: number, cuts: number, change: (job: Job) => Job = (job) => job): Promise<void> {
+  const job = change(drawnSpurJob({ id, name: `Wheel ${id}`, pitch: '1.5', teeth, face: '10', bore: '8' }));
+  await post(`/jobs/${id}`, 'PUT', { revision: 0, job });
+  await post(`/jobs/${id}/runs`, 'POST', { id: `run-${id}`, partId: 'p1', revision: 1 });
+  if (cuts > 0) await countElsewhere(`run-${id}`, cuts);
+} // prettier-ignore
+
+async function countElsewhere(runId: string, cuts: number): Promise<void> {
+  const events = Array.from({ length: cuts }, (_, i) => ({
+    id: `${runId}-${i}`,
+    runId,
+    device: 'other',
+    deviceSeq: i + 1,
+    lastSeen: {},
+    clientTime: new Date(Date.UTC(2026, 10, 25, 9, 0, 50 * i)).toISOString(),
+    kind: 'done',
+    round: 1,
+    index: i + 1,
+  }));
+  await post(`/runs/${runId}/events`, 'POST', { events });
+}
+const atMill = async (id: string): Promise<Person> => {
+  const person = await place.sitDown();
+  await person.goTo(`/runs/run-${id}`);
+  return person;
+};
+const scratchFirst = (job: Job): Job =>
+  withSpurPart(job, 'p1', (part) => ({ ...part, cut: { ...part.cut, scratch: true } }));
+
+test('a scratch all the way round: the marks must close before the first cut, and a wrong answer can be taken back', async () => {
+  await startRun('scratch', 14, 13, scratchFirst);
+  const person = await atMill('scratch');
+  await person.sees('scratch round');
+  await person.pressButton('Space 14 scratched');
+  await person.sees('Scratched all round. One more move, to the first mark:');
+  await person.pressButton('It does not');
+  await person.sees('✕ The marks do not close. Cut nothing.');
+  await person.key('x');
+  await person.sees('Something looks wrong');
+  await person.key('Escape');
+  await person.seesGo(/Something looks wrong/);
+  await wait(BETWEEN_COUNTS_MS);
+  await person.pressButton('Take back');
+  await person.sees('Scratched all round.');
+  await wait(BETWEEN_COUNTS_MS);
+  await person.pressButton('It falls on the mark');
+  await person.sees('The marks close. The work stands at space 1.');
+  await person.page.reload({ waitUntil: 'domcontentloaded' });
+  await person.sees('The marks close. The work stands at space 1.');
+  await person.pressButton('Space 1 cut');
+  await person.sees('Space 2 cut');
+  expect(person.faults).toEqual([]);
+});
+
+test('half-way: two chords with what they should be; a slip is told while there is metal', async () => {
+  await startRun('half', 24, 13);
+  const person = await atMill('half');
+  // 13 cuts: twice a quarter; 39·sin(6·180°/24) = 27.577
+  await person.pressButton('Half-way: check across');
+  await person.sees('27.577 mm');
+  await person.types('Spaces 1 to 7, mm', '27.58');
+  await person.sees('✓ good, 0.003 mm off');
+  await person.types('Spaces 7 to 13, mm', '30.94');
+  await person.sees('✕ one space too many between them');
+  await person.types('Spaces 7 to 13, mm', '1.0857');
+  await person.sees('another unit, or other edges?');
+  await person.types('Spaces 7 to 13, mm', 'x');
+  await person.sees('✕ Not a length.');
+  await person.types('Spaces 7 to 13, mm', '27.6');
+  await person.pressButton('Write it down, go on');
+  await person.sees('Space 14 cut');
+  await person.goTo('/log/run-half');
+  await person.sees('After space 13: 27.580 mm and 27.600 mm, should be 27.577 mm: good');
+  expect(person.faults).toEqual([]);
+});
+
+test('each step asked, the landing hole now and then; a reload keeps the step', async () => {
+  await startRun('learner', 14, 1);
+  const person = await atMill('learner');
+  await person.key('o');
+  await person.pressWords('Ask each step');
+  await person.key('Escape');
+  await person.seesGo(/For learners/);
+  await person.pressButton('Run back until the cutter is clear of the work: done');
+  await person.pressButton('Unlock the spindle: done');
+  await person.sees('Make the move');
+  await person.page.reload({ waitUntil: 'domcontentloaded' });
+  await person.pressButton('Make the move: done');
+  await person.sees('which hole is the pin in now?');
+  // 2 turns and 18 spaces on 21: from hole 0 to 18; who counts the pin’s own hole lands in 17
+  await person.types('Before you lock: which hole is the pin in now?', '17');
+  await person.pressButton('Is it right?');
+  await person.sees('✕ Not hole 17. Do not lock.');
+  await person.types('Before you lock: which hole is the pin in now?', '18');
+  await person.pressButton('Is it right?');
+  await person.pressButton('Bring the arms round to the pin: done');
+  await person.pressButton('Lock the spindle: done');
+  await person.pressButton('Space 2 cut');
+  await person.sees('Space 2 is cut.');
+  await person.goTo('/log/run-learner');
+  await person.sees('Landing holes asked 2, 1 wrong');
+  expect(person.faults).toEqual([]);
+});
+
+test('interrupted with a reason, set again, and gone on under another plan as a run of its own', async () => {
+  await startRun('again', 62, 9);
+  const person = await atMill('again');
+  await person.sees('Space 10 cut');
+  await person.key('p');
+  await person.types('What was it? May be left empty.', 'Telephone');
+  await person.pressButton('Resume');
+  await person.seesGo(/Resume/);
+  await person.key('n');
+  await person.pressWords('The blank was taken off or moved here');
+  await person.pressButton('Write it down');
+  await person.seesGo(/Write it down/);
+
+  // another head with other plates
+  await person.goTo('/jobs/again/p1/dividing');
+  await person.press('Head', 'combobox');
+  await person.pressOption('two-sided');
+  await person.sees('✓ Stored');
+  await person.pressButton('Go on under the plan as it is now');
+  await person.sees('9 of 62 cuts are made under the plan as it was');
+  await person.press('Go on under this plan', 'button');
+  await person.sees('Find the last space that was cut:');
+  await person.sees('9 is cut already');
+  await person.pressButton('Space 9 cut');
+  await person.sees('Space 10 cut');
+  await person.goTo('/log/run-again');
+  await person.sees('Gone on with in another run');
+  await person.sees('Telephone');
+  await person.sees('set again.');
+  await person.sees('9 of 62');
+  expect(person.faults).toEqual([]);
+});
+
+test('on a phone and on a tablet everything to press is in sight, the figure of safety too', async () => {
+  await startRun('small', 62, 4, (job) =>
+    withSpurPart(job, 'p1', (part) => ({ ...part, setup: { ...part.setup, cutterDiameter: { typed: '60', unit: 'mm' } } })),
+  );
+  for (const [width, height] of [[390, 844], [800, 1280]] as const) {
+    const person = await place.sitDown();
+    await person.page.setViewport({ width, height });
+    await person.goTo('/runs/run-small');
+    await person.sees('Space 5 cut');
+    await person.sees(/Index only before 0/);
+    const outside = await person.page.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>('.mill button, .mill-safe')].filter((each) => {
+        const { left, right, top, bottom } = each.getBoundingClientRect();
+        return left < -1 || right > window.innerWidth + 1 || top < -1 || bottom > window.innerHeight + 1;
+      }).map((each) => each.innerText),
+    );
+    expect(outside).toEqual([]);
+    expect(await person.hardToUse()).toEqual([]);
+    expect(person.faults).toEqual([]);
+  }
+}); // prettier-ignore

@@ -60,7 +60,7 @@ test('the server killed at random instants over 120 counts: none lost, none doub
       () => waiting.forEach(({ id }) => confirmed.add(id)),
       () => null,
     );
-    await wait(next() * 30);
+    await wait(next() * 170);
   }
   over = true;
   await saboteur;

@@ -21,10 +21,10 @@ test('set up a gear: material, cutter, what it is run at, where it is clear, the
   await person.sees(/Clear: index before this 0\.00 mm/);
   await person.sees(/Through: the whole face is at depth 31\.80 mm/);
   // 2 mm a turn, 100 marks
-  await person.sees(/47\.60 mm/);
+  await person.sees(/47\.61 mm/);
   await person.pressButton('Index where it leaves');
-  await person.sees(/Clear: index after this 47\.60 mm/);
-  await person.sees(/run on to 47\.60 mm past the first touch/);
+  await person.sees(/Clear: index after this 47\.61 mm/);
+  await person.sees(/run on to 47\.61 mm past the first touch/);
 
   await person.pressWords('Bring the cutter to the middle');
   // (96 + 6)/2 = 51 mm on a screw of 5 mm
@@ -57,9 +57,11 @@ test('which way it pushes follows spindle and feed, and what does not fit is tol
   await person.sees(/Travel of the table.*mm nearer to the middle of the table, to the right/);
   await person.types('Work right of the table’s middle', '-120');
   await person.sees('what is known does');
+  await person.types('How large across those are', '95');
   await person.types('Gap to jaws or head', '5');
   await person.sees(/Gap to jaws or head: .* is needed, and there is 5\.00 mm/);
-  await person.types('Gap to jaws or head', '30');
+  await person.types('How large across those are', '40');
+  await person.sees('what is known does');
   await person.sees('✓ Stored');
 });
 

@@ -18,6 +18,7 @@ import { randomUUID } from 'node:crypto';
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { JobRow, KeptVersionRow, RunEventRow, RunRow, ShopRow } from '../entities/index.ts';
+import { canonical } from '../canonical.ts';
 import { Refused } from '../problems.ts';
 import type { Store } from '../store.ts';
 
@@ -81,6 +82,12 @@ function readBackup(text: string): ReadBackup {
   return { shop: shop ? shop.data : null, jobs, kept: outer.data.kept, runs };
 } // prettier-ignore
 
+/** A stored document as it is read today: of an older version, or written in another order, it is the same job. */
+function toToday(document: string): unknown {
+  const read = readJob(JSON.parse(document));
+  return read.ok ? read.value : document;
+}
+
 /** The whole workshop as one file, and back. */
 export class BackupService {
   private readonly store: Store;
@@ -142,7 +149,7 @@ export class BackupService {
         const line = [...new Set(plan(job, shop ?? job.equipment).parts.map(whatItIs))].join('; ');
         const row = await em.findOne(JobRow, { id: job.id });
         if (!row) em.create(JobRow, { id: job.id, name: job.name, line, document, revision, archived, createdAt, updatedAt });
-        else if (row.document !== document) {
+        else if (canonical(toToday(row.document)) !== canonical(job)) {
           em.create(KeptVersionRow, { id: randomUUID(), jobId: row.id, document: row.document, baseRevision: row.revision, at: new Date().toISOString() });
           em.assign(row, { name: job.name, line, document, archived, revision: Math.max(row.revision, revision) + 1, updatedAt });
           changed += 1;

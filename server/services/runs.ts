@@ -15,6 +15,7 @@ import {
 } from '../../core/run/index.ts';
 import type { Appended, EventsPage, StoredRun } from '../../core/wire/index.ts';
 import { RunEventRow, RunRow } from '../entities/index.ts';
+import { canonical } from '../canonical.ts';
 import { notFound, Refused } from '../problems.ts';
 import type { Store } from '../store.ts';
 import type { JobService } from './jobs.ts';
@@ -183,13 +184,4 @@ function newEvents(known: readonly RunEvent[], given: readonly RunEvent[]): RunE
     fresh.push(event);
   }
   return fresh;
-}
-
-/** Text that is equal for equal events, whatever order their fields came in. */
-function canonical(value: unknown): string {
-  return JSON.stringify(value, (_, inner: unknown) =>
-    inner !== null && typeof inner === 'object' && !Array.isArray(inner)
-      ? Object.fromEntries(Object.entries(inner).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : inner,
-  );
 }

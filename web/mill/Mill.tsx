@@ -94,7 +94,7 @@ export function Mill({ run, state, events, act, link }: MillProps) {
     <main
       className={`mill on-dye${largeType ? ' is-large' : ''}`}
       // a tapped button must not keep the focus: Space is for the space just cut, not for that button again
-      onClick={({ detail }) => detail > 0 && (document.activeElement as HTMLElement | null)?.blur()}
+      onClick={({ detail }) => detail > 0 && leaveButton()}
     >
       <MillHead
         run={run}
@@ -202,6 +202,12 @@ export function Mill({ run, state, events, act, link }: MillProps) {
       />
     </main>
   );
+}
+
+/** A field that is typed in keeps the focus: a Backspace there is for its figures, not for the last count. */
+function leaveButton(): void {
+  const here = document.activeElement;
+  if (here instanceof HTMLElement && !here.matches('input, textarea, select')) here.blur();
 }
 
 /** What the move is made and read on; for a motor, where the work stands. */

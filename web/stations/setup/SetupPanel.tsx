@@ -73,7 +73,8 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
         <ChoiceField
           label="Material"
           value={setup.materialId}
-          options={shop.materials.map(({ id, name, speed }) => ({ value: id, label: `${name}, ${speed}` }))}
+          // the owner's own figures before those to start from
+          options={[...shop.materials].sort((a, b) => Number(a.starting) - Number(b.starting)).map(({ id, name, speed }) => ({ value: id, label: `${name}, ${speed}` }))}
           onChange={(materialId) => set({ materialId })}
           issues={at('materialId')}
           echo={material?.starting ? 'A figure to start from. Write your own over it in the shop.' : ''}

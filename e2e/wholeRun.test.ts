@@ -94,11 +94,13 @@ test('half-way: two chords with what they should be; a slip is told while there 
 test('each step asked, the landing hole now and then; a reload keeps the step', async () => {
   await startRun('learner', 14, 1);
   const person = await atMill('learner');
+  await person.sees('Space 2 cut');
   await person.key('o');
   await person.pressWords('Ask each step');
   await person.key('Escape');
   await person.seesGo(/For learners/);
   await person.pressButton('Run back until the cutter is clear of the work: done');
+  await wait(BETWEEN_COUNTS_MS);
   await person.pressButton('Unlock the spindle: done');
   await person.sees('Make the move');
   await person.page.reload({ waitUntil: 'domcontentloaded' });
@@ -111,9 +113,13 @@ test('each step asked, the landing hole now and then; a reload keeps the step', 
   await person.types('Before you lock: which hole is the pin in now?', '18');
   await person.pressButton('Is it right?');
   await person.pressButton('Bring the arms round to the pin: done');
+  await wait(BETWEEN_COUNTS_MS);
   await person.pressButton('Lock the spindle: done');
+  await wait(BETWEEN_COUNTS_MS);
   await person.pressButton('Space 2 cut');
   await person.sees('Space 2 is cut.');
+  await person.key('o');
+  await person.pressWords('Ask each step');
   await person.goTo('/log/run-learner');
   await person.sees('Landing holes asked 2, 1 wrong');
   expect(person.faults).toEqual([]);
@@ -125,8 +131,8 @@ test('interrupted with a reason, set again, and gone on under another plan as a 
   await person.sees('Space 10 cut');
   await person.key('p');
   await person.types('What was it? May be left empty.', 'Telephone');
-  await person.pressButton('Resume');
-  await person.seesGo(/Resume/);
+  await person.key('Enter');
+  await person.seesGo(/Paused after/);
   await person.key('n');
   await person.pressWords('The blank was taken off or moved here');
   await person.pressButton('Write it down');

@@ -38,6 +38,7 @@ export function LandingAsk({ next, act }: Pick<MillProps, 'act'> & { readonly ne
         answer();
       }}
     >
+      <p className="mill-lead">Space {next.space}. Look at the plate, not at the screen.</p>
       <label htmlFor={id}>Before you lock: which hole is the pin in now?</label>
       <span className="mill-field-line">
         <input

@@ -123,8 +123,11 @@ export function Mill({ run, state, events, act, link }: MillProps) {
           ) : next && last ? (
             <>
               {steps.length > 0 && <CycleSteps steps={steps} made={stepsMade} />}
-              <MoveSay run={run} state={state} next={next} last={last} onTurn={turnMade} />
-              {landing && <LandingAsk next={next} act={act} />}
+              {landing ? (
+                <LandingAsk next={next} act={act} />
+              ) : (
+                <MoveSay run={run} state={state} next={next} last={last} onTurn={turnMade} />
+              )}
               {offered && (
                 <button
                   type="button"
@@ -143,7 +146,8 @@ export function Mill({ run, state, events, act, link }: MillProps) {
           {next && last && !indexing && !inDoubt ? (
             <StrokeView stage={strokeMade} hand={run.helix?.hand ?? 'right'} />
           ) : (
-            <MillDrawing run={run} state={state} />
+            // the drawing would tell the hole that is asked for
+            !landing && <MillDrawing run={run} state={state} />
           )}
         </div>
       </div>

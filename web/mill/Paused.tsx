@@ -29,6 +29,7 @@ export function Paused({
           maxLength={200}
           onChange={({ target }) => setReason(target.value)}
           autoComplete="off"
+          onKeyDown={({ key }) => key === 'Enter' && onResume(reason)}
         />
       </label>
       <button type="button" className="mill-button mill-done" onClick={() => onResume(reason)} autoFocus>

@@ -8,15 +8,6 @@ const place = journeysIn('empty');
 let made = 0;
 let runId = '';
 
-async function post(address: string, method: string, body: object): Promise<void> {
-  const response = await fetch(`${place.workshop.address}/api${address}`, {
-    method,
-    body: JSON.stringify(body),
-    headers: { 'content-type': 'application/json' },
-  });
-  if (!response.ok) throw new Error(await response.text());
-}
-
 /** A run of 14 teeth: 2 turns and 18 spaces on 21. */
 async function startRun(startSpace = '1', passes: 'one' | 'rough-finish' = 'one'): Promise<void> {
   made += 1;
@@ -27,23 +18,8 @@ async function startRun(startSpace = '1', passes: 'one' | 'rough-finish' = 'one'
     'p1',
     (part) => ({ ...part, cut: { ...part.cut, passes, startSpace: measure(startSpace, 'count') } }),
   );
-  await post(`/jobs/${id}`, 'PUT', { revision: 0, job });
-  await post(`/jobs/${id}/runs`, 'POST', { id: runId, partId: 'p1', revision: 1 });
-}
-/** The first cuts of the run, counted on some other screen. */
-async function countedElsewhere(cuts: number): Promise<void> {
-  const events = Array.from({ length: cuts }, (_, i) => ({
-    id: `${runId}-${i}`,
-    runId,
-    device: 'other',
-    deviceSeq: i + 1,
-    lastSeen: {},
-    clientTime: '2026-11-12T09:00:00Z',
-    kind: 'done',
-    round: 1,
-    index: i + 1,
-  }));
-  await post(`/runs/${runId}/events`, 'POST', { events });
+  await place.workshop.ask('PUT', `/jobs/${id}`, { revision: 0, job });
+  await place.workshop.ask('POST', `/jobs/${id}/runs`, { id: runId, partId: 'p1', revision: 1 });
 }
 const atMill = async (): Promise<Person> => {
   const person = await place.sitDown();
@@ -112,7 +88,7 @@ test('rough and finish: the new depth is said before the first move of the secon
     events: unknown[];
   };
   expect(events).toEqual([]);
-  await countedElsewhere(13);
+  await place.workshop.countElsewhere(runId, 13);
   await person.sees('Space 14 cut');
   await person.key('Space');
   await person.sees('Round 1 is done. Set the depth to 4.50 mm (0.177 in). Turn clockwise:');
@@ -148,7 +124,7 @@ test('two screens that counted at once ask, and agree on what the gear shows', a
 });
 
 test('when the cutter does not drop in, it says stop', async () => {
-  await countedElsewhere(14);
+  await place.workshop.countElsewhere(runId, 14);
   const person = await atMill();
   await person.sees('The cutter must drop into space 1');
   await person.pressButton('It does not');

@@ -10,15 +10,6 @@ beforeAll(async () => {
 });
 afterAll(() => workshop.close());
 
-const ask = async <T>(method: string, address: string, body?: object): Promise<T> => {
-  const response = await fetch(`${workshop.address}/api${address}`, {
-    method,
-    ...(body ? { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } } : {}),
-  });
-  if (!response.ok) throw new Error(`${response.status} ${await response.text()}`);
-  return (await response.json()) as T;
-};
-
 /** Numbers that look drawn by lot and are the same each time. */
 function lot(seed: number): () => number {
   let state = seed;
@@ -34,8 +25,12 @@ test('the server killed at random instants over 120 counts: none lost, none doub
     'p1',
     (part) => ({ ...part, cut: { ...part.cut, passes: 'rough-finish' } }),
   );
-  await ask('PUT', '/jobs/j', { revision: 0, job });
-  const { run } = await ask<{ run: Run }>('POST', '/jobs/j/runs', { id: 'r', partId: 'p1', revision: 1 });
+  await workshop.ask('PUT', '/jobs/j', { revision: 0, job });
+  const { run } = await workshop.ask<{ run: Run }>('POST', '/jobs/j/runs', {
+    id: 'r',
+    partId: 'p1',
+    revision: 1,
+  });
   const next = lot(2611);
   let over = false;
   let kills = 0;
@@ -56,7 +51,7 @@ test('the server killed at random instants over 120 counts: none lost, none doub
     const event = { id: `e${i}`, runId: 'r', device: 'tablet', deviceSeq: i + 1, lastSeen: {}, clientTime: new Date(Date.UTC(2026, 10, 25, 9, 0, i)).toISOString(), kind: 'done', round, index } as RunEvent; // prettier-ignore
     kept.push(event);
     const waiting = kept.filter(({ id }) => !confirmed.has(id));
-    await ask('POST', '/runs/r/events', { events: waiting }).then(
+    await workshop.ask('POST', '/runs/r/events', { events: waiting }).then(
       () => waiting.forEach(({ id }) => confirmed.add(id)),
       () => null,
     );
@@ -64,14 +59,14 @@ test('the server killed at random instants over 120 counts: none lost, none doub
   }
   over = true;
   await saboteur;
-  await ask('POST', '/runs/r/events', {
+  await workshop.ask('POST', '/runs/r/events', {
     events: kept.filter(({ id }) => !confirmed.has(id)).concat(kept.at(-1)!),
   });
-  const { events } = await ask<{ events: RunEvent[] }>('GET', '/runs/r/events?after=0');
+  const { events } = await workshop.ask<{ events: RunEvent[] }>('GET', '/runs/r/events?after=0');
   expect(kills).toBeGreaterThan(3);
   expect(events.map(({ id }) => id).sort()).toEqual(kept.map(({ id }) => id).sort());
   expect(foldRun(run, events)).toMatchObject({ done: 120, next: null, doubts: [] });
   // what the server had confirmed before each kill was there after it, or it would have been sent again under the same id
-  const { summary } = await ask<{ summary: { done: number } }>('GET', '/runs/r');
+  const { summary } = await workshop.ask<{ summary: { done: number } }>('GET', '/runs/r');
   expect(summary.done).toBe(120);
 });

@@ -5,37 +5,15 @@ import { BETWEEN_COUNTS_MS, wait, type Person } from './person.ts';
 
 const place = journeysIn('empty');
 
-async function post(address: string, method: string, body: object): Promise<void> {
-  const response = await fetch(`${place.workshop.address}/api${address}`, {
-    method,
-    body: JSON.stringify(body),
-    headers: { 'content-type': 'application/json' },
-  });
-  if (!response.ok) throw new Error(await response.text());
-}
-
 /** A run of a wheel, with its first cuts counted elsewhere. */
 async function startRun(id: string, teeth: number, cuts: number, change: (job: Job) => Job = (job) => job): Promise<void> {
   const job = change(drawnSpurJob({ id, name: `Wheel ${id}`, pitch: '1.5', teeth, face: '10', bore: '8' }));
-  await post(`/jobs/${id}`, 'PUT', { revision: 0, job });
-  await post(`/jobs/${id}/runs`, 'POST', { id: `run-${id}`, partId: 'p1', revision: 1 });
-  if (cuts > 0) await countElsewhere(`run-${id}`, cuts);
+  const { workshop } = place;
+  await workshop.ask('PUT', `/jobs/${id}`, { revision: 0, job });
+  await workshop.ask('POST', `/jobs/${id}/runs`, { id: `run-${id}`, partId: 'p1', revision: 1 });
+  if (cuts > 0) await workshop.countElsewhere(`run-${id}`, cuts);
 } // prettier-ignore
 
-async function countElsewhere(runId: string, cuts: number): Promise<void> {
-  const events = Array.from({ length: cuts }, (_, i) => ({
-    id: `${runId}-${i}`,
-    runId,
-    device: 'other',
-    deviceSeq: i + 1,
-    lastSeen: {},
-    clientTime: new Date(Date.UTC(2026, 10, 25, 9, 0, 50 * i)).toISOString(),
-    kind: 'done',
-    round: 1,
-    index: i + 1,
-  }));
-  await post(`/runs/${runId}/events`, 'POST', { events });
-}
 const atMill = async (id: string): Promise<Person> => {
   const person = await place.sitDown();
   await person.goTo(`/runs/run-${id}`);

@@ -68,6 +68,32 @@ export class Workshop {
     });
   }
 
+  /** Asks the server as another screen would. @throws what it says, when it refuses */
+  async ask<T>(method: string, address: string, body?: object): Promise<T> {
+    const response = await fetch(`${this.address}/api${address}`, {
+      method,
+      ...(body ? { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } } : {}),
+    });
+    if (!response.ok) throw new Error(`${response.status} ${await response.text()}`);
+    return (await response.json()) as T;
+  }
+
+  /** The first cuts of a run, counted on some other screen, so many seconds apart. */
+  async countElsewhere(runId: string, cuts: number, seconds = 50): Promise<void> {
+    const events = Array.from({ length: cuts }, (_, i) => ({
+      id: `${runId}-${i}`,
+      runId,
+      device: 'other',
+      deviceSeq: i + 1,
+      lastSeen: {},
+      clientTime: new Date(Date.UTC(2026, 10, 25, 9, 0, seconds * i)).toISOString(),
+      kind: 'done',
+      round: 1,
+      index: i + 1,
+    }));
+    await this.ask('POST', `/runs/${runId}/events`, { events });
+  }
+
   /** As a pulled plug does: no goodbye. */
   async kill(): Promise<void> {
     const { server } = this;

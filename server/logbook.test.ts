@@ -6,7 +6,7 @@ import { pino } from 'pino';
 import { drawnSpurJob, withSpurPart, type Job } from '../core/job/index.ts';
 import { STOCK_EQUIPMENT } from '../core/shop/index.ts';
 import { measure } from '../core/units/index.ts';
-import type { LogEntry, LogPage, Problem, Restored, StoredJob, StoredRun } from '../core/wire/index.ts'; // prettier-ignore
+import type { LogEntry, LogPage, Problem, Restored, StoredJob, StoredRun, StoredShop } from '../core/wire/index.ts'; // prettier-ignore
 import { hostCheck, Pairing } from './pairing.ts';
 import { startServer, type Running } from './start.ts';
 import { Trial } from './trial.ts';
@@ -79,6 +79,19 @@ describe('the logbook', () => {
       { label: 'Outside', text: '38.950 mm, should be 39.000 mm' },
     ]);
     expect((await trial.ask<Problem>('GET', '/log/none')).status).toBe(404);
+  });
+
+  test('a run goes on, and is gone on with, after its head and its mandrel have left the shop', async () => {
+    const { body } = await trial.ask<StoredShop>('GET', '/shop');
+    const bare = { ...body.equipment, heads: [], mills: [], steppers: [], mandrels: [], materials: [] };
+    expect((await trial.ask('PUT', '/shop', { revision: body.revision, equipment: bare })).status).toBe(200);
+    const event = { id: 'still', runId: 'r1', device: 'bench', deviceSeq: 14, lastSeen: {}, clientTime: '2026-11-25T10:00:00Z', kind: 'done', round: 1, index: 14 }; // prettier-ignore
+    expect((await trial.ask('POST', '/runs/r1/events', { events: [event] })).status).toBe(200);
+    expect((await trial.ask<LogPage>('GET', '/log/r1')).body.digest.done).toBe(14);
+    const { revision } = (await trial.ask<StoredJob>('GET', '/jobs/a')).body;
+    // the job's own copy of the head serves
+    const on = await trial.ask<StoredRun>('POST', '/jobs/a/runs', { id: 'r4', partId: 'p1', revision, continues: 'r1' }); // prettier-ignore
+    expect([on.status, on.body.run.cuts.length]).toEqual([201, 11]);
   });
 
   test('an event of before the logbook, or of a run re-planned since, is taken or told, never lost', async () => {

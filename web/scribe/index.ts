@@ -1,4 +1,5 @@
 import './scribe.css';
+export { CentreView } from './CentreView.tsx';
 export { ContactView } from './ContactView.tsx';
 export { DialView } from './DialView.tsx';
 export { FlatsView } from './FlatsView.tsx';

@@ -1,4 +1,4 @@
-import { RoundView, SetupView } from '../../scribe/index.ts';
+import { CentreView, RoundView, SetupView } from '../../scribe/index.ts';
 import type { StationProps } from '../panel.ts';
 
 /** The work, what holds it, and the cutter where it first touches; readings round the blank below it. */
@@ -26,6 +26,15 @@ export function SetupScribe({ station, units }: StationProps<'setup'>) {
         indexAt={detail.indexAt}
         cutterDiameter={cutter.diameter}
       />
+      {cutter.width !== null && (
+        <CentreView
+          chosen={detail.centrings.find(({ by }) => by === detail.centring)!}
+          width={cutter.width}
+          cutterDiameter={cutter.diameter}
+          upright={detail.mill?.upright ?? false}
+          {...{ outside, depth, units }}
+        />
+      )}
       {round && <RoundView round={round} units={units} />}
     </>
   );

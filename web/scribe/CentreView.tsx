@@ -27,15 +27,17 @@ export function CentreView({ chosen, outside, width, depth, cutterDiameter, upri
   const scale = Math.min((WIDTH - 120) / (2 * r + width + 12), 150 / (outside + shownCutter - depth));
   const s = (mm: number) => mm * scale;
   const top = s(r - depth + shownCutter);
-  const blade = (x: number) => ({ x: s(x - width / 2), y: -top, width: s(width), height: s(shownCutter) });
+  // beside the work it goes down to the axis, to touch its side; over the work it stays above
+  const before = by === 'touch' ? 0 : r;
+  const blade = (x: number, low: number) => ({ x: s(x - width / 2), y: -s(low + shownCutter), width: s(width), height: s(shownCutter) });
   const moved = move !== null && (by === 'touch' || by === 'far');
   return (
     <svg className="scribe-drawing" viewBox={`${-WIDTH / 2} ${-top - 26} ${WIDTH} ${top + s(r) + 60}`} role="img" aria-label={moved ? `From the touch the cutter moves ${chosen.dial ?? lengthText(move, units, 'fine')} to the middle of the work` : 'The cutter over the middle of the work'}>
       <g transform={upright ? `rotate(-90 0 ${-top / 2 + s(r) / 2})` : undefined}>
         <circle r={s(r)} className="scribe-lit" />
         <path d={`M0 ${-top - 6}V${s(r) + 8}M${-s(r) - 8} 0H${s(r) + 8}`} className="scribe-pitch" />
-        {moved && <rect {...blade(-off)} className="scribe-cutter is-far" />}
-        <rect {...blade(0)} className="scribe-cutter" />
+        {moved && <rect {...blade(-off, before)} className="scribe-cutter is-far" />}
+        <rect {...blade(0, r - depth)} className="scribe-cutter" />
         {moved && <path d={`M${-s(off)} ${-top - 10}H0m-9 -5l9 5l-9 5`} className="scribe-mark" />}
       </g>
       <text y={s(r) + 26} textAnchor="middle" className="scribe-small">

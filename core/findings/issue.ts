@@ -188,6 +188,7 @@ export type IssueCode =
   | 'not-ready-to-cut'
   | 'continue-other'
   | 'continue-none'
+  | 'continue-order'
   // set-up
   | 'setup-no-room'
   | 'setup-cutter-small'

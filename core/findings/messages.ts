@@ -298,6 +298,8 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
     `The run at the mill divides ${d(i, 'was')} in ${d(i, 'rounds')} rounds, and this plan ${i.given}: it cannot go on with it. Give the card the same count and rounds, or start a run of its own.`,
   'continue-none': () =>
     'Nothing of that run is cut yet, or all of it is: there is nothing to go on with. Start a run of its own.',
+  'continue-order': () =>
+    'The run at the mill takes the spaces in another order than this plan: going on would cut some twice and leave others out. Give the card the same order of spaces.',
   'not-ready-to-cut': (i) => `Not ready to cut: ${i.allowed}.`,
   'not-json': (i) => `This is not a job file: it cannot be read as JSON (${d(i, 'where')}). ${i.allowed}`,
   'cut-short': () =>

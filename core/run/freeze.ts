@@ -125,6 +125,11 @@ export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start
     return fail({ ...wrong, code: 'continue-none', path: 'continues' });
   const lastCut = from?.run.cuts[from.done - 1] ?? null;
   const startSpace = from ? from.run.startSpace : part.cutting.startSpace;
+  // spaces that were cut in another order would be cut twice, or never
+  const otherOrder = from?.run.cuts
+    .slice(0, from.done)
+    .some(({ index, space }) => spaceAt(aim, index, startSpace) !== space);
+  if (otherOrder) return fail({ ...wrong, code: 'continue-order', path: 'continues' });
   const skip = lastCut ? (lastCut.round - 1) * divisions + lastCut.index - 1 : 0;
   return ok({
     format: RUN_FORMAT,

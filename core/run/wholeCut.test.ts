@@ -153,6 +153,11 @@ describe('going on under another plan', () => {
     };
     expect(said(drawn(58, twoPasses), 5)).toMatch(/^The run at the mill divides 62 in 2 rounds/);
     expect(said(drawn(62), 5)).toMatch(/cannot go on with it/);
+    const block = withDividing(drawn(62, twoPasses), 'p1', (dividing) => ({
+      ...dividing,
+      stride: measure('5', 'count'),
+    }));
+    expect(said(block, 5)).toMatch(/takes the spaces in another order/);
     expect(said(other, 0)).toMatch(/nothing to go on with/);
     expect(said(other, 124)).toMatch(/nothing to go on with/);
   });

@@ -1,6 +1,6 @@
 import { fail, ok, type Issue, type Result } from '../findings/index.ts';
 import { exact, MM_PER_INCH, measure, parseRatio, type Exact } from '../units/index.ts';
-import type { Mill } from './schema.ts';
+import type { Mill } from './machineSchema.ts';
 
 const MOST_STEPS = 60;
 

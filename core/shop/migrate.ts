@@ -1,5 +1,5 @@
 import { measure } from '../units/index.ts';
-import { MEASURING_TOOLS } from './schema.ts';
+import { MEASURING_TOOLS } from './lessonSchema.ts';
 import { BARE_MACHINE, STOCK_MATERIALS, STRAIGHT_TABLE } from './stock.ts';
 
 /** Equipment of some version, its shape not yet checked. */

@@ -9,14 +9,8 @@ import {
   type Exact,
   type Measure,
 } from '../units/index.ts';
-import {
-  CUTTER_NUMBERS,
-  LEAST_HOLES,
-  MOST_HOLES,
-  type CutterNumber,
-  type FormCutter,
-  type ShopLathe,
-} from './schema.ts';
+import { type ShopLathe } from './machineSchema.ts';
+import { CUTTER_NUMBERS, LEAST_HOLES, MOST_HOLES, type CutterNumber, type FormCutter } from './schema.ts';
 
 /**
  * A worm ratio as people write it: `40`, `40:1`, `1/40`, `1:40`, `40.5`, `81/2`. Less than one is taken as the spindle's

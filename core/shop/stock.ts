@@ -1,19 +1,8 @@
 import { TWELVE_GEARS } from '../gearing/index.ts';
 import { measure } from '../units/index.ts';
-import { MEASURING_TOOLS } from './schema.ts';
-import type {
-  Equipment,
-  FormCutter,
-  GearSet,
-  Head,
-  Mandrel,
-  Material,
-  Mill,
-  Plate,
-  Ring,
-  ShopLathe,
-  Standing,
-} from './schema.ts';
+import { MEASURING_TOOLS } from './lessonSchema.ts';
+import type { Mandrel, Material, Mill, ShopLathe } from './machineSchema.ts';
+import type { Equipment, FormCutter, GearSet, Head, Plate, Ring, Standing } from './schema.ts';
 
 /**
  * Plate sets to start from, as data.

@@ -16,7 +16,8 @@ import {
   wrong,
   type Cells,
 } from './rowReaders.ts';
-import type { Equipment, Mill, Screw } from './schema.ts';
+import type { Mill, Screw } from './machineSchema.ts';
+import type { Equipment } from './schema.ts';
 import { STOCK_MILL, STRAIGHT_TABLE } from './stock.ts';
 
 /** An angle that may be left empty, 0 and more. */

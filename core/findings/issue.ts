@@ -190,6 +190,7 @@ export type IssueCode =
   | 'continue-none'
   | 'continue-order'
   // set-up
+  | 'setup-size-far'
   | 'setup-no-room'
   | 'setup-cutter-small'
   | 'setup-left-shop'

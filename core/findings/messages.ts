@@ -266,6 +266,8 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
     `${i.given} flutes share a factor with the starts, so the same teeth of the hob meet the same spaces and their errors stay. Take a count that does not.`,
   'cutter-under-worm': (i) =>
     `A cutter of Ø ${i.given} mm is smaller than the worm, Ø ${d(i, 'worm')} mm: it leaves metal at the corners where the worm has to pass. Take a larger one.`,
+  'setup-size-far': (i) =>
+    `${i.given} is more than ${d(i, 'most')}, the largest that stands on such a mill. Check its unit.`,
   'setup-no-room': (i) =>
     `${d(i, 'what')}: ${i.given} is needed, and there is ${d(i, 'has')}. ${d(i, 'remedy')}`,
   'setup-cutter-small': (i) =>

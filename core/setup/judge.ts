@@ -10,6 +10,16 @@ import type { SetupDetail } from './station.ts';
 const RUNOUT_FAR = 1.5;
 /** So much over a length is no error of alignment: it is another unit, or the work is not clamped. */
 const ALONG_FAR = 1 / 50;
+/** Larger than anything on a mill that gears are cut on: another unit. mm */
+const LARGEST = {
+  cutterDiameter: 400,
+  cutterWidth: 150,
+  face: 2000,
+  outside: 2000,
+  paper: 1,
+  jawGap: 2000,
+  tailGap: 2000,
+} as const;
 
 /** The field a thing that does not fit is told at. */
 const FIELD_OF: Readonly<Record<Fit['key'], keyof SetupInput | 'millId'>> = {
@@ -30,7 +40,7 @@ interface With {
 
 /**
  * What a machinist would ask about a set-up before clamping anything. Paths are fields of the set-up.
- * Issues: setup-no-room, setup-cutter-small, mandrel-fit, setup-left-shop, runout-far, along-far, along-alone, keyway-cutter, speed-none
+ * Issues: setup-size-far, setup-no-room, setup-cutter-small, mandrel-fit, setup-left-shop, runout-far, along-far, along-alone, keyway-cutter, speed-none
  */
 export function judgeSetup(input: SetupInput, read: SetupRead, detail: SetupDetail, { mandrel, system }: With): Issue[] {
   const issues: Issue[] = [];
@@ -40,6 +50,10 @@ export function judgeSetup(input: SetupInput, read: SetupRead, detail: SetupDeta
 
   for (const { key, name, needs, has, fits, remedies } of detail.fits)
     if (fits === false) ask('setup-no-room', FIELD_OF[key], mm(needs), { what: name, has: mm(has!), remedy: remedies.join(' ') });
+  for (const [field, most] of Object.entries(LARGEST) as [keyof typeof LARGEST, number][]) {
+    const size = read[field];
+    if (size !== null && size > most) ask('setup-size-far', field, mm(size), { most: mm(most) });
+  }
   const { cutter, depth, data } = detail;
   if (cutter.diameter !== null && depth !== null && depth >= cutter.diameter / 2) ask('setup-cutter-small', 'cutterDiameter', mm(cutter.diameter), { depth: mm(depth) });
   if (input.mandrelId !== null && input.holding !== 'chuck' && input.holding !== 'bar') {

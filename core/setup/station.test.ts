@@ -89,6 +89,7 @@ describe('what a machinist would ask', () => {
   test.each<[string, Partial<SetupInput>, RegExp]>([
     ['another unit', { round: { typed: '0 2 4 2', unit: 'mm' } }, /^query round: A runout of 4\.00 mm is more than/],
     ['too few', { round: { typed: '0 .02', unit: 'mm' } }, /^wrong round: 2 readings cannot tell/],
+    ['in inches', { cutterDiameter: measure('60', 'in') }, /^query cutterDiameter: 1524\.00 mm is more than 400\.00 mm/],
     ['no length', { alongTop: mm('.1') }, /^needed alongLength: Over what length/],
     ['far out', { alongTop: mm('5'), alongLength: mm('100') }, /^query alongTop: 5\.00 mm over 100\.00 mm/],
     ['a small cutter', { cutterDiameter: mm('6') }, /^query cutterDiameter: A cutter of 6\.00 mm cannot sink 3\.38 mm/],

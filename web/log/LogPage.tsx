@@ -74,6 +74,7 @@ export function LogPage() {
             <RunPage key={chosen.runId} runId={chosen.runId} />
           ) : (
             <>
+              {runId && log.isSuccess && <Notice tone="wrong">There is no such run in this logbook.</Notice>}
               <p className="page-say">Choose a run to see its plan as it was cut, its times, notes and readings. What you learn from it is said again on the next card it concerns.</p>
               <Backup />
             </>

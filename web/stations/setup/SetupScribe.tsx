@@ -11,6 +11,18 @@ export function SetupScribe({ station, units }: StationProps<'setup'>) {
         The set-up is drawn here as soon as blank, face and the cutter’s diameter are known.
       </p>
     );
+  // figures of another unit, or half typed, leave nothing that could be drawn
+  const reach = Math.max(outside, face, cutter.diameter);
+  if (
+    depth >= outside / 2 ||
+    depth >= cutter.diameter / 2 ||
+    Math.min(outside, face, cutter.diameter) < reach / 500
+  )
+    return (
+      <p className="scribe-empty">
+        These sizes do not go together, so nothing is drawn. Look at their units.
+      </p>
+    );
   return (
     <>
       <div className="scribe-caption">

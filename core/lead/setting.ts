@@ -1,14 +1,6 @@
 import type { Issue } from '../findings/index.ts';
 import type { Mill } from '../shop/index.ts';
-import {
-  approx,
-  dmsText,
-  exact,
-  lengthText,
-  parseAngleDeg,
-  parsePositiveLength,
-  type Measure,
-} from '../units/index.ts';
+import { approx, dmsText, exact, knownLength, lengthText, parseAngleDeg } from '../units/index.ts';
 import type { LeadInput } from './schema.ts';
 import { cornerReach, headTilt, onScale, tableSwing, widerBySetting } from './table.ts';
 
@@ -34,12 +26,6 @@ export interface TableSetting {
 
 const angleText = (degrees: number): string => dmsText(exact(degrees.toFixed(6)));
 
-function read(measure: Measure): number | null {
-  if (measure.typed.trim() === '') return null;
-  const length = parsePositiveLength(measure, '');
-  return length.ok ? approx(length.value) : null;
-}
-
 interface ToSet {
   readonly hand: 'right' | 'left';
   readonly helixDeg: number;
@@ -64,7 +50,7 @@ export function setTable(
   const scale = onScale(degrees, mill.scaleMinutes);
   const off = scale - degrees;
   const wider = cutter.diameter === null ? null : widerBySetting(depth, cutter.diameter, off);
-  const [length, width] = [read(mill.tableLength), read(mill.tableWidth)];
+  const [length, width] = [knownLength(mill.tableLength), knownLength(mill.tableWidth)];
   const size = byHead || length === null || width === null ? null : { length, width };
   const reach = size && cornerReach(size.length, size.width, scale);
   const swings = mill.swing.typed.trim() === '' ? null : parseAngleDeg(mill.swing);
@@ -97,7 +83,7 @@ function judgeSwing({ degrees, most, reach }: TableSetting, mill: Mill, path: st
   if (most === 0) issues.push({ ...issue, code: 'table-no-swing', given: mill.name });
   else if (most !== null && most < degrees)
     issues.push({ ...issue, code: 'table-swing-short', given: angleText(degrees), allowed: angleText(most) });
-  const toColumn = read(mill.toColumn);
+  const toColumn = knownLength(mill.toColumn);
   const system = mill.toColumn.unit === 'in' ? 'in' : 'mm';
   if (reach !== null && toColumn !== null && reach > toColumn)
     issues.push({

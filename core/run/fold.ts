@@ -215,8 +215,6 @@ export interface RunSummary {
   readonly inDoubt: boolean;
   /** Stages of the return stroke gone through; summaries that rested before helical runs lack it: none is to go through. */
   readonly strokeMade?: number;
-  /** Was the piece a proof? Summaries that rested before proofs lack it: none was. */
-  readonly proof?: boolean;
 }
 
 export function summarise({

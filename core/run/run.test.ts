@@ -1,5 +1,4 @@
 import { describe, expect, test } from '@jest/globals';
-import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { countAim, searchMethods } from '../dividing/index.ts';
 import { need } from '../findings/index.ts';
@@ -13,8 +12,6 @@ import {
   freezeRun,
   inOrder,
   lastSeenOf,
-  readRun,
-  RUN_VERSION,
   reconcile,
   runEventSchema,
   runSchema,
@@ -137,52 +134,6 @@ describe('freezing', () => {
         partId: 'p7',
       }).ok,
     ).toBe(false);
-  });
-});
-
-describe('runs that rest from earlier versions', () => {
-  const old = JSON.parse(readFileSync(new URL('./samples/v2.json', import.meta.url), 'utf8')) as Record<
-    string,
-    unknown
-  > & {
-    head: Record<string, unknown>;
-    cuts: { round: number; index: number; space: number; hole: number }[];
-  };
-
-  test('version 2, a differential run in two rounds: every hole is the one it was frozen with', () => {
-    const run = readRun(old);
-    expect(run.cuts.map(({ landing }) => (landing.on === 'plate' ? landing.hole : -1))).toEqual(
-      old.cuts.map(({ hole }) => hole),
-    );
-    expect(run).toMatchObject({ version: RUN_VERSION, helix: null, full: true, mill: null, divisions: 53 });
-    expect(run.move).toMatchObject({ method: 'differential', advance: '1/53', exact: true });
-    expect(foldRun(run, []).next).toMatchObject({ space: 1 });
-  });
-
-  test('version 3, a rack on a table that was not known to swing', () => {
-    const rack = JSON.parse(readFileSync(new URL('./samples/v3.json', import.meta.url), 'utf8')) as Record<
-      string,
-      unknown
-    >;
-    const run = readRun(rack);
-    expect(run).toMatchObject({
-      version: RUN_VERSION,
-      helix: null,
-      mill: { marks: 100, scaleMinutes: 60, headTilts: false },
-      cuts: rack['cuts'],
-    });
-    expect(foldRun(run, [])).toMatchObject({ total: 12, strokeMade: 3 });
-  });
-
-  test('version 1, before heads could be geared', () => {
-    const { plateLock: _lock, differential: _gears, ...head } = old.head;
-    expect(readRun({ ...old, version: 1, head }).head).toMatchObject({ differential: null, plateLock: true });
-  });
-
-  test('today’s version is taken as it is; what is no run is a fault', () => {
-    const run = frozen(jobOf());
-    expect(readRun(JSON.parse(JSON.stringify(run)))).toEqual(run);
-    expect(() => readRun({ format: 'vuelta-run' })).toThrow();
   });
 });
 

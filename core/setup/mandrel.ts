@@ -1,5 +1,5 @@
 import type { Mandrel } from '../shop/index.ts';
-import { approx, lengthText, parseOptionalLength, type Measure, type UnitSystem } from '../units/index.ts';
+import { knownLength, lengthText, type UnitSystem } from '../units/index.ts';
 
 /** Does a mandrel take this blank? */
 export interface MandrelFit {
@@ -13,11 +13,6 @@ export interface MandrelFit {
 /** What a straight seat may be under its bore before a nut no longer holds the blank true. Common practice. mm */
 const SLACK = 0.03;
 
-const size = (given: Measure): number | null => {
-  const read = parseOptionalLength(given, '');
-  return read.ok && read.value?.gt(0) ? approx(read.value) : null;
-};
-
 /**
  * A taper takes a bore between its two ends; a straight seat one that is hardly larger than itself; and the blanks have to
  * go on it. Common practice
@@ -25,7 +20,7 @@ const size = (given: Measure): number | null => {
  */
 export function mandrelFits(mandrel: Mandrel, bore: number | null, face: number | null, system: UnitSystem): MandrelFit {
   const { id, name, kind } = mandrel;
-  const [small, large, length] = [size(mandrel.small), size(mandrel.large), size(mandrel.length)];
+  const [small, large, length] = [knownLength(mandrel.small), knownLength(mandrel.large), knownLength(mandrel.length)];
   const tell = (fits: boolean | null, line: string): MandrelFit => ({ id, name, fits, line });
   const mm = (value: number) => lengthText(value, system, 'fine');
   if (small === null || !bore) return tell(null, small === null ? 'its seat is not listed' : 'the bore is not known');

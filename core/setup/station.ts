@@ -12,7 +12,7 @@ import {
   type Mill,
 } from '../shop/index.ts';
 import { type StationWork } from '../station/index.ts';
-import { approx, parseOptionalLength, type Measure, type UnitSystem } from '../units/index.ts';
+import { approx, knownLength, type UnitSystem } from '../units/index.ts';
 import { centringsOf, type Centring } from './centring.ts';
 import { dialOf, moveText, type Dial } from './dial.ts';
 import { reasonsOf, thrustOf, type Reason, type Thrust } from './holding.ts';
@@ -95,19 +95,14 @@ export interface SetupDetail {
   readonly keyway: (Keyway & { readonly width: number; readonly offsetDial: string; readonly depthDial: string | null }) | null;
 } // prettier-ignore
 
-const length = (given: Measure | undefined): number | null => {
-  const read = given ? parseOptionalLength(given, '') : null;
-  return read?.ok && read.value !== null && read.value.gt(0) ? approx(read.value) : null;
-};
-
 const figures = (read: ReturnType<typeof readSpeeds>): number[] =>
   read.ok ? read.value.map((one) => approx(one)) : [];
 
 /** What cuts: the shop's own cutter where one is picked, else as typed here. */
 function cutterIn(read: SetupRead, picked: FormCutter | null): SetupDetail['cutter'] {
   return {
-    diameter: read.cutterDiameter ?? length(picked?.diameter),
-    width: read.cutterWidth ?? length(picked?.width),
+    diameter: read.cutterDiameter ?? (picked && knownLength(picked.diameter)),
+    width: read.cutterWidth ?? (picked && knownLength(picked.width)),
     teeth: read.cutterTeeth ?? picked?.teeth ?? null,
     picked: picked !== null,
   };
@@ -120,7 +115,7 @@ function dataOf(read: SetupRead, cutter: SetupDetail['cutter'], material: Materi
     diameter: cutter.diameter,
     teeth: cutter.teeth,
     speed: approx(speed.value),
-    chipLoad: length(material?.chipLoad),
+    chipLoad: (material && knownLength(material.chipLoad)),
     speeds: mill ? figures(readSpeeds(mill.speeds)) : [],
     feeds: mill ? figures(readFeeds(mill.feeds)) : [],
     rpmSet: read.speedSet,
@@ -198,7 +193,7 @@ export function planSetup(input: SetupInput, work: SetupWork, shop: SetupShop, p
   const data = dataOf(read, cutter, material, mill);
   const cutting = depth !== null && face !== null && cutter.diameter !== null && work.traverses ? { depth, face, cutterDiameter: cutter.diameter, cutterWidth: cutter.width ?? 0, helixDeg: work.helixDeg } : null;
   const stroke = cutting && strokeOf(cutting);
-  const fits = cutting && stroke && outside !== null ? fitsOf({ cutting, stroke, thrust, indexAt: input.indexAt, outside, upright, offset: read.offset, tableTravel: length(mill?.travel), crossTravel: length(mill?.cross.travel), kneeTravel: length(mill?.knee.travel), roomUnder: length(mill?.room), centreHeight: length(head?.centreHeight), collar: length(mill?.collar), jaw: { gap: read.jawGap, across: read.jawDiameter }, tail: { gap: read.tailGap, across: read.tailDiameter } }) : [];
+  const fits = cutting && stroke && outside !== null ? fitsOf({ cutting, stroke, thrust, indexAt: input.indexAt, outside, upright, offset: read.offset, tableTravel: (mill && knownLength(mill.travel)), crossTravel: (mill && knownLength(mill.cross.travel)), kneeTravel: (mill && knownLength(mill.knee.travel)), roomUnder: (mill && knownLength(mill.room)), centreHeight: (head && knownLength(head.centreHeight)), collar: (mill && knownLength(mill.collar)), jaw: { gap: read.jawGap, across: read.jawDiameter }, tail: { gap: read.tailGap, across: read.tailDiameter } }) : [];
   const cuts = (work.teeth ?? 0) * work.rounds.length;
   const perCut = stroke && data?.feed ? minutesFor(1, stroke.travel[input.indexAt], data.feed, read.returnSeconds ?? USUAL_RETURN_SECONDS, read.indexSeconds ?? USUAL_INDEX_SECONDS) : null;
   const eccentric = read.round.length > 0 ? eccentricOf(read.round) : null;
@@ -212,11 +207,11 @@ export function planSetup(input: SetupInput, work: SetupWork, shop: SetupShop, p
     headAt: input.headAt,
     spin: input.spin,
     feed: input.feed,
-    reasons: reasonsOf({ input, thrust, teeth: work.teeth, outside, bore: work.bore, module: work.module, blanks, mandrel: mandrel && { kind: mandrel.kind, small: length(mandrel.small), length: length(mandrel.length), key: mandrel.key } }),
+    reasons: reasonsOf({ input, thrust, teeth: work.teeth, outside, bore: work.bore, module: work.module, blanks, mandrel: mandrel && { kind: mandrel.kind, small: knownLength(mandrel.small), length: knownLength(mandrel.length), key: mandrel.key } }),
     mandrels,
     along: alongOf(read, face),
     round: eccentric && { ...eccentric, effects: work.sizes && runoutSays(2 * eccentric.off, work.sizes), goodFor: goodFor(eccentric.runout) },
-    centrings: centringsOf({ outside, width: cutter.width, paper, centreHeight: length(head?.centreHeight), upright }).map((each) => ({ ...each, dial: each.move === null || each.by === 'height' ? null : dials.centre(each.move) })),
+    centrings: centringsOf({ outside, width: cutter.width, paper, centreHeight: (head && knownLength(head.centreHeight)), upright }).map((each) => ({ ...each, dial: each.move === null || each.by === 'height' ? null : dials.centre(each.move) })),
     centring: input.centring,
     depths: depths.map(({ name, mm }) => ({ name: NAMES[name] ?? name, mm: mm + paper, dial: dials.depth(mm + paper) })),
     outside,

@@ -1,3 +1,5 @@
+import { approachAlong } from '../lead/index.ts';
+
 /** Kept between cutter and work where it is said to be clear, mm. */
 export const CLEAR_BY = 2;
 
@@ -31,9 +33,7 @@ export interface Stroke {
  * Source: √(h(D − h)), from a circle; along a helix ≈ √(h(D − h))·cos β + (w/2)·sin β. Checked against a drawn disk.
  */
 export function approachOf({ depth, cutterDiameter, cutterWidth, helixDeg }: Omit<Cutting, 'face'>): number {
-  const b = (helixDeg * Math.PI) / 180;
-  const chord = Math.sqrt(Math.max(0, depth * (cutterDiameter - depth)));
-  return chord * Math.cos(b) + (cutterWidth / 2) * Math.sin(b);
+  return approachAlong(depth, cutterDiameter, cutterWidth, (helixDeg * Math.PI) / 180);
 }
 
 /** How far the cutter's middle goes past the face before its trailing corner is through. */

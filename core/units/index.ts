@@ -22,6 +22,7 @@ export {
   type UnitSystem,
 } from './measure.ts';
 export {
+  knownLength,
   parseAngleDeg,
   parseCount,
   parseLength,

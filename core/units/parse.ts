@@ -1,5 +1,5 @@
 import { fail, ok, type Issue, type Result } from '../findings/index.ts';
-import { exact, MM_PER_INCH, type Exact } from './exact.ts';
+import { approx, exact, MM_PER_INCH, type Exact } from './exact.ts';
 import { readExpression, type UnitFactor } from './expression.ts';
 import type { Measure } from './measure.ts';
 
@@ -188,4 +188,10 @@ export function parseOptionalLength(given: Measure, what: string): Result<Exact 
   const length = parseLength(given);
   if (!length.ok || length.value.gte(0)) return length;
   return fail({ code: 'negative', path: '', severity: 'wrong', given: given.typed, detail: { what } });
+}
+
+/** A length of more than zero where one is known, mm; null while it is empty or cannot be read, which is told elsewhere. */
+export function knownLength(given: Measure): number | null {
+  const read = parseOptionalLength(given, '');
+  return read.ok && read.value?.gt(0) ? approx(read.value) : null;
 }

@@ -1,0 +1,71 @@
+import { describe, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { need } from '../findings/index.ts';
+import { drawnSpurJob } from '../job/index.ts';
+import { plan } from '../plan/index.ts';
+import { STOCK_EQUIPMENT } from '../shop/index.ts';
+import { foldRun, freezeRun, readRun, RUN_VERSION, type Run } from './index.ts';
+
+describe('runs that rest from earlier versions', () => {
+  const old = JSON.parse(readFileSync(new URL('./samples/v2.json', import.meta.url), 'utf8')) as Record<
+    string,
+    unknown
+  > & {
+    head: Record<string, unknown>;
+    cuts: { round: number; index: number; space: number; hole: number }[];
+  };
+
+  test('version 2, a differential run in two rounds: every hole is the one it was frozen with', () => {
+    const run = readRun(old);
+    expect(run.cuts.map(({ landing }) => (landing.on === 'plate' ? landing.hole : -1))).toEqual(
+      old.cuts.map(({ hole }) => hole),
+    );
+    expect(run).toMatchObject({ version: RUN_VERSION, helix: null, full: true, mill: null, divisions: 53 });
+    expect(run.move).toMatchObject({ method: 'differential', advance: '1/53', exact: true });
+    expect(foldRun(run, []).next).toMatchObject({ space: 1 });
+  });
+
+  test('version 3, a rack on a table that was not known to swing', () => {
+    const rack = JSON.parse(readFileSync(new URL('./samples/v3.json', import.meta.url), 'utf8')) as Record<
+      string,
+      unknown
+    >;
+    const run = readRun(rack);
+    expect(run).toMatchObject({
+      version: RUN_VERSION,
+      helix: null,
+      mill: { marks: 100, scaleMinutes: 60, headTilts: false },
+      cuts: rack['cuts'],
+    });
+    expect(foldRun(run, [])).toMatchObject({ total: 12, strokeMade: 3 });
+  });
+
+  test('version 1, before heads could be geared', () => {
+    const { plateLock: _lock, differential: _gears, ...head } = old.head;
+    expect(readRun({ ...old, version: 1, head }).head).toMatchObject({ differential: null, plateLock: true });
+  });
+
+  test('today’s version is taken as it is; what is no run is a fault', () => {
+    const job = drawnSpurJob({
+      id: 'j1',
+      name: 'Second wheel',
+      pitch: '1.25',
+      teeth: 58,
+      face: '12',
+      bore: '10',
+    });
+    const start = { runId: 'r1', jobRevision: 1, partId: 'p1' };
+    const run = need(freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, start));
+    expect(readRun(JSON.parse(JSON.stringify(run)))).toEqual(run);
+    expect(() => readRun({ format: 'vuelta-run' })).toThrow();
+  });
+
+  test('version 4, two passes on a head whose height was not known: every cut as it was frozen', () => {
+    const rested = JSON.parse(readFileSync(new URL('./samples/v4.json', import.meta.url), 'utf8')) as Run;
+    const run = readRun(rested);
+    expect(run).toMatchObject({ version: RUN_VERSION, piece: { kind: 'work', name: '' }, continues: null, safe: null, card: [] });
+    expect(run.cuts).toEqual(rested.cuts);
+    expect(run.closing).toEqual(rested.closing);
+    expect(foldRun(run, [])).toMatchObject({ total: 124, asks: null });
+  }); // prettier-ignore
+});

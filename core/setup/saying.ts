@@ -3,7 +3,7 @@ import { lengthValue, textValue, type Caution, type Value, type Working } from '
 import { approx, decimalText, lengthText, type UnitSystem } from '../units/index.ts';
 import type { SetupRead } from './read.ts';
 import type { SetupDetail, SetupWork } from './station.ts';
-import { timeText } from './time.ts';
+import { timeText, USUAL_INDEX_SECONDS, USUAL_RETURN_SECONDS } from './time.ts';
 
 const rpmText = (rpm: number): string => `${decimalText(rpm, rpm < 100 ? 1 : 0)} rpm`;
 const feedText = (feed: number, system: UnitSystem): string =>
@@ -65,11 +65,18 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
     const straight = helixDeg === 0;
     push('approach', 'Approach', straight ? 'a = \\sqrt{h(D-h)}' : 'a = \\sqrt{h(D-h)}\\,\\cos\\beta + \\tfrac{w}{2}\\sin\\beta', `\\sqrt{${mm(depth)}(${mm(cutter.diameter)} - ${mm(depth)})}${straight ? '' : `\\cos ${mm(helixDeg, 2)}^\\circ + ${mm((cutter.width ?? 0) / 2)}\\sin ${mm(helixDeg, 2)}^\\circ`}`, `${mm(stroke.approach)}\\ \\mathrm{mm}`, 'half the chord of the cutter at that depth');
   }
+  if (stroke && detail.face !== null)
+    push('clear', 'Clear on the far side, from the first touch', '2a + b', `2 \\times ${mm(stroke.approach)} + ${mm(detail.face)}`, `${mm(stroke.clearAfter)}\\ \\mathrm{mm}`, 'the approach on either side, and the face between');
+  if (stroke && detail.minutes !== null && data?.feed) {
+    const [travel, seconds] = [stroke.travel[detail.indexAt], (read.returnSeconds ?? USUAL_RETURN_SECONDS) + (read.indexSeconds ?? USUAL_INDEX_SECONDS)];
+    const perCut = travel / data.feed + seconds / 60;
+    push('time', 'Time for all cuts', 'N\\left(\\frac{s}{F} + t\\right)', `${mm(detail.minutes / perCut, 0)} \\left(\\frac{${mm(travel)}}{${mm(data.feed, 1)}} + \\frac{${seconds}}{60}\\right)`, `${mm(detail.minutes, 0)}\\ \\mathrm{min}`, 'feed, return and indexing of each; common practice');
+  }
   const chosen = detail.centrings.find(({ by }) => by === detail.centring);
   if (chosen?.move && chosen.formula && outside !== null && cutter.width !== null)
     push('centre', 'Move to the middle', chosen.formula, chosen.formula.replace('D', mm(outside)).replace('w', mm(cutter.width)).replace('t', mm(read.paper ?? 0)).replace('H', mm(chosen.move - cutter.width / 2)), `${mm(chosen.move)}\\ \\mathrm{mm}`, 'geometry of the touch');
   if (round)
-    push('eccentric', 'Off the middle', `e = \\frac{2}{n}\\left|\\sum r_i\\,e^{i\\theta_i}\\right|`, `n = ${round.readings.length}`, `${mm(round.off, 4)}\\ \\mathrm{mm}`, 'least squares: the circle that lies best through the readings');
+    push('eccentric', 'Off the middle', `e = \\frac{2}{n}\\left|\\sum r_i\\,e^{i\\theta_i}\\right|`, `\\frac{2}{${round.readings.length}} \\times ${mm((round.off * round.readings.length) / 2, 4)}`, `${mm(round.off, 4)}\\ \\mathrm{mm}`, 'least squares: the circle that lies best through the readings');
   return lines;
 } // prettier-ignore
 

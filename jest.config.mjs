@@ -1,4 +1,5 @@
-/** Unit and server tests. Browser journeys have their own: jest.e2e.config.mjs. */
+/** Unit and server tests. Browser journeys have their own: jest.e2e.config.mjs.
+ * The limit is there for a test that hangs, not to time one: a loaded machine may take seconds for what is quick elsewhere. */
 export const base = {
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {
@@ -20,4 +21,5 @@ export default {
   ...base,
   roots: ['<rootDir>/core', '<rootDir>/server', '<rootDir>/web'],
   testMatch: ['**/*.test.ts'],
+  testTimeout: 120_000,
 };

@@ -3,7 +3,7 @@ import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { journeysIn } from './journeys.ts';
 import { wait } from './person.ts';
-import { scratchFolder } from './workshop.ts';
+import { scratchFolder } from '../server/scratch.ts';
 
 const place = journeysIn('demo');
 

@@ -9,7 +9,7 @@ import {
   type KeyInput,
   type Page,
 } from 'puppeteer-core';
-import { scratchFolder } from './workshop.ts';
+import { scratchFolder } from '../server/scratch.ts';
 
 const ARGS = [
   '--no-sandbox',

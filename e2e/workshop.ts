@@ -1,18 +1,8 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { accessSync, constants, mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
-import os from 'node:os';
 import path from 'node:path';
-
-/** Where journeys keep their stores and profiles: in memory where the system has such a place, since a disk may stall. */
-export function scratchFolder(): string {
-  try {
-    accessSync('/dev/shm', constants.W_OK);
-    return '/dev/shm';
-  } catch {
-    return os.tmpdir();
-  }
-}
+import { scratchFolder } from '../server/scratch.ts';
 
 /** A free port, or the one asked for by PORT. */
 async function choosePort(): Promise<number> {

@@ -1,9 +1,17 @@
 import { mkdtempSync, rmSync } from 'node:fs';
-import os from 'node:os';
 import path from 'node:path';
 import { pino } from 'pino';
+import { drawnSpurJob, type Job } from '../core/job/index.ts';
+import type { StoredJob } from '../core/wire/index.ts';
 import type { Config } from './config.ts';
+import { scratchFolder } from './scratch.ts';
 import { startServer, type Running } from './start.ts';
+
+interface Answer<T> {
+  readonly status: number;
+  readonly type: string;
+  readonly body: T;
+}
 
 /** A server of its own on a folder of its own, for tests. */
 export class Trial {
@@ -12,7 +20,7 @@ export class Trial {
   #running: Running | null = null;
 
   constructor(name: string) {
-    this.folder = mkdtempSync(path.join(os.tmpdir(), `vuelta-${name}-`));
+    this.folder = mkdtempSync(path.join(scratchFolder(), `vuelta-${name}-`));
     this.config = {
       host: '127.0.0.1',
       port: 0,
@@ -40,12 +48,29 @@ export class Trial {
     rmSync(this.folder, { recursive: true, force: true });
   }
 
-  async ask<T>(method: string, address: string, body?: unknown): Promise<{ status: number; body: T }> {
+  /** @param body sent as it is when it is text, as JSON when it is not */
+  async ask<T>(method: string, address: string, body?: unknown): Promise<Answer<T>> {
     const sent =
       body === undefined
         ? {}
-        : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } };
+        : {
+            body: typeof body === 'string' ? body : JSON.stringify(body),
+            headers: { 'content-type': 'application/json' },
+          };
     const response = await fetch(`${this.#running!.address}/api${address}`, { method, ...sent });
-    return { status: response.status, body: (await response.json()) as T };
+    return {
+      status: response.status,
+      type: response.headers.get('content-type') ?? '',
+      body: (await response.json()) as T,
+    };
+  }
+
+  /** The job, stored for the first time. */
+  async keep(job: Job): Promise<StoredJob> {
+    return (await this.ask<StoredJob>('PUT', `/jobs/${job.id}`, { revision: 0, job })).body;
   }
 }
+
+/** A spur gear that indexes on the stock plates at 58 and at 20 teeth, and not simply at 53. */
+export const jobNamed = (id: string, teeth = 58): Job =>
+  drawnSpurJob({ id, name: `Job ${id}`, pitch: '1.25', teeth, face: '12', bore: '10' });

@@ -69,6 +69,23 @@ test('half-way: two chords with what they should be; a slip is told while there 
   expect(person.faults).toEqual([]);
 });
 
+test('one screen on two runs: neither waits for counts of the other', async () => {
+  await startRun('first', 24, 0);
+  await startRun('second', 24, 0);
+  const person = await atMill('first');
+  await person.pressButton('Space 1 cut');
+  await wait(BETWEEN_COUNTS_MS);
+  await person.pressButton('Space 2 cut');
+  await person.goTo('/runs/run-second');
+  await person.pressButton('Space 1 cut');
+  await person.sees('Space 2 cut');
+  await person.goTo('/runs/run-first');
+  await person.pressButton('Space 3 cut');
+  await person.sees('Space 4 cut');
+  await person.sees('✓ stored');
+  await person.seesNot(/on their way/);
+});
+
 test('each step asked, the landing hole now and then; a reload keeps the step', async () => {
   await startRun('learner', 14, 1);
   const person = await atMill('learner');

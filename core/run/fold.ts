@@ -81,7 +81,10 @@ function twoScreens(
   return [{ kind: 'two-screens', ids: [...involved].map(({ id }) => id), cuts: inCuttingOrder }];
 }
 
-/** Screens of which some event has been seen or skipped, and has not arrived. */
+/**
+ * Screens of which some event has been seen or skipped, and has not arrived. A screen's numbers need not begin at 1:
+ * runs of before counted the events of all runs of a screen together.
+ */
 function eventsMissing(events: readonly RunEvent[]): Doubt[] {
   const have = new Map<string, Set<number>>();
   for (const { device, deviceSeq } of events)
@@ -93,7 +96,10 @@ function eventsMissing(events: readonly RunEvent[]): Doubt[] {
     for (const [device, seq] of Object.entries(event.lastSeen)) want(device, seq);
   }
   const devices = [...wanted]
-    .filter(([device, most]) => (have.get(device)?.size ?? 0) < most)
+    .filter(([device, most]) => {
+      const arrived = have.get(device) ?? new Set<number>();
+      return arrived.size < most + 1 - Math.min(most, ...arrived);
+    })
     .map(([device]) => device);
   return devices.length > 0 ? [{ kind: 'events-missing', devices: devices.sort() }] : [];
 }

@@ -239,6 +239,13 @@ describe('two screens on one run', () => {
     expect(phone.state.doubts).toEqual([]);
   });
 
+  test('a screen that had counted another run before this one lacks nothing', () => {
+    const tablet = new Screen('tablet', run);
+    const [, second, third] = [tablet.count(), tablet.count(), tablet.count()];
+    const counted = [second, third].map((event, i) => ({ ...event, round: 1, index: i + 1 }) as RunEvent);
+    expect(foldRun(run, counted).doubts).toEqual([]);
+  });
+
   test('a gap and an event that has not arrived are both said', () => {
     const tablet = new Screen('tablet', run);
     const events = [tablet.count(), tablet.count(), tablet.count()];

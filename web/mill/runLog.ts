@@ -94,7 +94,7 @@ export function createRunLog(run: Run): RunLog {
     }
 
     const make = (act: RunAct): RunEvent => {
-      const number = nextEventNumber();
+      const number = nextEventNumber(run.id);
       const { [number.device]: _own, ...lastSeen } = lastSeenOf(get().events);
       return {
         id: newId(),

@@ -4,22 +4,24 @@ const KEY = 'vuelta.screen';
 
 interface Claim {
   readonly id: string;
-  seq: number;
+  /** How many events of each run were made here: a run sees every number of its own, or knows that one is missing. */
+  readonly made: Record<string, number>;
 }
 
 /**
- * This page's own name as a counting screen, and how many events it has made. It lives in the tab and is taken out
+ * This page's own name as a counting screen, and how many events of each run it has made. It lives in the tab and is taken out
  * while the page is open: a tab that was copied finds nothing and gets a name of its own, so two never share one.
  */
 function claimScreen(): Claim {
   try {
     const text = sessionStorage.getItem(KEY);
     sessionStorage.removeItem(KEY);
-    if (text) return JSON.parse(text) as Claim;
+    const claim = text ? (JSON.parse(text) as Partial<Claim>) : null;
+    if (claim?.id && claim.made) return { id: claim.id, made: claim.made };
   } catch {
     // no tab storage: a fresh name each time the page opens
   }
-  return { id: newId(), seq: 0 };
+  return { id: newId(), made: {} };
 }
 
 const screen = claimScreen();
@@ -35,8 +37,9 @@ window.addEventListener('pageshow', (event) => {
   if (event.persisted) sessionStorage.removeItem(KEY);
 });
 
-/** Name and next number for an event made here. */
-export function nextEventNumber(): { readonly device: string; readonly deviceSeq: number } {
-  screen.seq += 1;
-  return { device: screen.id, deviceSeq: screen.seq };
+/** Name and next number for an event of this run made here. */
+export function nextEventNumber(runId: string): { readonly device: string; readonly deviceSeq: number } {
+  const deviceSeq = (screen.made[runId] ?? 0) + 1;
+  screen.made[runId] = deviceSeq;
+  return { device: screen.id, deviceSeq };
 }

@@ -39,6 +39,28 @@ test('find a run, read it, set it beside another, and write down what was learnt
   expect(person.faults).toEqual([]);
 });
 
+test('what was measured is written with the run of its piece, as often as it is measured', async () => {
+  const person = await place.sitDown();
+  await person.goTo('/jobs/demo-lens-second/p1/inspect');
+  await person.types('Span over teeth, as read', '30.15');
+  await person.press('Measured on the piece of', 'combobox');
+  await person.pressOption('brass offcut');
+  await person.pressButton('Write these readings in the logbook');
+  await person.sees('✓ These readings are in the logbook');
+  await person.types('Span over teeth, as read', '30.09');
+  await person.pressButton('Write these readings in the logbook');
+  await person.sees('✓ These readings are in the logbook');
+  await person.press('See its page', 'link');
+  await person.sees(
+    /Span over teeth 30\.150 mm should be 30\.086 mm Teeth 0\.068 mm thick: sink 0\.\d+ mm more/,
+  );
+  await person.sees(/Span over teeth 30\.090 mm should be 30\.086 mm Teeth good/);
+  // the work itself has none yet, and says what its card has
+  await person.goTo('/log/run-demo-lens-second');
+  await person.sees('Measured, as its card has it now');
+  expect(person.faults).toEqual([]);
+});
+
 test('the whole workshop goes out as one file, and back in over what has changed', async () => {
   const person = await place.sitDown();
   const folder = mkdtempSync(path.join(scratchFolder(), 'vuelta-down-'));

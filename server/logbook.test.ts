@@ -71,13 +71,25 @@ describe('the logbook', () => {
     ]);
   });
 
-  test('what was measured since stands on the page; a run that is not there is told', async () => {
+  test('what was measured stands on the page, the card’s until it is written with the run; a run that is not there is told', async () => {
     const { body } = await trial.ask<StoredJob>('GET', '/jobs/a');
     const measured = withSpurPart(body.job, 'p1', (part) => ({ ...part, inspect: { ...part.inspect, outside: measure('38.95', 'mm') } })); // prettier-ignore
     await trial.ask('PUT', '/jobs/a', { revision: body.revision, job: measured });
-    expect((await trial.ask<LogPage>('GET', '/log/r1')).body.readings).toEqual([
-      { label: 'Outside', text: '38.950 mm, should be 39.000 mm' },
+    const outside = { name: 'Outside', read: 38.95, should: 39 };
+    const before = (await trial.ask<LogPage>('GET', '/log/r1')).body;
+    expect(before.onCard).toEqual({ readings: [outside], verdict: '' });
+    const event = { id: 'r1-m', runId: 'r1', device: 'bench-2', deviceSeq: 1, lastSeen: {}, clientTime: '2026-11-25T10:00:00Z', kind: 'measured', readings: [outside], verdict: '' }; // prettier-ignore
+    await trial.ask('POST', '/runs/r1/events', { events: [event] });
+    const after = (await trial.ask<LogPage>('GET', '/log/r1')).body;
+    expect([after.onCard, after.digest.measured]).toEqual([
+      null,
+      [{ at: '2026-11-25T10:00:00Z', readings: [outside], verdict: '' }],
     ]);
+    expect(after.digest).toMatchObject({
+      done: before.digest.done,
+      screens: 1,
+      perCut: before.digest.perCut,
+    });
     expect((await trial.ask<Problem>('GET', '/log/none')).status).toBe(404);
   });
 

@@ -3,6 +3,7 @@ export { expectedOf, runoutSays, type AsCut, type Expected, type RunoutSays } fr
 export { angleOfInvolute, overPins, usualPin } from './pins.ts';
 export { CHECKS, inspectSchema, nothingMeasured, type CheckId, type InspectInput } from './schema.ts';
 export { eccentricOf, goodFor, LEAST_READINGS, type Eccentric } from './eccentric.ts';
+export { recordOf, type MeasuredRecord } from './record.ts';
 export { readRound, roundTextSchema, type RoundText } from './round.ts';
 export { spanOver, transversePressureAngle, usualSpan, type MeasuredGear } from './span.ts';
 export { planInspect, TOOL_OF, type Check, type InspectDetail, type InspectFacts, type InspectGround } from './station.ts'; // prettier-ignore

@@ -7,7 +7,7 @@ import { thinningFromDeeper } from '../mesh/index.ts';
 import { plan, stationOf } from '../plan/index.ts';
 import { STOCK_EQUIPMENT } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
-import { overPins, runoutSays, spanOver, type InspectInput } from './index.ts';
+import { overPins, recordOf, runoutSays, spanOver, type InspectInput } from './index.ts';
 
 const rad = (degrees: number) => (degrees * Math.PI) / 180;
 const GEAR = { id: 'g', name: 'Gear', pitch: '2', teeth: 30, face: '20', bore: '12' };
@@ -133,4 +133,31 @@ describe('what the readings say', () => {
       expect(found).toMatchObject({ eccentric: 0.05, depth: 0.05 });
     }
   }); // prettier-ignore
+});
+
+describe('what the logbook keeps of it', () => {
+  test('nothing while nothing was read', () => {
+    expect(recordOf(inspected().detail, 'mm')).toBeNull();
+  });
+  test('each reading with what it should have been, and the verdict with its unit', () => {
+    // 21.505 over 4 teeth; a span is thick by its excess over cos α
+    expect(recordOf(inspected({ span: '21.60', runout: '0.03' }).detail, 'mm')).toEqual({
+      readings: [
+        { name: 'Span over teeth', read: 21.6, should: expect.closeTo(21.5049, 3) },
+        { name: 'Runout', read: 0.03, should: null },
+      ],
+      verdict: expect.stringMatching(/^0\.101 mm thick: sink 0\.\d{3} mm more$/),
+    });
+    expect(recordOf(inspected({ span: '21.50' }).detail, 'in')!.verdict).toBe('good');
+  });
+  test('readings all round go in by their middle and their swing', () => {
+    const job = withSpurPart(drawnSpurJob(GEAR), 'p1', (part) => ({
+      ...part,
+      inspect: { ...part.inspect, round: { what: 'span' as const, readings: { typed: '21.50 21.54 21.52 21.48', unit: 'mm' as const } } },
+    })); // prettier-ignore
+    expect(recordOf(inspected({}, job).detail, 'mm')!.readings).toEqual([
+      { name: 'Span over teeth, mean all round', read: expect.closeTo(21.51, 9), should: expect.closeTo(21.5049, 3) },
+      { name: 'Span over teeth, least to most', read: expect.closeTo(0.06, 9), should: null },
+    ]); // prettier-ignore
+  });
 });

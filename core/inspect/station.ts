@@ -234,16 +234,19 @@ function judge(told: readonly Check[], verdict: InspectDetail['verdict'], system
   return issues;
 } // prettier-ignore
 
-function answerOf(
+/** What the teeth are, in words. @param say says a length, which is never less than 0 */
+export function verdictText(
   { thick, sink, tolerance, agreed }: NonNullable<InspectDetail['verdict']>,
-  system: UnitSystem,
+  say: (mm: number) => string,
 ): string {
-  const mm = (value: number) => lengthFigure(Math.abs(value), system, 'fine');
   if (!agreed) return 'readings at odds: measure again';
-  if (thick > tolerance) return `${mm(thick)} thick: sink ${mm(sink)} more`;
-  if (thick < -tolerance) return `${mm(thick)} thin`;
+  if (thick > tolerance) return `${say(thick)} thick: sink ${say(sink)} more`;
+  if (thick < -tolerance) return `${say(-thick)} thin`;
   return 'good';
 }
+
+const answerOf = (verdict: NonNullable<InspectDetail['verdict']>, system: UnitSystem): string =>
+  verdictText(verdict, (mm) => lengthFigure(mm, system, 'fine'));
 
 function valuesOf(checks: readonly Check[], verdict: InspectDetail['verdict'], system: UnitSystem): Value[] {
   return [

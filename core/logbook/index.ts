@@ -1,6 +1,7 @@
 export {
   compareRuns,
   logTable,
+  measuredText,
   outcomeOf,
   OUTCOMES,
   searchLog,

@@ -6,7 +6,7 @@ import { digestOf, freezeRun, runDigestSchema, type Run, type RunAct, type RunEv
 import { STOCK_EQUIPMENT } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import type { LogEntry } from '../wire/index.ts';
-import { compareRuns, logTable, outcomeOf, searchLog } from './index.ts';
+import { compareRuns, logTable, measuredText, outcomeOf, searchLog } from './index.ts';
 
 function runOf(id: string, name: string, teeth = 24, scratch = false): Run {
   const job = withSpurPart(
@@ -74,6 +74,15 @@ describe('the digest of a run', () => {
     expect(none).toMatchObject({ done: 0, first: null, last: null, perCut: null, counted: 0, notes: [] });
     expect(runDigestSchema.safeParse(none).success).toBe(true);
   });
+  test('what was measured is kept each time, and what was taken back is not', () => {
+    const plain = runOf('r8', 'Plain');
+    const span = (read: number, verdict: string): RunAct => ({ kind: 'measured', readings: [{ name: 'Span over teeth', read, should: 21.505 }], verdict });
+    const measured = [span(21.6, 'thick'), span(2.16, ''), { kind: 'take-back' as const, ids: ['r8-1'] }, span(21.5, 'good')];
+    const { digest } = entryOf(plain, measured);
+    expect(digest.measured.map(({ verdict }) => verdict)).toEqual(['thick', 'good']);
+    expect(digest).toMatchObject({ done: 0, screens: 0, counted: 0 });
+    expect(measuredText(digest.measured[1]!, 'in')).toBe('Span over teeth 0.8465 in, should be 0.8467 in; good');
+  }); // prettier-ignore
   test('a check half-way is kept with what it should have been', () => {
     const plain = runOf('r9', 'Plain');
     const at = { round: 1, index: 13 };

@@ -1,3 +1,5 @@
+import type { MeasuredRecord } from '../inspect/index.ts';
+import { lengthText, type UnitSystem } from '../units/index.ts';
 import type { LogEntry } from '../wire/index.ts';
 
 /** How a run ended, or where it stands. */
@@ -24,7 +26,7 @@ export interface LogFilter {
 
 /** Everything written on a page of the logbook, as one text to search in. */
 function textOf({ digest }: LogEntry): string {
-  const { jobName, gear, move, head, method, piece, card, notes, interruptions } = digest;
+  const { jobName, gear, move, head, method, piece, card, notes, interruptions, measured } = digest;
   return [
     jobName,
     gear,
@@ -35,6 +37,7 @@ function textOf({ digest }: LogEntry): string {
     ...card.map(({ title, answer }) => `${title} ${answer}`),
     ...notes.map(({ text }) => text),
     ...interruptions.map(({ reason }) => reason),
+    ...measured.map(({ verdict }) => verdict),
   ]
     .join(' ')
     .toLowerCase();
@@ -59,10 +62,17 @@ export interface ComparedLine {
   readonly differs: boolean;
 }
 
+/** One measuring in words: `Span over teeth 30.100 mm, should be 30.086 mm; good`. */
+export function measuredText({ readings, verdict }: MeasuredRecord, units: UnitSystem): string {
+  const mm = (value: number) => lengthText(value, units, 'fine');
+  const told = readings.map(({ name, read, should }) => `${name} ${mm(read)}${should === null ? '' : `, should be ${mm(should)}`}`);
+  return [...told, ...(verdict === '' ? [] : [verdict])].join('; ');
+} // prettier-ignore
+
 const minutes = (seconds: number | null): string => (seconds === null ? '' : `${Math.round(seconds)} s`);
 
 function linesOf({ digest }: LogEntry): ReadonlyMap<string, string> {
-  const { card, piece, rounds, notes, interruptions, checks } = digest;
+  const { card, piece, rounds, notes, interruptions, checks, measured, units } = digest;
   return new Map([
     ['Job', digest.jobName],
     ['Work', digest.gear],
@@ -80,6 +90,7 @@ function linesOf({ digest }: LogEntry): ReadonlyMap<string, string> {
       'Half-way',
       checks.map(({ good }) => (good === null ? 'passed over' : good ? 'good' : 'off')).join(', '),
     ],
+    ['Measured', measured.map((one) => measuredText(one, units)).join(' · ')],
     ['Notes', notes.map(({ text }) => text).join(' · ')],
   ]);
 }
@@ -94,7 +105,7 @@ export function compareRuns(a: LogEntry, b: LogEntry): readonly ComparedLine[] {
 
 /** The logbook as a table for a spreadsheet, its heading first. */
 export function logTable(entries: readonly LogEntry[]): readonly (readonly string[])[] {
-  const heading = ['started', 'job', 'work', 'piece', 'proof', 'head', 'method', 'move', 'spaces', 'rounds', 'cuts', 'of', 'ended', 'seconds a space', 'minutes counted', 'taken back', 'interruptions', 'notes', 'run']; // prettier-ignore
+  const heading = ['started', 'job', 'work', 'piece', 'proof', 'head', 'method', 'move', 'spaces', 'rounds', 'cuts', 'of', 'ended', 'seconds a space', 'minutes counted', 'taken back', 'interruptions', 'measured', 'notes', 'run']; // prettier-ignore
   const rows = entries.map(({ runId, startedAt, digest }) => [
     startedAt,
     digest.jobName,
@@ -113,6 +124,7 @@ export function logTable(entries: readonly LogEntry[]): readonly (readonly strin
     (digest.counted / 60).toFixed(1),
     String(digest.takenBack),
     String(digest.interruptions.length),
+    digest.measured.map((one) => measuredText(one, digest.units)).join(' | '),
     digest.notes.map(({ space, text }) => `${space}: ${text}`).join(' | '),
     runId,
   ]);

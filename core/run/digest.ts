@@ -45,6 +45,14 @@ export const runDigestSchema = z
         good: z.boolean().nullable(),
       }),
     ),
+    /** What was measured on the piece, each time someone wrote it down. mm */
+    measured: z.array(
+      z.object({
+        at: z.string(),
+        readings: z.array(z.object({ name: z.string(), read: z.number(), should: z.number().nullable() })),
+        verdict: z.string(),
+      }),
+    ),
     /** Landing holes asked for, and told wrong. */
     asked: z.int(),
     wrong: z.int(),
@@ -96,7 +104,7 @@ export function digestOf(run: Run, events: readonly RunEvent[], state: RunState 
     counted: between.reduce((sum, seconds) => sum + seconds, 0),
     perCut: median(between),
     takenBack: ordered.filter((event) => event.kind === 'done' && takenBack.has(event.id)).length,
-    screens: new Set(ordered.map(({ device }) => device)).size,
+    screens: new Set(dones.map(({ device }) => device)).size,
     notes: state.notes.map((note) => ({ space: spaceAt(note)?.space ?? 0, round: note.round, at: note.clientTime, text: note.text, reset: note.reset })),
     interruptions: interruptionsOf(ordered),
     checks: ordered.flatMap((event) => {
@@ -105,6 +113,10 @@ export function digestOf(run: Run, events: readonly RunEvent[], state: RunState 
       const due = cut && dueCheck(run, cut);
       const good = due && event.read ? event.read.every((read) => { const { slip, odd } = chordSays(due, read); return slip === 0 && !odd; }) : null;
       return [{ space: cut?.space ?? 0, round: event.round, at: event.clientTime, read: event.read && [...event.read], chord: due?.chord ?? null, good }];
+    }),
+    measured: ordered.flatMap((event) => {
+      if (event.kind !== 'measured' || takenBack.has(event.id)) return [];
+      return [{ at: event.clientTime, readings: event.readings.map((one) => ({ ...one })), verdict: event.verdict }];
     }),
     asked: landings.length,
     wrong: landings.filter(({ right }) => !right).length,

@@ -153,7 +153,24 @@ export const runEventSchema = z.discriminatedUnion('kind', [
       read: z.array(z.number().positive()).max(2).readonly().nullable(),
     })
     .readonly(),
-  /** Every one of the named events (done, turn, stroke, step, tried, checked, closed) is taken back. */
+  /** What was measured on the piece of this run, and what it said of the teeth then. mm */
+  z
+    .object({
+      ...eventBase,
+      kind: z.literal('measured'),
+      readings: z
+        .array(
+          z
+            .object({ name: z.string().max(60), read: z.number().min(0), should: z.number().nullable() })
+            .readonly(),
+        )
+        .min(1)
+        .max(12)
+        .readonly(),
+      verdict: z.string().max(200),
+    })
+    .readonly(),
+  /** Every one of the named events (done, turn, stroke, step, tried, checked, measured, closed) is taken back. */
   z.object({ ...eventBase, kind: z.literal('take-back'), ids }).readonly(),
   z
     .object({

@@ -1,4 +1,5 @@
 import type { Issue } from '../findings/index.ts';
+import type { MeasuredRecord } from '../inspect/index.ts';
 import type { Job } from '../job/index.ts';
 import type { Run, RunDigest, RunEvent, RunSummary } from '../run/index.ts';
 import type { Equipment } from '../shop/index.ts';
@@ -58,10 +59,10 @@ export interface LogEntry {
   readonly digest: RunDigest;
 }
 
-/** A page of the logbook: the run, what was measured on its part since, and runs linked with it. */
+/** A page of the logbook: the run, and runs linked with it. */
 export interface LogPage extends LogEntry {
-  readonly readings: readonly { readonly label: string; readonly text: string }[];
-  readonly verdict: string | null;
+  /** Readings that stand on its card and are not written with it yet; null where there are none. */
+  readonly onCard: MeasuredRecord | null;
   readonly continuedBy: readonly string[];
 }
 

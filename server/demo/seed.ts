@@ -1,3 +1,5 @@
+import { recordOf, type MeasuredRecord } from '../../core/inspect/index.ts';
+import { plan, stationOf } from '../../core/plan/index.ts';
 import { foldRun, type Piece, type RunAct, type RunEvent } from '../../core/run/index.ts';
 import type { Services } from '../routes/index.ts';
 import { demoShop } from './shop.ts';
@@ -12,8 +14,22 @@ export async function seedDemo({ jobs, runs, shop }: Services): Promise<void> {
     const { revision } = await jobs.save(0, job);
     if (proof) await seedRun(runs, job.id, revision, proof, { kind: 'proof', name: 'brass offcut' });
     if (run) await seedRun(runs, job.id, revision, run, { kind: 'work', name: '' });
+    const inspect = run?.closed ? stationOf(plan(job, demoShop).parts[0]!, 'inspect') : null;
+    const record = inspect && recordOf(inspect.detail, job.units);
+    if (record) await runs.append(`run-${job.id}`, [writtenAtTheBench(`run-${job.id}`, record)]);
   }
 }
+
+const writtenAtTheBench = (runId: string, record: MeasuredRecord): RunEvent => ({
+  id: `${runId}-measured`,
+  runId,
+  device: 'demo-bench',
+  deviceSeq: 1,
+  lastSeen: {},
+  clientTime: new Date(Date.UTC(2026, 10, 12, 11, 5)).toISOString(),
+  kind: 'measured',
+  ...record,
+});
 
 async function seedRun(
   runs: Services['runs'],

@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/libsql';
+import { recordOf, type MeasuredRecord } from '../../core/inspect/index.ts';
 import { plan, stationOf } from '../../core/plan/index.ts';
 import { digestOf, readRun, runDigestSchema, runEventSchema, type RunDigest } from '../../core/run/index.ts';
-import { lengthText } from '../../core/units/index.ts';
 import type { LogEntry, LogPage } from '../../core/wire/index.ts';
 import { RunEventRow, RunRow } from '../entities/index.ts';
 import { notFound } from '../problems.ts';
@@ -42,28 +42,28 @@ export class LogService {
     return Promise.all(rows.map((row) => this.entry(em, row)));
   }
 
-  /** One run, with what was measured on its part since. @throws Refused 404 */
+  /** One run, with what its card has of readings while none is written with it. @throws Refused 404 */
   async page(id: string): Promise<LogPage> {
     const em = this.store.em.fork();
     const row = await em.findOne(RunRow, { id }, { exclude: ['document', 'summary'] });
     if (!row) throw notFound('run', id);
     const entry = await this.entry(em, row);
-    const { job } = await this.jobs.read(row.jobId);
-    const { equipment } = await this.shop.read();
-    const part = plan(job, equipment).parts.find((each) => each.id === row.partId);
-    const inspect = part && stationOf(part, 'inspect');
-    const read = inspect?.detail.checks.filter(({ reading }) => reading !== null) ?? [];
     const siblings = await em.find(RunRow, { jobId: row.jobId }, { exclude: ['document', 'summary'] });
     const others = await Promise.all(siblings.map((other) => this.entry(em, other)));
     return {
       ...entry,
-      readings: read.map(({ name, reading, should }) => ({
-        label: name,
-        text: `${lengthText(reading!, job.units, 'fine')}, should be ${lengthText(should, job.units, 'fine')}`,
-      })),
-      verdict: inspect?.detail.verdict ? inspect.answer : null,
+      onCard: entry.digest.measured.length > 0 ? null : await this.onCard(row),
       continuedBy: others.filter(({ digest }) => digest.continues === id).map(({ runId }) => runId),
     };
+  }
+
+  /** What the card has of readings now; null where it has none, or has no inspecting. */
+  private async onCard({ jobId, partId }: LoggedRow): Promise<MeasuredRecord | null> {
+    const { job } = await this.jobs.read(jobId);
+    const { equipment } = await this.shop.read();
+    const part = plan(job, equipment).parts.find((each) => each.id === partId);
+    const inspect = part && stationOf(part, 'inspect');
+    return inspect ? recordOf(inspect.detail, job.units) : null;
   }
 
   private async entry(em: EntityManager, row: LoggedRow): Promise<LogEntry> {

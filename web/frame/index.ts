@@ -3,4 +3,5 @@ export { newId } from './newId.ts';
 export { Notice } from './Notice.tsx';
 export { saveFile as saveText, saveTable } from './saveTable.ts';
 export { Shell } from './Shell.tsx';
+export { dayText, minutesText } from './when.ts';
 export { useKeys, type KeyMap } from './useKeys.ts';

@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { compareRuns } from '../../core/logbook/index.ts';
 import type { LogEntry } from '../../core/wire/index.ts';
-import { dayText } from './words.ts';
+import { dayText } from '../frame/index.ts';
 
 interface CompareProps {
   readonly a: LogEntry;

@@ -4,12 +4,11 @@ import { useNavigate, useParams } from 'react-router';
 import { logTable, outcomeOf, OUTCOMES, searchLog, type LogFilter } from '../../core/logbook/index.ts';
 import { plural } from '../../core/units/index.ts';
 import type { LogEntry } from '../../core/wire/index.ts';
-import { Notice, saveTable, saveText, Shell } from '../frame/index.ts';
+import { dayText, Notice, saveTable, saveText, Shell } from '../frame/index.ts';
 import { useLog } from '../state/index.ts';
 import { Backup } from './Backup.tsx';
 import { Compare } from './Compare.tsx';
 import { RunPage } from './RunPage.tsx';
-import { dayText } from './words.ts';
 import './log.css';
 
 const ANY: LogFilter = { words: '', outcome: 'any', piece: 'any' };

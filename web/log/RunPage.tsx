@@ -2,10 +2,10 @@ import { Link } from 'react-router';
 import { outcomeOf, OUTCOMES } from '../../core/logbook/index.ts';
 import { lengthText, plural } from '../../core/units/index.ts';
 import type { LogPage as Page } from '../../core/wire/index.ts';
-import { Notice } from '../frame/index.ts';
+import { dayText, minutesText, Notice } from '../frame/index.ts';
 import { useLogPage } from '../state/index.ts';
+import { MeasuredTable } from './MeasuredTable.tsx';
 import { Learnt } from './Learnt.tsx';
-import { dayText, minutesText } from './words.ts';
 
 /** One run as it was: plan, times, notes, checks, readings; and what is to be learnt from it. */
 export function RunPage({ runId }: { readonly runId: string }) {
@@ -16,8 +16,8 @@ export function RunPage({ runId }: { readonly runId: string }) {
 }
 
 function PageOf({ page }: { readonly page: Page }) {
-  const { digest, jobId, partId, readings, verdict, continuedBy } = page;
-  const { notes, interruptions, checks } = digest;
+  const { digest, jobId, partId, onCard, continuedBy } = page;
+  const { notes, interruptions, checks, measured } = digest;
   return (
     <article className="run-page">
       <header>
@@ -77,17 +77,15 @@ function PageOf({ page }: { readonly page: Page }) {
           </tr>
         </tbody>
       </table>
-      {(readings.length > 0 || verdict) && (
+      {measured.map((one) => (
+        <MeasuredTable key={one.at} title={`Measured ${dayText(one.at)}`} record={one} units={digest.units} />
+      ))}
+      {onCard && (
         <>
-          <h3>Measured, as its card has it now</h3>
-          <ul>
-            {readings.map(({ label, text }) => (
-              <li key={label}>
-                {label}: {text}
-              </li>
-            ))}
-            {verdict && <li>Teeth: {verdict}</li>}
-          </ul>
+          <MeasuredTable title="Measured, as its card has it now" record={onCard} units={digest.units} />
+          <p className="soft">
+            Not written with this run yet: that is done at <Link to={`/jobs/${jobId}/${partId}/inspect`}>Inspect</Link>.
+          </p>
         </>
       )}
       {checks.length > 0 && (

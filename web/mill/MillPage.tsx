@@ -5,7 +5,7 @@ import { foldRun, type Run } from '../../core/run/index.ts';
 import { Notice } from '../frame/index.ts';
 import { useRun } from '../state/index.ts';
 import { Mill } from './Mill.tsx';
-import { createRunLog, keepInTouch } from './runLog.ts';
+import { createRunLog, keepInTouch } from '../runLog/index.ts';
 import './mill.css';
 
 /** One screen for the machine. */

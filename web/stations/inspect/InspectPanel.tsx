@@ -1,9 +1,10 @@
 import { Checkbox } from 'antd';
 import { MEASURING_TOOLS, type MeasuringTool } from '../../../core/shop/index.ts';
 import { editShop } from '../../edits/index.ts';
+import { KeepReadings } from './KeepReadings.tsx';
 import { PutBack } from './PutBack.tsx';
 import { ReadingsRound } from './ReadingsRound.tsx';
-import type { Check, InspectInput } from '../../../core/inspect/index.ts';
+import { goodFor, type Check, type InspectInput } from '../../../core/inspect/index.ts';
 import { lengthText, type UnitSystem } from '../../../core/units/index.ts';
 import { Length, LengthField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
@@ -66,9 +67,10 @@ export function InspectPanel(props: StationProps<'inspect'>) {
       {runout && (
         <p className="said">
           The work runs {mm(runout.eccentric)} off its axis: depth varies by {mm(runout.depth)} either way, tooth thickness by {mm(runout.thickness)}, pitch by up to {mm(runout.pitch)} once round.{' '}
-          {runout.reading <= 0.02 ? 'Good for a quiet drive.' : runout.reading <= 0.06 ? 'Of no matter for a display gear; re-indicate for a quiet drive.' : 'Re-indicate before more is cut: it is heard and felt once every turn.'}
+          In all: {goodFor(runout.reading)}.
         </p>
       )}
+      <KeepReadings {...props} />
       <Fold className="schools" summary="When it is off the head">
         <ol className="inspect-after">
           <li>Brush off, then deburr both faces; a light chamfer on the tips for looks and handling.</li>

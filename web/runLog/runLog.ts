@@ -3,7 +3,7 @@ import { lastSeenOf, type Run, type RunAct, type RunEvent } from '../../core/run
 import { newId } from '../frame/index.ts';
 import { api, AwayError, ProblemError } from '../state/index.ts';
 import { forgetEvents, keepEvent, keptEvents, putAside } from './outbox.ts';
-import { nextEventNumber } from './screenId.ts';
+import { nextEventNumber, type EventNumber } from './screenId.ts';
 
 const POLL_MS = 3000;
 /** Two taps of one button closer than this are one: nobody cuts a space, or cranks a turn, in so short a time. */
@@ -36,6 +36,19 @@ export interface RunLogState {
 }
 
 export type RunLog = UseBoundStore<StoreApi<RunLogState>>;
+
+/** What a person did, as an event. @param number of the screen it is made on @param seen what that screen knows of the run */
+function eventOf(runId: string, act: RunAct, number: EventNumber, seen: readonly RunEvent[]): RunEvent {
+  const { [number.device]: _own, ...lastSeen } = lastSeenOf(seen);
+  return {
+    id: newId(),
+    runId,
+    ...number,
+    lastSeen,
+    clientTime: new Date().toISOString(),
+    ...act,
+  } as RunEvent;
+}
 
 /** The log of one run on this page: the outbox first, then the screen, then the server. */
 export function createRunLog(run: Run): RunLog {
@@ -93,19 +106,6 @@ export function createRunLog(run: Run): RunLog {
       set({ waiting: keptEvents(run.id).length });
     }
 
-    const make = (act: RunAct): RunEvent => {
-      const number = nextEventNumber(run.id);
-      const { [number.device]: _own, ...lastSeen } = lastSeenOf(get().events);
-      return {
-        id: newId(),
-        runId: run.id,
-        ...number,
-        lastSeen,
-        clientTime: new Date().toISOString(),
-        ...act,
-      } as RunEvent;
-    };
-
     return {
       events: keptEvents(run.id),
       loaded: false,
@@ -119,7 +119,7 @@ export function createRunLog(run: Run): RunLog {
         if (!kind || now - (lastPressed.get(kind) ?? -Infinity) < (DOUBLE_TAP_MS[kind] ?? 0)) return;
         lastPressed.set(kind, now);
         for (const act of acts) {
-          const event = make(act);
+          const event = eventOf(run.id, act, nextEventNumber(run.id), get().events);
           if (keepEvent(event)) {
             set({ events: [...get().events, event], waiting: get().waiting + 1 });
           } else {
@@ -142,6 +142,16 @@ export function createRunLog(run: Run): RunLog {
       },
     };
   });
+}
+
+/**
+ * Writes one thing in the log of a run from another page than the mill's. It is written once the server has it.
+ * @throws what the server says, and AwayError
+ */
+export async function writeInRun(runId: string, act: RunAct): Promise<void> {
+  const { events } = await api.readEvents(runId, 0);
+  // under a name of its own: one that does not arrive leaves no gap in this screen's counts
+  await api.appendEvents(runId, [eventOf(runId, act, { device: newId(), deviceSeq: 1 }, events)]);
 }
 
 /** Keeps a log in touch with the server while its page is open. @returns what to call to stop */

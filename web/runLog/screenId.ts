@@ -37,8 +37,13 @@ window.addEventListener('pageshow', (event) => {
   if (event.persisted) sessionStorage.removeItem(KEY);
 });
 
+export interface EventNumber {
+  readonly device: string;
+  readonly deviceSeq: number;
+}
+
 /** Name and next number for an event of this run made here. */
-export function nextEventNumber(runId: string): { readonly device: string; readonly deviceSeq: number } {
+export function nextEventNumber(runId: string): EventNumber {
   const deviceSeq = (screen.made[runId] ?? 0) + 1;
   screen.made[runId] = deviceSeq;
   return { device: screen.id, deviceSeq };

@@ -1,0 +1,32 @@
+import { lengthText, type UnitSystem } from '../units/index.ts';
+import { verdictText, type InspectDetail } from './station.ts';
+
+/** What was measured on a piece, as the record of its run keeps it. mm */
+export interface MeasuredRecord {
+  readonly readings: readonly {
+    readonly name: string;
+    readonly read: number;
+    readonly should: number | null;
+  }[];
+  /** What they said of the teeth then; empty where they said nothing. */
+  readonly verdict: string;
+}
+
+/**
+ * Every reading that stands on the inspect station, with what it should have been.
+ * @returns null while nothing was read
+ */
+export function recordOf({ checks, runout, round, verdict }: InspectDetail, units: UnitSystem): MeasuredRecord | null {
+  const single = checks.flatMap(({ name, reading, should, out }) =>
+    reading === null ? [] : [{ name, read: reading, should: out ? null : should }],
+  );
+  const all = round
+    ? [
+        { name: `${round.name}, mean all round`, read: round.mean, should: round.should },
+        { name: `${round.name}, least to most`, read: round.off.runout, should: null },
+      ]
+    : [];
+  const readings = [...single, ...all, ...(runout ? [{ name: 'Runout', read: runout.reading, should: null }] : [])];
+  if (readings.length === 0) return null;
+  return { readings, verdict: verdict ? verdictText(verdict, (mm) => lengthText(mm, units, 'fine')) : '' };
+} // prettier-ignore

@@ -1,0 +1,1 @@
+export { createRunLog, keepInTouch, writeInRun, type RunLogState } from './runLog.ts';

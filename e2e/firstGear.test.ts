@@ -91,6 +91,10 @@ test('from a drawing to the last tooth, with the plug pulled on the way', async 
   await again.pressButton('It drops in');
   await again.sees('12 spaces, and it closes');
   await again.sees('✓ stored');
+  // still on the head: what it should measure is one press away
+  await again.pressButton('Measure it');
+  await again.sees('Span over teeth, as read');
+  await again.page.goBack();
   await again.pressButton('Back to the bench');
   await again.sees('cut, and it closes');
   expect([...person.faults, ...again.faults]).toEqual([]);

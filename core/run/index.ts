@@ -16,7 +16,7 @@ export { chordOver, chordSays, dueCheck, type ChordCheck, type ChordSays } from 
 export { digestOf, runDigestSchema, type RunDigest } from './digest.ts';
 export { asksLanding, cycleOf, CYCLE_WORDS, type CycleStep } from './cycle.ts';
 export { paceOf, type Pace } from './pace.ts';
-export { placeOf, roundOf } from './places.ts';
+export { hasTeeth, placeOf, roundOf } from './places.ts';
 export { toldByHole, whereInRun, type LostCount, type Whereabouts } from './lostCount.ts';
 export { readRun } from './read.ts';
 export { reconcile } from './reconcile.ts';

@@ -1,3 +1,4 @@
+import { STATIONS } from '../station/index.ts';
 import type { Cut, Run } from './schema.ts';
 
 type Place = Readonly<Pick<Cut, 'round' | 'index'>>;
@@ -17,6 +18,9 @@ export function placeOf(run: Run, place: Place): number {
   }
   return places.get(key(place)) ?? -1;
 }
+
+/** Are its spaces those of a gear, so that teeth can be measured? Runs of before the card was kept do not say. */
+export const hasTeeth = ({ card }: Run): boolean => card.some(({ title }) => title === STATIONS.gear.title);
 
 /** The cuts of one round, with the place of its first. */
 export function roundOf(run: Run, round: number): { readonly from: number; readonly cuts: readonly Cut[] } {

@@ -175,6 +175,7 @@ export function Mill({ run, state, events, act, link }: MillProps) {
           note: () => setNoting(true),
           tried: (fits) => mayCount && act({ kind: 'tried', fits }),
           closing: (fits) => mayCount && act({ kind: 'closed', fits }),
+          measure: () => void navigate(`/jobs/${run.jobId}/${run.partId}/inspect`),
           bench: () => void navigate('/'),
         }}
       />

@@ -1,4 +1,4 @@
-import type { RunState } from '../../core/run/index.ts';
+import { hasTeeth, type RunState } from '../../core/run/index.ts';
 import type { MillProps } from './millProps.ts';
 
 interface MillBarProps extends Pick<MillProps, 'run' | 'state'> {
@@ -15,6 +15,7 @@ interface MillBarProps extends Pick<MillProps, 'run' | 'state'> {
     readonly note: () => void;
     readonly tried: (fits: boolean) => void;
     readonly closing: (fits: boolean) => void;
+    readonly measure: () => void;
     readonly bench: () => void;
   };
 }
@@ -74,9 +75,20 @@ export function MillBar({ run, state, mayCount, step, held, asks, on }: MillBarP
           <small>tap anywhere here, or Space</small>
         </button>
       ) : closed ? (
-        <button type="button" className="mill-button mill-done" onClick={on.bench}>
-          Back to the bench
-        </button>
+        closed.fits && hasTeeth(run) ? (
+          <div className="mill-closing">
+            <button type="button" className="mill-button mill-done" onClick={on.measure}>
+              Measure it
+            </button>
+            <button type="button" className="mill-button" onClick={on.bench}>
+              Back to the bench
+            </button>
+          </div>
+        ) : (
+          <button type="button" className="mill-button mill-done" onClick={on.bench}>
+            Back to the bench
+          </button>
+        )
       ) : run.full ? (
         <div className="mill-closing">
           <button

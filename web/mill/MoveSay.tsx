@@ -1,6 +1,14 @@
 import { plateTurnsOf, type DividingChoice } from '../../core/dividing/index.ts';
 import { trainText } from '../../core/gearing/index.ts';
-import { RUN_BACK, sayLanding, turnsOf, type Cut, type Run, type RunState } from '../../core/run/index.ts';
+import {
+  hasTeeth,
+  RUN_BACK,
+  sayLanding,
+  turnsOf,
+  type Cut,
+  type Run,
+  type RunState,
+} from '../../core/run/index.ts';
 import { lengthText, plural, type UnitSystem } from '../../core/units/index.ts';
 import { MoveFigures } from './MoveFigures.tsx';
 import { StrokeSteps } from './StrokeSteps.tsx';
@@ -243,7 +251,9 @@ export function ClosingSay({ run, state }: { readonly run: Run; readonly state: 
           <span> spaces{run.full ? ', and it closes' : ''}</span>
         </p>
         <p className="mill-from">
-          Every space is counted and stored. Deburr, part off, and try it in its place.
+          {hasTeeth(run)
+            ? 'Every space is counted and stored. Measure it before it comes off: on the head it can still be sunk.'
+            : 'Every space is counted and stored. Deburr, part off, and try it in its place.'}
         </p>
       </>
     );

@@ -2,7 +2,7 @@ import type { SpurSizes } from '../gear/index.ts';
 import { thinningFromDeeper } from '../mesh/index.ts';
 import { approx } from '../units/index.ts';
 import { chordalTooth } from './chordal.ts';
-import { overPins } from './pins.ts';
+import { overPins, pinCircle } from './pins.ts';
 import type { CheckId } from './schema.ts';
 import { spanOver, usualSpan, type MeasuredGear } from './span.ts';
 
@@ -15,7 +15,7 @@ export interface Expected {
   /** Too thick by, along the pitch circle in the normal plane, for a reading; null where it says nothing. */
   readonly thick: (reading: number) => number | null;
   /** Why it cannot be measured so; null when it can. */
-  readonly out: 'face-narrow' | 'pin-sinks' | null;
+  readonly out: 'face-narrow' | 'pin-sinks' | 'pin-hidden' | null;
   /** Teeth between the jaws, the height the caliper is set to, the pin. */
   readonly with: number | null;
 }
@@ -95,12 +95,23 @@ export function expectedOf({ sizes, outside, depth, faceWidth, cutterTeeth, pin 
       id: 'pins',
       should: pins,
       perThickness: (over(step) - over(-step)) / (2 * step),
-      thick: (reading) => solve(over, reading, module / 2),
-      out: Number.isFinite(pins) && Number.isFinite(over(-module / 2)) ? null : 'pin-sinks',
+      thick: (reading) => {
+        const thick = solve(over, reading, module / 2);
+        // thinner than where the pin would reach the base circle, nothing can be told by it
+        return Number.isFinite(over(thick - step)) ? thick : null;
+      },
+      out: pinOut(pinCircle(pin, gear, thinning), pin, outside, depth),
       with: pin,
     },
   ];
 } // prettier-ignore
+
+/** Does a pin touch the flanks of its space, and stand out beyond the tips? @param circle that pins stand on, mm */
+function pinOut(circle: number, pin: number, outside: number, depth: number): Expected['out'] {
+  const root = outside - 2 * depth;
+  if (!(circle - pin > root)) return 'pin-sinks';
+  return circle + pin > outside ? null : 'pin-hidden';
+}
 
 /** What an indicator reading all round does to a gear cut so. mm */
 export interface RunoutSays {

@@ -20,13 +20,11 @@ export function angleOfInvolute(value: number): number {
 export const usualPin = (module: number): number => 1.728 * module;
 
 /**
- * Measurement over two pins in opposite spaces of an external gear (in the nearest to opposite, when z is odd); over balls on a
- * helical one.
+ * Diameter of the circle that the middles of pins in the spaces stand on.
  * @param pin mm, > 0 @param thinning mm taken off the tooth along the pitch circle, in the normal plane
- * @returns mm, unrounded; NaN where the pin sinks below the base circle
- * Source: Machinery’s Handbook, checking gear sizes by measurement over wires; with α_t, m_n and cos α_n for a helix
+ * @returns mm; NaN where the pin sinks below the base circle
  */
-export function overPins(pin: number, gear: MeasuredGear, thinning = 0): number {
+export function pinCircle(pin: number, gear: MeasuredGear, thinning = 0): number {
   const { teeth, module, pressureAngle, helixAngle = 0 } = gear;
   const turning = transversePressureAngle(pressureAngle, helixAngle);
   const at =
@@ -36,6 +34,17 @@ export function overPins(pin: number, gear: MeasuredGear, thinning = 0): number 
     thinning / (teeth * module);
   if (at < 0) return NaN;
   const base = (teeth * module * Math.cos(turning)) / Math.cos(helixAngle);
-  const across = base / Math.cos(angleOfInvolute(at));
-  return (teeth % 2 === 0 ? across : across * Math.cos(Math.PI / (2 * teeth))) + pin;
+  return base / Math.cos(angleOfInvolute(at));
+}
+
+/**
+ * Measurement over two pins in opposite spaces of an external gear (in the nearest to opposite, when z is odd); over balls on a
+ * helical one.
+ * @param pin mm, > 0 @param thinning mm taken off the tooth along the pitch circle, in the normal plane
+ * @returns mm, unrounded; NaN where the pin sinks below the base circle
+ * Source: Machinery’s Handbook, checking gear sizes by measurement over wires; with α_t, m_n and cos α_n for a helix
+ */
+export function overPins(pin: number, gear: MeasuredGear, thinning = 0): number {
+  const across = pinCircle(pin, gear, thinning);
+  return (gear.teeth % 2 === 0 ? across : across * Math.cos(Math.PI / (2 * gear.teeth))) + pin;
 }

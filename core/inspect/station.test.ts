@@ -81,6 +81,27 @@ describe('what it should read', () => {
   });
 });
 
+describe('pins in small spaces', () => {
+  test.each([12, 13, 14, 17])('%d teeth are measured over the usual pin, thick or thin', (teeth) => {
+    for (const pressureAngle of ['20', '14.5']) {
+      const job = withSpurPart(drawnSpurJob({ ...GEAR, teeth, bore: '6' }), 'p1', (part) => ({ ...part, gear: { ...part.gear, pressureAngle: measure(pressureAngle, 'deg') } })); // prettier-ignore
+      const gear = { teeth, module: 2, pressureAngle: rad(Number(pressureAngle)) };
+      expect(checkOf('pins', {}, job)).toMatchObject({
+        out: null,
+        should: expect.closeTo(overPins(3.456, gear), 9),
+      });
+      for (const thick of [0.08, -0.02])
+        expect(checkOf('pins', { pins: overPins(3.456, gear, -thick).toFixed(9) }, job).thick).toBeCloseTo(thick, 6); // prettier-ignore
+    }
+  });
+  test('a pin that lies below the tips is told; a reading below anything a tooth could give tells nothing', () => {
+    // 30 teeth, m 2: a pin of 3 mm stands on a circle of 60.13 mm and reaches 63.1 of 64 mm
+    expect(checkOf('pins', { pin: '3' }).out).toMatch(/lies below the tips/);
+    const pinion = drawnSpurJob({ ...GEAR, teeth: 12, bore: '6' });
+    expect(checkOf('pins', { pins: '25' }, pinion).thick).toBeNull();
+  });
+});
+
 describe('what the readings say', () => {
   test('whichever tool is used, a tooth too thick by so much is found to be that (seed 5)', () => {
     fc.assert(

@@ -146,6 +146,7 @@ function setText({ id, with: figure }: Expected, helical: boolean, system: UnitS
 const OUT = {
   'face-narrow': 'the face is too narrow for the jaws to lie on these slanting teeth',
   'pin-sinks': 'such a pin sinks to the bottom of the space: take a larger one',
+  'pin-hidden': 'such a pin lies below the tips: take a larger one',
 } as const;
 
 /**

@@ -120,6 +120,35 @@ test('each step asked, the landing hole now and then; a reload keeps the step', 
   expect(person.faults).toEqual([]);
 });
 
+test('measured thick on the head: once more round, so much deeper, and the record says so', async () => {
+  await startRun('thick', 14, 14);
+  const person = await atMill('thick');
+  await person.pressButton('It drops in');
+  await person.pressButton('Measure it');
+  // a span of 2 of 14 teeth, m 1.5: 1.5 cos 20° (1.5 π + 14 inv 20°) = 6.936
+  await person.sees('span 6.936 over 2 teeth');
+  await person.types('Span over teeth, as read', '7.05');
+  await person.sees(/Once more round, 0\.\d+ mm deeper/);
+  await person.pressButton('Once more round');
+  await person.sees('It was cut 3.375 mm deep; one round goes to 3.50');
+  await person.pressButton('Start at space 1, 3.50');
+  await person.sees(/once more, deeper, 3\.\d+ mm deep/);
+  await person.sees('14 left');
+  const sunk = person.page.url().split('/').at(-1)!;
+  await place.workshop.countElsewhere(sunk, 14);
+  await person.pressButton('It drops in');
+  await person.pressButton('Measure it');
+  // the old readings must not sink it a second time
+  await person.sees('It has been sunk by this since. Measure again');
+  await person.seesNot(/Once more round/);
+  await person.types('Span over teeth, as read', '7.00');
+  await person.sees(/Once more round, 0\.\d+ mm deeper/);
+  await person.goTo('/log/run-thick');
+  await person.press('another run', 'link');
+  await person.sees(/Sinks the gear of the run before it 0\.\d+ mm deeper/);
+  expect(person.faults).toEqual([]);
+});
+
 test('interrupted with a reason, set again, and gone on under another plan as a run of its own', async () => {
   await startRun('again', 62, 9);
   const person = await atMill('again');

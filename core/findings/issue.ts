@@ -189,6 +189,7 @@ export type IssueCode =
   | 'continue-other'
   | 'continue-none'
   | 'continue-order'
+  | 'deepen-other'
   // set-up
   | 'setup-size-far'
   | 'setup-no-room'

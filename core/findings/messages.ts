@@ -302,6 +302,8 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
     'Nothing of that run is cut yet, or all of it is: there is nothing to go on with. Start a run of its own.',
   'continue-order': () =>
     'The run at the mill takes the spaces in another order than this plan: going on would cut some twice and leave others out. Give the card the same order of spaces.',
+  'deepen-other': (i) =>
+    `The gear that measured thick was cut in ${d(i, 'was')} spaces, and the card now says ${i.given}: sinking it so would cut between its teeth. Give the card the count it was cut with.`,
   'not-ready-to-cut': (i) => `Not ready to cut: ${i.allowed}.`,
   'not-json': (i) => `This is not a job file: it cannot be read as JSON (${d(i, 'where')}). ${i.allowed}`,
   'cut-short': () =>

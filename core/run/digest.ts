@@ -15,6 +15,7 @@ export const runDigestSchema = z
     gear: z.string(),
     piece: pieceSchema,
     continues: z.string().nullable(),
+    deepens: z.object({ runId: z.string(), by: z.number() }).nullable(),
     divisions: z.int(),
     /** The first move in words, and what it is made on. */
     move: z.string(),
@@ -88,6 +89,7 @@ export function digestOf(run: Run, events: readonly RunEvent[], state: RunState 
     gear: run.gear,
     piece: run.piece,
     continues: run.continues?.runId ?? null,
+    deepens: run.deepens && { ...run.deepens },
     divisions: run.divisions,
     move: sayLanding(run, second.landing).how,
     method: run.move.method,

@@ -10,7 +10,7 @@ import {
 } from '../dividing/index.ts';
 import { fail, ok, type Result } from '../findings/index.ts';
 import type { Job } from '../job/index.ts';
-import { beforeCutting, stationOf, whatItIs, type PartPlan, type Plan } from '../plan/index.ts';
+import { beforeCutting, stationOf, whatItIs, type Cutting, type PartPlan, type Plan } from '../plan/index.ts';
 import type { Equipment } from '../shop/index.ts';
 import { RUN_FORMAT, RUN_VERSION, type Cut, type Piece, type Run } from './schema.ts';
 
@@ -22,6 +22,8 @@ interface Start {
   readonly piece?: Piece;
   /** A run that was begun under another plan, and how many of its cuts are made. */
   readonly continues?: { readonly run: Run; readonly done: number } | null;
+  /** A run whose gear measured thick: once round again, mm deeper than it was cut. */
+  readonly deepens?: { readonly run: Run; readonly by: number } | null;
 }
 
 type FrozenMotion = Pick<Run, 'cuts' | 'closing'>;
@@ -73,6 +75,17 @@ function frozenMotion(
   return { cuts, closing: full ? landingOf(R, choice, motion, last) : null };
 }
 
+/** The rounds of a run; null when a gear to be sunk deeper was cut in other spaces than the plan has. */
+function roundsOf({ rounds, divisions, full }: Cutting, { deepens, continues }: Start): Run['rounds'] | null {
+  // whoever sinks a gear goes on sinking it as deep, whatever the card now says
+  if (continues?.run.deepens) return continues.run.rounds;
+  if (!deepens) return rounds;
+  const { run, by } = deepens;
+  const cutTo = run.rounds.at(-1)!.depthMm;
+  if (cutTo === null || run.divisions !== divisions || run.full !== full) return null;
+  return [{ name: 'deeper', depthMm: cutTo + by }];
+}
+
 function lacking(part: PartPlan): string {
   const titles = beforeCutting(part)
     .filter((station) => !station.complete)
@@ -84,7 +97,7 @@ function lacking(part: PartPlan): string {
  * Freezes a part's plan into a run: equipment, moves and every cut in order. Holes are counted from the hole
  * in which the pin stands for the first space cut, and come from the motion model.
  * @param shop today's equipment, for a job that has no copy of its own
- * Issues: not-found, not-ready-to-cut
+ * Issues: not-found, not-ready-to-cut, continue-other, continue-none, continue-order, deepen-other
  */
 export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start): Result<Run> {
   const part = planned.parts.find(({ id }) => id === start.partId);
@@ -108,8 +121,14 @@ export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start
   if (!part.cutting || !choice || !aim || (!head && !mill))
     return fail({ ...wrong, code: 'not-ready-to-cut', allowed: `look at ${lacking(part)} first` });
 
-  const { divisions, full, rounds, helix, safe, minutesPerCut, outside, bore } = part.cutting;
+  const { divisions, full, helix, safe, minutesPerCut, outside, bore } = part.cutting;
   const from = start.continues ?? null;
+  const thick = start.deepens ?? null;
+  const rounds = roundsOf(part.cutting, start);
+  if (!rounds) {
+    const detail = { was: String(thick!.run.divisions) };
+    return fail({ ...wrong, code: 'deepen-other', path: 'deepens', given: String(divisions), detail });
+  }
   if (
     from &&
     (from.run.divisions !== divisions || from.run.full !== full || from.run.rounds.length !== rounds.length)
@@ -149,8 +168,9 @@ export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start
     move: choice,
     rounds,
     helix,
-    piece: start.piece ?? { kind: 'work', name: '' },
+    piece: start.piece ?? thick?.run.piece ?? { kind: 'work', name: '' },
     continues: from && { runId: from.run.id, done: from.done },
+    deepens: thick ? { runId: thick.run.id, by: thick.by } : (from?.run.deepens ?? null),
     safe,
     minutesPerCut,
     outside,

@@ -40,6 +40,7 @@ const fromV4 = (run: RawRun): RawRun => ({
   mill: run['mill'] === null ? null : millFromV6(run['mill']),
   piece: { kind: 'work', name: '' },
   continues: null,
+  deepens: null,
   safe: null,
   minutesPerCut: null,
   outside: null,

@@ -8,7 +8,10 @@ export const RUN_FORMAT = 'vuelta-run';
 export const RUN_VERSION = 5;
 
 const roundSchema = z
-  .object({ name: z.enum(['scratch', 'one', 'rough', 'finish']), depthMm: z.number().positive().nullable() })
+  .object({
+    name: z.enum(['scratch', 'one', 'rough', 'finish', 'deeper']),
+    depthMm: z.number().positive().nullable(),
+  })
   .readonly();
 
 /** One cut to make: in which round, its place in the round, which space of the gear, and how it is come to. */
@@ -90,6 +93,8 @@ export const runSchema = z
       .object({ runId: idSchema, done: z.int().min(1) })
       .readonly()
       .nullable(),
+    /** The run whose gear measured thick and is sunk by so much more, mm, once round. */
+    deepens: z.object({ runId: idSchema, by: z.number().positive() }).readonly().nullable(),
     safe: safeSchema.nullable(),
     /** By the set-up; null where it did not say. */
     minutesPerCut: z.number().positive().nullable(),

@@ -252,3 +252,33 @@ test('whatever two screens send, lost, doubled and late, both end at the same st
   );
   expect(whole.done).toBe(37);
 });
+
+describe('a gear that measured thick, sunk deeper', () => {
+  const old = runOf(drawn(24, twoPasses), { piece: { kind: 'work', name: 'blank 2' } });
+  const by = 0.04;
+  test('one round of every space, as deep as it was cut and so much more, on the same piece', () => {
+    const run = runOf(drawn(24, twoPasses), { runId: 'r2', deepens: { run: old, by } });
+    expect(run.rounds).toEqual([{ name: 'deeper', depthMm: expect.closeTo(3.375 + by, 9) }]);
+    expect(run.cuts).toHaveLength(24);
+    expect(run).toMatchObject({ deepens: { runId: 'r', by }, piece: { name: 'blank 2' }, continues: null });
+    expect(run.cuts.map(({ landing }) => landing)).toEqual(
+      old.cuts.slice(0, 24).map(({ landing }) => landing),
+    );
+    expect(foldRun(run, eventsOf(run, doneUpTo(run, 24))).next).toBeNull();
+  });
+  test('measured again and still thick: from where it is now, not from the card', () => {
+    const once = runOf(drawn(24), { runId: 'r2', deepens: { run: old, by } });
+    const twice = runOf(drawn(24), { runId: 'r3', deepens: { run: once, by: 0.01 } });
+    expect(twice.rounds[0]!.depthMm).toBeCloseTo(3.375 + by + 0.01, 9);
+  });
+  test('interrupted and gone on with under another plan, it stays as deep', () => {
+    const once = runOf(drawn(24), { runId: 'r2', deepens: { run: old, by } });
+    const on = runOf(drawn(24), { runId: 'r4', continues: { run: once, done: 5 } });
+    expect(on.rounds).toEqual(once.rounds);
+    expect(on.deepens).toEqual(once.deepens);
+  });
+  test('with another count on the card it is refused in words: it would cut between the teeth', () => {
+    const found = freeze(drawn(25), { deepens: { run: old, by } });
+    expect(!found.ok && found.issues.map(sayIssue)).toEqual([expect.stringMatching(/was cut in 24 spaces, and the card now says 25/)]); // prettier-ignore
+  });
+});

@@ -64,6 +64,8 @@ export interface LogPage extends LogEntry {
   /** Readings that stand on its card and are not written with it yet; null where there are none. */
   readonly onCard: MeasuredRecord | null;
   readonly continuedBy: readonly string[];
+  /** Runs that sank this one’s gear deeper. */
+  readonly deepenedBy: readonly string[];
 }
 
 /** What a restore did. */

@@ -16,6 +16,10 @@ export function runRoutes(runs: RunService): Route[] {
         revision: z.int().min(1),
         piece: pieceSchema.default({ kind: 'work', name: '' }),
         continues: idSchema.nullable().default(null),
+        deepens: z
+          .object({ runId: idSchema, by: z.number().positive().max(20) })
+          .nullable()
+          .default(null),
       }),
       status: 201,
       refusals: [404, 409, 422],

@@ -54,6 +54,7 @@ export class LogService {
       ...entry,
       onCard: entry.digest.measured.length > 0 ? null : await this.onCard(row),
       continuedBy: others.filter(({ digest }) => digest.continues === id).map(({ runId }) => runId),
+      deepenedBy: others.filter(({ digest }) => digest.deepens?.runId === id).map(({ runId }) => runId),
     };
   }
 

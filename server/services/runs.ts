@@ -28,6 +28,8 @@ export interface StartRun {
   readonly piece?: Piece;
   /** A run of this part to go on with, under today's plan. */
   readonly continues?: string | null;
+  /** A run of this part whose gear measured thick, to be sunk by so much more, mm. */
+  readonly deepens?: { readonly runId: string; readonly by: number } | null;
 }
 
 /** Runs: frozen at the start, then only ever added to. */
@@ -68,6 +70,9 @@ export class RunService {
       partId: given.partId,
       ...(given.piece ? { piece: given.piece } : {}),
       continues: !given.continues ? null : await this.begun(em, given.continues),
+      deepens: !given.deepens
+        ? null
+        : { run: this.present(await this.row(em, given.deepens.runId)).run, by: given.deepens.by },
     });
     if (!frozen.ok) throw new Refused(422, frozen.issues);
     const at = new Date().toISOString();

@@ -5,14 +5,17 @@ import {
   beforeCutting,
   reopenStation,
   settleStation,
+  stationOf,
   type AnyStationPlan,
   type PartPlan,
 } from '../../core/plan/index.ts';
 import type { StationId } from '../../core/station/index.ts';
+import { lengthText } from '../../core/units/index.ts';
+import type { StoredRun } from '../../core/wire/index.ts';
 import { useKeys } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
 import { useRunsOf } from '../state/index.ts';
-import { StartCutting } from './StartCutting.tsx';
+import { StartCutting, type Sink } from './StartCutting.tsx';
 
 interface NextThingProps {
   readonly job: Job;
@@ -21,13 +24,30 @@ interface NextThingProps {
   readonly goTo: (id: StationId) => void;
 }
 
+/**
+ * What measured thick on the inspect station, of the run that was cut last and closed.
+ * @returns done: was it sunk for these very readings already?
+ */
+function sinkOf(
+  part: PartPlan,
+  { id }: AnyStationPlan,
+  runs: readonly StoredRun[],
+): (Sink & { readonly done: boolean }) | null {
+  const verdict = id === 'inspect' ? stationOf(part, 'inspect')?.detail.verdict : null;
+  if (!verdict?.agreed || verdict.thick <= verdict.tolerance) return null;
+  const last = runs.find(({ run }) => run.partId === part.id);
+  if (!last?.summary.closed?.fits) return null;
+  return { run: last.run, by: verdict.sink, done: last.run.deepens?.by === verdict.sink };
+}
+
 /** Below the drawing: the one thing to do next in brass, and the way to the mill. */
 export function NextThing({ job, part, station, goTo }: NextThingProps) {
   const { edit, revision } = useDraft();
   const navigate = useNavigate();
-  const [starting, setStarting] = useState<'afresh' | 'going' | null>(null);
+  const [starting, setStarting] = useState<'afresh' | 'going' | 'sink' | null>(null);
   const runs = useRunsOf(job.id, revision > 0);
   const going = runs.data?.find(({ summary, run }) => run.partId === part.id && summary.closed === null);
+  const sink = going || !part.cutting ? null : sinkOf(part, station, runs.data ?? []);
   const unsettled = beforeCutting(part).filter(({ state }) => state !== 'settled');
   const canSettle = station.complete && station.state !== 'settled';
   const settle = () => {
@@ -86,7 +106,22 @@ export function NextThing({ job, part, station, goTo }: NextThingProps) {
           Open {station.title} again
         </button>
       )}
-      {canSettle ? (
+      {sink?.done && (
+        <p className="run-note">It has been sunk by this since. Measure again before it is sunk once more.</p>
+      )}
+      {sink && !sink.done ? (
+        <>
+          {canSettle && (
+            <button type="button" className="quiet-thing" onClick={settle}>
+              <span>Settle {station.title}</span>
+              <span>S</span>
+            </button>
+          )}
+          <button type="button" className="next-thing" onClick={() => setStarting('sink')}>
+            <span>Once more round, {lengthText(sink.by, job.units, 'fine')} deeper</span>
+          </button>
+        </>
+      ) : canSettle ? (
         <>
           {mill(false)}
           <button type="button" className="next-thing" onClick={settle}>
@@ -123,6 +158,7 @@ export function NextThing({ job, part, station, goTo }: NextThingProps) {
           part={part}
           cutting={part.cutting}
           going={starting === 'going' ? (going ?? null) : null}
+          sink={starting === 'sink' ? sink : null}
           before={runs.data?.filter(({ run }) => run.partId === part.id).length ?? 0}
           onClose={() => setStarting(null)}
         />

@@ -4,11 +4,17 @@ import { useNavigate } from 'react-router';
 import type { Job } from '../../core/job/index.ts';
 import { beforeCutting, settleOpen, stationOf, type Cutting, type PartPlan } from '../../core/plan/index.ts';
 import type { Piece } from '../../core/run/index.ts';
+import { lengthText } from '../../core/units/index.ts';
 import type { StoredRun } from '../../core/wire/index.ts';
 import { EitherField } from '../fields/index.ts';
 import { newId, Notice } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
 import { api, keys, queryClient } from '../state/index.ts';
+
+export interface Sink {
+  readonly run: StoredRun['run'];
+  readonly by: number;
+}
 
 interface StartCuttingProps {
   readonly job: Job;
@@ -16,13 +22,15 @@ interface StartCuttingProps {
   readonly cutting: Cutting;
   /** The run to go on with under today's plan; null to begin afresh. */
   readonly going: StoredRun | null;
+  /** The run whose gear measured thick, to be sunk by so much, mm; null to cut what the card says. */
+  readonly sink: Sink | null;
   /** Runs there are of this part already. */
   readonly before: number;
   readonly onClose: () => void;
 }
 
 /** The last look before metal is cut: what the run will be, and what is still in doubt. Starting freezes it. */
-export function StartCutting({ job, part, cutting, going, before, onClose }: StartCuttingProps) {
+export function StartCutting({ job, part, cutting, going, sink, before, onClose }: StartCuttingProps) {
   const { edit, flush } = useDraft();
   const navigate = useNavigate();
   const [agreed, setAgreed] = useState(false);
@@ -31,6 +39,7 @@ export function StartCutting({ job, part, cutting, going, before, onClose }: Sta
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);
   const cautions = [...(stationOf(part, 'dividing')?.cautions ?? []), ...(stationOf(part, 'lead')?.cautions ?? []), ...(stationOf(part, 'setup')?.cautions ?? []).filter(({ code }) => code !== 'setup-hands')]; // prettier-ignore
+  const cutTo = sink?.run.rounds.at(-1)?.depthMm ?? null;
   const doubtful = beforeCutting(part).filter(({ state }) => state === 'doubt');
 
   const start = async () => {
@@ -48,8 +57,9 @@ export function StartCutting({ job, part, cutting, going, before, onClose }: Sta
         id: newId(),
         partId: part.id,
         revision,
-        piece: going ? going.run.piece : { kind, name: name.trim() },
+        piece: (going?.run ?? sink?.run)?.piece ?? { kind, name: name.trim() },
         continues: going?.run.id ?? null,
+        deepens: sink && { runId: sink.run.id, by: sink.by },
       });
       await queryClient.invalidateQueries({ queryKey: keys.runsOf(job.id) });
       await navigate(`/runs/${run.id}`);
@@ -58,14 +68,9 @@ export function StartCutting({ job, part, cutting, going, before, onClose }: Sta
       setBusy(false);
     }
   };
+  const title = going ? 'Go on under this plan' : sink ? `Once more round, ${lengthText(sink.by, job.units, 'fine')} deeper` : 'Start cutting'; // prettier-ignore
   return (
-    <Modal
-      open
-      title={going ? 'Go on under this plan' : 'Start cutting'}
-      onCancel={onClose}
-      footer={null}
-      width={560}
-    >
+    <Modal open title={title} onCancel={onClose} footer={null} width={560}>
       <ul className="start-list">
         {beforeCutting(part).map(({ id, title, answer }) => (
           <li key={id}>
@@ -86,6 +91,12 @@ export function StartCutting({ job, part, cutting, going, before, onClose }: Sta
         <p>
           {going.summary.done} of {going.summary.total} cuts are made under the plan as it was. A run of its
           own goes on from the last of them and is linked with it; what was counted stays as it is.
+        </p>
+      ) : sink ? (
+        <p>
+          It was cut {lengthText(cutTo!, job.units, 'fine')} deep; one round goes to{' '}
+          <b>{lengthText(cutTo! + sink.by, job.units, 'fine')}</b>. Still on the head: nothing loosened, begin
+          at the same space and hole. Off it since: indicate it, and find a space first, as Inspect says.
         </p>
       ) : (
         <div className="start-piece">
@@ -140,7 +151,9 @@ export function StartCutting({ job, part, cutting, going, before, onClose }: Sta
         onClick={() => void start()}
         autoFocus={doubtful.length === 0}
       >
-        {going ? 'Go on under this plan' : `Start at space ${cutting.startSpace}`}
+        {going
+          ? 'Go on under this plan'
+          : `Start at space ${cutting.startSpace}${sink ? `, ${lengthText(cutTo! + sink.by, job.units, 'fine')} deep` : ''}`}
       </Button>
     </Modal>
   );

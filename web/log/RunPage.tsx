@@ -16,7 +16,7 @@ export function RunPage({ runId }: { readonly runId: string }) {
 }
 
 function PageOf({ page }: { readonly page: Page }) {
-  const { digest, jobId, partId, onCard, continuedBy } = page;
+  const { digest, jobId, partId, onCard, continuedBy, deepenedBy } = page;
   const { notes, interruptions, checks, measured } = digest;
   return (
     <article className="run-page">
@@ -36,6 +36,17 @@ function PageOf({ page }: { readonly page: Page }) {
             Goes on with <Link to={`/log/${digest.continues}`}>the run before it</Link>, under another plan.
           </p>
         )}
+        {digest.deepens && (
+          <p>
+            Sinks the gear of <Link to={`/log/${digest.deepens.runId}`}>the run before it</Link>{' '}
+            {lengthText(digest.deepens.by, digest.units, 'fine')} deeper.
+          </p>
+        )}
+        {deepenedBy.map((id) => (
+          <p key={id}>
+            Sunk deeper in <Link to={`/log/${id}`}>another run</Link>.
+          </p>
+        ))}
         {continuedBy.map((id) => (
           <p key={id}>
             Gone on with in <Link to={`/log/${id}`}>another run</Link>.

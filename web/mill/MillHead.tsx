@@ -9,6 +9,7 @@ const ROUND_NAMES = {
   one: 'one pass',
   rough: 'rough pass',
   finish: 'finish pass',
+  deeper: 'once more, deeper',
 } as const;
 
 function useClock(): string {

@@ -74,7 +74,14 @@ export const api = {
     ask<StoredShop>('/shop', 'PUT', { revision, equipment }),
   startRun: (
     jobId: string,
-    start: { id: string; partId: string; revision: number; piece: Piece; continues: string | null },
+    start: {
+      id: string;
+      partId: string;
+      revision: number;
+      piece: Piece;
+      continues: string | null;
+      deepens: { runId: string; by: number } | null;
+    },
   ) => ask<StoredRun>(`/jobs/${seg(jobId)}/runs`, 'POST', start),
   runsOf: (jobId: string) => ask<{ runs: StoredRun[] }>(`/jobs/${seg(jobId)}/runs`).then(({ runs }) => runs),
   readRun: (id: string) => ask<StoredRun>(`/runs/${seg(id)}`),

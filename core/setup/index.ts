@@ -6,6 +6,7 @@ export { mandrelFits, type MandrelFit } from './mandrel.ts';
 export { fitsOf, tableNeeds, type Fit, type Room } from './room.ts';
 export { nothingSetUp, setupSchema, type SetupInput } from './schema.ts';
 export { cuttingData, snapDown, type CuttingData } from './speed.ts';
-export { planSetup, type SafeReadings, type SetupDetail, type SetupFacts, type SetupShop, type SetupWork } from './station.ts'; // prettier-ignore
+export type { SafeReadings, SetupDetail, SetupFacts, SetupShop, SetupWork } from './detail.ts';
+export { planSetup } from './station.ts';
 export { approachOf, CLEAR_BY, lagOf, strokeOf, type Stroke } from './stroke.ts';
 export { minutesFor, timeText } from './time.ts';

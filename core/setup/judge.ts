@@ -4,7 +4,7 @@ import { lengthText, type UnitSystem } from '../units/index.ts';
 import type { SetupRead } from './read.ts';
 import type { Fit } from './room.ts';
 import type { SetupInput } from './schema.ts';
-import type { SetupDetail } from './station.ts';
+import type { SetupDetail } from './detail.ts';
 
 /** A runout beyond this is another unit, or a blank that was never turned. mm */
 const RUNOUT_FAR = 1.5;

@@ -2,7 +2,7 @@ import { readCuttingSpeed, type Material } from '../shop/index.ts';
 import { lengthValue, textValue, type Caution, type Value, type Working } from '../station/index.ts';
 import { approx, decimalText, lengthText, type UnitSystem } from '../units/index.ts';
 import type { SetupRead } from './read.ts';
-import type { SetupDetail, SetupWork } from './station.ts';
+import type { SetupDetail, SetupWork } from './detail.ts';
 import { timeText, USUAL_INDEX_SECONDS, USUAL_RETURN_SECONDS } from './time.ts';
 
 const rpmText = (rpm: number): string => `${decimalText(rpm, rpm < 100 ? 1 : 0)} rpm`;

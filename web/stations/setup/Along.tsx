@@ -1,7 +1,7 @@
 import { decimalText } from '../../../core/units/index.ts';
 import { LengthField } from '../../fields/index.ts';
 import { microns } from './microns.ts';
-import type { SetupPieceProps } from './SetupPanel.tsx';
+import type { SetupPieceProps } from './pieceProps.ts';
 
 /** The indicator run along the work, on top and on the side. */
 export function Along({ station, part, units, set, at }: SetupPieceProps) {

@@ -1,6 +1,6 @@
 import { lengthText } from '../../../core/units/index.ts';
 import { ChoiceField, Length, LengthField } from '../../fields/index.ts';
-import type { SetupPieceProps } from './SetupPanel.tsx';
+import type { SetupPieceProps } from './pieceProps.ts';
 
 /** The cutter to the middle of the work by the school chosen, then the touch on the outside and the depths from it. */
 export function CentreIt({ station, part, units, set, at }: SetupPieceProps) {

@@ -1,6 +1,6 @@
 import { Checkbox } from 'antd';
 import { ChoiceField, EitherField, LengthField, MeasureField } from '../../fields/index.ts';
-import type { SetupPieceProps } from './SetupPanel.tsx';
+import type { SetupPieceProps } from './pieceProps.ts';
 
 const HOLDINGS = [
   { value: 'mandrel', label: 'On a mandrel, between centres' },

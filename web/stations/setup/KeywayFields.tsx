@@ -1,6 +1,6 @@
 import { lengthText } from '../../../core/units/index.ts';
 import { LengthField } from '../../fields/index.ts';
-import type { SetupPieceProps } from './SetupPanel.tsx';
+import type { SetupPieceProps } from './pieceProps.ts';
 
 /** A keyway with a narrower cutter, before the teeth or after. */
 export function KeywayFields({ station, part, units, set, at }: SetupPieceProps) {

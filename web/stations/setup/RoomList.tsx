@@ -1,6 +1,6 @@
 import { lengthText } from '../../../core/units/index.ts';
 import { LengthField } from '../../fields/index.ts';
-import type { SetupPieceProps } from './SetupPanel.tsx';
+import type { SetupPieceProps } from './pieceProps.ts';
 
 /** What has to fit, looked at before anything is clamped. */
 export function RoomList({ station, part, units, set, at }: SetupPieceProps) {

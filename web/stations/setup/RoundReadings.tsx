@@ -1,7 +1,7 @@
 import { lengthText, measure } from '../../../core/units/index.ts';
 import { MeasureField } from '../../fields/index.ts';
 import { microns } from './microns.ts';
-import type { SetupPieceProps } from './SetupPanel.tsx';
+import type { SetupPieceProps } from './pieceProps.ts';
 
 /** Readings all round the blank: how far it is off, which way, and what that does to the teeth. */
 export function RoundReadings({ station, part, units, set, at }: SetupPieceProps) {

@@ -10,14 +10,8 @@ import { Holding } from './Holding.tsx';
 import { KeywayFields } from './KeywayFields.tsx';
 import { RoomList } from './RoomList.tsx';
 import { RoundReadings } from './RoundReadings.tsx';
+import type { SetupPieceProps } from './pieceProps.ts';
 import './setup.css';
-
-/** What every piece of the set-up panel is given. */
-export interface SetupPieceProps extends StationProps<'setup'> {
-  readonly set: (change: Partial<SetupInput>) => void;
-  /** Issues at a field of the set-up. */
-  readonly at: (field: keyof SetupInput) => ReturnType<StationProps<'setup'>['issuesAt']>;
-}
 
 /** How the work is held, brought under the cutter and run past it: figures for this machine, each piece with its reason. */
 export function SetupPanel(props: StationProps<'setup'>) {

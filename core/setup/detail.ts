@@ -1,0 +1,79 @@
+import type { SpurSizes } from '../gear/index.ts';
+import type { Eccentric, RunoutSays } from '../inspect/index.ts';
+import type { Head, Mandrel, Material, Mill } from '../shop/index.ts';
+import type { Centring } from './centring.ts';
+import type { Reason, Thrust } from './holding.ts';
+import type { Keyway } from './keyway.ts';
+import type { MandrelFit } from './mandrel.ts';
+import type { Fit } from './room.ts';
+import type { SetupInput } from './schema.ts';
+import type { CuttingData } from './speed.ts';
+import type { Stroke } from './stroke.ts';
+
+/** What of the shop the work is set up with. */
+export interface SetupShop {
+  readonly mill: Mill | null;
+  readonly head: Head | null;
+  readonly materials: readonly Material[];
+  readonly mandrels: readonly Mandrel[];
+}
+
+/** The work as the stations before have it. mm; null where not known, or where the card has none. */
+export interface SetupWork {
+  readonly outside: number | null;
+  readonly bore: number | null;
+  readonly face: number | null;
+  readonly module: number | null;
+  readonly teeth: number | null;
+  readonly helixDeg: number;
+  /** Rounds in order, each with its depth. */
+  readonly rounds: readonly { readonly name: string; readonly depthMm: number | null }[];
+  /** Does the table travel along the work, or is the cutter sunk into it? */
+  readonly traverses: boolean;
+  readonly sizes: SpurSizes | null;
+}
+
+/** The table's readings of one stroke: from first touch, the way it is fed. */
+export interface SafeReadings {
+  readonly approach: number;
+  readonly through: number;
+  readonly clearAfter: number;
+  readonly indexAt: 'entry' | 'exit';
+}
+
+export interface SetupFacts {
+  readonly safe: SafeReadings | null;
+  /** Minutes for one cut with its return and indexing; null where not known. */
+  readonly minutesPerCut: number | null;
+}
+
+export interface SetupDetail {
+  readonly mill: { readonly id: string; readonly name: string; readonly upright: boolean; readonly readout: boolean } | null;
+  readonly material: { readonly id: string; readonly name: string; readonly starting: boolean } | null;
+  readonly cutter: { readonly diameter: number | null; readonly width: number | null; readonly teeth: number | null; readonly picked: boolean };
+  readonly data: CuttingData | null;
+  readonly thrust: Thrust;
+  readonly headAt: 'left' | 'right';
+  readonly spin: SetupInput['spin'];
+  readonly feed: SetupInput['feed'];
+  readonly reasons: readonly Reason[];
+  readonly mandrels: readonly MandrelFit[];
+  /** What the travel being out of line does over the face, mm: taper of the depth, lean of the teeth. */
+  readonly along: { readonly face: number; readonly taper: number | null; readonly lean: number | null } | null;
+  readonly round: (Eccentric & { readonly effects: RunoutSays | null; readonly goodFor: string }) | null;
+  readonly centrings: readonly (Centring & { readonly dial: string | null })[];
+  readonly centring: SetupInput['centring'];
+  /** Readings of the depth dial from the touch, in order. */
+  readonly depths: readonly { readonly name: string; readonly mm: number; readonly dial: string }[];
+  readonly outside: number | null;
+  readonly face: number | null;
+  readonly depth: number | null;
+  readonly helixDeg: number;
+  readonly indexAt: 'entry' | 'exit';
+  readonly stroke: Stroke | null;
+  /** The same readings on the dial of the table. */
+  readonly tableDial: { readonly approach: string; readonly through: string; readonly clearAfter: string } | null;
+  readonly fits: readonly Fit[];
+  readonly minutes: number | null;
+  readonly keyway: (Keyway & { readonly width: number; readonly offsetDial: string; readonly depthDial: string | null }) | null;
+} // prettier-ignore

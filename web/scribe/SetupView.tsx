@@ -17,7 +17,7 @@ interface SetupViewProps {
 }
 
 const WIDTH = 420;
-const HIGHEST = 270;
+const HIGHEST = 236;
 
 /**
  * The work on its mandrel with the cutter at first touch and, paler, where it is through; arrows for spindle, feed and push. Seen
@@ -42,7 +42,8 @@ export function SetupView({ stroke, thrust, headAt, spin, feed, indexAt, outside
   const end = -s * (face / 2 + past) * scale;
   const middle = (touch + end) / 2;
   const [near, far] = [axis + up * r, surface - up * shown * scale];
-  const [top, bottom] = [Math.min(near, far) - 10, Math.max(near, far) + 10];
+  // beyond the cutter there is room for the figure of its approach
+  const [top, bottom] = [Math.min(near, far) - (up < 0 ? 30 : 10), Math.max(near, far) + (up < 0 ? 10 : 30)];
   const headSide = headAt === 'left' ? -1 : 1;
   const pushes = thrust.toHead ? headSide : -headSide;
   const [thick, thin] = [Math.min(radius * 0.34, 26), Math.min(radius * 0.26, 20)];
@@ -69,10 +70,10 @@ export function SetupView({ stroke, thrust, headAt, spin, feed, indexAt, outside
         <text x={headSide * (mandrel + 10)} y={-8} textAnchor={headSide < 0 ? 'end' : 'start'} className="scribe-small">
           head
         </text>
-        <path d={`M${s * half} ${surface}V${axis}H${touch}`} className="scribe-thin" />
+        <path d={`M${s * half} ${surface}V${near + up * 10}M${touch} ${axis}V${near + up * 10}M${s * half} ${near + up * 6}H${touch}`} className="scribe-thin" />
         <Arrow x={0} y={surface - up * 14} to={thrust.toward === 'left' ? -1 : 1} words="" />
       </g>
-      <text x={(s * half + touch) / 2} y={axis + 16} textAnchor="middle" className="scribe-brass">
+      <text x={(s * half + touch) / 2} y={near + (up < 0 ? -13 : 25)} textAnchor="middle" className="scribe-brass">
         {lengthText(stroke.approach, units)}
       </text>
       <Arrow x={middle} y={bottom + 14} to={feed === 'left' ? -1 : 1} words={`table moves ${feed}`} />

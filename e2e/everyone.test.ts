@@ -18,6 +18,7 @@ const VIEWS: readonly (readonly [string, string])[] = [
   ['/jobs/demo-carriage/p2/worm', 'Tool flat'],
   ['/jobs/demo-carriage/p1/wheelBlank', 'Throat radius'],
   ['/jobs/demo-carriage/p1/wheel', 'Gash and hob'],
+  ['/jobs/demo-carriage/p1/setup', 'The cutter is sunk where it stands'],
   ['/shop/lathes', 'Its gearbox'],
   ['/jobs/demo-square/p1/spacing', 'flat to corner'],
   ['/shop/cutters', 'To buy for the jobs on the bench'],

@@ -40,15 +40,18 @@ const helixSchema = z
   })
   .readonly();
 
-/** Where the table is clear to index, mm from the first touch of cutter and work, the way it is fed. */
-const safeSchema = z
+/** Where the table is clear to index, mm from the first touch of cutter and work, the way it is fed; or how far to come out. */
+const safeAlong = z
   .object({
+    way: z.literal('along'),
     approach: z.number().positive(),
     through: z.number().positive(),
     clearAfter: z.number().positive(),
     indexAt: z.enum(['entry', 'exit']),
   })
   .readonly();
+const safeSink = z.object({ way: z.literal('sink'), depth: z.number().positive() }).readonly();
+const safeSchema = z.discriminatedUnion('way', [safeAlong, safeSink]);
 
 /** What a run is cut in. */
 export const pieceSchema = z

@@ -33,8 +33,11 @@ export interface SetupWork {
   readonly sizes: SpurSizes | null;
 }
 
-/** The table's readings of one stroke: from first touch, the way it is fed. */
-export interface SafeReadings {
+/** The table's readings of one stroke, from first touch, the way it is fed; or how far a cutter that is sunk must come out. */
+export type SafeReadings = SafeAlong | { readonly way: 'sink'; readonly depth: number };
+
+export interface SafeAlong {
+  readonly way: 'along';
   readonly approach: number;
   readonly through: number;
   readonly clearAfter: number;
@@ -71,6 +74,8 @@ export interface SetupDetail {
   readonly helixDeg: number;
   readonly indexAt: 'entry' | 'exit';
   readonly stroke: Stroke | null;
+  /** Where the cutter is sunk in place: how deep, mm, and that on the dial; null where the table travels. */
+  readonly sink: { readonly depth: number; readonly dial: string } | null;
   /** The same readings on the dial of the table. */
   readonly tableDial: { readonly approach: string; readonly through: string; readonly clearAfter: string } | null;
   readonly fits: readonly Fit[];

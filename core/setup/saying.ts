@@ -10,11 +10,12 @@ const feedText = (feed: number, system: UnitSystem): string =>
   `${decimalText(system === 'mm' ? feed : feed / 25.4, system === 'mm' ? 1 : 2)} ${system}/min`;
 
 /** The station in one line. */
-export function answerOf({ data, stroke, minutes, cutter }: SetupDetail, system: UnitSystem): string {
+export function answerOf({ data, stroke, sink, minutes, cutter }: SetupDetail, system: UnitSystem): string {
   const parts = [
     ...(data ? [rpmText(data.rpm)] : []),
     ...(data?.feed ? [feedText(data.feed, system)] : []),
     ...(stroke ? [`clear ${lengthText(stroke.approach, system)} off`] : []), // prettier-ignore
+    ...(sink ? [`clear ${lengthText(sink.depth, system)} out`] : []),
     ...(minutes === null ? [] : [`about ${timeText(minutes)}`]),
   ];
   if (parts.length > 0) return parts.slice(0, 3).join(', ');
@@ -22,7 +23,7 @@ export function answerOf({ data, stroke, minutes, cutter }: SetupDetail, system:
 }
 
 export function valuesOf(detail: SetupDetail, system: UnitSystem): Value[] {
-  const { data, stroke, thrust, minutes, outside, round } = detail;
+  const { data, stroke, sink, thrust, minutes, outside, round } = detail;
   const values: Value[] = [];
   if (data) values.push(textValue({ key: 'rpm', label: 'Spindle', settles: true }, rpmText(data.rpm)));
   if (data?.feed)
@@ -35,6 +36,8 @@ export function valuesOf(detail: SetupDetail, system: UnitSystem): Value[] {
       lengthValue({ key: 'travel', label: 'Travel for each space' }, stroke.travel[detail.indexAt]),
     );
   }
+  if (sink)
+    values.push(lengthValue({ key: 'out', label: 'Clear when drawn out by', settles: true }, sink.depth));
   if (outside !== null)
     values.push(textValue({ key: 'push', label: 'The cut pushes', settles: true }, `${thrust.toward}, to the ${thrust.toHead ? 'head' : 'tailstock'}`)); // prettier-ignore
   if (round) values.push(lengthValue({ key: 'runout', label: 'Runout', settles: true }, round.runout));
@@ -83,7 +86,7 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
 const DEFER = 'Your machine’s manual, your school’s or shop’s rules and local codes come first.';
 
 export function cautionsOf(detail: SetupDetail, system: UnitSystem): Caution[] {
-  const { stroke, thrust, reasons, indexAt } = detail;
+  const { stroke, sink, thrust, reasons, indexAt } = detail;
   const cautions: Caution[] = [];
   if (stroke) {
     const at = lengthText(indexAt === 'entry' ? 0 : stroke.clearAfter, system);
@@ -93,6 +96,7 @@ export function cautionsOf(detail: SetupDetail, system: UnitSystem): Caution[] {
       text: indexAt === 'entry' ? `run back past the first touch, ${lengthText(stroke.approach, system)} before the face. Turned any sooner, the work gouges itself on the cutter.` : `run on to ${at} past the first touch. Turned any sooner, the cutter nicks the next land.`,
     });
   }
+  if (sink) cautions.push({ code: 'index-clear', when: 'Before indexing', text: `draw the work back past the touch, ${lengthText(sink.depth, system)} out of the bottom. Turned any sooner, the work gouges itself on the cutter.` });
   if (thrust.climb) cautions.push({ code: 'climb', when: 'Climb', text: 'the cutter pulls the table along. With slack in the screw it snatches, breaks the cutter and throws the work.' });
   if (reasons.some(({ key, against }) => key === 'key' && against)) cautions.push({ code: 'creep', when: 'No key', text: 'a blank that creeps on its mandrel leaves half a tooth at the end: key or pin it.' });
   cautions.push({ code: 'setup-hands', when: 'Setting up', text: `spindle stopped while anything is measured, clamped or brushed. Lock the head before a cut; drop the worm or pull the direct pin, never both engaged. Eye protection; guards stay where they belong. ${DEFER}` });

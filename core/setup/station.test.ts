@@ -41,8 +41,11 @@ describe('a set-up', () => {
     const job = withSpurPart(gear(), 'p1', (part) => ({ ...part, setup: { ...part.setup, ...CUTTER, materialId: 'material-brass' } })); // prettier-ignore
     const { cutting } = plan(job, shop).parts[0]!;
     const approach = Math.sqrt(3.375 * (60 - 3.375));
-    expect(cutting!.safe).toMatchObject({ indexAt: 'entry' });
-    expect(cutting!.safe!.approach).toBeCloseTo(approach, 9);
+    expect(cutting!.safe).toMatchObject({
+      way: 'along',
+      indexAt: 'entry',
+      approach: expect.closeTo(approach, 9),
+    });
     // 40 m a minute on 60 mm: 212 rpm, 180 on the mill; 180·12·0.05 = 108 mm a minute, 71 on the mill
     expect(cutting!.minutesPerCut).toBeCloseTo((approach + 12 + 2) / 71 + 45 / 60, 9);
     expect(cutting).toMatchObject({ outside: 48, bore: 10 });

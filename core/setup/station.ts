@@ -11,7 +11,7 @@ import {
 import { type StationWork } from '../station/index.ts';
 import { approx, knownLength, type UnitSystem } from '../units/index.ts';
 import { centringsOf } from './centring.ts';
-import type { SetupDetail, SetupFacts, SetupShop, SetupWork } from './detail.ts';
+import type { SafeReadings, SetupDetail, SetupFacts, SetupShop, SetupWork } from './detail.ts';
 import { dialOf, moveText, type Dial } from './dial.ts';
 import { reasonsOf, thrustOf } from './holding.ts';
 import { judgeSetup } from './judge.ts';
@@ -22,7 +22,7 @@ import { fitsOf } from './room.ts';
 import { answerOf, cautionsOf, valuesOf, workingOf } from './saying.ts';
 import type { SetupInput } from './schema.ts';
 import { cuttingData, type CuttingData } from './speed.ts';
-import { strokeOf } from './stroke.ts';
+import { CLEAR_BY, strokeOf } from './stroke.ts';
 import { minutesFor, USUAL_INDEX_SECONDS, USUAL_RETURN_SECONDS } from './time.ts';
 
 const figures = (read: ReturnType<typeof readSpeeds>): number[] =>
@@ -90,6 +90,12 @@ function dialsOf(mill: Mill | null, upright: boolean, system: UnitSystem): Dials
   };
 }
 
+function safeOf({ stroke, sink, indexAt }: SetupDetail): SafeReadings | null {
+  if (!stroke) return sink && { way: 'sink', depth: sink.depth };
+  const { approach, through, clearAfter } = stroke;
+  return { way: 'along', approach, through, clearAfter, indexAt };
+}
+
 const NAMES: Readonly<Record<string, string>> = {
   one: 'to depth',
   rough: 'rough',
@@ -125,7 +131,9 @@ export function planSetup(input: SetupInput, work: SetupWork, shop: SetupShop, p
   const stroke = cutting && strokeOf(cutting);
   const fits = cutting && stroke && outside !== null ? fitsOf({ cutting, stroke, thrust, indexAt: input.indexAt, outside, upright, offset: read.offset, tableTravel: (mill && knownLength(mill.travel)), crossTravel: (mill && knownLength(mill.cross.travel)), kneeTravel: (mill && knownLength(mill.knee.travel)), roomUnder: (mill && knownLength(mill.room)), centreHeight: (head && knownLength(head.centreHeight)), collar: (mill && knownLength(mill.collar)), jaw: { gap: read.jawGap, across: read.jawDiameter }, tail: { gap: read.tailGap, across: read.tailDiameter } }) : [];
   const cuts = (work.teeth ?? 0) * work.rounds.length;
-  const perCut = stroke && data?.feed ? minutesFor(1, stroke.travel[input.indexAt], data.feed, read.returnSeconds ?? USUAL_RETURN_SECONDS, read.indexSeconds ?? USUAL_INDEX_SECONDS) : null;
+  const sink = !work.traverses && depth !== null ? { depth, dial: dials.depth(depth) } : null;
+  const travel = stroke ? stroke.travel[input.indexAt] : sink && sink.depth + CLEAR_BY;
+  const perCut = travel !== null && data?.feed ? minutesFor(1, travel, data.feed, read.returnSeconds ?? USUAL_RETURN_SECONDS, read.indexSeconds ?? USUAL_INDEX_SECONDS) : null;
   const eccentric = read.round.length > 0 ? eccentricOf(read.round) : null;
   const mandrels = shop.mandrels.map((each) => mandrelFits(each, work.bore, face, system));
   const detail: SetupDetail = {
@@ -150,17 +158,18 @@ export function planSetup(input: SetupInput, work: SetupWork, shop: SetupShop, p
     helixDeg: work.helixDeg,
     indexAt: input.indexAt,
     stroke,
+    sink,
     tableDial: stroke && { approach: dials.table(stroke.approach), through: dials.table(stroke.through), clearAfter: dials.table(stroke.clearAfter) },
     fits,
     minutes: perCut !== null && cuts > 0 ? cuts * perCut : null,
     keyway: keywayIn(read, work.bore, dials),
   };
   const issues: Issue[] = at(path, [...found, ...judgeSetup(input, read, detail, { mandrel, bore: work.bore, system })]);
-  const known = stroke !== null || data !== null;
+  const known = stroke !== null || sink !== null || data !== null;
   const wrong = issues.some(({ severity }) => severity === 'wrong');
   return {
     id: 'setup',
-    facts: known && !wrong ? { safe: stroke && { approach: stroke.approach, through: stroke.through, clearAfter: stroke.clearAfter, indexAt: input.indexAt }, minutesPerCut: perCut } : null,
+    facts: known && !wrong ? { safe: safeOf(detail), minutesPerCut: perCut } : null,
     answer: answerOf(detail, system),
     values: valuesOf(detail, system),
     working: workingOf(detail, { work, read, material }),

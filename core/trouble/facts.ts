@@ -30,6 +30,7 @@ const stepsOf = ({ move }: Run): TroubleFacts['stepper'] =>
 
 export function troubleFacts(run: Run, state: Pick<RunState, 'next' | 'last' | 'doneCuts'>): TroubleFacts {
   const { move, head, divisions } = run;
+  const along = run.safe?.way === 'along' ? run.safe : null;
   const plated = move.method === 'simple' || move.method === 'differential' || move.method === 'compound';
   const round = (state.next ?? state.last)?.round ?? 1;
   const done = run.cuts.filter((cut, i) => cut.round === round && state.doneCuts[i]).length;
@@ -45,8 +46,8 @@ export function troubleFacts(run: Run, state: Pick<RunState, 'next' | 'last' | '
     outside: run.outside,
     bore: run.bore,
     depth: run.rounds.at(-1)?.depthMm ?? null,
-    approach: run.safe?.approach ?? null,
-    indexAt: run.safe?.indexAt ?? 'entry',
+    approach: along?.approach ?? null,
+    indexAt: along?.indexAt ?? 'entry',
     helical: run.helix !== null,
   };
 }

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { sayIssue } from '../findings/index.ts';
+import { need, sayIssue } from '../findings/index.ts';
 import {
   agreeOnDrive,
   drawnDriveJob,
@@ -10,6 +10,7 @@ import {
   type WheelPart,
 } from '../job/index.ts';
 import { plan, settleOpen, stationOf } from '../plan/index.ts';
+import { freezeRun, readRun } from '../run/index.ts';
 import { plainCutter, STOCK_EQUIPMENT, type Equipment } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import { contactOf, hobOf, infeedOf, rimShape, usualFaces, type GashToJudge } from './index.ts'; // prettier-ignore
@@ -236,5 +237,38 @@ describe('two cards that stay consistent', () => {
       )!.drive.pitch.typed,
     ).toBe('2.5');
     expect(plan(agreeOnDrive(apart, 'p2'), shop).findings).toEqual([]);
+  });
+});
+
+describe('setting it up', () => {
+  const ready = (school: WheelPart['gash']['school'], said: Partial<WheelPart['setup']> = {}) =>
+    change(withIt(job()), (part) => ({
+      ...part,
+      gash: { ...part.gash, school },
+      setup: { ...part.setup, ...said },
+    }));
+  test('sunk in place, it is clear once it is out by its whole depth, and takes its time for that', () => {
+    const now = ready('plunge', { materialId: 'material-brass', cutterTeeth: measure('12', 'count'), feedSet: measure('40', 'mm') }); // prettier-ignore
+    const part = partOf(now);
+    const { fromCorners, fromThroat } = stationOf(part, 'wheel')!.detail.infeed!;
+    const depth = fromCorners ?? fromThroat;
+    expect(part.cutting!.safe).toEqual({ way: 'sink', depth: expect.closeTo(depth, 9) });
+    // depth and 2 mm at 40 mm a minute, 15 s back, 30 s to index
+    expect(part.cutting!.minutesPerCut).toBeCloseTo((depth + 2) / 40 + 45 / 60, 6);
+    const { answer, cautions } = stationOf(part, 'setup')!;
+    expect(answer).toMatch(/clear \d\.\d\d mm out/);
+    expect(cautions.find(({ code }) => code === 'index-clear')!.text).toMatch(
+      /^draw the work back past the touch/,
+    );
+  });
+  test('gashed for a hob it is sunk as well; run across, the table says where it is clear', () => {
+    expect(partOf(ready('hob')).cutting!.safe).toMatchObject({ way: 'sink' });
+    expect(partOf(ready('traverse')).cutting!.safe).toMatchObject({ way: 'along', indexAt: 'entry' });
+  });
+  test('the figure goes with the run', () => {
+    const now = ready('plunge');
+    const run = need(freezeRun(now, plan(now, shop), shop, { runId: 'r', jobRevision: 1, partId: 'p1' }));
+    expect(readRun(JSON.parse(JSON.stringify(run)))).toEqual(run);
+    expect(run.safe).toMatchObject({ way: 'sink' });
   });
 });

@@ -6,6 +6,13 @@ export function SafeLine({ run }: { readonly run: Run }) {
   const { safe, units } = run;
   if (!safe) return null;
   const mm = (value: number) => lengthText(value, units);
+  if (safe.way === 'sink')
+    return (
+      <p className="mill-safe">
+        Index only <b>drawn back past 0</b>, the touch: {mm(safe.depth)} out of the bottom.{' '}
+        <span>Sooner, and the cutter gouges the next land.</span>
+      </p>
+    );
   return (
     <p className="mill-safe">
       {safe.indexAt === 'entry' ? (

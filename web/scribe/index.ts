@@ -12,6 +12,7 @@ export { PairView } from './PairView.tsx';
 export { PlateView, type BackMove, type PlateMove } from './PlateView.tsx';
 export { RoundView } from './RoundView.tsx';
 export { SetupView } from './SetupView.tsx';
+export { SinkView } from './SinkView.tsx';
 export { SpacesView } from './SpacesView.tsx';
 export { StrokeView } from './StrokeView.tsx';
 export { SwingView } from './SwingView.tsx';

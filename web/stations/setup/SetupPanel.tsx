@@ -23,11 +23,11 @@ export function SetupPanel(props: StationProps<'setup'>) {
     set,
     at: (field) => issuesAt(`parts.${part.id}.setup.${field}`),
   };
-  const { stroke, fits, round, along } = station.detail;
+  const { fits, round, along } = station.detail;
   return (
     <>
       <Running {...piece} />
-      {stroke && <ClearAt {...piece} />}
+      <ClearAt {...piece} />
       <Fold className="more" summary="Holding it, and why" open>
         <Holding {...piece} />
       </Fold>
@@ -126,7 +126,16 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
 
 /** Where the table is clear, from the first touch. */
 function ClearAt({ station, part, units, set }: SetupPieceProps) {
-  const { stroke, tableDial } = station.detail;
+  const { stroke, sink, tableDial } = station.detail;
+  if (sink)
+    return (
+      <section aria-label="Where it is clear to index">
+        <h3>Where it is clear to index</h3>
+        <p className="said">
+          The cutter is sunk where it stands. Spindle stopped, set the dial of the depth to 0 where it just touches; at the bottom it reads <b>{sink.dial}</b>. Index only past 0 again, {lengthText(CLEAR_BY, units)} and more.
+        </p>
+      </section>
+    );
   if (!stroke || !tableDial) return null;
   const entry = part.setup.indexAt === 'entry';
   const rows = [

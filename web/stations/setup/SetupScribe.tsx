@@ -1,10 +1,34 @@
-import { CentreView, RoundView, SetupView } from '../../scribe/index.ts';
+import { stationOf } from '../../../core/plan/index.ts';
+import { CentreView, RoundView, SetupView, SinkView } from '../../scribe/index.ts';
 import type { StationProps } from '../panel.ts';
 
+/** Can sizes be drawn in one picture? A unit mistaken for another leaves some of them vanishing. mm */
+function goTogether(outside: number, cutter: number, depth: number, face = outside): boolean {
+  const reach = Math.max(outside, face, cutter);
+  return depth < Math.min(outside, cutter) / 2 && Math.min(outside, face, cutter) >= reach / 500;
+}
+
 /** The work, what holds it, and the cutter where it first touches; readings round the blank below it. */
-export function SetupScribe({ station, units }: StationProps<'setup'>) {
+export function SetupScribe({ station, planned, units }: StationProps<'setup'>) {
   const { detail } = station;
+  const rim = stationOf(planned, 'wheelBlank')?.detail.facts;
   const { stroke, outside, face, depth, cutter, round } = detail;
+  if (
+    detail.sink &&
+    rim &&
+    cutter.diameter !== null &&
+    goTogether(rim.throat, cutter.diameter, detail.sink.depth)
+  )
+    return (
+      <>
+        <div className="scribe-caption">
+          <span>Sunk in place, seen along the arbor</span>
+          <span>to scale</span>
+        </div>
+        <SinkView rim={rim} depth={detail.sink.depth} cutterDiameter={cutter.diameter} units={units} />
+        {round && <RoundView round={round} units={units} />}
+      </>
+    );
   if (!stroke || outside === null || face === null || depth === null || cutter.diameter === null)
     return (
       <p className="scribe-empty">
@@ -12,12 +36,7 @@ export function SetupScribe({ station, units }: StationProps<'setup'>) {
       </p>
     );
   // figures of another unit, or half typed, leave nothing that could be drawn
-  const reach = Math.max(outside, face, cutter.diameter);
-  if (
-    depth >= outside / 2 ||
-    depth >= cutter.diameter / 2 ||
-    Math.min(outside, face, cutter.diameter) < reach / 500
-  )
+  if (!goTogether(outside, cutter.diameter, depth, face))
     return (
       <p className="scribe-empty">
         These sizes do not go together, so nothing is drawn. Look at their units.

@@ -26,11 +26,14 @@ export class JobService {
   async list(archived: boolean): Promise<JobListing[]> {
     const em = this.store.em.fork();
     const rows = await em.find(JobRow, { archived }, { orderBy: { updatedAt: 'desc', id: 'asc' } });
-    const runs = await em.find(
+    // a run is a long document: only the newest of each job is read
+    const begun = await em.find(
       RunRow,
       { jobId: { $in: rows.map(({ id }) => id) } },
-      { orderBy: { startedAt: 'asc', id: 'asc' } },
+      { orderBy: { startedAt: 'asc', id: 'asc' }, fields: ['id', 'jobId'] },
     );
+    const last = new Map(begun.map(({ id, jobId }) => [jobId, id]));
+    const runs = await em.fork().find(RunRow, { id: { $in: [...last.values()] } });
     const newest = new Map(runs.map((run) => [run.jobId, run]));
     return rows.map(({ id, name, line, revision, archived: away, updatedAt }) => {
       const run = newest.get(id);

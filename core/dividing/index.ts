@@ -12,7 +12,7 @@ export { findDirects } from './direct.ts';
 export { indexingTable, type IndexingRow } from './indexingTable.ts';
 export { planMadePlate, type DrillHole, type MadePlate } from './madePlate.ts';
 export { bestWay, searchMethods, type LongSearch } from './longSearch.ts';
-export { quickMethods, rankMethods, simpleWays, type MethodAnswer } from './methods.ts';
+export { quickMethods, rankMethods, simpleWays } from './methods.ts';
 export { choiceFromV2, dividingFromV2, landingFromV2, noPlateToMake } from './migrate.ts';
 export {
   departures,
@@ -57,16 +57,7 @@ export {
 export { REACHES, reachOfCounts, type Reach } from './strip.ts';
 export { lineAim, tableWay } from './table.ts';
 export { aimData, aimFrom, readStride, type AimData, type Target } from './target.ts';
-export {
-  differentialGears,
-  plateTurnsOf,
-  stepsPerTurn,
-  wayOfChoice,
-  type Geared,
-  type Ground,
-  type Method,
-  type Way,
-} from './ways.ts';
+export { differentialGears, plateTurnsOf, stepsPerTurn, wayOfChoice } from './ways.ts';
 export {
   arcMm,
   backText,
@@ -82,4 +73,5 @@ export {
   smallAngleText,
   type LandingGround,
 } from './words.ts';
-export { leadRefuses, outWithLead, type LeadGearing } from './withLead.ts';
+export { leadRefuses, outWithLead } from './withLead.ts';
+export type { Geared, Ground, LeadGearing, Method, MethodAnswer, Way } from './way.ts';

@@ -17,13 +17,13 @@ import {
   quickMethods,
   rankMethods,
   simpleAnswer,
-  type MethodAnswer,
 } from './methods.ts';
 import type { DividingChoice } from './schema.ts';
 import { circlesOf, findNearMoves, findSimpleIndexings } from './simple.ts';
 import { plateEffort } from './trouble.ts';
 import { answersWithLead } from './withLead.ts';
-import { differentialGears, inOrder, onPlate, wayOf, type Ground, type Way } from './ways.ts';
+import { differentialGears, inOrder, onPlate, wayOf } from './ways.ts';
+import type { Ground, MethodAnswer, Way } from './way.ts';
 
 const differentialChoice = (
   aim: Aim,

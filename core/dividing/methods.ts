@@ -6,17 +6,8 @@ import type { DividingChoice } from './schema.ts';
 import { circleNeeded, circlesOf, findCrankMoves, type Circle, type SimpleMove } from './simple.ts';
 import { plateEffort } from './trouble.ts';
 import { answersWithLead } from './withLead.ts';
-import { inOrder, onPlate, stepsPerTurn, wayOf, type Ground, type Method, type Way } from './ways.ts';
-
-/** What a method has to say to an aim: its ways, best first, or why it is out. */
-export interface MethodAnswer {
-  readonly method: Method;
-  readonly ways: readonly Way[];
-  /** How many there are in all; `ways` may hold only the best of them. */
-  readonly total: number;
-  /** Why the method is out, in words; null when it serves. */
-  readonly out: string | null;
-}
+import type { Ground, Method, MethodAnswer, Way } from './way.ts';
+import { inOrder, onPlate, stepsPerTurn, wayOf } from './ways.ts';
 
 export const answer = (method: Method, ways: readonly Way[], total: number, out: string): MethodAnswer => ({
   method,

@@ -3,7 +3,8 @@ import type { Head } from '../shop/index.ts';
 import { decimalText, exact, plural } from '../units/index.ts';
 import { countOf, type Aim } from './aim.ts';
 import { circleNeeded, circlesOf, nearestSimpleCounts } from './simple.ts';
-import { outWithLead, type LeadGearing } from './withLead.ts';
+import { outWithLead } from './withLead.ts';
+import type { LeadGearing } from './way.ts';
 
 /** With the lead geared, only the crank’s own plate divides. */
 function noneWithLead(head: Head, aim: Aim, { drive }: LeadGearing, path: string): Issue {

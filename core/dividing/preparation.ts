@@ -1,8 +1,8 @@
 import { trainText } from '../gearing/index.ts';
 import type { Head, Standing } from '../shop/index.ts';
 import { plural } from '../units/index.ts';
-import { circleOfChoice, plateChange, type Way } from './ways.ts';
-import type { LeadGearing } from './withLead.ts';
+import { circleOfChoice, plateChange } from './ways.ts';
+import type { LeadGearing, Way } from './way.ts';
 
 /** One thing to do on the head before the first cut: only what differs from how it stands. */
 export interface Preparation {

@@ -4,9 +4,9 @@ import { angleValue, lengthValue, textValue, type Caution, type Value } from '..
 import { approx, decimalText, exact, exactText, plural } from '../units/index.ts';
 import { countOf, type Aim } from './aim.ts';
 import type { ChoiceOf } from './schema.ts';
-import { circleOfChoice, type Geared, type Way } from './ways.ts';
+import { circleOfChoice } from './ways.ts';
 import { backText, errorText, moveText, smallAngleText } from './words.ts';
-import type { LeadGearing } from './withLead.ts';
+import type { Geared, LeadGearing, Way } from './way.ts';
 
 /** The figures of a way, in the order they are set on the head. */
 export function valuesOf(way: Way, aim: Aim, head: Head): Value[] {

@@ -4,17 +4,18 @@ import type { StationWork } from '../station/index.ts';
 import { approx, decimalText, exact, parseLength, plural } from '../units/index.ts';
 import { advanceText, countOf, type Aim } from './aim.ts';
 import { planMadePlate, type MadePlate } from './madePlate.ts';
-import { quickMethods, rankMethods, simpleWays, type MethodAnswer } from './methods.ts';
+import { quickMethods, rankMethods, simpleWays } from './methods.ts';
 import { noneFits } from './none.ts';
 import { preparationOf, type Preparation } from './preparation.ts';
 import { cautionsOf, tableValues, valuesOf } from './saying.ts';
 import type { ChoiceOf, DividingChoice, DividingInput } from './schema.ts';
 import { tableWay } from './table.ts';
 import { aimData, readStride, type AimData, type Target } from './target.ts';
-import { canBeSet, wayOfChoice, type Ground, type Way } from './ways.ts';
-import { leadRefuses, type LeadGearing } from './withLead.ts';
+import { canBeSet, wayOfChoice } from './ways.ts';
+import { leadRefuses } from './withLead.ts';
 import { advanceWords, choiceText } from './words.ts';
 import { workingOf } from './working.ts';
+import type { Ground, LeadGearing, MethodAnswer, Way } from './way.ts';
 
 /** The side of a plate to be drawn. */
 export interface PlateDrawing {

@@ -5,7 +5,7 @@ import type { Aim } from './aim.ts';
 import { proveChoice } from './proof.ts';
 import type { ChoiceOf } from './schema.ts';
 import { choiceText } from './words.ts';
-import type { Way } from './ways.ts';
+import type { Way } from './way.ts';
 
 /** A row of spaces along a line as an aim in which a millimetre takes the place of a turn. */
 export const lineAim = (spaces: number, pitch: Exact): Aim => ({

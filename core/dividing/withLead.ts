@@ -1,18 +1,6 @@
 import type { Head } from '../shop/index.ts';
-import type { MethodAnswer } from './methods.ts';
 import type { DividingChoice } from './schema.ts';
-import type { Method } from './ways.ts';
-
-/** How the work is geared to the table while it is cut. */
-export interface LeadGearing {
-  /** Through the worm, or past it to the spindle itself. */
-  readonly drive: 'worm' | 'spindle';
-  /** Where each gear goes, in words; empty while no train is known. */
-  readonly gears: string;
-  /** The train in short, as the shop remembers how a head stands; empty while none is known. */
-  readonly train: string;
-  readonly idlers: number;
-}
+import type { LeadGearing, Method, MethodAnswer } from './way.ts';
 
 const SAME_GEARS = 'The head’s gears are needed for the lead, and it cannot be geared for both.';
 const WORM_OUT = 'The spindle is geared past the worm, so the crank does not turn it.';

@@ -3,7 +3,7 @@ import { decimalText, exact, type Exact } from '../units/index.ts';
 import { advanceOf, countOf, movesOf, type Aim } from './aim.ts';
 import type { ChoiceOf, DividingChoice } from './schema.ts';
 import { circleNeeded } from './simple.ts';
-import type { Geared, Way } from './ways.ts';
+import type { Geared, Way } from './way.ts';
 
 const HANDBOOK = 'Machinery’s Handbook, simple indexing';
 const tex = (over: number | bigint, under: number | bigint) => `\\tfrac{${over}}{${under}}`;

@@ -18,16 +18,8 @@ export {
 export { driveSchema, emptyDrive, type DriveInput, type DriveSample } from './schema.ts';
 export { parseSize } from './size.ts';
 export { fromCentre, fromDiameter, type SolvedWorm } from './solve.ts';
-export {
-  planDrive,
-  ratioText,
-  shapeOf,
-  type DriveDetail,
-  type DriveFacts,
-  type DriveShape,
-  type DriveWork,
-  type PairReport,
-} from './station.ts';
+export { shapeOf, type DriveDetail, type DriveFacts, type DriveShape, type PairReport } from './detail.ts';
+export { planDrive, ratioText, type DriveWork } from './station.ts';
 export { wheelDrawing } from './wheelDrawing.ts';
 export { USUAL_FACE_ANGLE, wheelCutAs, wheelSizes, type WheelSizes } from './wheelSizes.ts';
 export {

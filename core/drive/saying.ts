@@ -2,7 +2,7 @@ import { angleValue, lengthValue, textValue, type Value, type Working } from '..
 import { decimalText, exact, pitchText, type UnitSystem } from '../units/index.ts';
 import { lengthText } from '../units/index.ts';
 import type { DriveReadings } from './read.ts';
-import type { DriveFacts, PairReport } from './station.ts';
+import type { DriveFacts, PairReport } from './detail.ts';
 
 const HANDBOOK = 'Machinery’s Handbook, worm gearing';
 const degrees = (deg: number) => exact(deg.toFixed(7));

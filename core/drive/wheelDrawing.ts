@@ -1,5 +1,5 @@
 import type { GearDrawing } from '../involute/index.ts';
-import type { DriveShape } from './station.ts';
+import type { DriveShape } from './detail.ts';
 
 /** The wheel cut through the middle of its face, where it is an involute gear. mm, radians */
 export const wheelDrawing = (drive: DriveShape): GearDrawing => {

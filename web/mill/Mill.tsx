@@ -152,7 +152,7 @@ export function Mill({ run, state, events, act, link }: MillProps) {
         </div>
       </div>
       <div className="mill-lines">
-        <SafeLine run={run} />
+        {!state.closed && <SafeLine run={run} />}
         <ProgressStrip run={run} state={state} />
       </div>
       <MillBar

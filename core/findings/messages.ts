@@ -329,6 +329,9 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
   'event-names-no-cut': (i) => `Event ${i.given} names a cut that this run does not have. ${i.allowed}.`,
 };
 
+/** Everything that can be told. */
+export const ISSUE_CODES = Object.keys(sentences) as IssueCode[];
+
 /** The sentence for an issue: what is wrong and what would be right. */
 export function sayIssue(issue: Issue): string {
   return sentences[issue.code](issue);

@@ -1,5 +1,4 @@
 import { describe, expect, test } from '@jest/globals';
-import fc from 'fast-check';
 import { approx, exact, exactText, pitchOf } from '../units/index.ts';
 import {
   comparePitch,
@@ -11,7 +10,6 @@ import {
   spurSizes,
   undercutLimit,
 } from './index.ts';
-import { gearOutline, involute, toothHalfAngle, toothOutline, type GearDrawing } from '../involute/index.ts';
 
 const module = (m: string) => pitchOf('module', exact(m));
 const dp = (p: string) => pitchOf('dp', exact(p));
@@ -73,96 +71,6 @@ describe('sizes', () => {
     const limit = (angle: number) => undercutLimit(exact(1), exact(1), (angle * Math.PI) / 180);
     expect(limit(14.5)).toBeCloseTo(31.9, 1);
     expect(limit(20)).toBeCloseTo(17.1, 1);
-  });
-});
-
-describe('tooth form', () => {
-  const drawingOf = (teeth: number, m: string, angle = '20'): GearDrawing => {
-    const s = sizesOf(teeth, module(m), angle);
-    return {
-      teeth,
-      tipDiameter: approx(s.tipDiameter),
-      pitchDiameter: approx(s.pitchDiameter),
-      baseDiameter: s.baseDiameter,
-      rootDiameter: approx(s.rootDiameter),
-      pressureAngle: s.pressureAngle,
-      toothThickness: s.toothThickness,
-    };
-  };
-
-  // Source: inv 20° = 0.014904, inv 14.5° = 0.0055448, Machinery's Handbook involute function table
-  test('involute function', () => {
-    expect(involute((20 * Math.PI) / 180)).toBeCloseTo(0.014904, 6);
-    expect(involute((14.5 * Math.PI) / 180)).toBeCloseTo(0.0055448, 7);
-  });
-
-  test('flank points lie on the string unwound from the base circle', () => {
-    // witness by construction: a taut string leaves the base circle at a tangent, its free length is the arc unwound
-    const drawing = drawingOf(40, '2');
-    const base = drawing.baseDiameter / 2;
-    const half = (r: number) =>
-      toothHalfAngle(r, base, drawing.pitchDiameter / 2, drawing.pressureAngle, drawing.toothThickness);
-    const start = half(base);
-    for (const roll of [0.05, 0.2, 0.35, 0.45]) {
-      // unwound by `roll`, seen from the tooth's middle line; the string turns towards the middle
-      const tangentAngle = start - roll;
-      const along = base * roll;
-      const x = base * Math.sin(tangentAngle) + along * Math.cos(tangentAngle);
-      const y = base * Math.cos(tangentAngle) - along * Math.sin(tangentAngle);
-      const radius = Math.hypot(x, y);
-      expect(Math.atan2(x, y)).toBeCloseTo(half(radius), 9);
-    }
-  });
-
-  test('the tooth is as thick as stated on the pitch circle, symmetrical, and reaches tip and root', () => {
-    for (const [teeth, m, angle] of [
-      [12, '1', '20'],
-      [12, '3', '14.5'],
-      [58, '1.25', '20'],
-      [400, '0.5', '20'],
-    ] as const) {
-      const drawing = drawingOf(teeth, m, angle);
-      const pitchRadius = drawing.pitchDiameter / 2;
-      const half = toothHalfAngle(
-        pitchRadius,
-        drawing.baseDiameter / 2,
-        pitchRadius,
-        drawing.pressureAngle,
-        drawing.toothThickness,
-      );
-      expect(2 * half * pitchRadius).toBeCloseTo(drawing.toothThickness, 9);
-      const points = toothOutline(drawing);
-      const radii = points.map(({ x, y }) => Math.hypot(x, y));
-      expect(Math.max(...radii)).toBeCloseTo(drawing.tipDiameter / 2, 9);
-      expect(Math.min(...radii)).toBeCloseTo(drawing.rootDiameter / 2, 9);
-      expect(points.reduce((sum, { x }) => sum + x, 0)).toBeCloseTo(0, 6);
-    }
-  });
-
-  test('teeth join without a gap and the outline never runs back (seed 7)', () => {
-    fc.assert(
-      fc.property(fc.integer({ min: 5, max: 400 }), fc.constantFrom('14.5', '20', '25'), (teeth, angle) => {
-        const points = gearOutline(drawingOf(teeth, '1', angle), 6);
-        let turned = 0;
-        let furthestBack = 0;
-        for (const [i, a] of points.entries()) {
-          const b = points[(i + 1) % points.length]!;
-          const step = Math.atan2(a.y * b.x - a.x * b.y, a.x * b.x + a.y * b.y);
-          furthestBack = Math.min(furthestBack, step);
-          turned += step;
-        }
-        expect(turned).toBeCloseTo(2 * Math.PI, 6);
-        expect(furthestBack).toBeGreaterThan(-1e-9);
-      }),
-      { seed: 7, numRuns: 60 },
-    );
-  });
-
-  test('a tooth that comes to a point before the tip circle ends at its point', () => {
-    const long = { ...drawingOf(8, '1'), tipDiameter: 12 };
-    const highest = Math.max(...toothOutline(long).map(({ y }) => y));
-    expect(highest).toBeLessThan(6);
-    expect(highest).toBeGreaterThan(long.pitchDiameter / 2);
   });
 });
 

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import {
   gearOutline,
   involute,
@@ -116,6 +117,20 @@ describe('a tooth drawn', () => {
 });
 
 describe('the whole gear', () => {
+  test('goes once round and never runs back (seed 7)', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 5, max: 400 }), fc.constantFrom(14.5, 20, 25), (teeth, angle) => {
+        const points = gearOutline(gear(teeth, angle, 1), 6);
+        const steps = points.map((a, i) => {
+          const b = points[(i + 1) % points.length]!;
+          return Math.atan2(a.y * b.x - a.x * b.y, a.x * b.x + a.y * b.y);
+        });
+        expect(steps.reduce((sum, step) => sum + step, 0)).toBeCloseTo(2 * Math.PI, 6);
+        expect(Math.min(...steps)).toBeGreaterThan(-1e-9);
+      }),
+      { seed: 7, numRuns: 60 },
+    );
+  });
   test.each([2, 7, 62])('%d teeth meet without a gap and close', (teeth) => {
     const points = gearOutline(gear(teeth), 6);
     expect(points).toHaveLength(teeth * toothOutline(gear(teeth), 6).length);

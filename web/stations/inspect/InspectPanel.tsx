@@ -53,7 +53,7 @@ export function InspectPanel(props: StationProps<'inspect'>) {
             ) : (
               <LengthField label={`${check.name}, as read`} value={inspect[check.id]} onChange={(value) => set({ [check.id]: value })} issues={at(check.id)} units={units} hint={thickText(check, units)} />
             )}
-            {!check.out && check.thick !== null && <p className="inspect-says">{thickText(check, units)}</p>}
+            {!check.out && check.thick !== null && at(check.id).length === 0 && <p className="inspect-says">{thickText(check, units)}</p>}
           </li>
         ))}
       </ul>

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { withSpurPart } from '../core/job/index.ts';
 import type { RunEvent } from '../core/run/index.ts';
 import { measure } from '../core/units/index.ts';
-import type { EventsPage, JobListing, Problem, StoredJob, StoredRun } from '../core/wire/index.ts';
+import type { EventsPage, JobListing, LogPage, Problem, StoredJob, StoredRun } from '../core/wire/index.ts';
 import { jobNamed, Trial } from './trial.ts';
 
 const trial = new Trial('runs');
@@ -83,6 +83,23 @@ describe('runs', () => {
     expect((await send(done('run-i1', 1, { index: 7 } as Partial<RunEvent>))).status).toBe(409);
     expect((await send(done('run-i1', 1, { id: 'other-id' }))).status).toBe(409);
     expect((await ask<StoredRun>('GET', '/runs/run-i1')).body.summary.done).toBe(1);
+  });
+
+  test('a gear that measured thick is sunk as a run of its own, linked both ways', async () => {
+    const thick = (await start('m1', 'run-m1')).body.run;
+    const begin = (id: string, more: object) =>
+      ask<StoredRun & Problem>('POST', '/jobs/m1/runs', { id, partId: 'p1', revision: 1, ...more });
+    const sunk = await begin('run-m2', { deepens: { runId: 'run-m1', by: 0.05 } });
+    expect(sunk.body.run.rounds).toEqual([{ name: 'deeper', depthMm: thick.rounds[0]!.depthMm! + 0.05 }]);
+    expect((await ask<LogPage>('GET', '/log/run-m2')).body.digest.deepens).toEqual({
+      runId: 'run-m1',
+      by: 0.05,
+    });
+    expect((await ask<LogPage>('GET', '/log/run-m1')).body.deepenedBy).toEqual(['run-m2']);
+    expect((await begin('run-m3', { deepens: { runId: 'nowhere', by: 0.05 } })).status).toBe(404);
+    expect((await begin('run-m4', { deepens: { runId: 'run-m1', by: -0.05 } })).status).toBe(422);
+    const both = await begin('run-m5', { continues: 'run-m1', deepens: { runId: 'run-m1', by: 0.05 } });
+    expect([both.status, both.body.detail]).toEqual([422, expect.stringMatching(/not both/)]);
   });
 
   test('a job that is not ready does not start', async () => {

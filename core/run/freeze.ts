@@ -75,15 +75,13 @@ function frozenMotion(
   return { cuts, closing: full ? landingOf(R, choice, motion, last) : null };
 }
 
-/** The rounds of a run; null when a gear to be sunk deeper was cut in other spaces than the plan has. */
-function roundsOf({ rounds, divisions, full }: Cutting, { deepens, continues }: Start): Run['rounds'] | null {
+/** The rounds of a run; null when a gear is to be sunk deeper that was cut without a depth. */
+function roundsOf({ rounds }: Cutting, { deepens, continues }: Start): Run['rounds'] | null {
   // whoever sinks a gear goes on sinking it as deep, whatever the card now says
   if (continues?.run.deepens) return continues.run.rounds;
   if (!deepens) return rounds;
-  const { run, by } = deepens;
-  const cutTo = run.rounds.at(-1)!.depthMm;
-  if (cutTo === null || run.divisions !== divisions || run.full !== full) return null;
-  return [{ name: 'deeper', depthMm: cutTo + by }];
+  const cutTo = deepens.run.rounds.at(-1)!.depthMm;
+  return cutTo === null ? null : [{ name: 'deeper', depthMm: cutTo + deepens.by }];
 }
 
 function lacking(part: PartPlan): string {
@@ -124,15 +122,15 @@ export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start
   const { divisions, full, helix, safe, minutesPerCut, outside, bore } = part.cutting;
   const from = start.continues ?? null;
   const thick = start.deepens ?? null;
-  const rounds = roundsOf(part.cutting, start);
+  /** Cut as another part, or in other spaces: what was begun there cannot be gone on with here. */
+  const isOther = (run: Run) =>
+    run.jobId !== job.id || run.partId !== part.id || run.divisions !== divisions || run.full !== full;
+  const rounds = thick && isOther(thick.run) ? null : roundsOf(part.cutting, start);
   if (!rounds) {
     const detail = { was: String(thick!.run.divisions) };
     return fail({ ...wrong, code: 'deepen-other', path: 'deepens', given: String(divisions), detail });
   }
-  if (
-    from &&
-    (from.run.divisions !== divisions || from.run.full !== full || from.run.rounds.length !== rounds.length)
-  )
+  if (from && (isOther(from.run) || from.run.rounds.length !== rounds.length))
     return fail({
       ...wrong,
       code: 'continue-other',

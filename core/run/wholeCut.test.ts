@@ -277,6 +277,11 @@ describe('a gear that measured thick, sunk deeper', () => {
     expect(on.rounds).toEqual(once.rounds);
     expect(on.deepens).toEqual(once.deepens);
   });
+  test('the gear of another job is not sunk by this one', () => {
+    const elsewhere = { ...old, jobId: 'other' };
+    expect(freeze(drawn(24), { deepens: { run: elsewhere, by } }).ok).toBe(false);
+    expect(freeze(drawn(24, twoPasses), { continues: { run: elsewhere, done: 5 } }).ok).toBe(false);
+  });
   test('with another count on the card it is refused in words: it would cut between the teeth', () => {
     const found = freeze(drawn(25), { deepens: { run: old, by } });
     expect(!found.ok && found.issues.map(sayIssue)).toEqual([expect.stringMatching(/was cut in 24 spaces, and the card now says 25/)]); // prettier-ignore

@@ -10,17 +10,22 @@ export function runRoutes(runs: RunService): Route[] {
       method: 'post',
       path: '/jobs/{id}/runs',
       summary: 'Starts a run: freezes the part’s plan, equipment and ordered cuts.',
-      body: z.object({
-        id: idSchema,
-        partId: idSchema,
-        revision: z.int().min(1),
-        piece: pieceSchema.default({ kind: 'work', name: '' }),
-        continues: idSchema.nullable().default(null),
-        deepens: z
-          .object({ runId: idSchema, by: z.number().positive().max(20) })
-          .nullable()
-          .default(null),
-      }),
+      body: z
+        .object({
+          id: idSchema,
+          partId: idSchema,
+          revision: z.int().min(1),
+          piece: pieceSchema.default({ kind: 'work', name: '' }),
+          continues: idSchema.nullable().default(null),
+          deepens: z
+            .object({ runId: idSchema, by: z.number().positive().max(20) })
+            .nullable()
+            .default(null),
+        })
+        .refine(
+          ({ continues, deepens }) => !continues || !deepens,
+          'A run goes on with another, or sinks its gear: not both',
+        ),
       status: 201,
       refusals: [404, 409, 422],
       handle: ({ params, body }) => runs.start(params['id']!, body),

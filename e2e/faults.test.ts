@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { drawnSpurJob, withSpurPart } from '../core/job/index.ts';
 import { foldRun, type Run, type RunEvent } from '../core/run/index.ts';
-import { wait } from './person.ts';
+import { BETWEEN_COUNTS_MS, openBrowser, Person, wait } from './person.ts';
 import { Workshop } from './workshop.ts';
 
 let workshop: Workshop;
@@ -69,4 +69,61 @@ test('the server killed at random instants over 120 counts: none lost, none doub
   // what the server had confirmed before each kill was there after it, or it would have been sent again under the same id
   const { summary } = await workshop.ask<{ summary: { done: number } }>('GET', '/runs/r');
   expect(summary.done).toBe(120);
+});
+
+/** A run at the mill, with someone before it; and a way to have its server answered for by something else. */
+async function atMillBehind(id: string, answer: { status: number; contentType: string; body: string }) {
+  const job = drawnSpurJob({ id, name: 'Wheel', pitch: '1', teeth: 20, face: '8', bore: '6' });
+  await workshop.ask('PUT', `/jobs/${id}`, { revision: 0, job });
+  await workshop.ask('POST', `/jobs/${id}/runs`, { id: `r-${id}`, partId: 'p1', revision: 1 });
+  const browser = await openBrowser();
+  const person = await Person.sitDown(browser, workshop.address);
+  await person.goTo(`/runs/r-${id}`);
+  await person.sees('Space 1 cut');
+  let between = true;
+  await person.page.setRequestInterception(true);
+  person.page.on('request', (request) => {
+    const caught = between && request.method() === 'POST' && request.url().includes('/events');
+    void (caught ? request.respond(answer) : request.continue());
+  });
+  const doneThere = async () =>
+    (await workshop.ask<{ summary: { done: number } }>('GET', `/runs/r-${id}`)).summary.done;
+  return { person, doneThere, letThrough: () => (between = false), leave: () => browser.close() };
+}
+
+const json = 'application/json';
+test.each([
+  ['a page of the network in between', { status: 200, contentType: 'text/html', body: '<html>Sign in to this network</html>' }, /server away, 2 kept here/],
+  ['a server that does not have this run', { status: 404, contentType: json, body: '{"detail":"There is no run with the id r."}' }, /There is no run.* 2 kept here/],
+  ['a fault of the server', { status: 500, contentType: json, body: '{"detail":"Something went wrong here."}' }, /Something went wrong here.* 2 kept here/],
+])('answered by %s, counts stay on the screen and go in later', async (_, answer, says) => {
+  const { person, doneThere, letThrough, leave } = await atMillBehind(`s${answer.status}`, answer);
+  try {
+    await person.pressButton('Space 1 cut');
+    await wait(BETWEEN_COUNTS_MS);
+    await person.pressButton('Space 2 cut');
+    await person.sees(says);
+    await person.sees('Space 3 cut');
+    letThrough();
+    await person.sees('✓ stored');
+    expect(await doneThere()).toBe(2);
+  } finally {
+    await leave();
+  }
+}); // prettier-ignore
+
+test('a device that the server no longer knows keeps what it counted until it is let in again', async () => {
+  const answer = { status: 401, contentType: json, body: '{"detail":"This device is not let in yet."}' };
+  const { person, doneThere, letThrough, leave } = await atMillBehind('unknown', answer);
+  try {
+    await person.pressButton('Space 1 cut');
+    await person.sees('Vuelta does not know this device yet');
+    letThrough();
+    await person.page.reload({ waitUntil: 'domcontentloaded' });
+    await person.sees('Space 2 cut');
+    await person.sees('✓ stored');
+    expect(await doneThere()).toBe(1);
+  } finally {
+    await leave();
+  }
 });

@@ -90,6 +90,12 @@ function LinkSay({ link, missing }: { readonly link: MillProps['link']; readonly
         ? this browser keeps nothing: a count shows once the server has it
       </span>
     );
+  if (link.link === 'away' && link.trouble)
+    return (
+      <span className="mill-link is-wrong">
+        ? {link.trouble} {link.waiting > 0 ? `${link.waiting} kept here.` : 'Counts are kept here.'}
+      </span>
+    );
   if (link.link === 'away') {
     return (
       <span className="mill-link is-wrong">

@@ -7,5 +7,5 @@ export interface MillProps {
   readonly state: RunState;
   readonly events: readonly RunEvent[];
   readonly act: (...acts: readonly RunAct[]) => void;
-  readonly link: Pick<RunLogState, 'link' | 'waiting' | 'keeps' | 'refused'>;
+  readonly link: Pick<RunLogState, 'link' | 'waiting' | 'keeps' | 'refused' | 'trouble'>;
 }

@@ -29,6 +29,8 @@ export interface RunLogState {
   readonly keeps: boolean;
   /** Why the server would not take something, in words. */
   readonly refused: string | null;
+  /** Why nothing goes through for now, where the server says; what waits is kept. */
+  readonly trouble: string | null;
   /** Adds what a person did. Repeated keys and double taps of the counting buttons are one. */
   act(...acts: readonly RunAct[]): void;
   /** Sends what waits and asks for what others have made. */
@@ -49,6 +51,13 @@ function eventOf(runId: string, act: RunAct, number: EventNumber, seen: readonly
     ...act,
   } as RunEvent;
 }
+
+/**
+ * Does the server judge the event itself? A device it no longer knows, a run it has not found or a fault of its own says
+ * nothing of the event: that goes on waiting.
+ */
+const refusesEvent = (error: unknown): boolean =>
+  error instanceof ProblemError && (error.status === 409 || error.status === 422);
 
 /** The log of one run on this page: the outbox first, then the screen, then the server. */
 export function createRunLog(run: Run): RunLog {
@@ -77,15 +86,15 @@ export function createRunLog(run: Run): RunLog {
           waiting.map(({ id }) => id),
         );
       } catch (error) {
-        if (!(error instanceof ProblemError) || error.status >= 500) throw error;
+        if (!refusesEvent(error)) throw error;
         // one bad event must not hold up the rest: find it by sending them singly
         for (const event of waiting) {
           try {
             await api.appendEvents(run.id, [event]);
             forgetEvents(run.id, [event.id]);
           } catch (single) {
-            if (!(single instanceof ProblemError) || single.status >= 500) throw single;
-            drop(event, single.message);
+            if (!refusesEvent(single)) throw single;
+            drop(event, (single as Error).message);
           }
         }
       }
@@ -97,11 +106,9 @@ export function createRunLog(run: Run): RunLog {
         const page = await api.readEvents(run.id, arrival);
         arrival = page.arrival;
         merge(page.events);
-        set({ link: 'ok', loaded: true });
+        set({ link: 'ok', loaded: true, trouble: null });
       } catch (error) {
-        set(
-          error instanceof AwayError ? { link: 'away' } : { link: 'away', refused: (error as Error).message },
-        );
+        set({ link: 'away', trouble: error instanceof AwayError ? null : (error as Error).message });
       }
       set({ waiting: keptEvents(run.id).length });
     }
@@ -113,6 +120,7 @@ export function createRunLog(run: Run): RunLog {
       waiting: keptEvents(run.id).length,
       keeps: true,
       refused: null,
+      trouble: null,
       act: (...acts) => {
         const now = performance.now();
         const kind = acts[0]?.kind;

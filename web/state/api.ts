@@ -49,7 +49,9 @@ async function ask<T>(path: string, method = 'GET', body?: unknown, type = 'appl
   const response = await fetch(`/api${path}`, init).catch(() => {
     throw new AwayError();
   });
-  const answer: unknown = await response.json().catch(() => ({}));
+  const answer: unknown = await response.json().catch(() => undefined);
+  // a page from something in between (a sign-in of the network, a proxy) is not Vuelta: nothing was stored
+  if (typeof answer !== 'object' || answer === null) throw new AwayError();
   if (response.status === 401) onUnknownDevice();
   if (!response.ok) throw new ProblemError(response.status, answer as Partial<Problem>);
   return answer as T;

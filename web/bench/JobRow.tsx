@@ -2,8 +2,8 @@ import { Button, Dropdown, Input, Modal, type MenuProps } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { JobListing } from '../../core/wire/index.ts';
-import { newId, Notice } from '../frame/index.ts';
-import { api, queryClient } from '../state/index.ts';
+import { Notice } from '../frame/index.ts';
+import { api, newId, queryClient } from '../state/index.ts';
 
 function progress({ run }: JobListing): { word: string; share: number } {
   if (!run) return { word: 'not cut yet', share: 0 };

@@ -1,10 +1,9 @@
 import { useEffect, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { newDivideJob, newDriveJob, newSpurJob } from '../../core/job/index.ts';
-import { newId } from '../frame/index.ts';
 import { PageWait } from '../frame/PageStates.tsx';
 import { useDraft } from '../edits/index.ts';
-import { usePreferences, useShop } from '../state/index.ts';
+import { newId, usePreferences, useShop } from '../state/index.ts';
 
 const ARRIVALS = ['drawing', 'sample', 'blank', 'shafts'] as const;
 

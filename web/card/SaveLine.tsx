@@ -1,7 +1,8 @@
+import { newId } from '../state/index.ts';
 import { dropDraft, useDraft } from '../edits/index.ts';
 import { Button } from 'antd';
 import { useNavigate } from 'react-router';
-import { Notice, newId } from '../frame/index.ts';
+import { Notice } from '../frame/index.ts';
 
 /** What is stored and what is not, always in sight. */
 export function SaveLine() {

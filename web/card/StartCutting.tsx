@@ -7,9 +7,9 @@ import type { Piece } from '../../core/run/index.ts';
 import { lengthText } from '../../core/units/index.ts';
 import type { StoredRun } from '../../core/wire/index.ts';
 import { EitherField } from '../fields/index.ts';
-import { newId, Notice } from '../frame/index.ts';
+import { Notice } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
-import { api, keys, queryClient } from '../state/index.ts';
+import { api, keys, newId, queryClient } from '../state/index.ts';
 
 export interface Sink {
   readonly run: StoredRun['run'];

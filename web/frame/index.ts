@@ -1,5 +1,4 @@
 export { Fold } from './Fold.tsx';
-export { newId } from './newId.ts';
 export { Notice } from './Notice.tsx';
 export { saveFile as saveText, saveTable } from './saveTable.ts';
 export { Shell } from './Shell.tsx';

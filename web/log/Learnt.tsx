@@ -5,8 +5,8 @@ import type { Equipment, Lesson } from '../../core/shop/index.ts';
 import { STATIONS, type StationId } from '../../core/station/index.ts';
 import type { LogPage } from '../../core/wire/index.ts';
 import { editShop } from '../edits/index.ts';
-import { dayText, newId } from '../frame/index.ts';
-import { useJob, useShop } from '../state/index.ts';
+import { dayText } from '../frame/index.ts';
+import { newId, useJob, useShop } from '../state/index.ts';
 
 interface About {
   readonly kind: Lesson['about']['kind'];

@@ -1,7 +1,6 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import { lastSeenOf, type Run, type RunAct, type RunEvent } from '../../core/run/index.ts';
-import { newId } from '../frame/index.ts';
-import { api, AwayError, ProblemError } from '../state/index.ts';
+import { api, AwayError, newId, ProblemError } from '../state/index.ts';
 import { forgetEvents, keepEvent, keptEvents, putAside } from './outbox.ts';
 import { nextEventNumber, type EventNumber } from './screenId.ts';
 

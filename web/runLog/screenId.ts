@@ -1,4 +1,4 @@
-import { newId } from '../frame/index.ts';
+import { newId } from '../state/index.ts';
 
 const KEY = 'vuelta.screen';
 

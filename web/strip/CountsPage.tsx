@@ -5,9 +5,9 @@ import { newDivideJob, withHead, withPart } from '../../core/job/index.ts';
 import { REACHES, smallAngleText } from '../../core/dividing/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import { measure } from '../../core/units/index.ts';
-import { newId, Shell } from '../frame/index.ts';
+import { Shell } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
-import { usePreferences, useShop } from '../state/index.ts';
+import { newId, usePreferences, useShop } from '../state/index.ts';
 import { useBestWays, useReach } from '../workers/index.ts';
 import { CountStrip, REACH_SAYS, StripLegend } from './CountStrip.tsx';
 

@@ -68,4 +68,18 @@ describe('runs that rest from earlier versions', () => {
     expect(run.closing).toEqual(rested.closing);
     expect(foldRun(run, [])).toMatchObject({ total: 124, asks: null });
   }); // prettier-ignore
+
+  test('version 5, with a table that was known to be clear: its readings, its card and every cut are kept', () => {
+    const rested = JSON.parse(readFileSync(new URL('./samples/v5.json', import.meta.url), 'utf8')) as Run;
+    const run = readRun(rested);
+    expect(run).toEqual({
+      ...rested,
+      version: RUN_VERSION,
+      deepens: null,
+      safe: { way: 'along', ...rested.safe },
+    });
+    expect(run.safe).toMatchObject({ approach: expect.closeTo(15.504, 3), indexAt: 'entry' });
+    expect(readRun({ ...rested, safe: null }).safe).toBeNull();
+    expect(foldRun(run, []).total).toBe(44);
+  });
 });

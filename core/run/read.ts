@@ -40,12 +40,19 @@ const fromV4 = (run: RawRun): RawRun => ({
   mill: run['mill'] === null ? null : millFromV6(run['mill']),
   piece: { kind: 'work', name: '' },
   continues: null,
-  deepens: null,
   safe: null,
   minutesPerCut: null,
   outside: null,
   bore: null,
   card: [],
+});
+
+/** A table travelled along the work wherever it was known when it is clear; no gear was sunk by a run of its own. */
+const fromV5 = (run: RawRun): RawRun => ({
+  ...run,
+  version: 6,
+  deepens: null,
+  safe: run['safe'] === null ? null : { way: 'along', ...(run['safe'] as object) },
 });
 
 /**
@@ -58,5 +65,6 @@ export function readRun(raw: unknown): Run {
   if (run.version === 2) run = fromV2(run);
   if (run.version === 3) run = fromV3(run);
   if (run.version === 4) run = fromV4(run);
+  if (run.version === 5) run = fromV5(run);
   return runSchema.parse(run);
 }

@@ -5,7 +5,7 @@ import { headSchema, millSchema } from '../shop/index.ts';
 import { unitSystemSchema } from '../units/index.ts';
 
 export const RUN_FORMAT = 'vuelta-run';
-export const RUN_VERSION = 5;
+export const RUN_VERSION = 6;
 
 const roundSchema = z
   .object({

@@ -6,4 +6,5 @@ export { eccentricOf, goodFor, LEAST_READINGS, type Eccentric } from './eccentri
 export { recordOf, type MeasuredRecord } from './record.ts';
 export { readRound, roundTextSchema, type RoundText } from './round.ts';
 export { spanOver, transversePressureAngle, usualSpan, type MeasuredGear } from './span.ts';
-export { planInspect, TOOL_OF, type Check, type InspectDetail, type InspectFacts, type InspectGround } from './station.ts'; // prettier-ignore
+export type { Check, InspectDetail, InspectFacts, InspectGround } from './detail.ts';
+export { planInspect, TOOL_OF } from './station.ts';

@@ -1,5 +1,6 @@
 import { lengthText, type UnitSystem } from '../units/index.ts';
-import { verdictText, type InspectDetail } from './station.ts';
+import type { InspectDetail } from './detail.ts';
+import { verdictText } from './station.ts';
 
 /** What was measured on a piece, as the record of its run keeps it. mm */
 export interface MeasuredRecord {

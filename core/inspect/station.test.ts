@@ -182,3 +182,34 @@ describe('what the logbook keeps of it', () => {
     ]); // prettier-ignore
   });
 });
+
+describe('where the figures come from', () => {
+  const worked = (...args: Parameters<typeof inspected>) =>
+    new Map(inspected(...args).working.map(({ key, result }) => [key, Number.parseFloat(result.replace(/^[^\d]*/, ''))])); // prettier-ignore
+  test('every figure to be read has its working, and it ends in that figure', () => {
+    for (const job of [drawnSpurJob(GEAR), drawnSpurJob({ ...GEAR, teeth: 31 }), drawnHelicalJob({ ...GEAR, face: '25' }, '20')]) {
+      const lines = worked({}, job);
+      for (const id of ['chordal', 'span', 'pins']) expect(lines.get(id)).toBeCloseTo(checkOf(id, {}, job).should, 4);
+    }
+  }); // prettier-ignore
+  test('the angle where pins touch puts them where they are', () => {
+    // 30 teeth, m 2: db = 60 cos 20°
+    const angle = rad(worked().get('pin-angle')!);
+    expect((60 * Math.cos(rad(20))) / Math.cos(angle) + 3.456).toBeCloseTo(checkOf('pins').should, 3);
+  });
+  test.each([
+    ['depth', '4.45'],
+    ['chordal', '3.20'],
+    ['span', '21.60'],
+    ['pins', '64.9'],
+  ] as const)('what %s says of the tooth, and how much deeper that is', (id, typed) => {
+    const { verdict } = inspected({ [id]: typed }).detail;
+    const lines = worked({ [id]: typed });
+    expect(lines.get('thick')).toBeCloseTo(Math.abs(verdict!.thick), 3);
+    if (verdict!.thick > 0) expect(lines.get('sink')).toBeCloseTo(verdict!.sink, 3);
+  });
+  test('what cannot be measured has none, and readings at odds ask for nothing', () => {
+    expect(worked({ pin: '0.4' }).has('pins')).toBe(false);
+    expect(worked({ span: '21.50', pins: '65.9' }).has('sink')).toBe(false);
+  });
+});

@@ -1,74 +1,16 @@
 import type { SpurSizes } from '../gear/index.ts';
 import { at, type Issue } from '../findings/index.ts';
 import { deeperForThinning } from '../mesh/index.ts';
-import { lengthValue, textValue, type StationWork, type Value, type Working } from '../station/index.ts';
-import {
-  approx,
-  decimalText,
-  lengthFigure,
-  lengthText,
-  parseOptionalLength,
-  type UnitSystem,
-} from '../units/index.ts';
-import { expectedOf, runoutSays, type Expected, type RunoutSays } from './expect.ts';
+import { lengthValue, textValue, type StationWork, type Value } from '../station/index.ts';
+import { approx, lengthFigure, lengthText, parseOptionalLength, type UnitSystem } from '../units/index.ts';
+import { expectedOf, runoutSays, type Expected } from './expect.ts';
 import { usualPin } from './pins.ts';
 import { CHECKS, type CheckId, type InspectInput } from './schema.ts';
-import { eccentricOf, type Eccentric } from './eccentric.ts';
+import { eccentricOf } from './eccentric.ts';
 import { readRound } from './round.ts';
+import { workingOf } from './working.ts';
+import type { Check, InspectDetail, InspectFacts, InspectGround, RoundSays } from './detail.ts';
 import type { MeasuringTool } from '../shop/index.ts'; // prettier-ignore
-
-/** One way of measuring, what it should read, and what was read, as plain data. mm */
-export interface Check {
-  readonly id: CheckId;
-  /** Is there a tool for it in the shop? */
-  readonly owned: boolean;
-  readonly name: string;
-  readonly should: number;
-  /** To either side, for the tooth’s tolerance; null where it says nothing of the tooth. */
-  readonly within: number | null;
-  /** Why it cannot be measured so; null when it can. */
-  readonly out: string | null;
-  /** What to set first: `over 4 teeth`, `at a height of 1.53 mm`. */
-  readonly set: string;
-  readonly reading: number | null;
-  /** Too thick by; less than 0: too thin. */
-  readonly thick: number | null;
-}
-
-export interface InspectFacts {
-  readonly thick: number | null;
-}
-
-export interface InspectDetail {
-  readonly checks: readonly Check[];
-  /** Of the best reading; null while nothing of the tooth was read. */
-  readonly verdict: {
-    readonly by: CheckId;
-    readonly thick: number;
-    readonly sink: number;
-    /** The same on the dial. */
-    readonly dial: string;
-    readonly tolerance: number;
-    /** Do all readings say so? */
-    readonly agreed: boolean;
-  } | null;
-  readonly runout: RunoutSays | null;
-  readonly pin: number | null;
-  /** Readings round the gear; null while there are none. */
-  readonly round: RoundSays | null;
-}
-
-/** Readings of one kind all round, and what they say of the teeth. mm */
-export interface RoundSays {
-  readonly what: CheckId;
-  readonly name: string;
-  readonly should: number;
-  readonly within: number | null;
-  readonly mean: number;
-  readonly off: Eccentric;
-  /** Too thick by, for each reading; null where it says nothing of the tooth. */
-  readonly thick: readonly (number | null)[];
-}
 
 /** What each way of measuring takes. A span is taken by a caliper too. */
 export const TOOL_OF: Readonly<Record<CheckId, readonly MeasuringTool[]>> = {
@@ -78,19 +20,6 @@ export const TOOL_OF: Readonly<Record<CheckId, readonly MeasuringTool[]>> = {
   span: ['disk-micrometer', 'caliper'],
   pins: ['pins'],
 };
-
-/** What the gear was cut on. */
-export interface InspectGround {
-  /** As turned, else as planned, mm. */
-  readonly outside: number;
-  readonly depth: number;
-  readonly faceWidth: number | null;
-  readonly cutterTeeth: number;
-  /** What there is to measure with. */
-  readonly tools: readonly MeasuringTool[];
-  /** Says a depth on the dial it is set by. */
-  readonly dial: (mm: number) => string;
-}
 
 const NAMES: Readonly<Record<CheckId, string>> = {
   outside: 'Outside',
@@ -197,7 +126,7 @@ export function planInspect(input: InspectInput, sizes: SpurSizes | null, ground
     facts: any && found.length === 0 ? { thick: verdict?.thick ?? null } : null,
     answer: verdict ? answerOf(verdict, system) : `span ${lengthFigure(span.should, system, 'fine')} ${span.set}`,
     values: valuesOf(checks, verdict, system),
-    working: workingOf(verdict, sizes, ground),
+    working: workingOf({ sizes, ground, expected, checks, verdict }),
     issues,
     cautions: [{ code: 'stop-to-measure', when: 'Before measuring', text: 'stop the spindle and draw the work clear of the cutter. Measure before the gear leaves the head: there it can still be sunk.' }],
     detail: { checks, verdict, runout, pin, round },
@@ -256,14 +185,5 @@ function valuesOf(checks: readonly Check[], verdict: InspectDetail['verdict'], s
       ...(reading === null ? [] : [lengthValue({ key: `${id}-read`, label: `${name}, as read`, settles: true }, reading)]),
     ]),
     ...(verdict ? [textValue({ key: 'verdict', label: 'Teeth', settles: true }, answerOf(verdict, system))] : []),
-  ];
-} // prettier-ignore
-
-function workingOf(verdict: InspectDetail['verdict'], { pressureAngleDeg }: SpurSizes, { cutterTeeth }: InspectGround): Working[] {
-  if (!verdict?.agreed || verdict.thick <= 0) return [];
-  const a = `${decimalText(pressureAngleDeg, 3)}^\\circ`;
-  const slope = Number.isFinite(cutterTeeth) ? `${a} + 90^\\circ/${decimalText(cutterTeeth, 1)}` : a;
-  return [
-    { key: 'sink', label: 'Deeper, for a tooth too thick', formula: '\\Delta h = \\frac{\\Delta s\\,\\cos\\alpha}{2\\sin(\\alpha + 90^\\circ/z_c)}', put: `\\frac{${decimalText(verdict.thick, 4)} \\times \\cos ${a}}{2\\sin(${slope})}`, result: `${decimalText(verdict.sink, 4)}\\ \\mathrm{mm}`, source: 'a form cutter keeps its shape and moves radially; by drawing it' },
   ];
 } // prettier-ignore

@@ -3,6 +3,7 @@ import { lengthValue, textValue, type Caution, type Value, type Working } from '
 import { approx, decimalText, lengthText, type UnitSystem } from '../units/index.ts';
 import type { SetupRead } from './read.ts';
 import type { SetupDetail, SetupWork } from './detail.ts';
+import { CLEAR_BY } from './stroke.ts';
 import { timeText, USUAL_INDEX_SECONDS, USUAL_RETURN_SECONDS } from './time.ts';
 
 const rpmText = (rpm: number): string => `${decimalText(rpm, rpm < 100 ? 1 : 0)} rpm`;
@@ -53,7 +54,7 @@ interface With {
 }
 
 export function workingOf(detail: SetupDetail, { read, material }: With): Working[] {
-  const { data, cutter, stroke, depth, helixDeg, round, outside } = detail;
+  const { data, cutter, stroke, sink, depth, helixDeg, round, outside } = detail;
   const mm = (value: number, places = 3) => decimalText(value, places);
   const lines: Working[] = [];
   const push = (key: string, label: string, formula: string, put: string, result: string, source: string) =>
@@ -70,8 +71,11 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
   }
   if (stroke && detail.face !== null)
     push('clear', 'Clear on the far side, from the first touch', '2a + b', `2 \\times ${mm(stroke.approach)} + ${mm(detail.face)}`, `${mm(stroke.clearAfter)}\\ \\mathrm{mm}`, 'the approach on either side, and the face between');
-  if (stroke && detail.minutes !== null && data?.feed) {
-    const [travel, seconds] = [stroke.travel[detail.indexAt], (read.returnSeconds ?? USUAL_RETURN_SECONDS) + (read.indexSeconds ?? USUAL_INDEX_SECONDS)];
+  if (sink)
+    push('out', 'Clear when drawn out by', 'h', mm(sink.depth), `${mm(sink.depth)}\\ \\mathrm{mm}`, 'the depth on the dial, from the touch: the Wheel station');
+  const travel = stroke ? stroke.travel[detail.indexAt] : sink && sink.depth + CLEAR_BY;
+  if (travel !== null && detail.minutes !== null && data?.feed) {
+    const seconds = (read.returnSeconds ?? USUAL_RETURN_SECONDS) + (read.indexSeconds ?? USUAL_INDEX_SECONDS);
     const perCut = travel / data.feed + seconds / 60;
     push('time', 'Time for all cuts', 'N\\left(\\frac{s}{F} + t\\right)', `${mm(detail.minutes / perCut, 0)} \\left(\\frac{${mm(travel)}}{${mm(data.feed, 1)}} + \\frac{${seconds}}{60}\\right)`, `${mm(detail.minutes, 0)}\\ \\mathrm{min}`, 'feed, return and indexing of each; common practice');
   }

@@ -48,7 +48,7 @@ function shouldRead({ sizes, expected }: Worked): Working[] {
     const odd = teeth % 2 === 0 ? ['', ''] : ['\\cos\\frac{90^\\circ}{z}', `\\cos\\frac{90^\\circ}{${teeth}}`];
     const left = thinning === 0 ? ['', ''] : [' - \\frac{j}{z\\,m}', ` - \\frac{${f(thinning)}}{${f(teeth * module)}}`];
     lines.push(
-      { key: 'pin-angle', label: 'Where the pins touch', formula: `\\mathrm{inv}\\,\\varphi = \\mathrm{inv}\\,${at} + \\frac{d_p}{z\\,m\\cos\\alpha} - \\frac{\\pi}{2z}${left[0]}`, put: `${f(inv, 6)} + \\frac{${f(pin)}}{${f(teeth * module)}\\cos ${a}} - \\frac{\\pi}{${2 * teeth}}${left[1]} = ${f(involute(angle), 6)}`, result: `\\varphi = ${deg(angle)}`, source: 'Machinery’s Handbook, measurement over wires' },
+      { key: 'pin-angle', label: 'Where the pins touch', formula: `\\mathrm{inv}\\,\\varphi = \\mathrm{inv}\\,${at} + \\frac{d_p}{z\\,m\\cos\\alpha} - \\frac{\\pi}{2z}${left[0]}`, put: `${f(inv, 6)} + \\frac{${f(pin)}}{${f(teeth * module)}\\cos ${a}} - \\frac{\\pi}{${2 * teeth}}${left[1]}`, result: `${f(involute(angle), 6)}, \\quad \\varphi = ${deg(angle)}`, source: 'Machinery’s Handbook, measurement over wires' },
       { key: 'pins', label: 'Over pins', formula: `M = \\frac{d_b}{\\cos\\varphi}${odd[0]} + d_p`, put: `\\frac{${f(base)}}{\\cos ${deg(angle)}}${odd[1]} + ${f(pin)}`, result: mm(pins.should), source: 'Machinery’s Handbook, measurement over wires' },
     ); // prettier-ignore
   }

@@ -57,10 +57,14 @@ const moveOf = (pin: Circle, back: Circle, { a, b }: { a: number; b: number }): 
 /** Fewest holes to count first; the order is total for circles that differ. */
 const toCount = ({ pin, back }: CompoundMove): number => pin.spaces + Math.abs(back.spaces) + pin.turns;
 
+/** What only goes forward before what goes back and has its slack taken up each time; then the fewest holes to count. */
+const byTrouble = (a: CompoundMove, b: CompoundMove): number =>
+  Number(a.back.spaces < 0) - Number(b.back.spaces < 0) || toCount(a) - toCount(b);
+
 /**
  * Every compound indexing of a turn of the crank.
  * @param turns of the crank, exact, > 0 @param any stop at the first
- * @returns fewest holes to count first; empty when none reaches it
+ * @returns those that only go forward first, of them the fewest holes to count; empty when none reaches it
  * Source: Machinery’s Handbook, compound indexing
  */
 export function findCompounds(turns: Exact, circles: readonly Circle[], any = false): CompoundMove[] {
@@ -76,7 +80,7 @@ export function findCompounds(turns: Exact, circles: readonly Circle[], any = fa
       if (any) return found;
     }
   }
-  return found.sort((a, b) => toCount(a) - toCount(b));
+  return found.sort(byTrouble);
 }
 
 /** Can the turn be had by compound indexing at all? Cheaper than finding how. */
@@ -97,8 +101,8 @@ export function findNearCompounds(turns: Exact, circles: readonly Circle[]): Com
     const near = Math.round(wanted * finest);
     const [best] = solve(pin.holes, back.holes, near * g)
       .map((solution) => moveOf(pin, back, solution))
-      .sort((a, b) => toCount(a) - toCount(b));
+      .sort(byTrouble);
     if (best) found.push({ move: best, off: Math.abs(near / finest - wanted) });
   }
-  return found.sort((a, b) => a.off - b.off || toCount(a.move) - toCount(b.move)).map(({ move }) => move);
+  return found.sort((a, b) => a.off - b.off || byTrouble(a.move, b.move)).map(({ move }) => move);
 }

@@ -60,6 +60,7 @@ export { aimData, aimFrom, readStride, type AimData, type Target } from './targe
 export { differentialGears, plateTurnsOf, stepsPerTurn, wayOfChoice } from './ways.ts';
 export {
   arcMm,
+  armsText,
   backText,
   choiceText,
   crankTurnsText,

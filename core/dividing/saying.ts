@@ -5,20 +5,28 @@ import { approx, decimalText, exact, exactText, plural } from '../units/index.ts
 import { countOf, type Aim } from './aim.ts';
 import type { ChoiceOf } from './schema.ts';
 import { circleOfChoice } from './ways.ts';
-import { backText, errorText, moveText, smallAngleText } from './words.ts';
+import { armsText, backText, errorText, moveText, smallAngleText } from './words.ts';
 import type { Geared, LeadGearing, Way } from './way.ts';
 
 /** The figures of a way, in the order they are set on the head. */
-export function valuesOf(way: Way, aim: Aim, head: Head): Value[] {
+export function valuesOf(way: Way, aim: Aim, head: Head, lead: LeadGearing | null = null): Value[] {
   return [
     ...asked(aim),
     textValue({ key: 'move', label: 'Move', settles: true }, moveOf(way)),
-    ...setting(way, head),
+    ...setting(way, head, lead),
     ...(way.proof.everySpaceTrue ? [] : errors(way, aim)),
     ...(way.choice.method === 'direct' || way.choice.method === 'stepper'
       ? []
-      : [textValue({ key: 'direction', label: 'Turn' }, 'clockwise, always')]),
+      : [textValue({ key: 'direction', label: 'Turn' }, directionOf(way))]),
   ];
+}
+
+/** Every space is come to from the same side: what goes back goes too far, and comes up again. */
+function directionOf({ choice }: Way): string {
+  const goesBack = choice.method === 'compound' && choice.back.spaces < 0;
+  return goesBack
+    ? 'the pin clockwise; the plate back, half a turn too far, then up clockwise'
+    : 'clockwise, always';
 }
 
 function asked(aim: Aim): Value[] {
@@ -41,14 +49,14 @@ function moveOf({ choice, words }: Way): string {
   return choice.method === 'simple' || choice.method === 'differential' ? moveText(choice) : words;
 }
 
-function setting(way: Way, head: Head): Value[] {
+function setting(way: Way, head: Head, lead: LeadGearing | null): Value[] {
   const { choice } = way;
   const ratio = textValue({ key: 'ratio', label: 'Worm ratio', symbol: 'R', settles: true }, `${head.ratio} : 1`);
   switch (choice.method) {
     case 'direct':
       return [
         textValue({ key: 'ring', label: 'Ring', settles: true }, choice.ringName),
-        textValue({ key: 'worm', label: 'Worm' }, 'out'),
+        textValue({ key: 'worm', label: 'Worm' }, choice.onWork && lead?.drive !== 'spindle' ? 'stays in' : 'out'),
       ];
     case 'handwheel':
       return [ratio, ...wheelValues(choice, head)];
@@ -83,7 +91,7 @@ function plateValues(way: Way, head: Head): Value[] {
   const side = circle?.twoSided ? `, side ${choice.side + 1}` : '';
   const values = [textValue({ key: 'plate', label: 'Plate', settles: true }, `${choice.plateName}${side}`)];
   if (choice.method === 'nearest-hole') return values;
-  values.push(textValue({ key: 'arms', label: 'Arms span' }, armsHoles === null ? 'not needed' : plural(armsHoles, 'hole'))); // prettier-ignore
+  values.push(textValue({ key: 'arms', label: 'Arms span' }, armsHoles === null ? 'not needed' : armsText(armsHoles - 1))); // prettier-ignore
   if (choice.method === 'compound') {
     values.push(
       textValue({ key: 'pinMove', label: 'First, the pin' }, moveText(choice)),
@@ -152,13 +160,13 @@ export function cautionsOf(
     cautions.push({
       code: 'lead-free',
       when: 'While the lead is geared',
-      text: 'plate lock pin and spindle lock stay out: the table has to turn the work. Locked, a gear or the pin breaks. Move only the crank pin over the plate, the table standing still.',
+      text: `plate lock pin and spindle lock stay out: the table has to turn the work. Locked, a gear or the pin breaks. Move only ${choice.method === 'direct' ? 'the work in its ring' : 'the crank pin over the plate'}, the table standing still.`,
     });
-  else if (choice.method === 'direct' && choice.onWork)
+  if (choice.method === 'direct' && choice.onWork)
     cautions.push({
       code: 'ring-pin',
       when: 'At every space',
-      text: 'the ring’s pin home before the cut; the head itself does not move, its worm stays in.',
+      text: `the ring’s pin home before the cut; the head itself does not move, its worm stays ${lead?.drive === 'spindle' ? 'out' : 'in'}.`,
     });
   else if (choice.method === 'direct')
     cautions.push({
@@ -166,7 +174,7 @@ export function cautionsOf(
       when: 'Before pinning',
       text: 'worm out first, never both engaged: the pin breaks. Lock the spindle before every cut.',
     });
-  else if (choice.method !== 'table')
+  else if (choice.method !== 'table' && !lead)
     cautions.push({
       code: 'direct-pin',
       when: 'Before cranking',
@@ -182,7 +190,7 @@ export function cautionsOf(
     cautions.push({
       code: 'two-pins',
       when: 'At every space',
-      text: 'pin first, then the back pin, never both out at once: the plate runs loose and the count is lost.',
+      text: `pin first, then the back pin, never both out at once: the plate runs loose and the count is lost.${choice.back.spaces < 0 ? ' The plate goes back: half a turn too far, then up clockwise, or every space stands on the other side of the slack.' : ''}`,
     });
   if (choice.method === 'stepper') cautions.push(...stepperCautions(choice));
   if (choice.method === 'table')

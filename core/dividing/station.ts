@@ -233,7 +233,7 @@ function planTurn(
     ...empty,
     facts: { way, head, mill: null },
     answer: way.words,
-    values: valuesOf(way, aim, head),
+    values: valuesOf(way, aim, head, ground.lead ?? null),
     working: workingOf(way, aim, head.ratio),
     cautions: cautionsOf(way, aim, ground.lead ?? null),
     issues,

@@ -63,6 +63,10 @@ export function troubleOf(head: Head, choice: DividingChoice, circle: Circle | n
     }
     case 'compound':
       words.push('two pins to move every time, fiddly and a source of scrap');
+      if (choice.back.spaces < 0) {
+        trouble += 3;
+        words.push('the plate goes back, and its slack has to be taken up');
+      }
       break;
     case 'nearest-hole':
       words.push('the move changes from space to space');

@@ -55,7 +55,7 @@ describe('dividing with the lead geared', () => {
   test('a ring between spindle and work serves, the worm left in', () => {
     const [direct] = quickMethods(ground(onWork), countAim(53)).find(({ method }) => method === 'direct')!.ways;
     expect(direct!.choice).toMatchObject({ method: 'direct', holes: 53, onWork: true });
-    expect(preparationOf(direct!, onWork, lead).map(({ key }) => key)).toEqual(['ring', 'gears', 'lock', 'warm-up'].filter((key) => key !== 'warm-up'));
+    expect(preparationOf(direct!, onWork, lead).map(({ key }) => key)).toEqual(['worm', 'ring', 'gears', 'lock']);
     expect(standingFor(direct!, onWork, lead).standing).toMatchObject({ worm: 'in', gears: 'lead 40 : 72' });
     expect(bestWay(ground(onWork), countAim(53))!.method).toBe('direct');
   });
@@ -79,7 +79,7 @@ describe('dividing with the lead geared', () => {
     const stands = { ...head, ...standingFor(simple, head, lead) };
     expect(preparationOf(simple, stands, lead).map(({ key }) => key)).toEqual(['warm-up']);
     // straight teeth next: the gears come off, the lock goes in
-    expect(preparationOf(simple, stands).map(({ key }) => key)).toEqual(['gears', 'lock', 'warm-up']);
+    expect(preparationOf(simple, stands).map(({ key }) => key)).toEqual(['gears-off', 'lock', 'warm-up']);
   });
 
   test('the strip of counts knows it', () => {

@@ -99,7 +99,7 @@ describe('the station’s figures, working and cautions for each method', () => 
     expect(said(work)).toMatchObject({
       pinMove: '21 spaces on 23',
       backMove: '11 spaces back on 33',
-      arms: '22 holes',
+      arms: '21 spaces, 22 holes with the pin’s own',
     });
     expect(codes(work)).toEqual(['direct-pin', 'two-pins']);
     expect(work.working.find(({ key }) => key === 'check')).toMatchObject({

@@ -1,6 +1,15 @@
 import { trainText } from '../gearing/index.ts';
 import type { Handwheel } from '../shop/index.ts';
-import { angleText, approx, decimalText, dmsText, exact, turnsText, type Exact } from '../units/index.ts';
+import {
+  angleText,
+  approx,
+  decimalText,
+  dmsText,
+  exact,
+  plural,
+  turnsText,
+  type Exact,
+} from '../units/index.ts';
 import type { DividingChoice, Landing } from './schema.ts';
 
 /** `20 spaces on 29`, `1 turn + 9 spaces on 27`, `2 turns`. */
@@ -15,6 +24,10 @@ export function moveText(move: {
   const part = `${spaces} ${spaces === 1 ? 'space' : 'spaces'} on ${circle}`;
   return whole ? `${whole} + ${part}` : part;
 }
+
+/** What the arms span: counted in spaces, and in holes for who sets them. `20 spaces, 21 holes with the pin’s own` */
+export const armsText = (spaces: number): string =>
+  `${plural(spaces, 'space')}, ${plural(spaces + 1, 'hole')} with the pin’s own`;
 
 /** `11 spaces back on 33`, `4 spaces more on 27`. */
 export function backText({ spaces, circle }: { readonly spaces: number; readonly circle: number }): string {
@@ -57,7 +70,7 @@ export function crankTurnsText(choice: DividingChoice, ratio: string): string {
       return `${turnsText(turns, spaces, circle)} ${sign} ${Math.abs(back.spaces)}/${back.circle}`;
     }
     case 'direct':
-      return 'worm out';
+      return choice.onWork ? 'the head stands still' : 'worm out';
     case 'table':
       return decimalText(exact(choice.advance).div(choice.lead), 4);
     default:

@@ -105,7 +105,7 @@ describe('helical gears over HTTP', () => {
     await trial.stop();
     await trial.start();
     const kept = (await ask<{ events: RunEvent[] }>('GET', '/runs/run-blower/events?after=0')).body.events;
-    expect(foldRun(run, kept)).toMatchObject({ done: 1, strokeMade: 2 });
+    expect(foldRun(run, kept)).toMatchObject({ done: 1, heeded: ['out', 'back'] });
   });
 
   test('a shop that rested before tables swung is read as one of which that is not known', () => {

@@ -2,7 +2,15 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { withSpurPart } from '../core/job/index.ts';
 import type { RunEvent } from '../core/run/index.ts';
 import { measure } from '../core/units/index.ts';
-import type { EventsPage, JobListing, LogPage, Problem, StoredJob, StoredRun } from '../core/wire/index.ts';
+import type {
+  EventsPage,
+  JobListing,
+  LogPage,
+  Problem,
+  StoredJob,
+  StoredRun,
+  StoredShop,
+} from '../core/wire/index.ts';
 import { jobNamed, Trial } from './trial.ts';
 
 const trial = new Trial('runs');
@@ -47,10 +55,58 @@ describe('runs', () => {
     ).toEqual([]);
     const listed = await ask<{ jobs: JobListing[] }>('GET', '/jobs');
     expect(listed.body.jobs.find(({ id }) => id === 'g1')?.run).toMatchObject({
-      next: { how: '2 turns', lands: 'The pin must land in hole 0.' },
+      now: {
+        lead: 'Space 4 is cut. Turn clockwise:',
+        figure: '2 whole turns',
+        lines: ['Pin is in hole 0, lands in hole 0.'],
+      },
       summary: { done: 4 },
     });
   });
+
+  test('gone on with in the middle of a round, the bench names the hole that the run names', async () => {
+    await trial.keep(jobNamed('c1', 58));
+    const begin = (id: string, more: object) =>
+      ask<StoredRun>('POST', '/jobs/c1/runs', { id, partId: 'p1', revision: 1, ...more });
+    await begin('run-c1', {});
+    await ask('POST', '/runs/run-c1/events', { events: Array.from({ length: 10 }, (_, i) => done('run-c1', i + 1)) });
+    const { run } = (await begin('run-c2', { continues: 'run-c1' })).body;
+    await ask('POST', '/runs/run-c2/events', { events: [10, 11].map((index) => done('run-c2', index)) });
+    const listed = await ask<{ jobs: JobListing[] }>('GET', '/jobs');
+    // two moves of 20 on 29 from hole 0 at the tenth space: 20, then 40 − 29 = 11
+    expect(run.cuts[2]).toMatchObject({ index: 12, landing: { hole: 11 } });
+    expect(listed.body.jobs.find(({ id }) => id === 'c1')?.run?.now).toMatchObject({
+      lead: 'Space 11 is cut. Turn clockwise:',
+      lines: ['Pin is in hole 20, lands in hole 11.'],
+    });
+  }); // prettier-ignore
+
+  test('starting tells the shop how the head stands, and the next card plans from there', async () => {
+    await trial.keep(jobNamed('s1', 58));
+    await ask('POST', '/jobs/s1/runs', { id: 'run-s1', partId: 'p1', revision: 1 });
+    const { body } = await ask<StoredShop>('GET', '/shop');
+    const head = body.equipment.heads[0]!;
+    expect(head.standing).toMatchObject({ worm: 'in', lock: 'in', circle: 29, arms: 21, gears: '' });
+    const before = body.revision;
+    // a second run on the head as it stands changes nothing, and has nothing to prepare
+    await ask('POST', '/jobs/s1/runs', { id: 'run-s2', partId: 'p1', revision: 1 });
+    expect((await ask<StoredShop>('GET', '/shop')).body.revision).toBe(before);
+    expect((await ask<StoredRun>('GET', '/runs/run-s2')).body.run.preparation).toEqual([]);
+  });
+
+  test('a run is scrapped with its reason, stays in the log, and is no longer gone on with; it can be taken back', async () => {
+    await start('e1', 'run-e1');
+    const send = (...events: object[]) => ask('POST', '/runs/run-e1/events', { events });
+    await send(done('run-e1', 1));
+    const ended = { ...done('run-e1', 1), id: 'end', deviceSeq: 2, kind: 'ended', how: 'scrapped', reason: 'cutter chipped' };
+    const { round: _r, index: _i, ...event } = ended as Record<string, unknown>;
+    await send(event);
+    const listing = async () => (await ask<{ jobs: JobListing[] }>('GET', '/jobs')).body.jobs.find(({ id }) => id === 'e1')!.run!;
+    expect(await listing()).toMatchObject({ summary: { done: 1, ended: { how: 'scrapped', reason: 'cutter chipped' } }, now: null });
+    expect((await ask<LogPage>('GET', '/log/run-e1')).body.digest).toMatchObject({ done: 1, ended: { how: 'scrapped', reason: 'cutter chipped' } });
+    await send({ ...event, id: 'back', deviceSeq: 3, kind: 'take-back', ids: ['end'], how: undefined, reason: undefined });
+    expect(await listing()).toMatchObject({ summary: { ended: null }, now: { figure: '2 whole turns' } });
+  }); // prettier-ignore
 
   test('a run keeps its plan when the job changes, and starts only from what was looked at', async () => {
     await start('h1', 'run-h1');

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { sayIssue } from '../findings/index.ts';
 import { plainCutter, type FormCutter } from '../shop/index.ts';
-import { exact, measure, pitchOf } from '../units/index.ts';
+import { exact, measure, pitchOf, knownLength } from '../units/index.ts';
 import { noCutterChosen, planCutter, type CutterNeed } from './index.ts';
 
 const need = (teeth: number, helixDeg = 0): CutterNeed => ({
@@ -33,7 +33,11 @@ const station = (
     teeth,
     need(teeth, more.helix),
     form(teeth),
-    { picked: more.picked ?? null, owned: more.owned ?? [] },
+    {
+      picked: more.picked ?? null,
+      owned: more.owned ?? [],
+      diameter: more.picked ? knownLength(more.picked.diameter) : null,
+    },
     'parts.p1',
   );
 const compared = (work: ReturnType<typeof station>) =>
@@ -86,7 +90,14 @@ describe('the cutter station', () => {
   });
 
   test('with nothing known it waits', () => {
-    const work = planCutter(noCutterChosen(), null, null, null, { picked: null, owned: [own] }, 'parts.p1');
+    const work = planCutter(
+      noCutterChosen(),
+      null,
+      null,
+      null,
+      { picked: null, owned: [own], diameter: null },
+      'parts.p1',
+    );
     expect([work.answer, work.facts, work.detail.ground]).toEqual(['waits for the tooth count', null, null]);
   });
 });

@@ -2,7 +2,7 @@ import type { Issue } from '../findings/index.ts';
 import type { FormCutter } from '../shop/index.ts';
 import { textValue, type StationWork, type Value, type Working } from '../station/index.ts';
 import type { ToothForm } from '../toothform/index.ts';
-import { approx, decimalText, parseLength } from '../units/index.ts';
+import { decimalText } from '../units/index.ts';
 import { cutterFor, rangeText, type CutterAnswer } from './cutterFor.ts';
 import { countFor, judgeCutter, rankCutters, type CutterNeed, type JudgedCutter } from './judge.ts';
 import { CUTTER_RANGES } from './ranges.ts';
@@ -99,20 +99,23 @@ function asks(judged: JudgedCutter, path: string): Issue[] {
  * @param need null while count or pitch is unknown @param count the tooth count alone, when that is all there is
  * @param form of the space; null while unknown @param path of the part in the document
  * @param teethAt where in the part its count stands
- * Issues: below-cutter-range; those of the cutter that was picked
+ * Issues: below-cutter-range, cutter-diameter-unknown; those of the cutter that was picked
  */
 export function planCutter(
   choice: CutterChoice,
   count: number | null,
   need: CutterNeed | null,
   form: ToothForm | null,
-  cutters: { readonly picked: FormCutter | null; readonly owned: readonly FormCutter[] },
+  cutters: {
+    readonly picked: FormCutter | null;
+    readonly owned: readonly FormCutter[];
+    /** Of whatever cuts, mm; null where not known. */
+    readonly diameter: number | null;
+  },
   path: string,
   teethAt = 'gear.teeth',
 ): StationWork<CutterFacts, CutterDetail> {
-  const { picked, owned } = cutters;
-  const diameter = picked ? parseLength(picked.diameter) : null;
-  const mm = diameter?.ok ? approx(diameter.value) : null;
+  const { picked, owned, diameter: mm } = cutters;
   const cutAs = need ? countFor(need, choice.countBy, mm) : count;
   const chosen = cutAs === null ? null : cutterFor(cutAs);
   const inForce = need && picked ? judgeCutter(picked, need, choice.countBy, owned) : null;
@@ -125,6 +128,8 @@ export function planCutter(
   if (cutAs !== null && !chosen && !inForce)
     issues.push({ code: 'below-cutter-range', path: `${path}.${teethAt}`, severity: 'note', given: decimalText(cutAs, 1) });
   if (inForce) issues.push(...asks(inForce, `${path}.cutter.choice`));
+  if (need && need.helixDeg !== 0 && mm === null)
+    issues.push({ code: 'cutter-diameter-unknown', path: `${path}.cutter.choice`, severity: 'note', given: decimalText(cutAs!, 1) });
   const values = inForce
     ? [
         textValue({ key: 'cutter', label: 'From the shop', settles: true }, inForce.name),

@@ -58,6 +58,9 @@ export type IssueCode =
   | 'shafts-needed'
   | 'pair-angles-differ'
   | 'pair-hands-same'
+  | 'pair-pitches-differ'
+  | 'pair-pressure-differs'
+  | 'pair-depths-differ'
   | 'crossed-centre-off'
   | 'thinning-too-much'
   | 'mesh-too-close'
@@ -88,6 +91,9 @@ export type IssueCode =
   | 'cutter-range'
   | 'cutter-school'
   | 'cutter-unnumbered'
+  | 'cutter-diameter-unknown'
+  | 'gash-cutter-unknown'
+  | 'hand-unasked'
   | 'cutter-left-shop'
   | 'cutter-changed'
   | 'cutter-shrinks'
@@ -224,6 +230,21 @@ export type IssueCode =
   | 'event-from-other-run'
   | 'event-id-reused'
   | 'event-names-no-cut';
+
+/** Found out only by a crash: a cutter, an arbor, a table or gears that strike something. */
+const BREAKING: ReadonlySet<IssueCode> = new Set([
+  'setup-no-room',
+  'setup-cutter-small',
+  'mandrel-fit',
+  'table-column',
+  'table-swing-short',
+  'table-no-swing',
+  'head-no-tilt',
+  'lead-bracket',
+]);
+
+/** Does this, if it is so, break a tool, a machine or a hand? */
+export const breaksThings = ({ code }: Issue): boolean => BREAKING.has(code);
 
 /** Puts issues found inside something at the place where that something stands in the document. */
 export function at(path: string, issues: readonly Issue[]): Issue[] {

@@ -41,6 +41,12 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
     `The two gears of this pair have helix angles of ${i.given}. On parallel shafts they mesh only with one and the same angle.`,
   'pair-hands-same': (i) =>
     `Both gears of this pair are ${i.given}-hand. On parallel shafts one must lean the other way; of one hand they only run on crossed shafts.`,
+  'pair-pitches-differ': (i) =>
+    `The two gears of this pair are ${i.given}: they do not run together. One cutter pitch for both.`,
+  'pair-pressure-differs': (i) =>
+    `The two gears of this pair have pressure angles of ${i.given}: their flanks do not roll on each other. Cut both with cutters of one angle.`,
+  'pair-depths-differ': (i) =>
+    `The two gears of this pair go by different depths, ${i.given}. They run while each clears the other’s tips: look at the clearance, or take one rule for both.`,
   'shafts-needed': () => 'Still needed: the angle of the shafts, or the mate’s own helix angle.',
   'thinning-too-much': (i) =>
     `Taking ${i.given} off a tooth of ${d(i, 'tooth')} leaves too little to carry anything.`,
@@ -109,6 +115,12 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
   'cutter-school': (i) =>
     `No. ${d(i, 'number')} is ${d(i, 'inch')} by the inch school and ${d(i, 'metric')} by the metric one. Read the range engraved on it, or ask its maker’s school, before it scraps the gear.`,
   'cutter-unnumbered': () => 'Neither number nor range of it is listed: read them off the cutter.',
+  'cutter-diameter-unknown': (i) =>
+    `The diameter of the cutter is not known, so the count is the book’s, ${i.given}. A round cutter wants a higher one: pick a cutter, or type its diameter at Set-up.`,
+  'gash-cutter-unknown': () =>
+    'The diameter of the cutter is not known: whether it meets the corners of the rim before the throat cannot be told, and the depth is from the throat. Pick a cutter, or type its diameter at Set-up.',
+  'hand-unasked': (i) =>
+    `Which way do the teeth of the sample lean? Nobody has said, and ${i.given}-hand was put in. Stand it on its face and look: cut to the other hand it runs with nothing.`,
   'cutter-left-shop': (i) =>
     `${d(i, 'what')} is no longer in the shop. This job keeps its own copy and goes on with it.`,
   'cutter-changed': (i) =>

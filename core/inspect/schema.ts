@@ -19,6 +19,8 @@ export const inspectSchema = z
     pins: measureSchema,
     /** Indicator reading all round. */
     runout: measureSchema,
+    /** By how much the gear was sunk deeper since the card’s depth was cut; empty: not at all. */
+    sunk: measureSchema,
     /** One way of measuring, taken round the gear at equal steps. */
     round: z
       .object({ what: z.enum(['outside', 'depth', 'chordal', 'span', 'pins']), readings: roundTextSchema })
@@ -29,5 +31,5 @@ export type InspectInput = z.infer<typeof inspectSchema>;
 
 export function nothingMeasured(units: UnitSystem): InspectInput {
   const length = measure('', units);
-  return { pin: length, tolerance: length, outside: length, depth: length, chordal: length, span: length, pins: length, runout: length, round: { what: 'span', readings: { typed: '', unit: units } } };
+  return { pin: length, tolerance: length, outside: length, depth: length, chordal: length, span: length, pins: length, runout: length, sunk: length, round: { what: 'span', readings: { typed: '', unit: units } } };
 } // prettier-ignore

@@ -34,7 +34,7 @@ const TOLERANCE_MM = 0.03;
 /** A reading farther off than this is another thing measured, or another unit, as a part of the module. */
 const FAR = 0.5;
 
-type Read = Readonly<Record<CheckId | 'pin' | 'tolerance' | 'runout', number | null>>;
+type Read = Readonly<Record<CheckId | 'pin' | 'tolerance' | 'runout' | 'sunk', number | null>>;
 
 /** Issues: those of the parser; negative */
 function readAll(input: InspectInput): { readonly read: Read; readonly issues: readonly Issue[] } {
@@ -53,6 +53,7 @@ function readAll(input: InspectInput): { readonly read: Read; readonly issues: r
     span: take('span', 'The span'),
     pins: take('pins', 'The reading over pins'),
     runout: take('runout', 'The runout'),
+    sunk: take('sunk', 'What it was sunk by'),
   };
   return { read, issues };
 } // prettier-ignore

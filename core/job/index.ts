@@ -13,6 +13,7 @@ export {
   withMill,
   withPart,
   withRingPart,
+  withRunBegun,
   withSpurPart,
 } from './create.ts';
 export {
@@ -23,7 +24,9 @@ export {
   takeSample,
   usualAngle,
   withCutter,
+  withHand,
   withMatePart,
+  withPressureAngle,
   type BentTo,
   type MateHelix,
 } from './take.ts';

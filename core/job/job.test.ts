@@ -56,7 +56,7 @@ describe('job files', () => {
     expect(back).toEqual({ ok: true, value: typed });
   });
 
-  test.each([1, 2, 3, 4, 5, 6])(
+  test.each([1, 2, 3, 4, 5, 6, 7])(
     'the kept sample of version %d still reads, and is brought up to today',
     (version) => {
       const sample = readFileSync(new URL(`./samples/v${version}.json`, import.meta.url), 'utf8');

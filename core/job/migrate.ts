@@ -83,6 +83,20 @@ function partFromV6(part: unknown, given: unknown): unknown {
   };
 }
 
+/** A gear that was sunk did not say so; a sample’s hand was never asked, and a wheel’s corners were not measured. */
+function partFromV7(part: unknown, given: unknown): unknown {
+  if (!isObject(part)) return part;
+  const length = { typed: '', unit: given === 'in' ? 'in' : 'mm' };
+  const { inspect, arrival, rim } = part;
+  const sample = isObject(arrival) && isObject(arrival['sample']) ? arrival['sample'] : null;
+  return {
+    ...part,
+    ...(isObject(inspect) ? { inspect: { sunk: length, ...inspect } } : {}),
+    ...(sample ? { arrival: { ...(arrival as object), sample: { hand: 'not-looked', ...sample } } } : {}),
+    ...(isObject(rim) ? { rim: { corners: length, ...rim } } : {}),
+  };
+}
+
 const partsBy = (job: RawJob, change: (part: unknown, units: unknown) => unknown): unknown =>
   Array.isArray(job['parts']) ? job['parts'].map((part) => change(part, job['units'])) : job['parts'];
 
@@ -125,6 +139,8 @@ const steps: Readonly<Record<number, (job: RawJob) => RawJob>> = {
     parts: partsBy(job, partFromV6),
     equipment: equipmentFromV6(job['equipment']),
   }),
+  // what was sunk, the hand of a sample and the corners of a wheel came in
+  7: (job) => ({ ...job, version: 8, parts: partsBy(job, partFromV7) }),
 };
 
 /** Brings a document up to today's version, a step at a time. @param raw of version ≤ today's */

@@ -17,7 +17,7 @@ import { gashSchema, rimSchema } from '../wheel/index.ts';
 import { threadingSchema, wormSchema } from '../worm/index.ts';
 
 export const JOB_FORMAT = 'vuelta-job';
-export const JOB_VERSION = 7;
+export const JOB_VERSION = 8;
 
 /** Ids are made by whoever makes the thing, so that making it twice makes it once. */
 export const idSchema = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/);

@@ -44,6 +44,7 @@ export function takeSample(job: Job, partId: string, found: Identification): Job
         // to the minute, as a scale is set
         pitchPlane: 'normal',
         helixFrom: 'angle',
+        hand: sample.hand === 'not-looked' ? part.gear.hand : sample.hand,
         helix: found.helixDeg === 0 ? measure('', 'deg') : measure(dmsText(exact(Math.round(found.helixDeg * 60), 60)), 'deg'),
         mate: { ...part.gear.mate, teeth: given(sample.mateTeeth, part.gear.mate.teeth), centre: given(sample.mateCentre, part.gear.mate.centre) },
       },
@@ -51,6 +52,16 @@ export function takeSample(job: Job, partId: string, found: Identification): Job
     };
   });
 } // prettier-ignore
+
+/** Says which way the teeth lean: of the gear, and of the sample it was taken from. */
+export function withHand(part: SpurPart, hand: 'right' | 'left'): SpurPart {
+  const { arrival } = part;
+  return {
+    ...part,
+    gear: { ...part.gear, hand },
+    arrival: arrival.by === 'sample' ? { ...arrival, sample: { ...arrival.sample, hand } } : arrival,
+  };
+}
 
 /** Takes a count for a blank on hand. */
 export function takeCount(job: Job, partId: string, teeth: number): Job {
@@ -105,6 +116,15 @@ export function takePair(job: Job, partId: string, pair: PairForShafts): Job {
     parts: [...first.parts, second],
     relations: [...first.relations, { id: `pair-${id}`, kind: 'pair', parts: [partId, id] }],
   };
+}
+
+/** Puts a pressure angle on a gear, and on the one it is paired with: of one pair they are alike. */
+export function withPressureAngle(job: Job, partId: string, pressureAngle: Measure): Job {
+  const own = withSpurPart(job, partId, (part) => ({ ...part, gear: { ...part.gear, pressureAngle } }));
+  const mate = mateOf(job, partId);
+  return mate
+    ? withSpurPart(own, mate.id, (part) => ({ ...part, gear: { ...part.gear, pressureAngle } }))
+    : own;
 }
 
 /** The part a gear is paired with in the same job; null when it has none. */

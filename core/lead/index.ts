@@ -11,6 +11,7 @@ export {
   type LeadAsked,
   type LeadTrain,
 } from './leadTrains.ts';
+export { layOrder, type LayOrder } from './order.ts';
 export { proveHelix, spindleTurns, type HelixProof } from './motion.ts';
 export { positionsOf, strayText } from './saying.ts';
 export { leadSchema, noLeadChosen, type LeadInput } from './schema.ts';

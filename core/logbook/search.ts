@@ -3,16 +3,19 @@ import { lengthText, type UnitSystem } from '../units/index.ts';
 import type { LogEntry } from '../wire/index.ts';
 
 /** How a run ended, or where it stands. */
-export type Outcome = 'closes' | 'does-not-close' | 'going' | 'not-begun';
+export type Outcome = 'closes' | 'does-not-close' | 'scrapped' | 'ended' | 'going' | 'not-begun';
 
 export const OUTCOMES: Readonly<Record<Outcome, string>> = {
   closes: 'cut, and it closes',
   'does-not-close': 'does not close',
+  scrapped: 'scrapped',
+  ended: 'ended before it closed',
   going: 'begun',
   'not-begun': 'not begun',
 };
 
-export function outcomeOf({ closed, done }: LogEntry['digest']): Outcome {
+export function outcomeOf({ closed, ended, done }: LogEntry['digest']): Outcome {
+  if (ended) return ended.how === 'scrapped' ? 'scrapped' : 'ended';
   if (closed !== null) return closed ? 'closes' : 'does-not-close';
   return done > 0 ? 'going' : 'not-begun';
 }
@@ -37,6 +40,7 @@ function textOf({ digest }: LogEntry): string {
     ...card.map(({ title, answer }) => `${title} ${answer}`),
     ...notes.map(({ text }) => text),
     ...interruptions.map(({ reason }) => reason),
+    digest.ended?.reason ?? '',
     ...measured.map(({ verdict }) => verdict),
   ]
     .join(' ')
@@ -80,7 +84,7 @@ function linesOf({ digest }: LogEntry): ReadonlyMap<string, string> {
     ...card.map(({ title, answer }): [string, string] => [title, answer]),
     ['Rounds', rounds.map(({ name }) => name).join(', ')],
     ['Move', digest.move],
-    ['Ended', OUTCOMES[outcomeOf(digest)]],
+    ['Ended', [OUTCOMES[outcomeOf(digest)], digest.ended?.reason].filter(Boolean).join(': ')],
     ['Cuts', `${digest.done} of ${digest.total}`],
     ['A space took', minutes(digest.perCut)],
     ['Counted time', `${Math.round(digest.counted / 60)} min`],
@@ -105,7 +109,7 @@ export function compareRuns(a: LogEntry, b: LogEntry): readonly ComparedLine[] {
 
 /** The logbook as a table for a spreadsheet, its heading first. */
 export function logTable(entries: readonly LogEntry[]): readonly (readonly string[])[] {
-  const heading = ['started', 'job', 'work', 'piece', 'proof', 'head', 'method', 'move', 'spaces', 'rounds', 'cuts', 'of', 'ended', 'seconds a space', 'minutes counted', 'taken back', 'interruptions', 'measured', 'notes', 'run']; // prettier-ignore
+  const heading = ['started', 'job', 'work', 'piece', 'proof', 'head', 'method', 'move', 'spaces', 'rounds', 'cuts', 'of', 'ended', 'why ended', 'seconds a space', 'minutes counted', 'taken back', 'interruptions', 'measured', 'notes', 'run']; // prettier-ignore
   const rows = entries.map(({ runId, startedAt, digest }) => [
     startedAt,
     digest.jobName,
@@ -120,6 +124,7 @@ export function logTable(entries: readonly LogEntry[]): readonly (readonly strin
     String(digest.done),
     String(digest.total),
     OUTCOMES[outcomeOf(digest)],
+    digest.ended?.reason ?? '',
     digest.perCut === null ? '' : String(Math.round(digest.perCut)),
     (digest.counted / 60).toFixed(1),
     String(digest.takenBack),

@@ -309,6 +309,7 @@ const driveJobs: fc.Arbitrary<Job> = fc
       faceAngle: mostly(fc.constant(measure('60', 'deg')), measures('deg')),
       bore: mostly(right('12', '0'), lengths),
       measured: mostly(right('', '83.9'), lengths),
+      corners: mostly(right('', '86.6', '83'), lengths),
     }),
     gash: fc.record({
       school: fc.constantFrom('plunge' as const, 'traverse' as const, 'hob' as const),

@@ -57,6 +57,7 @@ export function planDivide(
           startSpace: cut.facts.startSpace,
           rounds: cut.detail.rounds,
           helix: null,
+          mount: setup.detail.mount,
           safe: setup.facts?.safe ?? null,
           minutesPerCut: setup.facts?.minutesPerCut ?? null,
           outside: setup.detail.outside,

@@ -54,5 +54,6 @@ export const helixCutting = (facts: LeadFacts, { table }: LeadDetail): HelixCutt
   gears: placesOf(facts.train, facts.drive),
   idlers: facts.idlers,
   lead: approx(facts.lead),
+  by: table?.by ?? 'table',
   setting: table ? settingWords(table) : '',
 });

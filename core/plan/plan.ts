@@ -4,11 +4,12 @@ import { mateOf, partnerOf, type IndexedPart, type Job, type Part, type WormPart
 import type { SetupShop } from '../setup/index.ts';
 import type { Equipment, Head, Mill } from '../shop/index.ts';
 import { readGear } from '../gear/index.ts';
-import { angleText, approx } from '../units/index.ts';
+import { approx } from '../units/index.ts';
 import { planDivide } from './divide.ts';
 import { planSpur } from './spur.ts';
 import { judgeDrives } from './drives.ts';
 import { lessonsFor } from './lessons.ts';
+import { judgePairs } from './pairs.ts';
 import type { AnyStationPlan, PartPlan, Plan } from './types.ts';
 import { planWheelPart } from './wheel.ts';
 import { planWormPart, type WormGround } from './worm.ts';
@@ -164,29 +165,13 @@ function thinningOfMate(job: Job, partId: string): number {
   return mate ? approx(readGear(mate.gear, job.units).thinning) : 0;
 }
 
-/** Two gears of one job on parallel shafts: they have one angle and lean opposite ways, or they do not mesh. Issues: pair-angles-differ, pair-hands-same */
-function judgePairs(job: Job): Issue[] {
-  return job.relations.flatMap(({ kind, parts }): Issue[] => {
-    const [one, two] = parts.map((id) => job.parts.find((part) => part.id === id));
-    if (kind !== 'pair' || one?.kind !== 'spur' || two?.kind !== 'spur') return [];
-    if (one.gear.mate.shafts === 'crossed' || two.gear.mate.shafts === 'crossed') return [];
-    const [a, b] = [readGear(one.gear, job.units), readGear(two.gear, job.units)];
-    if (!a.helixKnown || !b.helixKnown) return [];
-    const issue = { path: `parts.${one.id}.gear.helix`, severity: 'query' } as const;
-    const given = `${angleText(a.helixDeg)} and ${angleText(b.helixDeg)}`;
-    if (Math.abs(approx(a.helixDeg.sub(b.helixDeg))) > 1e-4) return [{ ...issue, code: 'pair-angles-differ', given }];
-    if (!a.helixDeg.equals(0) && a.hand === b.hand) return [{ ...issue, code: 'pair-hands-same', given: a.hand }];
-    return [];
-  });
-} // prettier-ignore
-
 /**
  * From the document and the shop's equipment to the plan: a pure function that screens, server and exports only render.
  * It checks and proves what is chosen and ranks what is cheap to find.
  * @param job a checked document @param shop what is on hand today
  */
 export function plan(job: Job, shop: Equipment): Plan {
-  const findings: Issue[] = judgePairs(job);
+  const findings: Issue[] = judgePairs(job, shop);
   const parts = job.parts.map((part) => {
     for (const found of changesSince(job, shop, part))
       if (!findings.some(({ given, code }) => given === found.given && code === found.code))

@@ -19,6 +19,17 @@ export function angleAssumed(arrival: Arrival, angleDeg: Exact | null, path: str
 } // prettier-ignore
 
 /**
+ * A helical sample was taken and nobody said which way its teeth lean. A query that stands until it is answered.
+ * @param path of the sample in the document
+ * Issues: hand-unasked
+ */
+export function handUnasked(arrival: Arrival, helical: boolean, hand: string, path: string): Issue[] {
+  if (arrival.by !== 'sample' || !arrival.taken || !helical || arrival.sample.hand !== 'not-looked')
+    return [];
+  return [{ code: 'hand-unasked', path: `${path}.hand`, severity: 'query', given: hand }];
+}
+
+/**
  * The readings of a sample have changed since a gear was taken for it, and speak for another one now.
  * Issues: sample-says-other
  */

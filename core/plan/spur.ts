@@ -14,14 +14,15 @@ import { planGear, readGear, type GearReadings, type SpurSizes } from '../gear/i
 import type { SpurPart } from '../job/index.ts';
 import { depthDialOf, planSetup, type SetupShop } from '../setup/index.ts';
 import { planInspect } from '../inspect/index.ts';
-import { leadCutter, planLead } from '../lead/index.ts';
+import { planLead } from '../lead/index.ts';
 import type { FormCutter, MeasuringTool } from '../shop/index.ts';
 import type { StationWork } from '../station/index.ts';
 import type { ToothForm } from '../toothform/index.ts';
-import { approx, parsePositiveLength, type UnitSystem } from '../units/index.ts';
+import { approx, knownLength, parsePositiveLength, type UnitSystem } from '../units/index.ts';
+import { cutterInForce } from './cutterInForce.ts';
 import { finishStation } from './finish.ts';
 import { gearingOf, helixCutting, withProof } from './helix.ts';
-import { angleAssumed, sampleSaysOther } from './sampleSaysOther.ts';
+import { angleAssumed, handUnasked, sampleSaysOther } from './sampleSaysOther.ts';
 import type { PartPlan, StationDetails } from './types.ts';
 
 /** What a spur part is planned on: its dividing, its mate in the same job, and the form cutters it may be cut with. */
@@ -65,6 +66,9 @@ const formOf = (sizes: SpurSizes): ToothForm => ({
   thinning: 0,
 });
 
+/** By how much a gear was sunk deeper since, mm. */
+const sunkOf = ({ sunk }: SpurPart['inspect']): number => knownLength(sunk) ?? 0;
+
 type GearWork = ReturnType<typeof planGear>;
 type FullGearWork = StationWork<SpurSizes, StationDetails['gear']>;
 
@@ -87,13 +91,14 @@ function withArrival(gear: GearWork, arrived: ArrivalWork): FullGearWork {
 export function planSpur(part: SpurPart, on: SpurGround, system: UnitSystem): PartPlan {
   const { dividing: ground, cutters, mateThinning } = on;
   const path = `parts.${part.id}`;
-  const picked = pickedCutter(part.cutter, cutters.jobs, cutters.shop);
+  const inForce = cutterInForce(pickedCutter(part.cutter, cutters.jobs, cutters.shop), part.setup);
+  const picked = inForce.cutter;
   const read = readGear(part.gear, system, picked?.stamped ?? null);
   const need = cutterNeed(read);
   const judged = need && picked ? judgeCutter(picked, need, part.cutter.countBy, cutters.shop) : null;
   const cutterTeeth =
     judged?.madeFor ??
-    (need && cutterFor(countFor(need, part.cutter.countBy, null))?.range.from) ??
+    (need && cutterFor(countFor(need, part.cutter.countBy, inForce.diameter))?.range.from) ??
     read.teeth ??
     Infinity;
   const arrived = planArrival(part.arrival, part.gear, read, ground.head, `${path}.arrival`, system);
@@ -101,6 +106,7 @@ export function planSpur(part: SpurPart, on: SpurGround, system: UnitSystem): Pa
   const sizes = ownGear.facts;
   const asks = [
     ...angleAssumed(part.arrival, read.pressureAngleDeg, `${path}.gear`),
+    ...handUnasked(part.arrival, !read.helixDeg.equals(0), read.hand, `${path}.arrival.sample`),
     ...sampleSaysOther(part.arrival, arrived.detail, `${path}.arrival.choice`),
     ...(sizes ? judgeRoom(part.arrival, approx(sizes.tipDiameter), `${path}.arrival`, system) : []),
   ];
@@ -112,7 +118,7 @@ export function planSpur(part: SpurPart, on: SpurGround, system: UnitSystem): Pa
     read.helixKnown ? read.teeth : null,
     need,
     sizes && formOf(sizes),
-    { picked, owned: cutters.shop },
+    { picked, owned: cutters.shop, diameter: inForce.diameter },
     path,
   );
   const target: Target | null =
@@ -123,8 +129,7 @@ export function planSpur(part: SpurPart, on: SpurGround, system: UnitSystem): Pa
   // a bore that is wrong is no reason to keep the lead back
   const faceRead = parsePositiveLength(part.blank.faceWidth, '');
   const face = faceRead.ok ? faceRead.value : null;
-  const cutterSize = leadCutter(picked);
-  const bareLead = planLead(part.lead, sizes, face, ground, cutterSize, `${path}.lead`, system);
+  const bareLead = planLead(part.lead, sizes, face, ground, inForce, `${path}.lead`, system);
   const geared = helical ? { ...ground, lead: gearingOf(bareLead.facts, part.lead.drive) } : ground;
   const dividing = planDividing(part.dividing, target, geared, `${path}.dividing`);
   const lead =
@@ -155,7 +160,8 @@ export function planSpur(part: SpurPart, on: SpurGround, system: UnitSystem): Pa
     sizes && depth
       ? {
           outside: approx(blank.facts?.measured ?? sizes.tipDiameter),
-          depth: approx(depth),
+          // a gear that was sunk is as deep as it was sunk to, not as the card would cut the next
+          depth: approx(depth) + sunkOf(part.inspect),
           faceWidth: face && approx(face),
           cutterTeeth,
           tools: on.tools,
@@ -188,6 +194,7 @@ export function planSpur(part: SpurPart, on: SpurGround, system: UnitSystem): Pa
             startSpace: cut.facts.startSpace,
             rounds: cut.detail.rounds,
             helix,
+            mount: setup.detail.mount,
             safe: setup.facts?.safe ?? null,
             minutesPerCut: setup.facts?.minutesPerCut ?? null,
             outside: approx(blank.facts.measured ?? blank.facts.tipDiameter),

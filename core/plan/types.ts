@@ -9,7 +9,7 @@ import type { GearDetail } from '../gear/index.ts';
 import type { Part } from '../job/index.ts';
 import type { InspectDetail } from '../inspect/index.ts';
 import type { LeadDetail } from '../lead/index.ts';
-import type { SafeReadings, SetupDetail } from '../setup/index.ts';
+import type { Mount, SafeReadings, SetupDetail } from '../setup/index.ts';
 import type { SpacingDetail } from '../spacing/index.ts';
 import type { Lesson } from '../shop/index.ts';
 import type { Moved, Settled, StationId, StationState, StationWork } from '../station/index.ts';
@@ -66,6 +66,7 @@ export interface Cutting {
   readonly rounds: CutDetail['rounds'];
   /** Of a helical gear: how it is turned while the table travels; null for straight teeth. */
   readonly helix: HelixCutting | null;
+  readonly mount: Mount;
   /** Where the table is clear to index; null where the set-up does not say. */
   readonly safe: SafeReadings | null;
   /** Minutes of one cut by the set-up; null where not known. */
@@ -85,6 +86,7 @@ export interface HelixCutting {
   readonly idlers: number;
   /** mm */
   readonly lead: number;
+  readonly by: 'table' | 'head';
   /** How table or head stands: `table swung 20° 08′, right end away from you`. */
   readonly setting: string;
 }

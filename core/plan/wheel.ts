@@ -3,11 +3,11 @@ import { countFor, judgeCutter, pickedCutter, planCutter, type CutterNeed } from
 import { countAim, planDividing, type DividingGround, type Target } from '../dividing/index.ts';
 import { planDrive, type DriveFacts } from '../drive/index.ts';
 import type { WheelPart } from '../job/index.ts';
-import { leadCutter } from '../lead/index.ts';
 import type { ToothForm } from '../toothform/index.ts';
 import { exact, type UnitSystem } from '../units/index.ts';
 import { planSetup, type SetupShop } from '../setup/index.ts';
 import { planRim, planWheel } from '../wheel/index.ts';
+import { cutterInForce } from './cutterInForce.ts';
 import { finishStation } from './finish.ts';
 import type { CutterGround } from './spur.ts';
 import type { PartPlan } from './types.ts';
@@ -38,10 +38,9 @@ export function planWheelPart(part: WheelPart, ground: DividingGround, cutters: 
   const drive = planDrive(part.drive, `${path}.drive`, system);
   const { facts } = drive;
   const blank = planRim(part.rim, facts, `${path}.rim`, system);
-  const picked = pickedCutter(part.cutter, cutters.jobs, cutters.shop);
+  const { cutter: picked, diameter } = cutterInForce(pickedCutter(part.cutter, cutters.jobs, cutters.shop), part.setup);
   const need = facts && wheelNeed(facts);
-  const cutter = planCutter(part.cutter, facts?.teeth ?? null, need, facts && formOf(facts), { picked, owned: cutters.shop }, path, 'drive.teeth');
-  const { diameter } = leadCutter(picked);
+  const cutter = planCutter(part.cutter, facts?.teeth ?? null, need, facts && formOf(facts), { picked, owned: cutters.shop, diameter }, path, 'drive.teeth');
   const judged = need && picked ? judgeCutter(picked, need, part.cutter.countBy, cutters.shop) : null;
   const madeFor = judged?.madeFor ?? (need && countFor(need, part.cutter.countBy, diameter));
   const wheel = planWheel(part.gash, facts, blank.facts, ground.mill, { diameter, madeFor }, `${path}.gash`, system);
@@ -54,7 +53,8 @@ export function planWheelPart(part: WheelPart, ground: DividingGround, cutters: 
   const setup = planSetup(
     part.setup,
     {
-      outside: rim && rim.throat,
+      // a touch on its side, and a caliper across it, meet the corners, not the throat
+      outside: rim && rim.corners,
       bore: rim && rim.bore,
       face: rim && rim.faceWidth,
       module: facts && facts.worm.normalModule,
@@ -84,6 +84,6 @@ export function planWheelPart(part: WheelPart, ground: DividingGround, cutters: 
       finishStation('setup', setup, settled.setup, system),
       finishStation('cut', cut, settled.cut, system),
     ],
-    cutting: ready ? { divisions: facts.teeth, full: true, startSpace: cut.facts.startSpace, rounds: cut.detail.rounds, helix: null, safe: setup.facts?.safe ?? null, minutesPerCut: setup.facts?.minutesPerCut ?? null, outside: setup.detail.outside, bore: rim && rim.bore > 0 ? rim.bore : null } : null,
+    cutting: ready ? { divisions: facts.teeth, full: true, startSpace: cut.facts.startSpace, rounds: cut.detail.rounds, helix: null, mount: setup.detail.mount, safe: setup.facts?.safe ?? null, minutesPerCut: setup.facts?.minutesPerCut ?? null, outside: setup.detail.outside, bore: rim && rim.bore > 0 ? rim.bore : null } : null,
   };
 } // prettier-ignore

@@ -23,13 +23,16 @@ export function inOrder(events: readonly RunEvent[]): RunEvent[] {
       (sum, [device, seq]) => (device === event.device ? sum : sum + seq),
       event.deviceSeq,
     );
-  return [...once.values()].sort(
-    (a, b) =>
-      weight(a) - weight(b) ||
-      (a.device < b.device ? -1 : a.device > b.device ? 1 : 0) ||
-      a.deviceSeq - b.deviceSeq ||
-      (a.id < b.id ? -1 : 1),
-  );
+  return [...once.values()]
+    .map((event) => ({ event, weight: weight(event) }))
+    .sort(
+      (a, b) =>
+        a.weight - b.weight ||
+        (a.event.device < b.event.device ? -1 : a.event.device > b.event.device ? 1 : 0) ||
+        a.event.deviceSeq - b.event.deviceSeq ||
+        (a.event.id < b.event.id ? -1 : 1),
+    )
+    .map(({ event }) => event);
 }
 
 /** The last event seen of each screen, to put into the next event. */

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { chordSays, dueCheck } from './halfway.ts';
 import { foldRun, type RunState } from './fold.ts';
 import { intervals, median } from './pace.ts';
+import { placeOf } from './places.ts';
 import { sayLanding } from './saying.ts';
 import { pieceSchema, type Run, type RunEvent } from './schema.ts';
 import { inOrder } from './causality.ts';
@@ -27,6 +28,11 @@ export const runDigestSchema = z
     done: z.int(),
     total: z.int(),
     closed: z.boolean().nullable(),
+    /** How it was ended before it closed, and why; what rests from before lacks it. */
+    ended: z
+      .object({ how: z.enum(['given-up', 'scrapped', 'again']), reason: z.string() })
+      .nullable()
+      .optional(),
     scratch: z.boolean().nullable(),
     /** First and last count, by the clock of the screen; null before any. */
     first: z.string().nullable(),
@@ -79,8 +85,7 @@ export function digestOf(run: Run, events: readonly RunEvent[], state: RunState 
   const ordered = inOrder(events);
   const takenBack = new Set(ordered.flatMap((event) => (event.kind === 'take-back' ? event.ids : [])));
   const dones = ordered.filter((event) => event.kind === 'done' && !takenBack.has(event.id));
-  const spaceAt = (event: { round: number; index: number }) =>
-    run.cuts.find((cut) => cut.round === event.round && cut.index === event.index) ?? null;
+  const spaceAt = (event: { round: number; index: number }) => run.cuts[placeOf(run, event)] ?? null;
   const between = intervals(ordered);
   const landings = ordered.filter((event): event is Of<'landing'> => event.kind === 'landing');
   const second = run.cuts[1] ?? run.cuts[0]!;
@@ -89,7 +94,7 @@ export function digestOf(run: Run, events: readonly RunEvent[], state: RunState 
     gear: run.gear,
     piece: run.piece,
     continues: run.continues?.runId ?? null,
-    deepens: run.deepens && { ...run.deepens },
+    deepens: run.deepens && { runId: run.deepens.runId, by: run.deepens.by },
     divisions: run.divisions,
     move: sayLanding(run, second.landing).how,
     method: run.move.method,
@@ -100,6 +105,7 @@ export function digestOf(run: Run, events: readonly RunEvent[], state: RunState 
     done: state.done,
     total: state.total,
     closed: state.closed && state.closed.fits,
+    ended: state.ended && { ...state.ended },
     scratch: state.tried && state.tried.fits,
     first: dones[0]?.clientTime ?? null,
     last: dones.at(-1)?.clientTime ?? null,

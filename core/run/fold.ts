@@ -1,6 +1,6 @@
 import type { Landing } from '../dividing/index.ts';
 import { atOnce, inOrder } from './causality.ts';
-import { dueCheck } from './halfway.ts';
+import { promptOfEvent } from './oldSteps.ts';
 import { placeOf } from './places.ts';
 import type { Cut, Run, RunEvent } from './schema.ts';
 
@@ -15,6 +15,11 @@ export type Doubt =
   /** A screen has seen or made events that have not arrived here. */
   | { readonly kind: 'events-missing'; readonly devices: readonly string[] };
 
+export interface Ended {
+  readonly how: 'given-up' | 'scrapped' | 'again';
+  readonly reason: string;
+}
+
 export interface RunState {
   /** Cuts that stand as done. */
   readonly done: number;
@@ -25,20 +30,20 @@ export interface RunState {
   readonly last: Cut | null;
   /** Whole turns already made towards the next cut. */
   readonly turnsMade: number;
-  /** Stages of the return stroke already gone through towards the next cut, 0 to 3; always 3 for straight teeth. */
-  readonly strokeMade: number;
-  /** Steps checked off towards the next cut, by those who check each one. */
-  readonly stepsMade: number;
+  /** Prompts towards the next cut, or of the closing move, that are done: by key, in the order they were. */
+  readonly heeded: readonly string[];
   /** Has the landing hole of the next move been told rightly, where it was asked for? */
   readonly landingTold: boolean;
   /** What the scratch round showed, once said; null before, and where there is none. */
   readonly tried: { readonly fits: boolean } | null;
-  /** What is to be said or measured before the next cut. */
-  readonly asks: 'scratch' | 'chord' | null;
+  /** Has the check half-way that fell due after the last cut been made, or passed over? */
+  readonly answered: boolean;
   /** The last answer to the check half-way that stands, mm; null when none, or passed over. */
   readonly checked: readonly number[] | null;
   /** The closing check, once made. */
   readonly closed: { readonly fits: boolean } | null;
+  /** How the run was ended before it closed; null while it goes on. */
+  readonly ended: Ended | null;
   readonly paused: boolean;
   readonly notes: readonly {
     readonly id: string;
@@ -104,12 +109,21 @@ function eventsMissing(events: readonly RunEvent[]): Doubt[] {
   return devices.length > 0 ? [{ kind: 'events-missing', devices: devices.sort() }] : [];
 }
 
-/** Stages of the return stroke: drawn clear of the cutter, run back to the start, indexed. */
-export const [CLEARED, RUN_BACK, INDEXED] = [1, 2, 3];
-
 /** Whole turns of the crank that a move begins with; none where they are not counted. */
 export function turnsOf(landing: Landing): number {
   return landing.on === 'plate' || landing.on === 'two-circles' ? landing.turns : 0;
+}
+
+/** The latest of these events, with those that say the very same on other screens. */
+function sameAsLatest(ordered: readonly RunEvent[], counted: readonly RunEvent[]): readonly RunEvent[] {
+  const says = (event: RunEvent): string => {
+    if (event.kind === 'heeded') return `heeded ${event.prompt}`;
+    if (event.kind === 'turn') return `turn ${event.turn}`;
+    if (event.kind === 'stroke') return `stroke ${event.stage}`;
+    return event.kind === 'step' ? `step ${event.step}` : event.kind;
+  };
+  const latest = ordered.findLast((event) => counted.includes(event));
+  return latest ? counted.filter((event) => says(event) === says(latest)) : [];
 }
 
 /**
@@ -132,32 +146,27 @@ export function foldRun(run: Run, events: readonly RunEvent[]): RunState {
   const lastPlace = nextPlace === -1 ? run.cuts.length - 1 : nextPlace - 1;
   const last = run.cuts[lastPlace] ?? null;
 
-  const ticks = next
-    ? ofKind(ordered, 'turn').filter((event) => stands(event) && place(event) === nextPlace)
-    : [];
+  const here = (event: { round: number; index: number }) => next !== null && place(event) === nextPlace;
+  const ticks = ofKind(ordered, 'turn').filter((event) => stands(event) && here(event));
   const turns = next ? turnsOf(next.landing) : 0;
   const turnsMade = Math.min(turns, Math.max(0, ...ticks.map(({ turn }) => turn)));
-  const strokes = next
-    ? ofKind(ordered, 'stroke').filter((event) => stands(event) && place(event) === nextPlace)
-    : [];
-  // the first cut begins where everything was set up: nothing has to be run back
-  const strokeMade = !run.helix || !last ? 3 : Math.min(3, Math.max(0, ...strokes.map(({ stage }) => stage)));
-  const steps = next
-    ? ofKind(ordered, 'step').filter((event) => stands(event) && place(event) === nextPlace)
-    : [];
-  const stepsMade = Math.max(0, ...steps.map(({ step }) => step));
-  const landingTold = ofKind(ordered, 'landing').some(
-    (event) => next && event.right && place(event) === nextPlace,
+  const heeding = ordered.filter(
+    (event) =>
+      stands(event) &&
+      (event.kind === 'heeded' || event.kind === 'stroke' || event.kind === 'step') &&
+      (event.kind === 'heeded' && event.closing ? next === null : here(event)),
   );
+  const heeded = heeding.flatMap((event) => promptOfEvent(run, event) ?? []);
+  const told = ofKind(ordered, 'landing').filter((event) => stands(event) && event.right && here(event));
   const trials = ofKind(ordered, 'tried').filter(stands);
   const trial = trials.at(-1) ?? null;
   const scratched = run.rounds[0]?.name === 'scratch' && run.full && next?.round === 2 && last?.round === 1;
   const checks = ofKind(ordered, 'checked').filter(stands);
-  const due = next && last ? dueCheck(run, last) : null;
-  const answered = checks.filter((event) => last !== null && place(event) === lastPlace);
-  const asks = scratched && !trial?.fits ? 'scratch' : due && answered.length === 0 ? 'chord' : null;
+  const answers = checks.filter((event) => last !== null && place(event) === lastPlace);
   const closings = next ? [] : ofKind(ordered, 'closed').filter(stands);
   const closing = closings.at(-1) ?? null;
+  const endings = ofKind(ordered, 'ended').filter(stands);
+  const ending = endings.at(-1) ?? null;
 
   const resumed = new Set(ofKind(ordered, 'resume').flatMap(({ ids }) => ids));
   const pauses = ofKind(ordered, 'pause')
@@ -168,17 +177,17 @@ export function foldRun(run: Run, events: readonly RunEvent[]): RunState {
   const gap: Doubt[] =
     next && beyond > nextPlace ? [{ kind: 'gap', missing: next, beyond: run.cuts[beyond]! }] : [];
   const lastDones = lastPlace < 0 ? [] : dones.filter((event) => place(event) === lastPlace);
-  const highest = ticks.filter(({ turn }) => turn >= turnsMade);
-  const lastStage = strokes.filter(({ stage }) => stage >= strokeMade);
-  const back = (): readonly RunEvent[] => {
+  const counted: readonly RunEvent[] = [
+    ...ticks.filter(({ turn }) => turn <= turns),
+    ...heeding,
+    ...told,
+    ...answers,
+    ...(scratched ? trials : []),
+  ];
+  const takeBack = (): readonly RunEvent[] => {
+    if (ending) return endings;
     if (closing) return closings;
-    if (strokeMade === INDEXED && lastStage.length > 0) return lastStage;
-    if (turnsMade > 0) return highest;
-    if (stepsMade > 0) return steps.filter(({ step }) => step >= stepsMade);
-    if (lastStage.length > 0) return lastStage;
-    if (answered.length > 0) return answered;
-    if (scratched && trials.length > 0) return trials;
-    return lastDones;
+    return counted.length > 0 ? sameAsLatest(ordered, counted) : lastDones;
   };
 
   return {
@@ -187,13 +196,13 @@ export function foldRun(run: Run, events: readonly RunEvent[]): RunState {
     next,
     last,
     turnsMade,
-    strokeMade,
-    stepsMade,
-    landingTold: landingTold === true,
+    heeded,
+    landingTold: told.length > 0,
     tried: trial && { fits: trial.fits },
-    asks,
+    answered: answers.length > 0,
     checked: checks.at(-1)?.read ?? null,
     closed: closing && { fits: closing.fits },
+    ended: ending && { how: ending.how, reason: ending.reason },
     paused: pauses.length > 0,
     notes: ofKind(ordered, 'note').map(({ id, text, round, index, clientTime, reset }) => ({
       id,
@@ -205,33 +214,41 @@ export function foldRun(run: Run, events: readonly RunEvent[]): RunState {
     })),
     doubts: [...gap, ...twoScreens(dones, ofKind(ordered, 'agreed'), cutAt), ...eventsMissing(ordered)],
     doneCuts,
-    takeBack: back().map(({ id }) => id),
+    takeBack: takeBack().map(({ id }) => id),
     pauses,
   };
 }
 
-/** What the bench shows of a run without opening it. */
-export interface RunSummary {
-  readonly done: number;
-  readonly total: number;
-  readonly next: Cut | null;
-  readonly turnsMade: number;
-  readonly paused: boolean;
-  readonly closed: { readonly fits: boolean } | null;
+/** What the bench shows of a run without opening it. What rests from before lacks the optional ones. */
+export interface RunSummary extends Pick<
+  RunState,
+  'done' | 'total' | 'next' | 'turnsMade' | 'paused' | 'closed'
+> {
   readonly inDoubt: boolean;
-  /** Stages of the return stroke gone through; summaries that rested before helical runs lack it: none is to go through. */
+  readonly heeded?: readonly string[];
+  readonly landingTold?: boolean;
+  readonly tried?: RunState['tried'];
+  readonly answered?: boolean;
+  readonly ended?: Ended | null;
+  /** Of before prompts had names: stages of the return stroke gone through. */
   readonly strokeMade?: number;
 }
 
-export function summarise({
-  done,
-  total,
-  next,
-  turnsMade,
-  strokeMade,
-  paused,
-  closed,
-  doubts,
-}: RunState): RunSummary {
-  return { done, total, next, turnsMade, strokeMade, paused, closed, inDoubt: doubts.length > 0 };
+export function summarise(state: RunState): RunSummary {
+  const { done, total, next, turnsMade, heeded, landingTold, tried, answered, paused, closed, ended } = state;
+  const inDoubt = state.doubts.length > 0;
+  return {
+    done,
+    total,
+    next,
+    turnsMade,
+    heeded,
+    landingTold,
+    tried,
+    answered,
+    paused,
+    closed,
+    ended,
+    inDoubt,
+  };
 }

@@ -1,4 +1,4 @@
-import { exact } from '../units/index.ts';
+import { exact, lengthText } from '../units/index.ts';
 import {
   aimFrom,
   landingOf,
@@ -11,6 +11,7 @@ import {
 import { fail, ok, type Result } from '../findings/index.ts';
 import type { Job } from '../job/index.ts';
 import { beforeCutting, stationOf, whatItIs, type Cutting, type PartPlan, type Plan } from '../plan/index.ts';
+import { safeAtDepth } from '../setup/index.ts';
 import type { Equipment } from '../shop/index.ts';
 import { RUN_FORMAT, RUN_VERSION, type Cut, type Piece, type Run } from './schema.ts';
 
@@ -23,7 +24,11 @@ interface Start {
   /** A run that was begun under another plan, and how many of its cuts are made. */
   readonly continues?: { readonly run: Run; readonly done: number } | null;
   /** A run whose gear measured thick: once round again, mm deeper than it was cut. */
-  readonly deepens?: { readonly run: Run; readonly by: number } | null;
+  readonly deepens?: {
+    readonly run: Run;
+    readonly by: number;
+    readonly register: 'kept' | 'found';
+  } | null;
 }
 
 type FrozenMotion = Pick<Run, 'cuts' | 'closing'>;
@@ -75,6 +80,13 @@ function frozenMotion(
   return { cuts, closing: full ? landingOf(R, choice, motion, last) : null };
 }
 
+/** Said by the first prompts of every run, with the hole or reading that is zero. */
+const SAID_AT_THE_START: ReadonlySet<string> = new Set(['warm-up', 'zero', 'ring', 'arms']);
+
+/** What is left to do on the head before the first prompts of a run. */
+export const leftToPrepare = (preparation: DividingDetail['preparation']): DividingDetail['preparation'] =>
+  preparation.filter(({ key }) => !SAID_AT_THE_START.has(key));
+
 /** The rounds of a run; null when a gear is to be sunk deeper that was cut without a depth. */
 function roundsOf({ rounds }: Cutting, { deepens, continues }: Start): Run['rounds'] | null {
   // whoever sinks a gear goes on sinking it as deep, whatever the card now says
@@ -82,6 +94,18 @@ function roundsOf({ rounds }: Cutting, { deepens, continues }: Start): Run['roun
   if (!deepens) return rounds;
   const cutTo = deepens.run.rounds.at(-1)!.depthMm;
   return cutTo === null ? null : [{ name: 'deeper', depthMm: cutTo + deepens.by }];
+}
+
+/** Where the table is clear with the cutter sunk deeper than the card says. */
+function safeDeeper(part: PartPlan, rounds: Run['rounds']): Run['safe'] {
+  const detail = stationOf(part, 'setup')?.detail;
+  const depth = rounds.at(-1)?.depthMm ?? null;
+  return detail && depth !== null ? safeAtDepth(detail, depth) : null;
+}
+
+function deeperText(rounds: Run['rounds'], by: number, units: Job['units']): string {
+  const figure = (mm: number) => lengthText(mm, units, 'fine');
+  return `once more round, ${figure(rounds.at(-1)!.depthMm!)} deep, ${figure(by)} more than before`;
 }
 
 function lacking(part: PartPlan): string {
@@ -119,7 +143,7 @@ export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start
   if (!part.cutting || !choice || !aim || (!head && !mill))
     return fail({ ...wrong, code: 'not-ready-to-cut', allowed: `look at ${lacking(part)} first` });
 
-  const { divisions, full, helix, safe, minutesPerCut, outside, bore } = part.cutting;
+  const { divisions, full, helix, mount, minutesPerCut, outside, bore } = part.cutting;
   const from = start.continues ?? null;
   const thick = start.deepens ?? null;
   /** Cut as another part, or in other spaces: what was begun there cannot be gone on with here. */
@@ -148,6 +172,11 @@ export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start
     .some(({ index, space }) => spaceAt(aim, index, startSpace) !== space);
   if (otherOrder) return fail({ ...wrong, code: 'continue-order', path: 'continues' });
   const skip = lastCut ? (lastCut.round - 1) * divisions + lastCut.index - 1 : 0;
+  const deepens: Run['deepens'] = thick
+    ? { runId: thick.run.id, by: thick.by, register: thick.register }
+    : from?.run.deepens
+      ? { ...from.run.deepens, register: 'found' }
+      : null;
   return ok({
     format: RUN_FORMAT,
     version: RUN_VERSION,
@@ -168,14 +197,21 @@ export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start
     helix,
     piece: start.piece ?? thick?.run.piece ?? { kind: 'work', name: '' },
     continues: from && { runId: from.run.id, done: from.done },
-    deepens: thick ? { runId: thick.run.id, by: thick.by } : (from?.run.deepens ?? null),
-    safe,
+    deepens,
+    mount,
+    // whoever sinks a gear that still stands as it closed changes nothing on the head
+    preparation: thick?.register === 'kept' ? [] : leftToPrepare(detail.preparation),
+    safe: deepens ? safeDeeper(part, rounds) : part.cutting.safe,
     minutesPerCut,
     outside,
     bore,
     card: part.stations
       .filter(({ id }) => id !== 'inspect')
-      .map(({ number, title, answer }) => ({ number, title, answer: answer.slice(0, 300) })),
+      .map(({ id, number, title, answer }) => ({
+        number,
+        title,
+        answer: (deepens && id === 'cut' ? deeperText(rounds, deepens.by, job.units) : answer).slice(0, 300),
+      })),
     ...frozenMotion(aim, choice, head?.ratio ?? '1', { startSpace, rounds: rounds.length, skip }),
   });
 }

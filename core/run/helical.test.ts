@@ -35,7 +35,7 @@ const event = (act: RunAct): RunEvent =>
   });
 const stroke = (index: number, stage: number) => event({ kind: 'stroke', round: 1, index, stage });
 
-describe('a helical run goes through its return stroke', () => {
+describe('a helical run whose return stroke was counted by number, before prompts had names', () => {
   made = 0;
   const first = event({ kind: 'done', round: 1, index: 1 });
   const stages = [1, 2, 3].map((stage) => stroke(2, stage));
@@ -47,24 +47,25 @@ describe('a helical run goes through its return stroke', () => {
   });
 
   test('the first cut needs none; then clear, back, indexed, and only then the next space', () => {
-    expect(foldRun(run, [])).toMatchObject({ strokeMade: 3, done: 0 });
-    expect(foldRun(run, [first])).toMatchObject({ strokeMade: 0, done: 1, next: { space: 2 } });
+    expect(foldRun(run, [])).toMatchObject({ heeded: [], done: 0 });
+    expect(foldRun(run, [first])).toMatchObject({ heeded: [], done: 1, next: { space: 2 } });
     for (const n of [1, 2, 3])
-      expect(foldRun(run, [first, ...stages.slice(0, n)])).toMatchObject({ strokeMade: n, done: 1 });
+      expect(foldRun(run, [first, ...stages.slice(0, n)])).toMatchObject({ heeded: ['out', 'back', 'turn'].slice(0, n), done: 1 });
     const second = event({ kind: 'done', round: 1, index: 2 });
-    expect(foldRun(run, [first, ...stages, second])).toMatchObject({ strokeMade: 0, done: 2, next: { space: 3 } });
+    expect(foldRun(run, [first, ...stages, second])).toMatchObject({ heeded: [], done: 2, next: { space: 3 } });
   });
 
   test('taken back one by one: the stage, a turn of the crank, the stage before, the cut', () => {
     const turn = event({ kind: 'turn', round: 1, index: 2, turn: 1 });
-    const all = [first, stages[0]!, stages[1]!, turn, stages[2]!];
+    const indexed = stroke(2, 3);
+    const all = [first, stages[0]!, stages[1]!, turn, indexed];
     const names = (events: readonly RunEvent[]) => foldRun(run, events).takeBack;
-    expect(names(all)).toEqual([stages[2]!.id]);
+    expect(names(all)).toEqual([indexed.id]);
     expect(names(all.slice(0, 4))).toEqual([turn.id]);
     expect(names(all.slice(0, 3))).toEqual([stages[1]!.id]);
     expect(names(all.slice(0, 1))).toEqual([first.id]);
-    const back = event({ kind: 'take-back', ids: [stages[2]!.id] });
-    expect(foldRun(run, [...all, back])).toMatchObject({ strokeMade: 2, turnsMade: 1 });
+    const back = event({ kind: 'take-back', ids: [indexed.id] });
+    expect(foldRun(run, [...all, back])).toMatchObject({ heeded: ['out', 'back'], turnsMade: 1 });
   });
 
   test('the order of arrival, and an event twice, change nothing', () => {
@@ -76,10 +77,5 @@ describe('a helical run goes through its return stroke', () => {
     const events = [first, ...stages];
     const acts = reconcile(run, events, foldRun(run, events), 0);
     expect(acts).toEqual([{ kind: 'take-back', ids: [first.id, ...stages.map(({ id }) => id)] }]);
-  });
-
-  test('straight teeth know no return stroke', () => {
-    const straight = { ...run, helix: null };
-    expect(foldRun(straight, [first])).toMatchObject({ strokeMade: 3, done: 1 });
   });
 }); // prettier-ignore

@@ -1,20 +1,17 @@
 export { atOnce, hadSeen, inOrder, lastSeenOf } from './causality.ts';
 export { checkEvent } from './check.ts';
 export {
-  CLEARED,
   foldRun,
-  INDEXED,
-  RUN_BACK,
   summarise,
   turnsOf,
   type Doubt,
+  type Ended,
   type RunState,
   type RunSummary,
 } from './fold.ts';
-export { freezeRun } from './freeze.ts';
+export { freezeRun, leftToPrepare } from './freeze.ts';
 export { chordOver, chordSays, dueCheck, type ChordCheck, type ChordSays } from './halfway.ts';
 export { digestOf, runDigestSchema, type RunDigest } from './digest.ts';
-export { asksLanding, cycleOf, CYCLE_WORDS, type CycleStep } from './cycle.ts';
 export { paceOf, type Pace } from './pace.ts';
 export { hasTeeth, placeOf, roundOf } from './places.ts';
 export { toldByHole, whereInRun, type LostCount, type Whereabouts } from './lostCount.ts';
@@ -27,6 +24,7 @@ export {
   runEventSchema,
   runSchema,
   type Cut,
+  type Mount,
   type Piece,
   type Run,
   type RunAct,

@@ -26,7 +26,7 @@ describe('where the pin says we are', () => {
         const run = runOf(teeth);
         if (run.move.method !== 'simple') return;
         const { circle, spaces } = run.move;
-        const found = whereInRun(run, hole, 0);
+        const found = whereInRun(run, hole, { round: 1, about: 0 });
         const counted: number[] = [];
         for (let k = 0; k < teeth; k += 1) if ((k * spaces) % circle === hole) counted.push(k + 1);
         expect(found.places.map(({ cutsDone }) => cutsDone)).toEqual(counted);
@@ -39,13 +39,19 @@ describe('where the pin says we are', () => {
     );
   }); // prettier-ignore
 
-  test('a rough count by eye puts the likely one first; a second round is told apart', () => {
+  test('a rough count by eye puts the likely one first, counted within the round that is at hand', () => {
     const run = runOf(60, 'rough-finish');
     const hole = run.cuts[40]!.landing.on === 'plate' ? run.cuts[40]!.landing.hole : -1;
-    const [first] = whereInRun(run, hole, 40).places;
+    const [first] = whereInRun(run, hole, { round: 1, about: 40 }).places;
     expect(first!.cutsDone).toBe(41);
-    const rounds = new Set(whereInRun(run, hole, 40).places.map(({ cut }) => cut.round));
-    expect([...rounds].sort()).toEqual([1, 2]);
+    // in the finish round five are cut by eye: its own space 5 leads, not space 5 of the rough round
+    const fifth = run.cuts[64]!;
+    const { places } = whereInRun(run, 'hole' in fifth.landing ? fifth.landing.hole : -1, {
+      round: 2,
+      about: 5,
+    });
+    expect(places[0]).toEqual({ cut: fifth, cutsDone: 65 });
+    expect(places.every(({ cut }) => cut.round === 2)).toBe(true);
     expect(toldByHole(run)).toBe(true);
   });
 
@@ -61,11 +67,11 @@ describe('where the pin says we are', () => {
     )!.choice;
     const run = runOf(127, 'one', differential);
     expect(run.move.method).toBe('differential');
-    const { places } = whereInRun(run, 26, 2);
+    const { places } = whereInRun(run, 26, { round: 1, about: 2 });
     // every third cut ends in the same of the three holes; the rough count picks
     expect(places[0]!.cutsDone).toBe(3);
     expect(places.every(({ cutsDone }) => cutsDone % 3 === 0)).toBe(true);
-    expect(whereInRun(run, 7, 2).places).toEqual([]);
-    expect(whereInRun(run, 7, 2).every).toBe(13);
+    expect(whereInRun(run, 7, { round: 1, about: 2 }).places).toEqual([]);
+    expect(whereInRun(run, 7, { round: 1, about: 2 }).every).toBe(13);
   });
 });

@@ -1,4 +1,5 @@
 import { greatestCommon } from '../units/index.ts';
+import { roundOf } from './places.ts';
 import type { Cut, Run } from './schema.ts';
 
 /** A place in the run where the pin stands as it is seen to stand. Whether that space is cut already only the eye can tell. */
@@ -34,16 +35,25 @@ function holesOf({ move }: Run): number | null {
 export const toldByHole = (run: Run): boolean => run.cuts.every((cut) => holeOf(cut) !== null);
 
 /**
- * Where a run may have come to, from the hole the pin is in now.
- * @param hole counted from the start hole, 0 or more @param about cuts made, by eye; what the screen counted when nobody looked
+ * Where a round may have come to, from the hole the pin is in now. It counts within the round: the rounds are told apart by the
+ * depth of the spaces, never by a hole.
+ * @param hole counted from the start hole, 0 or more @param about cuts made of the round, by eye; what the screen counted when nobody looked
  * @returns no place where no cut ends in that hole: that is proof of a slip
  * Source: k·h ≡ hole (mod C), from the motion of the head; checked against plain counting in the test
  */
-export function whereInRun(run: Run, hole: number, about: number): LostCount {
+export function whereInRun(
+  run: Run,
+  hole: number,
+  { round, about }: { readonly round: number; readonly about: number },
+): LostCount {
+  const { from } = roundOf(run, round);
+  const before = run.cuts[0]?.round === round ? run.cuts[0].index - 1 : 0;
+  /** Cuts of the round that are made there; those of a run it goes on with are cut already. */
+  const inRound = ({ cutsDone }: Whereabouts) => cutsDone - from + before;
   const places = run.cuts
     .map((cut, i): Whereabouts => ({ cut, cutsDone: i + 1 }))
-    .filter(({ cut }) => holeOf(cut) === hole)
-    .sort((a, b) => Math.abs(a.cutsDone - about) - Math.abs(b.cutsDone - about) || a.cutsDone - b.cutsDone);
+    .filter(({ cut }) => cut.round === round && holeOf(cut) === hole)
+    .sort((a, b) => Math.abs(inRound(a) - about) - Math.abs(inRound(b) - about) || a.cutsDone - b.cutsDone);
   const holes = run.cuts.map((cut) => holeOf(cut) ?? 0);
   const circle = holesOf(run);
   const every = holes.reduce(greatestCommon, circle ?? 0);

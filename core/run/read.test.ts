@@ -37,7 +37,7 @@ describe('runs that rest from earlier versions', () => {
       mill: { marks: 100, scaleMinutes: 60, headTilts: false },
       cuts: rack['cuts'],
     });
-    expect(foldRun(run, [])).toMatchObject({ total: 12, strokeMade: 3 });
+    expect(foldRun(run, [])).toMatchObject({ total: 12, heeded: [] });
   });
 
   test('version 1, before heads could be geared', () => {
@@ -66,7 +66,7 @@ describe('runs that rest from earlier versions', () => {
     expect(run).toMatchObject({ version: RUN_VERSION, piece: { kind: 'work', name: '' }, continues: null, safe: null, card: [] });
     expect(run.cuts).toEqual(rested.cuts);
     expect(run.closing).toEqual(rested.closing);
-    expect(foldRun(run, [])).toMatchObject({ total: 124, asks: null });
+    expect(foldRun(run, [])).toMatchObject({ total: 124, ended: null });
   }); // prettier-ignore
 
   test('version 5, with a table that was known to be clear: its readings, its card and every cut are kept', () => {
@@ -76,6 +76,8 @@ describe('runs that rest from earlier versions', () => {
       ...rested,
       version: RUN_VERSION,
       deepens: null,
+      mount: null,
+      preparation: [],
       safe: { way: 'along', ...rested.safe },
     });
     expect(run.safe).toMatchObject({ approach: expect.closeTo(15.504, 3), indexAt: 'entry' });

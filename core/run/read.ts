@@ -55,6 +55,23 @@ const fromV5 = (run: RawRun): RawRun => ({
   safe: run['safe'] === null ? null : { way: 'along', ...(run['safe'] as object) },
 });
 
+/** Only the words told whether table or head was set. */
+function helixFromV6(helix: unknown): unknown {
+  if (typeof helix !== 'object' || helix === null) return null;
+  const { setting } = helix as { readonly setting?: unknown };
+  return { ...helix, by: typeof setting === 'string' && setting.startsWith('head') ? 'head' : 'table' };
+}
+
+/** Nothing was kept of how the cutter stands, nor of what changes on the head; a gear to be sunk was always found again. */
+const fromV6 = (run: RawRun): RawRun => ({
+  ...run,
+  version: 7,
+  mount: null,
+  helix: helixFromV6(run['helix']),
+  preparation: [],
+  deepens: run['deepens'] === null ? null : { ...(run['deepens'] as object), register: 'found' },
+});
+
 /**
  * A run as it rests, of whatever version, brought up to today's and checked. A run's cuts and moves never change.
  * @throws when what rests is no run: a fault, not an issue
@@ -66,5 +83,6 @@ export function readRun(raw: unknown): Run {
   if (run.version === 3) run = fromV3(run);
   if (run.version === 4) run = fromV4(run);
   if (run.version === 5) run = fromV5(run);
+  if (run.version === 6) run = fromV6(run);
   return runSchema.parse(run);
 }

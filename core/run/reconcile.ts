@@ -2,6 +2,17 @@ import type { RunState } from './fold.ts';
 import { placeOf } from './places.ts';
 import type { Run, RunAct, RunEvent } from './schema.ts';
 
+/** Done towards a cut, and undone with it. */
+const TOWARDS: ReadonlySet<RunEvent['kind']> = new Set([
+  'turn',
+  'heeded',
+  'stroke',
+  'step',
+  'landing',
+  'checked',
+]);
+const isClosing = (event: RunEvent): boolean => event.kind === 'heeded' && event.closing === true;
+
 /**
  * What a screen has to add so that exactly the first `cutsDone` cuts of the run stand as done, after a person has looked
  * at the gear. Nothing is removed: counts beyond are taken back by name, missing ones are added, and counts made on two
@@ -22,12 +33,8 @@ export function reconcile(
     (event) =>
       !takenBack.has(event.id) &&
       ((event.kind === 'done' && place(event) > cutsDone) ||
-        ((event.kind === 'turn' ||
-          event.kind === 'stroke' ||
-          event.kind === 'step' ||
-          event.kind === 'checked') &&
-          place(event) > cutsDone) ||
-        (event.kind === 'closed' && cutsDone < run.cuts.length)),
+        (TOWARDS.has(event.kind) && 'round' in event && !isClosing(event) && place(event) > cutsDone) ||
+        ((event.kind === 'closed' || isClosing(event)) && cutsDone < run.cuts.length)),
   );
   const ids = [...new Set(beyond.map(({ id }) => id))];
   if (ids.length > 0) acts.push({ kind: 'take-back', ids });

@@ -5,7 +5,7 @@ import { headSchema, millSchema } from '../shop/index.ts';
 import { unitSystemSchema } from '../units/index.ts';
 
 export const RUN_FORMAT = 'vuelta-run';
-export const RUN_VERSION = 6;
+export const RUN_VERSION = 7;
 
 const roundSchema = z
   .object({
@@ -36,6 +36,8 @@ const helixSchema = z
     gears: z.string().max(400),
     idlers: z.int().min(0).max(3),
     lead: z.number().positive(),
+    /** What is laid along the helix. */
+    by: z.enum(['table', 'head']),
     setting: z.string().max(200),
   })
   .readonly();
@@ -52,6 +54,32 @@ const safeAlong = z
   .readonly();
 const safeSink = z.object({ way: z.literal('sink'), depth: z.number().positive() }).readonly();
 const safeSchema = z.discriminatedUnion('way', [safeAlong, safeSink]);
+
+/** How cutter and work stand to each other, and by which screw the cutter goes in. */
+export const mountSchema = z
+  .object({
+    /** The spindle: an arbor across the table, or upright; null where the set-up names no mill. */
+    axis: z.enum(['horizontal', 'vertical']).nullable(),
+    /** Where the cutter stands against the work, seen from in front of the table. */
+    place: z.enum(['above', 'behind', 'front']),
+    /** The way the table moves while it cuts. */
+    feed: z.enum(['left', 'right']),
+    /** Between cutter and work at the touch, mm; 0 where the cutter itself touches. */
+    paper: z.number().min(0),
+    /** Of the screw that sets the depth; null where it is not known. */
+    dial: z
+      .object({ lead: z.number().positive(), marks: z.int().min(1) })
+      .readonly()
+      .nullable(),
+    readout: z.boolean(),
+  })
+  .readonly();
+export type Mount = z.infer<typeof mountSchema>;
+
+/** One thing to do on the head before the first cut. */
+const preparationSchema = z
+  .object({ key: z.string().max(40), what: z.string().max(400), why: z.string().max(200).optional() })
+  .readonly();
 
 /** What a run is cut in. */
 export const pieceSchema = z
@@ -97,7 +125,19 @@ export const runSchema = z
       .readonly()
       .nullable(),
     /** The run whose gear measured thick and is sunk by so much more, mm, once round. */
-    deepens: z.object({ runId: idSchema, by: z.number().positive() }).readonly().nullable(),
+    deepens: z
+      .object({
+        runId: idSchema,
+        by: z.number().positive(),
+        /** Has nothing been loosened since it closed, or was the gear off and has to be found again? */
+        register: z.enum(['kept', 'found']),
+      })
+      .readonly()
+      .nullable(),
+    /** Null on runs of before it was kept. */
+    mount: mountSchema.nullable(),
+    /** What was to be changed on the head when the run began, in the order of the hands. */
+    preparation: z.array(preparationSchema).max(20).readonly(),
     safe: safeSchema.nullable(),
     /** By the set-up; null where it did not say. */
     minutesPerCut: z.number().positive().nullable(),
@@ -136,9 +176,28 @@ export const runEventSchema = z.discriminatedUnion('kind', [
   z.object({ ...eventBase, kind: z.literal('done'), ...place }).readonly(),
   /** A whole turn of the move towards a cut is made. */
   z.object({ ...eventBase, kind: z.literal('turn'), ...place, turn: z.int().min(1) }).readonly(),
-  /** A stage of the return stroke before a helical cut: drawn clear, run back, indexed. */
+  /** One of the things to do towards a cut is done; of the closing move where it says so. Names the prompt by its key. */
+  z
+    .object({
+      ...eventBase,
+      kind: z.literal('heeded'),
+      ...place,
+      prompt: z.string().regex(/^[a-z][a-z0-9-]{0,39}$/),
+      closing: z.literal(true).optional(),
+    })
+    .readonly(),
+  /** The run is ended before it closed: given up, its piece scrapped, or begun again from the first space. */
+  z
+    .object({
+      ...eventBase,
+      kind: z.literal('ended'),
+      how: z.enum(['given-up', 'scrapped', 'again']),
+      reason: z.string().trim().max(400),
+    })
+    .readonly(),
+  /** Of before prompts had names: a stage of the return stroke before a helical cut (drawn clear, run back, indexed). */
   z.object({ ...eventBase, kind: z.literal('stroke'), ...place, stage: z.int().min(1).max(3) }).readonly(),
-  /** A step before a cut is checked off, by those who want each one asked. */
+  /** Of before prompts had names: a step before a cut, for those who want each one asked. */
   z.object({ ...eventBase, kind: z.literal('step'), ...place, step: z.int().min(1).max(5) }).readonly(),
   /** Asked for the landing hole, the person said this one. */
   z
@@ -178,7 +237,7 @@ export const runEventSchema = z.discriminatedUnion('kind', [
       verdict: z.string().max(200),
     })
     .readonly(),
-  /** Every one of the named events (done, turn, stroke, step, tried, checked, measured, closed) is taken back. */
+  /** Every one of the named events (done, turn, heeded, stroke, step, landing, tried, checked, measured, closed, ended) is taken back. */
   z.object({ ...eventBase, kind: z.literal('take-back'), ids }).readonly(),
   z
     .object({

@@ -6,10 +6,8 @@ import { plan } from '../plan/index.ts';
 import { STOCK_EQUIPMENT, STOCK_HEADS } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import {
-  asksLanding,
   chordOver,
   chordSays,
-  cycleOf,
   dueCheck,
   foldRun,
   freezeRun,
@@ -60,16 +58,12 @@ describe('a scratch all the way round first', () => {
   test('the marks must close before anything is cut; a wrong answer can be taken back', () => {
     const all = doneUpTo(run, 24);
     const fold = (acts: readonly RunAct[]) => foldRun(run, eventsOf(run, acts));
-    expect(fold(all.slice(0, 23)).asks).toBeNull();
-    expect(fold(all)).toMatchObject({ asks: 'scratch', tried: null });
-    expect(fold([...all, { kind: 'tried', fits: true }])).toMatchObject({
-      asks: null,
-      tried: { fits: true },
-    });
+    expect(fold(all)).toMatchObject({ tried: null, done: 24 });
+    expect(fold([...all, { kind: 'tried', fits: true }])).toMatchObject({ tried: { fits: true } });
     const wrong = fold([...all, { kind: 'tried', fits: false }]);
-    expect(wrong).toMatchObject({ asks: 'scratch', tried: { fits: false } });
+    expect(wrong).toMatchObject({ tried: { fits: false } });
     const back = fold([...all, { kind: 'tried', fits: false }, { kind: 'take-back', ids: wrong.takeBack }]);
-    expect(back).toMatchObject({ asks: 'scratch', tried: null, done: 24 });
+    expect(back).toMatchObject({ tried: null, done: 24 });
   });
 });
 
@@ -77,12 +71,11 @@ describe('the check half-way', () => {
   const run = runOf(drawn(62));
   const check = dueCheck(run, run.cuts[30]!)!;
   test('comes once, after half the spaces, and is kept or passed over', () => {
-    const asks = run.cuts.map((_, i) => foldRun(run, eventsOf(run, doneUpTo(run, i))).asks);
-    expect(asks.flatMap((ask, i) => (ask ? [i] : []))).toEqual([31]);
+    expect(run.cuts.flatMap((cut, i) => (dueCheck(run, cut) ? [i + 1] : []))).toEqual([31]);
     expect(check).toMatchObject({ from: 1, middle: 16, to: 31, over: 15 });
     for (const read of [null, [check.chord]]) {
       const state = foldRun(run, eventsOf(run, [...doneUpTo(run, 31), { kind: 'checked', round: 1, index: 31, read }]));
-      expect(state).toMatchObject({ asks: null, checked: read });
+      expect(state).toMatchObject({ answered: true, checked: read });
     }
   }); // prettier-ignore
   test('the chord is the distance of two points on the blank, drawn', () => {
@@ -166,41 +159,6 @@ describe('going on under another plan', () => {
   });
 });
 
-describe('each step asked', () => {
-  test('arms only where there are some, no lock on a helical gear', () => {
-    expect(cycleOf(runOf(drawn(62)))).toEqual(['clear', 'unlock', 'move', 'arms', 'lock']);
-    expect(cycleOf(runOf(drawn(20)))).toEqual(['clear', 'unlock', 'move', 'lock']);
-    const helical = runOf(withSpurPart(drawn(62), 'p1', (part) => ({ ...part, gear: { ...part.gear, helix: measure('20', 'deg') } }))); // prettier-ignore
-    expect(cycleOf(helical)).toEqual([]);
-  });
-  test('steps belong to the next space, go back one by one, and are forgotten with it', () => {
-    const run = runOf(drawn(62));
-    const at = { round: 1, index: 2 };
-    const acts: RunAct[] = [
-      ...doneUpTo(run, 1),
-      { kind: 'step', ...at, step: 1 },
-      { kind: 'step', ...at, step: 2 },
-    ];
-    const state = foldRun(run, eventsOf(run, acts));
-    expect(state).toMatchObject({ stepsMade: 2, takeBack: ['d2'] });
-    expect(foldRun(run, eventsOf(run, [...acts, { kind: 'take-back', ids: state.takeBack }])).stepsMade).toBe(
-      1,
-    );
-    expect(foldRun(run, eventsOf(run, [...acts, { kind: 'done', ...at }])).stepsMade).toBe(0);
-  });
-  test('the landing hole is asked now and then, and only where a hole tells it', () => {
-    const run = runOf(drawn(62));
-    const asked = run.cuts.filter(asksLanding).map(({ index }) => index);
-    expect(asked.slice(0, 3)).toEqual([2, 8, 14]);
-    expect(runOf(drawn(20)).cuts.some(asksLanding)).toBe(false);
-    const at = { round: 1, index: 2 };
-    const told = (right: boolean) =>
-      foldRun(run, eventsOf(run, [...doneUpTo(run, 1), { kind: 'landing', ...at, said: 3, right }]))
-        .landingTold;
-    expect([told(false), told(true)]).toEqual([false, true]);
-  });
-});
-
 describe('time left', () => {
   const run = { ...runOf(drawn(62)), minutesPerCut: 2 };
   const pace = (events: readonly RunEvent[]) => paceOf(run, events, foldRun(run, events));
@@ -231,7 +189,8 @@ test('whatever two screens send, lost, doubled and late, both end at the same st
     { kind: 'tried', fits: true },
     ...doneUpTo(run, 37).slice(24),
     { kind: 'checked', round: 2, index: 13, read: [30] },
-    { kind: 'step', round: 2, index: 14, step: 1 },
+    { kind: 'heeded', round: 2, index: 14, prompt: 'back' },
+    { kind: 'step', round: 2, index: 14, step: 2 },
     { kind: 'note', round: 2, index: 14, text: 'Re-set', reset: true },
     { kind: 'pause' },
   ];
@@ -257,33 +216,38 @@ describe('a gear that measured thick, sunk deeper', () => {
   const old = runOf(drawn(24, twoPasses), { piece: { kind: 'work', name: 'blank 2' } });
   const by = 0.04;
   test('one round of every space, as deep as it was cut and so much more, on the same piece', () => {
-    const run = runOf(drawn(24, twoPasses), { runId: 'r2', deepens: { run: old, by } });
+    const run = runOf(drawn(24, twoPasses), { runId: 'r2', deepens: { run: old, by, register: 'kept' } });
     expect(run.rounds).toEqual([{ name: 'deeper', depthMm: expect.closeTo(3.375 + by, 9) }]);
     expect(run.cuts).toHaveLength(24);
-    expect(run).toMatchObject({ deepens: { runId: 'r', by }, piece: { name: 'blank 2' }, continues: null });
+    expect(run).toMatchObject({
+      deepens: { runId: 'r', by, register: 'kept' },
+      piece: { name: 'blank 2' },
+      continues: null,
+    });
     expect(run.cuts.map(({ landing }) => landing)).toEqual(
       old.cuts.slice(0, 24).map(({ landing }) => landing),
     );
     expect(foldRun(run, eventsOf(run, doneUpTo(run, 24))).next).toBeNull();
   });
   test('measured again and still thick: from where it is now, not from the card', () => {
-    const once = runOf(drawn(24), { runId: 'r2', deepens: { run: old, by } });
-    const twice = runOf(drawn(24), { runId: 'r3', deepens: { run: once, by: 0.01 } });
+    const once = runOf(drawn(24), { runId: 'r2', deepens: { run: old, by, register: 'kept' } });
+    const twice = runOf(drawn(24), { runId: 'r3', deepens: { run: once, by: 0.01, register: 'kept' } });
     expect(twice.rounds[0]!.depthMm).toBeCloseTo(3.375 + by + 0.01, 9);
   });
   test('interrupted and gone on with under another plan, it stays as deep', () => {
-    const once = runOf(drawn(24), { runId: 'r2', deepens: { run: old, by } });
+    const once = runOf(drawn(24), { runId: 'r2', deepens: { run: old, by, register: 'kept' } });
     const on = runOf(drawn(24), { runId: 'r4', continues: { run: once, done: 5 } });
     expect(on.rounds).toEqual(once.rounds);
-    expect(on.deepens).toEqual(once.deepens);
+    // whoever goes on has to find the space again
+    expect(on.deepens).toEqual({ ...once.deepens, register: 'found' });
   });
   test('the gear of another job is not sunk by this one', () => {
     const elsewhere = { ...old, jobId: 'other' };
-    expect(freeze(drawn(24), { deepens: { run: elsewhere, by } }).ok).toBe(false);
+    expect(freeze(drawn(24), { deepens: { run: elsewhere, by, register: 'kept' } }).ok).toBe(false);
     expect(freeze(drawn(24, twoPasses), { continues: { run: elsewhere, done: 5 } }).ok).toBe(false);
   });
   test('with another count on the card it is refused in words: it would cut between the teeth', () => {
-    const found = freeze(drawn(25), { deepens: { run: old, by } });
+    const found = freeze(drawn(25), { deepens: { run: old, by, register: 'kept' } });
     expect(!found.ok && found.issues.map(sayIssue)).toEqual([expect.stringMatching(/was cut in 24 spaces, and the card now says 25/)]); // prettier-ignore
   });
 });

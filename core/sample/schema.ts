@@ -22,6 +22,8 @@ export const sampleSchema = z
     mateCentre: measureSchema,
     helix: z.enum(['none', 'seen', 'not-looked']),
     helixAngle: measureSchema,
+    /** Which way its teeth lean, standing on its face. */
+    hand: z.enum(['right', 'left', 'not-looked']),
     /** Travel along the face for one whole turn, against a pointer. */
     lead: measureSchema,
     /** Which way the tips have gone: as cut, worn as usual, worn hard. */
@@ -58,6 +60,7 @@ export function emptySample(units: UnitSystem): SampleInput {
     mateCentre: length,
     helix: 'not-looked',
     helixAngle: measure('', 'deg'),
+    hand: 'not-looked',
     lead: length,
     wear: 'usual',
     gaugeFits: pitch,

@@ -31,22 +31,28 @@ export function centringsOf({ outside, width, paper, centreHeight, upright }: Si
   const known = outside !== null && width !== null;
   const half = known ? (outside + width) / 2 : null;
   const less = known ? (outside - width) / 2 : null;
+  // an upright cutter lies flat: the work comes up under it, and the knee brings its middle to the cutter's
   const [screw, side] = upright ? ['knee', 'top'] : ['cross screw', 'side'];
+  const on = upright ? 'raise the knee' : `move on by the ${screw}, the same way`;
   return [
     {
       by: 'touch',
       name: 'Touch with the near face',
       move: half === null ? null : half + paper,
-      first: `Spindle stopped. Bring the near face of the cutter to the ${side} of the work until the paper is just held.`,
-      then: `Draw clear along the table, then move on by the ${screw}, the same way.`,
+      first: upright
+        ? 'Spindle stopped, the cutter over the top of the work. Raise the knee until the paper is just held under the lower face of the cutter.'
+        : 'Spindle stopped. Bring the near face of the cutter to the side of the work until the paper is just held.',
+      then: `Draw clear along the table, then ${on}.`,
       formula: 'D/2 + w/2 + t',
     },
     {
       by: 'far',
       name: 'Far face level, by a parallel',
       move: less,
-      first: `Lay a parallel across the ${side} of the work and bring the far face of the cutter up to it.`,
-      then: `Take the parallel away, draw clear along the table, move on by the ${screw}, the same way.`,
+      first: upright
+        ? 'Lay a parallel across the top of the work and raise the knee until the upper face of the cutter is level with it.'
+        : 'Lay a parallel across the side of the work and bring the far face of the cutter up to it.',
+      then: `Take the parallel away, draw clear along the table, ${on}.`,
       formula: 'D/2 - w/2',
     },
     {
@@ -71,7 +77,7 @@ export function centringsOf({ outside, width, paper, centreHeight, upright }: Si
       by: 'nick',
       name: 'By a nick turned round',
       move: null,
-      first: 'Cut a light nick. Turn the work half a turn, cut another beside it and measure both from one side of the work.',
+      first: `Cut a light nick. Turn the work half a turn, cut another beside it and measure both from the ${side} of the work.`,
       then: `Move the ${screw} by half of what they differ.`,
       formula: '',
     },

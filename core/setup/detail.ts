@@ -5,6 +5,7 @@ import type { Centring } from './centring.ts';
 import type { Reason, Thrust } from './holding.ts';
 import type { Keyway } from './keyway.ts';
 import type { MandrelFit } from './mandrel.ts';
+import type { Mount } from './mount.ts';
 import type { Fit } from './room.ts';
 import type { SetupInput } from './schema.ts';
 import type { CuttingData } from './speed.ts';
@@ -61,6 +62,7 @@ export interface SetupDetail {
   readonly feed: SetupInput['feed'];
   readonly reasons: readonly Reason[];
   readonly mandrels: readonly MandrelFit[];
+  readonly mount: Mount;
   /** What the travel being out of line does over the face, mm: taper of the depth, lean of the teeth. */
   readonly along: { readonly face: number; readonly taper: number | null; readonly lean: number | null } | null;
   readonly round: (Eccentric & { readonly effects: RunoutSays | null; readonly goodFor: string }) | null;

@@ -17,6 +17,7 @@ import { reasonsOf, thrustOf } from './holding.ts';
 import { judgeSetup } from './judge.ts';
 import { keywayOf } from './keyway.ts';
 import { mandrelFits } from './mandrel.ts';
+import { mountOf } from './mount.ts';
 import { readSetup, type SetupRead } from './read.ts';
 import { fitsOf } from './room.ts';
 import { answerOf, cautionsOf, valuesOf, workingOf } from './saying.ts';
@@ -147,6 +148,7 @@ export function planSetup(input: SetupInput, work: SetupWork, shop: SetupShop, p
     feed: input.feed,
     reasons: reasonsOf({ input, thrust, teeth: work.teeth, outside, bore: work.bore, module: work.module, blanks, mandrel: mandrel && { kind: mandrel.kind, small: knownLength(mandrel.small), length: knownLength(mandrel.length), key: mandrel.key } }),
     mandrels,
+    mount: mountOf({ thrust, feed: input.feed }, mill, paper),
     along: alongOf(read, face),
     round: eccentric && { ...eccentric, effects: work.sizes && runoutSays(2 * eccentric.off, work.sizes), goodFor: goodFor(eccentric.runout) },
     centrings: centringsOf({ outside, width: cutter.width, paper, centreHeight: (head && knownLength(head.centreHeight)), upright }).map((each) => ({ ...each, dial: each.move === null || each.by === 'height' ? null : dials.centre(each.move) })),

@@ -25,7 +25,7 @@ export function infeedOf(drive: DriveShape, rim: RimFacts, school: 'plunge' | 't
   // along the cutter’s plane to the corner, and where the rim stands there
   const along = y / Math.cos(worm.leadAngle);
   const aside = y * Math.tan(worm.leadAngle);
-  const corner = centre - Math.sqrt((rim.outside / 2) ** 2 - aside ** 2);
+  const corner = centre - Math.sqrt((rim.corners / 2) ** 2 - aside ** 2);
   const root = wormDiameter / 2 + worm.depth - addendum;
   if (along >= radius) return { fromThroat, fromCorners: null, rise: null };
   const rise = radius - Math.sqrt(radius ** 2 - along ** 2);

@@ -26,9 +26,14 @@ export interface RimFacts {
   /** Where the chamfer ends at the faces; null where there is none. */
   readonly sideDiameter: number | null;
   readonly bore: number;
+  /** Over the corners as they were turned, or as they should be, mm. */
+  readonly corners: number;
   /** What the depth from the throat grows by, for the throat as it was turned. */
   readonly deeper: number;
 }
+
+/** What follows from the drive and the face alone. */
+export type RimShape = Omit<RimFacts, 'bore' | 'deeper' | 'corners'>;
 
 export interface RimDetail {
   readonly facts: RimFacts | null;
@@ -56,6 +61,7 @@ interface RimReadings {
   readonly faceAngle: number | null;
   readonly bore: number | null;
   readonly measured: number | null;
+  readonly corners: number | null;
   readonly issues: readonly Issue[];
 }
 
@@ -67,6 +73,7 @@ function readRim(input: RimInput): RimReadings {
   };
   const face = optional(input.faceWidth, 'The face width');
   const measured = optional(input.measured, 'The throat as turned');
+  const corners = optional(input.corners, 'The corners as turned');
   const angle = parseAngleDeg(input.faceAngle);
   const spread: Result<number> = !angle.ok
     ? angle
@@ -85,7 +92,8 @@ function readRim(input: RimInput): RimReadings {
     faceAngle: spread.ok ? spread.value : null,
     bore: solid.ok ? solid.value : null,
     measured: measured.ok ? measured.value : null,
-    issues: [...issuesOf(face, 'faceWidth'), ...issuesOf(spread, 'faceAngle'), ...issuesOf(solid, 'bore'), ...issuesOf(measured, 'measured')],
+    corners: corners.ok ? corners.value : null,
+    issues: [...issuesOf(face, 'faceWidth'), ...issuesOf(spread, 'faceAngle'), ...issuesOf(solid, 'bore'), ...issuesOf(measured, 'measured'), ...issuesOf(corners, 'corners')],
   };
 } // prettier-ignore
 
@@ -94,7 +102,7 @@ function readRim(input: RimInput): RimReadings {
  * rays from the worm's axis.
  * Source: by geometry
  */
-export function rimShape(drive: DriveShape, rim: RimInput['rim'], faceWidth: number, faceAngle: number): Omit<RimFacts, 'bore' | 'deeper'> {
+export function rimShape(drive: DriveShape, rim: RimInput['rim'], faceWidth: number, faceAngle: number): RimShape {
   const { teeth, starts, axialModule, wormDiameter, addendum, centre } = drive;
   const within = (angle: number) => wheelSizes(teeth, starts, { axialModule, wormDiameter, addendum, faceAngle: angle });
   const full = within(faceAngle);
@@ -115,7 +123,7 @@ export function rimShape(drive: DriveShape, rim: RimInput['rim'], faceWidth: num
 } // prettier-ignore
 
 /** Issues: bore-over-root, bore-near-root, blank-off-nominal, blank-far-off, rim-chamfer-root */
-function judge(shape: Omit<RimFacts, 'bore' | 'deeper'>, { bore, measured }: RimReadings, input: RimInput, drive: DriveShape, system: UnitSystem): Issue[] {
+function judge(shape: RimShape, { bore, measured, corners }: RimReadings, input: RimInput, drive: DriveShape, system: UnitSystem): Issue[] {
   const { worm, wheelDiameter, addendum } = drive;
   const issues: Issue[] = [];
   const mm = (value: number, finish: 'shop' | 'fine' = 'shop') => lengthText(value, system, finish);
@@ -133,6 +141,11 @@ function judge(shape: Omit<RimFacts, 'bore' | 'deeper'>, { bore, measured }: Rim
       const over = off > 0;
       issues.push({ code: 'blank-off-nominal', path: 'measured', severity: over ? 'query' : 'note', given: input.measured.typed, detail: { off: mm(Math.abs(off), 'fine'), way: over ? 'over' : 'under', dial: mm(worm.depth + off / 2, 'fine'), nominal: mm(worm.depth, 'fine'), tips: over ? 'long and eat the clearance of the worm' : 'short, which does no harm' } });
     }
+  }
+  if (corners !== null && shape.rim === 'throat') {
+    const off = corners - shape.outside;
+    if (corners <= shape.throat || Math.abs(off) > addendum)
+      issues.push({ code: 'blank-far-off', path: 'corners', severity: corners <= shape.throat ? 'wrong' : 'query', given: input.corners.typed, detail: { off: mm(Math.abs(off), 'fine'), wanted: `Ø ${mm(shape.outside, 'fine')}` } });
   }
   return issues;
 } // prettier-ignore
@@ -152,7 +165,7 @@ export function planRim(input: RimInput, drive: DriveFacts | null, path: string,
   const shape = rimShape(drive, input.rim, read.face ?? usualFace(usual), read.faceAngle);
   const issues = judge(shape, read, input, drive, system);
   const wrong = [...read.issues, ...issues].some(({ severity }) => severity === 'wrong');
-  const facts: RimFacts = { ...shape, bore: read.bore ?? 0, deeper: read.measured === null ? 0 : (read.measured - shape.throat) / 2 };
+  const facts: RimFacts = { ...shape, bore: read.bore ?? 0, corners: (shape.rim === 'throat' ? read.corners : null) ?? shape.outside, deeper: read.measured === null ? 0 : (read.measured - shape.throat) / 2 };
   const figure = (value: number) => lengthFigure(value, system);
   return {
     ...empty,
@@ -165,7 +178,7 @@ export function planRim(input: RimInput, drive: DriveFacts | null, path: string,
   };
 } // prettier-ignore
 
-function valuesOf(shape: Omit<RimFacts, 'bore' | 'deeper'>, { bore, measured }: RimReadings, { wheelDiameter, worm, addendum }: DriveShape): Value[] {
+function valuesOf(shape: RimShape, { bore, measured, corners }: RimReadings, { wheelDiameter, worm, addendum }: DriveShape): Value[] {
   const throated = shape.rim === 'throat';
   return [
     lengthValue({ key: 'outside', label: throated ? 'Corners Ø' : 'Outside Ø', settles: true }, shape.outside),
@@ -178,10 +191,11 @@ function valuesOf(shape: Omit<RimFacts, 'bore' | 'deeper'>, { bore, measured }: 
     lengthValue({ key: 'pitchDiameter', label: 'Pitch diameter', symbol: 'd_2' }, wheelDiameter),
     lengthValue({ key: 'root', label: 'Root', symbol: 'd_{f2}' }, wheelDiameter - 2 * (worm.depth - addendum)),
     ...(measured === null ? [] : [lengthValue({ key: 'measured', label: 'Throat as turned', settles: true }, measured)]),
+    ...(corners === null || !throated ? [] : [lengthValue({ key: 'cornersTurned', label: 'Corners as turned', settles: true }, corners)]),
   ];
 } // prettier-ignore
 
-function workingOf(shape: Omit<RimFacts, 'bore' | 'deeper'>, { wheelDiameter, addendum, wormDiameter, centre }: DriveShape): Working[] {
+function workingOf(shape: RimShape, { wheelDiameter, addendum, wormDiameter, centre }: DriveShape): Working[] {
   const f = (value: number) => decimalText(value, 4);
   const mm = (value: number) => `${f(value)}\\ \\mathrm{mm}`;
   const source = 'Machinery’s Handbook, worm wheels; by geometry';

@@ -13,6 +13,8 @@ export const rimSchema = z
     bore: measureSchema,
     /** The throat as it was turned; empty until it is measured. */
     measured: measureSchema,
+    /** Over the corners of the hollow, as turned; empty until they are measured. */
+    corners: measureSchema,
   })
   .readonly();
 export type RimInput = z.infer<typeof rimSchema>;
@@ -39,6 +41,7 @@ export const plainRim = (units: UnitSystem): RimInput => ({
   faceAngle: measure('60', 'deg'),
   bore: measure('', units),
   measured: measure('', units),
+  corners: measure('', units),
 });
 
 export const noGashChosen = (units: UnitSystem): GashInput => ({

@@ -142,7 +142,7 @@ function readGash(input: GashInput, depth: number, system: UnitSystem): GashRead
 /**
  * The wheel station: how it is cut, what bears then, how the machine is set and how deep it goes.
  * @param drive, rim null while unknown @param path of `gash` in the document
- * Issues: those of the parsers; gash-no-mill, gash-too-steep, gash-steep, gash-hollow-straight, gash-corners, hob-stock-deep,
+ * Issues: those of the parsers; gash-no-mill, gash-too-steep, gash-steep, gash-hollow-straight, gash-corners, gash-cutter-unknown, hob-stock-deep,
  * cutter-under-worm, hob-flutes-share; those of
  * the table’s setting
  * Source: docs/sources.md#worm
@@ -176,19 +176,20 @@ export function planWheel(input: GashInput, drive: DriveFacts | null, rim: RimFa
     answer: `${NAMES[input.school].name.toLowerCase()}, ${words}, ${lengthFigure(depth, system)} deep`,
     values: valuesOf(done, drive, depth, system),
     working: workingOf(drive, rim, done, mill, depth),
-    cautions: cautionsOf(input.school, infeed, system),
+    cautions: cautionsOf(input.school, infeed, { depth, stock, system }),
     issues,
     detail: done,
   };
 } // prettier-ignore
 
-/** Issues: gash-no-mill, gash-steep, cutter-under-worm, gash-hollow-straight, gash-corners, hob-flutes-share */
+/** Issues: gash-no-mill, gash-cutter-unknown, gash-steep, cutter-under-worm, gash-hollow-straight, gash-corners, hob-flutes-share */
 function judge({ worm, axialModule }: DriveFacts, { diameter }: WheelCutter, { school, schools, hob, rim }: WheelDetail, mill: Mill | null, system: UnitSystem): Issue[] {
   const issues: Issue[] = [];
   const contact = schools.find((one) => one.school === school)?.contact ?? null;
   const leadDeg = worm.leadAngle * DEG;
   if (!mill) issues.push({ code: 'gash-no-mill', path: 'choice', severity: 'needed', allowed: 'the mill' });
   if (school !== 'hob' && leadDeg > FAIR_GASH_DEG) issues.push({ code: 'gash-steep', path: 'choice', severity: 'query', given: dmsText(exact(leadDeg.toFixed(6))), detail: { fair: `${FAIR_GASH_DEG}°` } });
+  if (school !== 'traverse' && rim?.rim === 'throat' && diameter === null) issues.push({ code: 'gash-cutter-unknown', path: 'choice', severity: 'note' });
   if (school === 'plunge' && diameter !== null && diameter < worm.outside) issues.push({ code: 'cutter-under-worm', path: 'choice', severity: 'query', given: decimalText(diameter, 2), detail: { worm: decimalText(worm.outside, 2) } });
   if (school === 'traverse' && rim?.rim === 'throat') issues.push({ code: 'gash-hollow-straight', path: 'choice', severity: 'note' });
   // the usual backlash is 0.04 of the module: what touches first by more keeps the worm out
@@ -239,12 +240,13 @@ function workingOf(drive: DriveFacts, rim: RimFacts, { infeed, cutterDiameter, h
   return lines;
 } // prettier-ignore
 
-function cautionsOf(school: GashSchool, { fromCorners, fromThroat }: Infeed, system: UnitSystem): Caution[] {
+/** @param depth from what is touched first, short by the stock that a hob takes */
+function cautionsOf(school: GashSchool, { fromCorners, fromThroat }: Infeed, { depth, stock, system }: { readonly depth: number; readonly stock: number; readonly system: UnitSystem }): Caution[] {
   const cautions: Caution[] = [
     { code: 'worm-first', when: 'Before the last cut', text: 'lay the finished worm in the wheel and look that it lies square. Cut the worm first: the wheel is made to it.' },
   ];
   if (fromCorners !== null)
-    cautions.unshift({ code: 'corners-first', when: 'Touching off', text: `the cutter meets the two corners before the throat. From there it goes ${lengthText(fromCorners, system, 'fine')}; sunk only ${lengthText(fromThroat, system, 'fine')} from there the teeth stay too thick.` });
+    cautions.unshift({ code: 'corners-first', when: 'Touching off', text: `the cutter meets the two corners before the throat. From there it goes ${lengthText(depth, system, 'fine')}; sunk only ${lengthText(fromThroat - stock, system, 'fine')} from there the teeth stay too thick.` });
   if (school === 'hob')
     cautions.push({ code: 'hob-free', when: 'At the hob', text: 'table back to zero, the wheel free on its centres, hands away: the hob pulls it round. Let it stop by itself.' });
   return cautions;

@@ -12,7 +12,7 @@ import {
 import { plan, settleOpen, stationOf } from '../plan/index.ts';
 import { freezeRun, readRun } from '../run/index.ts';
 import { plainCutter, STOCK_EQUIPMENT, type Equipment } from '../shop/index.ts';
-import { measure } from '../units/index.ts';
+import { lengthFigure, lengthText, measure } from '../units/index.ts';
 import { contactOf, hobOf, infeedOf, rimShape, usualFaces, type GashToJudge } from './index.ts'; // prettier-ignore
 
 const DEG = Math.PI / 180;
@@ -129,7 +129,8 @@ describe('what bears', () => {
 describe('how it is cut', () => {
   test('a cutter rounder than the hollow meets the corners first, and how far it goes from there', () => {
     const drive = factsOf(job());
-    const rim = { ...rimShape(drive, 'throat', 22, 60 * DEG), bore: 12, deeper: 0 };
+    const shape = rimShape(drive, 'throat', 22, 60 * DEG);
+    const rim = { ...shape, corners: shape.outside, bore: 12, deeper: 0 };
     const { fromThroat, fromCorners } = infeedOf(drive, rim, 'plunge', 60);
     expect(fromThroat).toBeCloseTo(4.4, 9);
     // by search: lower the disk until it touches the corner circle of the rim anywhere
@@ -198,8 +199,40 @@ describe('how it is cut', () => {
       ...part,
       gash: { ...part.gash, hobStock: measure('5', 'mm') },
     }));
+    // one depth for the school: what the station says, the caution says, and the run cuts
+    const rim = stationOf(partOf(hobbed), 'wheelBlank')!.detail.facts!;
+    const corners = infeedOf(factsOf(job()), rim, 'hob', 60).fromCorners!;
+    const at = lengthText(corners - 0.44, 'mm', 'fine');
+    expect(wheel.answer).toContain(`${lengthFigure(corners - 0.44, 'mm')} deep`);
+    expect(wheel.cautions.find(({ code }) => code === 'corners-first')!.text).toContain(
+      `From there it goes ${at}; sunk only 3.96`,
+    );
+    expect(partOf(hobbed).cutting!.rounds.at(-1)!.depthMm).toBeCloseTo(corners - 0.44, 9);
     expect(said(wheelOf(deep)).join()).toMatch(/wrong gash\.hobStock: Leaving 5 for the hob is not possible/);
   });
+
+  test('a touch on the side of a throated rim meets its corners: 46.340 and 40.340, and as they were turned', () => {
+    const by = (now: Job) => Object.fromEntries(stationOf(partOf(now), 'setup')!.detail.centrings.map((one) => [one.by, one.move]));
+    const sized = change(withIt(job()), (part) => ({ ...part, setup: { ...part.setup, cutterDiameter: measure('60', 'mm'), cutterWidth: measure('6', 'mm') } }));
+    // 40 teeth of module 2: throat 84, and by drawing the hollow of 60° its corners stand at 86.679
+    expect(stationOf(partOf(sized), 'wheelBlank')!.detail.facts).toMatchObject({ throat: 84, outside: expect.closeTo(86.679, 3) });
+    expect(by(sized)).toMatchObject({ touch: expect.closeTo(46.34, 3), far: expect.closeTo(40.34, 3) });
+    const turned = change(sized, (part) => ({ ...part, rim: { ...part.rim, corners: measure('86.2', 'mm') } }));
+    expect(by(turned)).toMatchObject({ touch: expect.closeTo(46.1, 9), far: expect.closeTo(40.1, 9) });
+    // what was turned off the corners is gone through sooner
+    const depth = (now: Job) => partOf(now).cutting!.rounds.at(-1)!.depthMm!;
+    expect(depth(sized) - depth(turned)).toBeCloseTo((86.679 - 86.2) / 2, 2);
+    const plain = change(turned, (part) => ({ ...part, rim: { ...part.rim, rim: 'plain' as const } }));
+    expect(by(plain)).toMatchObject({ touch: expect.closeTo(45, 9), far: expect.closeTo(39, 9) });
+  }); // prettier-ignore
+
+  test('a cutter that is typed and not owned meets the corners as one that is; unknown, it is said', () => {
+    const typed = change(job(), (part) => ({ ...part, setup: { ...part.setup, cutterDiameter: measure('60', 'mm') } }));
+    expect(wheelOf(typed).detail.infeed).toEqual(wheelOf(withIt(job())).detail.infeed);
+    expect(partOf(typed).cutting!.rounds.at(-1)!.depthMm).toBeCloseTo(5.315, 2);
+    expect(said(wheelOf(job())).join()).toMatch(/note gash\.choice: The diameter of the cutter is not known/);
+    expect(said(wheelOf(typed)).join()).not.toMatch(/is not known/);
+  }); // prettier-ignore
 
   test('beyond what a form cutter gashes: asked over 15°, refused over 45°; a cutter smaller than the worm', () => {
     expect(said(wheelOf(withIt(job({ starts: measure('4', 'count') })))).join()).toMatch(/query gash\.choice: At 18° 26′ 06″ a form cutter leaves flanks that bear poorly/); // prettier-ignore

@@ -34,11 +34,12 @@ export interface JobListing {
     readonly startedAt: string;
     readonly updatedAt: string;
     readonly summary: RunSummary;
-    /** The next move in words, and where it must end; null when there is none. */
-    readonly next: { readonly how: string; readonly lands: string } | null;
-    readonly divisions: number;
-    /** Does it go through a return stroke between spaces? */
-    readonly helical: boolean;
+    /** What is to be done now, as the mill says it: large, and the lines below; null when nothing is left. */
+    readonly now: {
+      readonly lead: string;
+      readonly figure: string;
+      readonly lines: readonly string[];
+    } | null;
   } | null;
 }
 

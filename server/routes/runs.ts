@@ -18,7 +18,11 @@ export function runRoutes(runs: RunService): Route[] {
           piece: pieceSchema.default({ kind: 'work', name: '' }),
           continues: idSchema.nullable().default(null),
           deepens: z
-            .object({ runId: idSchema, by: z.number().positive().max(20) })
+            .object({
+              runId: idSchema,
+              by: z.number().positive().max(20),
+              register: z.enum(['kept', 'found']).default('found'),
+            })
             .nullable()
             .default(null),
         })

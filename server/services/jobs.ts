@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
 import { duplicateJob, readJobFile, type Job } from '../../core/job/index.ts';
 import { plan, refusals, whatItIs, type Plan } from '../../core/plan/index.ts';
-import { readRun, sayLanding, type RunSummary } from '../../core/run/index.ts';
+import { progressOf, sayNow, standingOf, type Standing } from '../../core/prompts/index.ts';
+import { readRun, type Run, type RunSummary } from '../../core/run/index.ts';
 import type { JobListing, StoredJob } from '../../core/wire/index.ts';
 import { JobRow, KeptVersionRow, RunRow } from '../entities/index.ts';
 import { notFound, Refused } from '../problems.ts';
@@ -199,16 +200,19 @@ function listRun(row: RunRow): NonNullable<JobListing['run']> {
   const run = readRun(JSON.parse(row.document));
   const { id, startedAt, updatedAt } = row;
   const summary = JSON.parse(row.summary) as RunSummary;
-  // the cut itself comes from the run: a summary folded long ago may know less of it
-  const at = summary.next;
-  const next = at && run.cuts[(at.round - 1) * run.divisions + at.index - 1];
   return {
     id,
     startedAt,
     updatedAt,
     summary,
-    next: next ? sayLanding(run, next.landing) : null,
-    divisions: run.divisions,
-    helical: run.helix !== null,
+    now: summary.ended ? null : nowOf(run, standingOf(run, summary)),
   };
+}
+
+/** The prompt that the mill would show, in words for a list. */
+function nowOf(run: Run, standing: Standing): NonNullable<JobListing['run']>['now'] {
+  const now = sayNow(run, standing, progressOf(run, standing, false));
+  if (!now) return null;
+  const figure = now.figures.map(({ figure: large, words }) => `${large} ${words}`).join(' + ');
+  return { lead: now.lead, figure, lines: now.lines.slice(0, 2) };
 }

@@ -1,5 +1,6 @@
 import type { EntityManager } from '@mikro-orm/libsql';
-import { plan } from '../../core/plan/index.ts';
+import { standingFor } from '../../core/dividing/index.ts';
+import { plan, stationOf, type Plan } from '../../core/plan/index.ts';
 import {
   checkEvent,
   digestOf,
@@ -29,7 +30,11 @@ export interface StartRun {
   /** A run of this part to go on with, under today's plan. */
   readonly continues?: string | null;
   /** A run of this part whose gear measured thick, to be sunk by so much more, mm. */
-  readonly deepens?: { readonly runId: string; readonly by: number } | null;
+  readonly deepens?: {
+    readonly runId: string;
+    readonly by: number;
+    readonly register: 'kept' | 'found';
+  } | null;
 }
 
 /** Runs: frozen at the start, then only ever added to. */
@@ -64,7 +69,8 @@ export class RunService {
       ]);
     }
     const { equipment } = await this.shop.read();
-    const frozen = freezeRun(job, plan(job, equipment), equipment, {
+    const planned = plan(job, equipment);
+    const frozen = freezeRun(job, planned, equipment, {
       runId: given.id,
       jobRevision: revision,
       partId: given.partId,
@@ -72,7 +78,7 @@ export class RunService {
       continues: !given.continues ? null : await this.begun(em, given.continues),
       deepens: !given.deepens
         ? null
-        : { run: this.present(await this.row(em, given.deepens.runId)).run, by: given.deepens.by },
+        : { ...given.deepens, run: this.present(await this.row(em, given.deepens.runId)).run },
     });
     if (!frozen.ok) throw new Refused(422, frozen.issues);
     const at = new Date().toISOString();
@@ -87,6 +93,7 @@ export class RunService {
       updatedAt: at,
     });
     await em.flush();
+    await this.shop.headStands(standsAfter(planned, given.partId));
     return this.present(row);
   }
 
@@ -168,6 +175,15 @@ export class RunService {
       updatedAt: row.updatedAt,
     };
   }
+}
+
+/** The head of a part, and how it stands once it has been made ready; null where no head divides. */
+function standsAfter(planned: Plan, partId: string): Parameters<ShopService['headStands']>[0] {
+  const part = planned.parts.find(({ id }) => id === partId);
+  const detail = part && stationOf(part, 'dividing')?.detail;
+  if (!detail?.inForce || !detail.head) return null;
+  const { inForce, lead } = detail;
+  return { headId: detail.head.id, stands: (head) => standingFor(inForce, head, lead) };
 }
 
 const readEvent = (row: RunEventRow): RunEvent => runEventSchema.parse(JSON.parse(row.document));

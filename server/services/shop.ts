@@ -1,4 +1,10 @@
-import { shopToToday, equipmentSchema, STOCK_EQUIPMENT, type Equipment } from '../../core/shop/index.ts';
+import {
+  shopToToday,
+  equipmentSchema,
+  STOCK_EQUIPMENT,
+  type Equipment,
+  type Head,
+} from '../../core/shop/index.ts';
 import type { StoredShop } from '../../core/wire/index.ts';
 import { ShopRow } from '../entities/index.ts';
 import { Refused } from '../problems.ts';
@@ -41,5 +47,24 @@ export class ShopService {
       else em.create(ShopRow, { id: 1, document, revision: 1 });
       return { revision: revision + 1, equipment };
     });
+  }
+
+  /**
+   * A run has begun: the head stands, from now on, as it was made ready for it. The next card plans from there. A head that the shop
+   * no longer has is passed over.
+   */
+  async headStands(
+    set: {
+      readonly headId: string;
+      readonly stands: (head: Head) => Pick<Head, 'mounted' | 'standing'>;
+    } | null,
+  ): Promise<void> {
+    if (!set) return;
+    const { revision, equipment } = await this.read();
+    const heads = equipment.heads.map((head) =>
+      head.id === set.headId ? { ...head, ...set.stands(head) } : head,
+    );
+    if (JSON.stringify(heads) === JSON.stringify(equipment.heads)) return;
+    await this.save(revision, { ...equipment, heads });
   }
 }

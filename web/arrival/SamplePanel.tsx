@@ -1,5 +1,5 @@
 import { Segmented } from 'antd';
-import { takeSample } from '../../core/job/index.ts';
+import { takeSample, withHand } from '../../core/job/index.ts';
 import {
   sayAngle,
   sayContradiction,
@@ -12,7 +12,7 @@ import {
   type SampleInput,
 } from '../../core/sample/index.ts';
 import type { UnitSystem } from '../../core/units/index.ts';
-import { ChoiceField, echoAngle, echoPitch, LengthField, MeasureField } from '../fields/index.ts';
+import { ChoiceField, echoAngle, echoPitch, HandAsk, LengthField, MeasureField } from '../fields/index.ts';
 import { Notice } from '../frame/index.ts';
 import type { StationProps } from '../stations/panel.ts';
 import { useFace } from './face.ts';
@@ -112,6 +112,15 @@ export function SamplePanel(props: StationProps<'gear'>) {
         )}
       </div>
       <Findings found={found} units={units} taken={arrival.taken} onTake={take} />
+      {(sample.helix === 'seen' || (arrival.taken?.helixDeg ?? 0) > 0) && (
+        <div className="fields">
+          <HandAsk
+            value={sample.hand === 'not-looked' ? null : sample.hand}
+            onChange={(hand) => editPart((now) => withHand(now, hand))}
+            issues={at('hand')}
+          />
+        </div>
+      )}
       <MoreReadings sample={sample} set={set} at={at} units={units} />
     </>
   );

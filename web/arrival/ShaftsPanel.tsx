@@ -1,9 +1,9 @@
 import { Segmented } from 'antd';
 import { useState } from 'react';
 import type { PairForShafts, ShaftsInput } from '../../core/arrival/index.ts';
-import { takePair } from '../../core/job/index.ts';
+import { takePair, withPressureAngle } from '../../core/job/index.ts';
 import { decimalText, lengthText, plural, type UnitSystem } from '../../core/units/index.ts';
-import { echoPitch, LengthField, MeasureField } from '../fields/index.ts';
+import { echoAngle, echoPitch, LengthField, MeasureField } from '../fields/index.ts';
 import type { StationProps } from '../stations/panel.ts';
 import { useFace } from './face.ts';
 
@@ -68,6 +68,14 @@ export function ShaftsPanel({ station, part, units, job, edit, editPart, issuesA
           onChange={(ratioGive) => set({ ratioGive })}
           issues={at('ratioGive')}
           suffix={<span className="unit">%</span>}
+        />
+        <MeasureField
+          label="Pressure angle of both"
+          value={part.gear.pressureAngle}
+          onChange={(pressureAngle) => edit((now) => withPressureAngle(now, part.id, pressureAngle))}
+          issues={issuesAt(`parts.${part.id}.gear.pressureAngle`)}
+          echo={echoAngle(part.gear.pressureAngle)}
+          suffix={<span className="unit">°</span>}
         />
         <MeasureField
           label="Fewest teeth"

@@ -12,7 +12,7 @@ import './bench.css';
 
 /** A run that was begun and has not been closed. */
 const unfinished = (job: JobListing): boolean =>
-  job.run !== null && job.run.summary.closed === null && job.run.summary.done > 0;
+  job.run !== null && job.run.summary.closed === null && !job.run.summary.ended && job.run.summary.done > 0;
 
 /** Home: what was interrupted, the jobs, and a way to start another. */
 export function BenchPage() {

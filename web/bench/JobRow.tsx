@@ -5,10 +5,13 @@ import type { JobListing } from '../../core/wire/index.ts';
 import { Notice } from '../frame/index.ts';
 import { api, newId, queryClient } from '../state/index.ts';
 
+const ENDED = { 'given-up': 'ended', scrapped: 'scrapped', again: 'to be begun again' } as const;
+
 function progress({ run }: JobListing): { word: string; share: number } {
   if (!run) return { word: 'not cut yet', share: 0 };
-  const { done, total, closed, next, paused } = run.summary;
+  const { done, total, closed, ended, next, paused } = run.summary;
   const share = done / total;
+  if (ended) return { word: `${ENDED[ended.how]}, ${done} of ${total}`, share };
   if (closed) return { word: closed.fits ? 'cut, and it closes' : 'does not close: look at it', share };
   if (!next) return { word: 'closing move to make', share };
   if (done === 0) return { word: 'ready at the mill', share };

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { partnerOf, type Job } from '../../core/job/index.ts';
 import {
   beforeCutting,
@@ -44,9 +44,15 @@ function sinkOf(
 export function NextThing({ job, part, station, goTo }: NextThingProps) {
   const { edit, revision } = useDraft();
   const navigate = useNavigate();
-  const [starting, setStarting] = useState<'afresh' | 'going' | 'sink' | null>(null);
+  const [query, setQuery] = useSearchParams();
+  const again = query.get('start') === 'again';
+  const [starting, setStarting] = useState<'afresh' | 'going' | 'sink' | null>(
+    again && part.cutting ? 'afresh' : null,
+  );
   const runs = useRunsOf(job.id, revision > 0);
-  const going = runs.data?.find(({ summary, run }) => run.partId === part.id && summary.closed === null);
+  const going = runs.data?.find(
+    ({ summary, run }) => run.partId === part.id && summary.closed === null && !summary.ended,
+  );
   const sink = going || !part.cutting ? null : sinkOf(part, station, runs.data ?? []);
   const unsettled = beforeCutting(part).filter(({ state }) => state !== 'settled');
   const canSettle = station.complete && station.state !== 'settled';
@@ -160,7 +166,10 @@ export function NextThing({ job, part, station, goTo }: NextThingProps) {
           going={starting === 'going' ? (going ?? null) : null}
           sink={starting === 'sink' ? sink : null}
           before={runs.data?.filter(({ run }) => run.partId === part.id).length ?? 0}
-          onClose={() => setStarting(null)}
+          onClose={() => {
+            setStarting(null);
+            if (again) setQuery({}, { replace: true });
+          }}
         />
       )}
     </div>

@@ -1,15 +1,18 @@
-import { Button, Checkbox, Input, Modal } from 'antd';
+import { Button, Input, Modal } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { Job } from '../../core/job/index.ts';
+import { recordOf } from '../../core/inspect/index.ts';
+import { withRunBegun, type Job } from '../../core/job/index.ts';
 import { beforeCutting, settleOpen, stationOf, type Cutting, type PartPlan } from '../../core/plan/index.ts';
-import type { Piece } from '../../core/run/index.ts';
-import { lengthText } from '../../core/units/index.ts';
+import { leftToPrepare, type Piece } from '../../core/run/index.ts';
+import { lengthText, plural } from '../../core/units/index.ts';
 import type { StoredRun } from '../../core/wire/index.ts';
 import { EitherField } from '../fields/index.ts';
 import { Notice } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
+import { writeInRun } from '../runLog/index.ts';
 import { api, keys, newId, queryClient } from '../state/index.ts';
+import { StartDoubts, ticksFor } from './StartDoubts.tsx';
 
 export interface Sink {
   readonly run: StoredRun['run'];
@@ -33,7 +36,8 @@ interface StartCuttingProps {
 export function StartCutting({ job, part, cutting, going, sink, before, onClose }: StartCuttingProps) {
   const { edit, flush } = useDraft();
   const navigate = useNavigate();
-  const [agreed, setAgreed] = useState(false);
+  const [ticked, setTicked] = useState<readonly string[]>([]);
+  const [register, setRegister] = useState<'kept' | 'found'>('kept');
   const [kind, setKind] = useState<Piece['kind']>('work');
   const [name, setName] = useState(before === 0 || going ? '' : `piece ${before + 1}`);
   const [busy, setBusy] = useState(false);
@@ -41,6 +45,12 @@ export function StartCutting({ job, part, cutting, going, sink, before, onClose 
   const cautions = [...(stationOf(part, 'dividing')?.cautions ?? []), ...(stationOf(part, 'lead')?.cautions ?? []), ...(stationOf(part, 'setup')?.cautions ?? []).filter(({ code }) => code !== 'setup-hands')]; // prettier-ignore
   const cutTo = sink?.run.rounds.at(-1)?.depthMm ?? null;
   const doubtful = beforeCutting(part).filter(({ state }) => state === 'doubt');
+
+  const ticks = ticksFor(doubtful);
+  const agreed = ticks.every((key) => ticked.includes(key));
+  const dividing = stationOf(part, 'dividing')?.detail ?? null;
+  const inspected = stationOf(part, 'inspect')?.detail ?? null;
+  const prepared = sink && register === 'kept' ? [] : leftToPrepare(dividing?.preparation ?? []);
 
   const start = async () => {
     setBusy(true);
@@ -59,18 +69,28 @@ export function StartCutting({ job, part, cutting, going, sink, before, onClose 
         revision,
         piece: (going?.run ?? sink?.run)?.piece ?? { kind, name: name.trim() },
         continues: going?.run.id ?? null,
-        deepens: sink && { runId: sink.run.id, by: sink.by },
+        deepens: sink && { runId: sink.run.id, by: sink.by, register },
       });
+      await remember();
       await queryClient.invalidateQueries({ queryKey: keys.runsOf(job.id) });
+      await queryClient.invalidateQueries({ queryKey: keys.shop });
       await navigate(`/runs/${run.id}`);
     } catch (error) {
       setFailed((error as Error).message);
       setBusy(false);
     }
   };
+  /** What was measured goes with the run it was measured on; the card is free for the deeper gear, or the next one. */
+  const remember = async () => {
+    if (going) return;
+    const record = sink && inspected ? recordOf(inspected, job.units) : null;
+    if (sink && record) await writeInRun(sink.run.id, { kind: 'measured', ...record });
+    edit((now) => withRunBegun(now, part.id, sink && { by: sink.by }));
+    await flush();
+  };
   const title = going ? 'Go on under this plan' : sink ? `Once more round, ${lengthText(sink.by, job.units, 'fine')} deeper` : 'Start cutting'; // prettier-ignore
   return (
-    <Modal open title={title} onCancel={onClose} footer={null} width={560}>
+    <Modal open title={title} onCancel={onClose} footer={null} width={560} style={{ top: 24 }}>
       <ul className="start-list">
         {beforeCutting(part).map(({ id, title, answer }) => (
           <li key={id}>
@@ -95,8 +115,7 @@ export function StartCutting({ job, part, cutting, going, sink, before, onClose 
       ) : sink ? (
         <p>
           It was cut {lengthText(cutTo!, job.units, 'fine')} deep; one round goes to{' '}
-          <b>{lengthText(cutTo! + sink.by, job.units, 'fine')}</b>. Still on the head: nothing loosened, begin
-          at the same space and hole. Off it since: indicate it, and find a space first, as Inspect says.
+          <b>{lengthText(cutTo! + sink.by, job.units, 'fine')}</b>.
         </p>
       ) : (
         <div className="start-piece">
@@ -123,14 +142,35 @@ export function StartCutting({ job, part, cutting, going, sink, before, onClose 
           </div>
         </div>
       )}
-      <p className="soft">The run keeps this plan as it is now. Changing the card later does not touch it.</p>
-      {doubtful.length > 0 && (
-        <Notice tone="query" word={`In doubt: ${doubtful.map(({ title }) => title).join(', ')}.`}>
-          <Checkbox checked={agreed} onChange={(event) => setAgreed(event.target.checked)}>
-            I have looked at it; cut it as it is now.
-          </Checkbox>
-        </Notice>
+      {sink && (
+        <EitherField
+          label="Since it closed"
+          value={register}
+          options={[
+            { value: 'kept', label: 'nothing was loosened' },
+            { value: 'found', label: 'it was off, or moved' },
+          ]}
+          onChange={setRegister}
+          echo={
+            register === 'kept'
+              ? 'Pin and work stay as they stand: the deeper cut falls into the first.'
+              : 'Indicate it true. A space is found with the cutter first, then the hole that is 0.'
+          }
+        />
       )}
+      {prepared.length > 0 && (
+        <p className="soft">
+          The mill first leads you through {plural(prepared.length, 'thing')} that{' '}
+          {prepared.length === 1 ? 'changes' : 'change'} on the head; the shop then remembers that it stands
+          so.
+        </p>
+      )}
+      <p className="soft">The run keeps this plan as it is now. Changing the card later does not touch it.</p>
+      <StartDoubts
+        doubtful={doubtful}
+        ticked={ticked}
+        onTick={(key, on) => setTicked((now) => (on ? [...now, key] : now.filter((other) => other !== key)))}
+      />
       {failed && <Notice tone="wrong">{failed}</Notice>}
       <p className="caution is-inline">
         {cautions.map(({ code, when, text }) => (
@@ -147,9 +187,9 @@ export function StartCutting({ job, part, cutting, going, sink, before, onClose 
         size="large"
         block
         loading={busy}
-        disabled={doubtful.length > 0 && !agreed}
+        disabled={!agreed}
         onClick={() => void start()}
-        autoFocus={doubtful.length === 0}
+        autoFocus={ticks.length === 0}
       >
         {going
           ? 'Go on under this plan'

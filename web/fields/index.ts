@@ -6,3 +6,4 @@ export { Gears } from './Gears.tsx';
 export { Length } from './Length.tsx';
 export { MeasureField } from './MeasureField.tsx';
 export { Symbol } from './Symbol.tsx';
+export { HandAsk } from './HandAsk.tsx';

@@ -54,7 +54,10 @@ function PageOf({ page }: { readonly page: Page }) {
         ))}
       </header>
       <dl className="values">
-        <Pair name="Ended">{OUTCOMES[outcomeOf(digest)]}</Pair>
+        <Pair name="Ended">
+          {OUTCOMES[outcomeOf(digest)]}
+          {digest.ended?.reason && `: ${digest.ended.reason}`}
+        </Pair>
         <Pair name="Cuts">
           {digest.done} of {digest.total}
         </Pair>

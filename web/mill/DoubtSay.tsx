@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { roundName } from '../../core/prompts/index.ts';
 import { reconcile } from '../../core/run/index.ts';
 import type { MillProps } from './millProps.ts';
 
@@ -29,7 +30,9 @@ export function DoubtSay({ run, state, events, act }: Omit<MillProps, 'link'>) {
           −
         </button>
         <output>
-          {cut ? `space ${cut.space}${run.rounds.length > 1 ? `, round ${cut.round}` : ''}` : 'none yet'}
+          {cut
+            ? `space ${cut.space}${run.rounds.length > 1 ? `, ${roundName(run, cut.round)}` : ''}`
+            : 'none yet'}
         </output>
         <button type="button" onClick={() => step(1)} aria-label="One space on">
           +

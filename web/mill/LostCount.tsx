@@ -1,6 +1,8 @@
-import { Input, Modal, type InputRef } from 'antd';
-import { useId, useRef, useState } from 'react';
-import { reconcile, sayLanding, toldByHole, whereInRun, type Cut } from '../../core/run/index.ts';
+import { Input, Segmented } from 'antd';
+import { useId, useState } from 'react';
+import { progressOf, promptText, roundName, standsAt } from '../../core/prompts/index.ts';
+import { foldRun, reconcile, toldByHole, whereInRun, type Cut } from '../../core/run/index.ts';
+import { MillDialog } from './MillDialog.tsx';
 import type { MillProps } from './millProps.ts';
 
 interface LostCountProps extends Omit<MillProps, 'link'> {
@@ -12,109 +14,101 @@ const whole = (typed: string): number | null => (/^\s*\d{1,4}\s*$/.test(typed) ?
 const SHOWN = 6;
 
 /** The count was lost: from the hole the pin is in, which spaces it can be, and how to go on from there. */
-export function LostCount({ open, run, state, events, act, onClose }: LostCountProps) {
+export function LostCount({ open, onClose, ...props }: LostCountProps) {
+  return (
+    <MillDialog open={open} title="Where am I?" onClose={onClose}>
+      {toldByHole(props.run) ? (
+        <ByHole {...props} onClose={onClose} />
+      ) : (
+        <p tabIndex={-1}>
+          This run is not told by a hole. Read the dial or the motor’s counter, look at the marks on every tenth, and set the count
+          with Take back or by cutting on.
+        </p>
+      )}
+    </MillDialog>
+  );
+} // prettier-ignore
+
+function ByHole({ run, state, events, act, onClose }: Omit<LostCountProps, 'open'>) {
   const id = useId();
   const [hole, setHole] = useState('');
   const [about, setAbout] = useState('');
-  const many = run.rounds.length > 1;
-  const nameOf = ({ space, round }: Cut) => `${space}${many ? `, round ${round}` : ''}`;
-  const field = useRef<InputRef>(null);
+  const [round, setRound] = useState((state.next ?? run.cuts.at(-1)!).round);
+  const rounds = [...new Set(run.cuts.map((cut) => cut.round))];
+  const nameOf = ({ space, round: of }: Cut) => `${space}${rounds.length > 1 ? `, ${roundName(run, of)}` : ''}`;
+  const doneHere = run.cuts.filter((cut, i) => cut.round === round && state.doneCuts[i]).length;
   const seen = whole(hole);
-  const rough = whole(about) ?? state.done;
-  const found = seen === null ? null : whereInRun(run, seen, rough);
+  const found = seen === null ? null : whereInRun(run, seen, { round, about: whole(about) ?? doneHere });
   const tooHigh = found !== null && found.most !== null && seen !== null && seen > found.most;
-  /** Come to and not cut: the next thing is to cut it, not to crank. */
-  const [standing, setStanding] = useState<Cut | null>(null);
-  const leave = () => {
-    setStanding(null);
+  /** @param standing the pin is there already, and the space is not cut: nothing is to be cranked */
+  const take = (cutsDone: number, standing: boolean) => {
+    const there = standing ? standsAt(run, run.cuts[cutsDone] ?? null) : null;
+    const acts = [...reconcile(run, events, state, cutsDone), ...(there ? [there] : [])];
+    if (acts.length > 0) act(...acts);
     onClose();
   };
-  const take = (cutsDone: number, uncut: Cut | null = null) => {
-    act(...reconcile(run, events, state, cutsDone));
-    setHole('');
-    setAbout('');
-    if (uncut) setStanding(uncut);
-    else leave();
-  };
   return (
-    <Modal
-      open={open}
-      title="Where am I?"
-      onCancel={leave}
-      footer={null}
-      destroyOnHidden
-      afterOpenChange={(shown) => shown && field.current?.focus()}
-    >
-      {standing ? (
-        <div role="status">
-          <p className="lost-lead">Do not crank. The pin is already where space {nameOf(standing)} is cut.</p>
-          <p>Lock the spindle, cut it, draw clear. Then press.</p>
-          <button
-            type="button"
-            className="next-thing lost-done"
-            autoFocus
-            onClick={() => {
-              act({ kind: 'done', round: standing.round, index: standing.index });
-              leave();
-            }}
-          >
-            <span>Space {nameOf(standing)} is cut now</span>
-          </button>
+    <>
+      <p>
+        Spindle stopped, hands clear. Do not turn the crank. Which hole is the pin in now? The hole of the first cut is 0; count on the way you crank.
+      </p>
+      {rounds.length > 1 && (
+        <div className="lost-round">
+          <span id={`${id}-round`}>How deep are the last spaces? They are of the</span>
+          <Segmented aria-labelledby={`${id}-round`} value={round} options={rounds.map((value) => ({ value, label: roundName(run, value) }))} onChange={setRound} />
         </div>
-      ) : toldByHole(run) ? (
-        <>
-          <p>
-            Spindle stopped, hands clear. Do not turn the crank. Which hole is the pin in now? The hole of the first cut is 0; count on the way you crank.
-          </p>
-          <div className="lost-fields">
-            <div>
-              <label htmlFor={`${id}-hole`}>Pin is in hole</label>
-              <Input id={`${id}-hole`} size="large" inputMode="numeric" autoComplete="off" ref={field} value={hole} onChange={(event) => setHole(event.target.value)} status={hole !== '' && (seen === null || tooHigh) ? 'error' : ''} />
-            </div>
-            <div>
-              <label htmlFor={`${id}-about`}>Spaces cut, by eye</label>
-              <Input id={`${id}-about`} size="large" inputMode="numeric" autoComplete="off" placeholder={String(state.done)} value={about} onChange={(event) => setAbout(event.target.value)} />
-            </div>
-          </div>
-          <div aria-live="polite">
-            {hole !== '' && seen === null && <p className="field-issue is-wrong">✕ A hole is a whole number, 0 or more.</p>}
-            {tooHigh && <p className="field-issue is-wrong">✕ The circle in use ends at hole {found.most}.</p>}
-            {found && !tooHigh && found.places.length === 0 && (
-              <p className="field-issue is-query">
-                ? No cut of this run ends in hole {seen}. The pin slipped, the wrong circle was counted, or hole 0 is another one.
-                {found.every > 1 && ` The pin only ever stands in holes ${found.every} apart, from 0.`} Look at the last space and the marks on every tenth before anything is cut.
-              </p>
-            )}
-            {found && found.places.length > 0 && (
-              <ul className="lost-list">
-                {found.places.slice(0, SHOWN).map(({ cut, cutsDone }) => {
-                  const next = run.cuts[cutsDone];
-                  return (
-                    <li key={cutsDone}>
-                      <span>
-                        The work stands at <b>space {cut.space}</b>
-                        {many ? `, round ${cut.round}` : ''}. Is it cut?
-                        {next && <small>After it: {sayLanding(run, next.landing).how}.</small>}
-                      </span>
-                      <span className="lost-buttons">
-                        <button type="button" className="use-button" aria-label={`Space ${nameOf(cut)} is cut`} onClick={() => take(cutsDone)}>
-                          It is cut
-                        </button>
-                        <button type="button" className="use-button" aria-label={`Space ${nameOf(cut)} is not cut yet`} onClick={() => take(cutsDone - 1, cut)}>
-                          Not yet
-                        </button>
-                      </span>
-                    </li>
-                  );
-                })}
-              </ul>
-            )}
-            {found && found.places.length > SHOWN && <p className="soft">and {found.places.length - SHOWN} more: say how many are cut by eye.</p>}
-          </div>
-        </>
-      ) : (
-        <p>This run is not told by a hole. Read the dial or the motor’s counter, look at the marks on every tenth, and set the count with Take back or by cutting on.</p>
       )}
-    </Modal>
+      <div className="lost-fields">
+        <div>
+          <label htmlFor={`${id}-hole`}>Pin is in hole</label>
+          <Input id={`${id}-hole`} size="large" inputMode="numeric" autoComplete="off" value={hole} onChange={(event) => setHole(event.target.value)} status={hole !== '' && (seen === null || tooHigh) ? 'error' : ''} />
+        </div>
+        <div>
+          <label htmlFor={`${id}-about`}>Spaces cut, by eye</label>
+          <Input id={`${id}-about`} size="large" inputMode="numeric" autoComplete="off" placeholder={String(doneHere)} value={about} onChange={(event) => setAbout(event.target.value)} />
+        </div>
+      </div>
+      <div aria-live="polite">
+        {hole !== '' && seen === null && <p className="field-issue is-wrong">✕ A hole is a whole number, 0 or more.</p>}
+        {tooHigh && <p className="field-issue is-wrong">✕ The circle in use ends at hole {found.most}.</p>}
+        {found && !tooHigh && found.places.length === 0 && (
+          <p className="field-issue is-query">
+            ? No cut of this {rounds.length > 1 ? 'round' : 'run'} ends in hole {seen}. The pin slipped, the wrong circle was counted, or hole 0 is another one.
+            {found.every > 1 && ` The pin only ever stands in holes ${found.every} apart, from 0.`} Look at the last space and the marks on every tenth before anything is cut.
+          </p>
+        )}
+        {found && found.places.length > 0 && (
+          <ul className="lost-list">
+            {found.places.slice(0, SHOWN).map(({ cut, cutsDone }) => (
+              <li key={cutsDone}>
+                <span>
+                  The work stands at <b>space {cut.space}</b>
+                  {rounds.length > 1 ? `, ${roundName(run, cut.round)}` : ''}. Is it cut?
+                  <AfterIt run={run} cutsDone={cutsDone} />
+                </span>
+                <span className="lost-buttons">
+                  <button type="button" className="use-button" aria-label={`Space ${nameOf(cut)} is cut`} onClick={() => take(cutsDone, false)}>
+                    It is cut
+                  </button>
+                  <button type="button" className="use-button" aria-label={`Space ${nameOf(cut)} is not cut yet`} onClick={() => take(cutsDone - 1, true)}>
+                    Not yet
+                  </button>
+                </span>
+              </li>
+            ))}
+          </ul>
+        )}
+        {found && found.places.length > SHOWN && <p className="soft">and {found.places.length - SHOWN} more: say how many are cut by eye.</p>}
+      </div>
+    </>
   );
 } // prettier-ignore
+
+/** The move that would come after a cut. */
+function AfterIt({ run, cutsDone }: { readonly run: LostCountProps['run']; readonly cutsDone: number }) {
+  const next = run.cuts[cutsDone] ?? null;
+  const turn = progressOf(run, { ...foldRun(run, []), next }, false).prompts.find(
+    (prompt) => prompt.do === 'turn',
+  );
+  return turn ? <small>After it: {promptText(run, turn)}</small> : null;
+}

@@ -1,70 +1,63 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import {
-  asksLanding,
-  cycleOf,
-  CYCLE_WORDS,
-  INDEXED,
-  paceOf,
-  RUN_BACK,
-  turnsOf,
-} from '../../core/run/index.ts';
+import { cutBefore, heed, progressOf, sayNow } from '../../core/prompts/index.ts';
+import { paceOf, turnsOf, type Ended } from '../../core/run/index.ts';
 import { useKeys } from '../frame/index.ts';
-import { LandingView, SpacesView, StrokeView } from '../scribe/index.ts';
 import { usePreferences } from '../state/index.ts';
-import { ChordSay, ScratchedSay, ScratchSay } from './AskSay.tsx';
-import { CycleSteps, LandingAsk } from './CycleSteps.tsx';
-import { MillOptions } from './MillOptions.tsx';
-import { ClosingSay, depthSay, FirstSay, MoveSay } from './MoveSay.tsx';
-import { SafeLine } from './SafeLine.tsx';
-import { Trouble } from './Trouble.tsx';
-import { useWakeLock } from './useWakeLock.ts';
-import { StrokeSay } from './StrokeSay.tsx';
+import { ChordSay } from './ChordSay.tsx';
+import { ClosedSay, EndedSay, MarksOff } from './ClosedSay.tsx';
 import { DoubtSay } from './DoubtSay.tsx';
+import { EndRun } from './EndRun.tsx';
 import { LostCount } from './LostCount.tsx';
 import { MillBar } from './MillBar.tsx';
+import { MillDrawing } from './MillDrawing.tsx';
 import { MillHead } from './MillHead.tsx';
+import { MillOptions } from './MillOptions.tsx';
 import { NotePad } from './NotePad.tsx';
+import { NowSay, PromptStrip } from './NowSay.tsx';
 import { Paused } from './Paused.tsx';
 import { ProgressStrip } from './ProgressStrip.tsx';
+import { SafeLine } from './SafeLine.tsx';
+import { TellHole } from './TellHole.tsx';
+import { Trouble } from './Trouble.tsx';
+import { useWakeLock } from './useWakeLock.ts';
 import type { MillProps } from './millProps.ts';
 
-/** The next move in figures a person reads at two metres, and the one big thing to press when it is done. */
+type Dialog = 'note' | 'lost' | 'wrong' | 'options' | 'end';
+
+/** The next thing to do in figures a person reads at two metres, and the one big thing to press when it is done. */
 export function Mill({ run, state, events, act, link }: MillProps) {
   const navigate = useNavigate();
-  const [noting, setNoting] = useState(false);
-  const [lost, setLost] = useState(false);
-  const [wrong, setWrong] = useState(false);
-  const [options, setOptions] = useState(false);
+  const [dialog, setDialog] = useState<Dialog | null>(null);
   const { eachStep, largeType } = usePreferences();
   const wake = useWakeLock();
-  const { next, last, closed, paused, takeBack, turnsMade, strokeMade, stepsMade, tried } = state;
+  const { next, closed, ended, paused, takeBack, turnsMade, tried } = state;
   /** Where someone opened the check half-way; who has every step asked is stopped for it. */
   const [checking, setChecking] = useState<number | null>(null);
-  const offered = state.asks === 'chord' && !eachStep && checking !== state.done;
-  const asks = offered ? null : state.asks;
+  const last = cutBefore(run, next);
+  const progress = progressOf(run, state, eachStep);
+  const now = sayNow(run, { next }, progress);
+  const main = now?.main ?? null;
+  const chordDue = progress.prompts.some((prompt) => prompt.do === 'chord') && !state.answered;
+  const measures = chordDue && (main?.do === 'chord' || checking === state.done);
+  const asks = progress.now.at(-1) ?? null;
+  const marksOff = asks?.do === 'marks' && tried?.fits === false;
   const inDoubt = state.doubts.some(({ kind }) => kind !== 'events-missing');
-  const mayCount = !paused && !inDoubt && !noting && !lost && !wrong && !options;
-  /** Is the move to the next space the thing to do now? */
-  const indexing = !run.helix || strokeMade === RUN_BACK;
-  const steps = eachStep && next && last && !asks ? cycleOf(run) : [];
-  /** A learner is asked where the pin stands, after the move and before the lock. */
-  const landing = steps[stepsMade - 1] === 'move' && next !== null && asksLanding(next) && !state.landingTold;
-  const scratched = tried?.fits === true && next?.round === 2 && last?.round === 1;
+  const mayCount = !paused && !inDoubt && dialog === null;
+  const turns = main?.do === 'turn' ? turnsOf(main.landing) : 0;
   const pace = paceOf(run, events, state);
   const card = `/jobs/${run.jobId}/${run.partId}/cut`;
+  const asked = run.helix && !eachStep ? progress.prompts.filter(({ stop }) => stop) : progress.prompts;
+  const strip = last !== null && next !== null && (eachStep || run.helix !== null) && asked.length > 1;
 
   const done = () => {
-    if (!mayCount || !next || asks || landing) return;
-    const place = { round: next.round, index: next.index };
-    // a helical gear is led through its return stroke before the next space is cut
-    if (strokeMade < INDEXED) act({ kind: 'stroke', ...place, stage: strokeMade + 1 });
-    else if (stepsMade < steps.length) act({ kind: 'step', ...place, step: stepsMade + 1 });
-    else act({ kind: 'done', ...place });
+    if (!mayCount || !asks || ended || measures) return;
+    const said = heed(run, state, asks);
+    if (said) act(said);
   };
   const back = () => mayCount && takeBack.length > 0 && act({ kind: 'take-back', ids: takeBack });
   const turnMade = () => {
-    if (mayCount && next && last && !asks && indexing && turnsMade < turnsOf(next.landing))
+    if (mayCount && next && turnsMade < turns)
       act({ kind: 'turn', round: next.round, index: next.index, turn: turnsMade + 1 });
   };
   const resume = (reason: string) =>
@@ -74,19 +67,26 @@ export function Mill({ run, state, events, act, link }: MillProps) {
       ...(reason.trim() ? { reason: reason.trim().slice(0, 200) } : {}),
     });
   const pause = () => {
-    if (closed) return;
+    if (closed || ended) return;
     if (paused) resume('');
     else act({ kind: 'pause' });
   };
+  const end = (how: Ended['how'], reason: string) => {
+    act({ kind: 'ended', how, reason: reason.trim() });
+    setDialog(null);
+    if (how === 'again') void navigate(`${card}?start=again`);
+  };
+  const open = (which: Dialog) => () => setDialog(which);
   useKeys({
     ' ': done,
     Enter: done,
     Backspace: back,
     t: turnMade,
-    n: () => setNoting(true),
-    w: () => setLost(true),
-    x: () => setWrong(true),
-    o: () => setOptions(true),
+    n: open('note'),
+    w: open('lost'),
+    x: open('wrong'),
+    o: open('options'),
+    e: () => !closed && !ended && setDialog('end'),
     p: pause,
     c: () => void navigate(card),
   });
@@ -101,100 +101,107 @@ export function Mill({ run, state, events, act, link }: MillProps) {
         state={state}
         link={link}
         onCard={() => void navigate(card)}
-        onLost={() => setLost(true)}
-        onWrong={() => setWrong(true)}
-        onOptions={() => setOptions(true)}
+        onLost={open('lost')}
+        onWrong={open('wrong')}
+        onOptions={open('options')}
         pace={pace}
       />
       <div className="mill-middle">
         <section className="mill-say" aria-live="polite">
-          {inDoubt ? (
+          {ended ? (
+            <EndedSay state={state} />
+          ) : inDoubt ? (
             <DoubtSay run={run} state={state} events={events} act={act} />
-          ) : asks === 'scratch' && next ? (
-            <ScratchSay run={run} state={state} next={next} onWrong={() => setWrong(true)} />
-          ) : asks === 'chord' && last ? (
+          ) : closed ? (
+            <ClosedSay run={run} fits={closed.fits} />
+          ) : marksOff ? (
+            <MarksOff onWrong={open('wrong')} />
+          ) : measures && last ? (
             <ChordSay run={run} last={last} act={act} />
-          ) : scratched && next ? (
-            <ScratchedSay next={next} depth={depthSay(run, next)} />
-          ) : !last && next ? (
-            <FirstSay run={run} cut={next} />
-          ) : next && last && !indexing ? (
-            <StrokeSay run={run} stage={strokeMade} next={next} last={last} />
-          ) : next && last ? (
-            <>
-              {steps.length > 0 && <CycleSteps steps={steps} made={stepsMade} />}
-              {landing ? (
-                <LandingAsk next={next} act={act} />
-              ) : (
-                <MoveSay run={run} state={state} next={next} last={last} onTurn={turnMade} />
-              )}
-              {offered && (
-                <button
-                  type="button"
-                  className="mill-tick mill-offer"
-                  onClick={() => setChecking(state.done)}
-                >
-                  Half-way: check across while there is metal
-                </button>
-              )}
-            </>
           ) : (
-            <ClosingSay run={run} state={state} />
+            now && (
+              <>
+                {strip && <PromptStrip run={run} progress={progress} asked={asked} />}
+                {now.main.do === 'tell-hole' ? (
+                  <TellHole prompt={now.main} state={state} act={act} />
+                ) : (
+                  <NowSay
+                    now={now}
+                    turns={turns}
+                    made={turnsMade}
+                    newRound={next !== null && last !== null && next.round !== last.round}
+                    onTurn={turnMade}
+                  />
+                )}
+                {chordDue && !eachStep && (
+                  <button
+                    type="button"
+                    className="mill-tick mill-offer"
+                    onClick={() => setChecking(state.done)}
+                  >
+                    Half-way: check across while there is metal
+                  </button>
+                )}
+              </>
+            )
           )}
         </section>
         <div className="mill-plate">
-          {next && last && !indexing && !inDoubt ? (
-            <StrokeView stage={strokeMade} hand={run.helix?.hand ?? 'right'} />
-          ) : (
-            // the drawing would tell the hole that is asked for
-            !landing && <MillDrawing run={run} state={state} />
-          )}
+          <MillDrawing run={run} state={state} progress={progress} now={inDoubt || ended ? null : now} />
         </div>
       </div>
       <div className="mill-lines">
-        {!state.closed && <SafeLine run={run} />}
+        {!closed && !ended && <SafeLine run={run} />}
         <ProgressStrip run={run} state={state} />
       </div>
       <MillBar
         run={run}
         state={state}
         mayCount={mayCount}
-        asks={asks}
-        step={
-          landing
-            ? 'Say the hole first'
-            : stepsMade < steps.length
-              ? `${CYCLE_WORDS[steps[stepsMade]!].say.replace(/,.*/, '')}: done`
-              : null
-        }
-        held={landing}
+        asks={measures ? 'chord' : (asks?.do ?? null)}
+        label={now?.done ?? ''}
+        small={asks?.do !== 'cut'}
         on={{
           done,
           back,
           pause,
-          note: () => setNoting(true),
+          note: open('note'),
           tried: (fits) => mayCount && act({ kind: 'tried', fits }),
           closing: (fits) => mayCount && act({ kind: 'closed', fits }),
           measure: () => void navigate(`/jobs/${run.jobId}/${run.partId}/inspect`),
           bench: () => void navigate('/'),
+          again: () => void navigate(`${card}?start=again`),
         }}
       />
-      {paused && <Paused run={run} state={state} onResume={resume} />}
+      {paused && <Paused run={run} state={state} now={now} onResume={resume} />}
       <LostCount
-        open={lost}
+        open={dialog === 'lost'}
         run={run}
         state={state}
         events={events}
         act={act}
-        onClose={() => setLost(false)}
+        onClose={() => setDialog(null)}
       />
-      <Trouble open={wrong} run={run} state={state} onClose={() => setWrong(false)} />
-      <MillOptions open={options} wake={wake} keeps={link.keeps} onClose={() => setOptions(false)} />
+      <Trouble
+        open={dialog === 'wrong'}
+        run={run}
+        state={state}
+        onClose={() => setDialog(null)}
+        onEnd={closed || ended ? null : open('end')}
+      />
+      <EndRun open={dialog === 'end'} run={run} onClose={() => setDialog(null)} onEnd={end} />
+      <MillOptions
+        open={dialog === 'options'}
+        wake={wake}
+        keeps={link.keeps}
+        onEnd={closed || ended ? null : open('end')}
+        onClose={() => setDialog(null)}
+      />
       <NotePad
-        open={noting}
+        open={dialog === 'note'}
         notes={state.notes}
         run={run}
-        onClose={() => setNoting(false)}
+        onClose={() => setDialog(null)}
         onNote={(text, reset) =>
           act({
             kind: 'note',
@@ -213,33 +220,4 @@ export function Mill({ run, state, events, act, link }: MillProps) {
 function leaveButton(): void {
   const here = document.activeElement;
   if (here instanceof HTMLElement && !here.matches('input, textarea, select')) here.blur();
-}
-
-/** What the move is made and read on; for a motor, where the work stands. */
-function MillDrawing({ run, state }: Pick<MillProps, 'run' | 'state'>) {
-  const { next, last } = state;
-  const to = next?.landing ?? run.closing ?? last!.landing;
-  if (to.on === 'steps') {
-    const space = next?.space ?? 1;
-    return (
-      <SpacesView
-        spaces={run.divisions}
-        step={360 / run.divisions}
-        along="turn"
-        at={space}
-        label={`Space ${space} of ${run.divisions} is next`}
-      />
-    );
-  }
-  // a round that begins afresh has nothing behind it
-  const afresh = next !== null && last !== null && next.round !== last.round && !run.full;
-  return (
-    <LandingView
-      choice={run.move}
-      head={run.head}
-      landing={to}
-      from={afresh ? null : (last?.landing ?? null)}
-      large
-    />
-  );
 }

@@ -1,13 +1,14 @@
-import { hasTeeth, type RunState } from '../../core/run/index.ts';
+import type { Prompt } from '../../core/prompts/index.ts';
+import { hasTeeth } from '../../core/run/index.ts';
 import type { MillProps } from './millProps.ts';
 
 interface MillBarProps extends Pick<MillProps, 'run' | 'state'> {
   readonly mayCount: boolean;
-  /** The step before the cut that is to be checked off; null where it is the cut itself. */
-  readonly step: string | null;
-  /** Is something to be answered first? */
-  readonly held: boolean;
-  readonly asks: RunState['asks'];
+  /** What the press answers or counts; null when nothing is left. */
+  readonly asks: Prompt['do'] | null;
+  /** What is pressed when it is done. */
+  readonly label: string;
+  readonly small: boolean;
   readonly on: {
     readonly done: () => void;
     readonly back: () => void;
@@ -17,15 +18,14 @@ interface MillBarProps extends Pick<MillProps, 'run' | 'state'> {
     readonly closing: (fits: boolean) => void;
     readonly measure: () => void;
     readonly bench: () => void;
+    readonly again: () => void;
   };
 }
 
-/** Said of each stage of the return stroke when it is done. */
-const STAGE_DONE = ['It is clear', 'It is run back', 'It is indexed'] as const;
-
 /** Large things to press: take back, done, note, pause. */
-export function MillBar({ run, state, mayCount, step, held, asks, on }: MillBarProps) {
-  const { next, closed, paused, takeBack } = state;
+export function MillBar(props: MillBarProps) {
+  const { state, mayCount, on } = props;
+  const { closed, ended, paused, takeBack } = state;
   return (
     <footer className="mill-bar">
       <button
@@ -36,95 +36,89 @@ export function MillBar({ run, state, mayCount, step, held, asks, on }: MillBarP
       >
         Take back<small>Backspace</small>
       </button>
-      {asks === 'scratch' ? (
-        <div className="mill-closing">
-          <button
-            type="button"
-            className="mill-button mill-done"
-            onClick={() => on.tried(true)}
-            disabled={!mayCount || state.tried !== null}
-          >
-            It falls on the mark
-          </button>
-          <button
-            type="button"
-            className="mill-button mill-wrong"
-            onClick={() => on.tried(false)}
-            disabled={!mayCount || state.tried !== null}
-          >
-            It does not
-          </button>
-        </div>
-      ) : asks === 'chord' ? (
-        <button type="button" className="mill-button mill-done" disabled>
-          Half-way: measure first
-        </button>
-      ) : next ? (
-        <button
-          type="button"
-          className={`mill-button mill-done${step ? ' is-step' : ''}`}
-          onClick={on.done}
-          disabled={!mayCount || held}
-        >
-          {state.strokeMade < STAGE_DONE.length
-            ? STAGE_DONE[state.strokeMade]
-            : (step ??
-              (run.rounds[next.round - 1]?.name === 'scratch'
-                ? `Space ${next.space} scratched`
-                : `Space ${next.space} cut`))}
-          <small>tap anywhere here, or Space</small>
-        </button>
-      ) : closed ? (
-        closed.fits && hasTeeth(run) ? (
-          <div className="mill-closing">
-            <button type="button" className="mill-button mill-done" onClick={on.measure}>
-              Measure it
-            </button>
-            <button type="button" className="mill-button" onClick={on.bench}>
-              Back to the bench
-            </button>
-          </div>
-        ) : (
-          <button type="button" className="mill-button mill-done" onClick={on.bench}>
-            Back to the bench
-          </button>
-        )
-      ) : run.full ? (
-        <div className="mill-closing">
-          <button
-            type="button"
-            className="mill-button mill-done"
-            onClick={() => on.closing(true)}
-            disabled={!mayCount}
-          >
-            It drops in
-          </button>
-          <button
-            type="button"
-            className="mill-button mill-wrong"
-            onClick={() => on.closing(false)}
-            disabled={!mayCount}
-          >
-            It does not
-          </button>
-        </div>
-      ) : (
-        <button
-          type="button"
-          className="mill-button mill-done"
-          onClick={() => on.closing(true)}
-          disabled={!mayCount}
-        >
-          Finished
-        </button>
-      )}
+      <Middle {...props} />
       <button type="button" className="mill-button" onClick={on.note}>
         Note<small>N</small>
       </button>
-      <button type="button" className="mill-button" onClick={on.pause} disabled={closed !== null}>
+      <button
+        type="button"
+        className="mill-button"
+        onClick={on.pause}
+        disabled={closed !== null || ended !== null}
+      >
         {paused ? 'Resume' : 'Pause'}
         <small>P</small>
       </button>
     </footer>
   );
 }
+
+interface PairProps {
+  readonly yes: string;
+  readonly no: string;
+  readonly disabled: boolean;
+  readonly onSay: (fits: boolean) => void;
+}
+
+/** A question with two answers. */
+function Pair({ yes, no, disabled, onSay }: PairProps) {
+  return (
+    <div className="mill-closing">
+      <button type="button" className="mill-button mill-done" onClick={() => onSay(true)} disabled={disabled}>
+        {yes}
+      </button>
+      <button
+        type="button"
+        className="mill-button mill-wrong"
+        onClick={() => onSay(false)}
+        disabled={disabled}
+      >
+        {no}
+      </button>
+    </div>
+  );
+}
+
+/** The one big thing to press. */
+function Middle({ run, state, mayCount, asks, label, small, on }: MillBarProps) {
+  const { closed, ended } = state;
+  const bench = (
+    <button type="button" className="mill-button" onClick={on.bench}>
+      Back to the bench
+    </button>
+  );
+  if (ended || closed?.fits === false)
+    return (
+      <div className="mill-closing">
+        <button type="button" className="mill-button mill-done" onClick={on.again}>
+          Start another run
+        </button>
+        {bench}
+      </div>
+    );
+  if (closed && hasTeeth(run))
+    return (
+      <div className="mill-closing">
+        <button type="button" className="mill-button mill-done" onClick={on.measure}>
+          Measure it
+        </button>
+        {bench}
+      </div>
+    );
+  if (closed)
+    return (
+      <button type="button" className="mill-button mill-done" onClick={on.bench}>
+        Back to the bench
+      </button>
+    );
+  if (asks === 'marks')
+    return <Pair yes="It falls on the mark" no="It does not" disabled={!mayCount || state.tried !== null} onSay={on.tried} />;
+  if (asks === 'judge') return <Pair yes="It drops in" no="It does not" disabled={!mayCount} onSay={on.closing} />;
+  const held = asks === 'chord' ? 'Half-way: measure first' : asks === 'tell-hole' ? 'Say the hole first' : null;
+  return (
+    <button type="button" className={`mill-button mill-done${small ? ' is-step' : ''}`} onClick={on.done} disabled={!mayCount || held !== null}>
+      {held ?? label}
+      <small>tap anywhere here, or Space</small>
+    </button>
+  );
+} // prettier-ignore

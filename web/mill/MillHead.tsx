@@ -1,16 +1,9 @@
 import { useEffect, useState } from 'react';
+import { roundName } from '../../core/prompts/index.ts';
 import type { Pace } from '../../core/run/index.ts';
 import { timeText } from '../../core/setup/index.ts';
 import { lengthText } from '../../core/units/index.ts';
 import type { MillProps } from './millProps.ts';
-
-const ROUND_NAMES = {
-  scratch: 'scratch round',
-  one: 'one pass',
-  rough: 'rough pass',
-  finish: 'finish pass',
-  deeper: 'once more, deeper',
-} as const;
 
 function useClock(): string {
   const [now, setNow] = useState(() => new Date());
@@ -54,8 +47,8 @@ export function MillHead({
       )}
       <span>{run.gear}</span>
       <span>
-        {ROUND_NAMES[round.name]}
-        {round.depthMm !== null && `, ${lengthText(round.depthMm, run.units)} deep`}
+        {roundName(run, cut.round)}
+        {round.depthMm !== null && `, ${lengthText(round.depthMm, run.units, 'fine')} deep`}
       </span>
       <span className="mill-head-right">
         <span>

@@ -1,5 +1,6 @@
-import { Modal, Switch } from 'antd';
+import { Switch } from 'antd';
 import { usePreferences } from '../state/index.ts';
+import { MillDialog } from './MillDialog.tsx';
 import type { WakeLockState } from './useWakeLock.ts';
 
 interface MillOptionsProps {
@@ -7,6 +8,8 @@ interface MillOptionsProps {
   readonly wake: WakeLockState;
   readonly keeps: boolean;
   readonly onClose: () => void;
+  /** Null once the run is at its end. */
+  readonly onEnd: (() => void) | null;
 }
 
 const WAKE: Readonly<Record<WakeLockState, string>> = {
@@ -16,15 +19,14 @@ const WAKE: Readonly<Record<WakeLockState, string>> = {
 };
 
 /** How this screen counts, and what its browser gives. */
-export function MillOptions({ open, wake, keeps, onClose }: MillOptionsProps) {
+export function MillOptions({ open, wake, keeps, onClose, onEnd }: MillOptionsProps) {
   const { eachStep, largeType, swapEachStep, swapLargeType } = usePreferences();
   return (
-    <Modal open={open} title="This screen" onCancel={onClose} footer={null}>
+    <MillDialog open={open} title="This screen" onClose={onClose}>
       <label className="mill-option">
         <Switch checked={eachStep} onChange={swapEachStep} />
         <span>
-          Ask each step: clear, unlock, move, arms, lock, cut; and now and then the landing hole. For
-          learners.
+          Ask each step by itself, one after another; and now and then the landing hole. For learners.
         </span>
       </label>
       <label className="mill-option">
@@ -37,6 +39,11 @@ export function MillOptions({ open, wake, keeps, onClose }: MillOptionsProps) {
           ? '✓ Counts rest in this browser until the server has them; a reload, a closed lid or a lost connection loses none.'
           : '? This browser keeps nothing: a count shows once the server has it.'}
       </p>
-    </Modal>
+      {onEnd && (
+        <button type="button" className="use-button is-wide" onClick={onEnd}>
+          End, scrap or start this run again… <small>E</small>
+        </button>
+      )}
+    </MillDialog>
   );
 }

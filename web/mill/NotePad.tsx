@@ -1,6 +1,7 @@
-import { Button, Checkbox, Input, Modal } from 'antd';
+import { Button, Checkbox, Input } from 'antd';
 import { useState } from 'react';
 import { placeOf, type Run, type RunState } from '../../core/run/index.ts';
+import { MillDialog } from './MillDialog.tsx';
 
 interface NotePadProps {
   readonly open: boolean;
@@ -24,12 +25,11 @@ export function NotePad({ open, notes, run, onClose, onNote }: NotePadProps) {
     onClose();
   };
   return (
-    <Modal open={open} title="Note" onCancel={onClose} footer={null} destroyOnHidden>
+    <MillDialog open={open} title="Note" onClose={onClose}>
       <Input.TextArea
         aria-label="Note"
         value={text}
         onChange={(event) => setText(event.target.value)}
-        autoFocus
         rows={3}
         maxLength={2000}
         placeholder="What was seen or done at this space"
@@ -66,6 +66,6 @@ export function NotePad({ open, notes, run, onClose, onNote }: NotePadProps) {
           ))}
         </ul>
       )}
-    </Modal>
+    </MillDialog>
   );
 }

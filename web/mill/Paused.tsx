@@ -1,14 +1,17 @@
 import { useState } from 'react';
-import { sayLanding, type Run, type RunState } from '../../core/run/index.ts';
+import { promptText, type NowSay } from '../../core/prompts/index.ts';
+import type { Run, RunState } from '../../core/run/index.ts';
 
 /** Over the whole screen while paused: what will be next, and nothing that counts. */
 export function Paused({
   run,
   state,
+  now,
   onResume,
 }: {
   readonly run: Run;
   readonly state: RunState;
+  readonly now: NowSay | null;
   readonly onResume: (reason: string) => void;
 }) {
   const { next, last, turnsMade } = state;
@@ -18,7 +21,7 @@ export function Paused({
       <p className="mill-lead">Paused{last ? ` after space ${last.space}` : ''}</p>
       {next && (
         <p className="mill-paused-next">
-          Next: {last ? sayLanding(run, next.landing).how : 'the first cut'} to space {next.space}
+          Next: {nextThing(run, now)}
           {turnsMade > 0 && `, of which ${turnsMade === 1 ? '1 turn is' : `${turnsMade} turns are`} made`}
         </p>
       )}
@@ -37,4 +40,14 @@ export function Paused({
       </button>
     </div>
   );
+}
+
+/** The very thing to do when the hands come back. */
+function nextThing(run: Run, now: NowSay | null): string {
+  if (!now) return 'the first cut';
+  const { main, figures, lines } = now;
+  if (main.do === 'turn') return promptText(run, main);
+  return figures.length > 0
+    ? figures.map(({ figure, words }) => `${figure} ${words}`).join(', ')
+    : (lines[0] ?? '');
 }

@@ -1,15 +1,17 @@
-import { Input, Modal, Slider } from 'antd';
+import { Input, Slider } from 'antd';
 import { useId, useState } from 'react';
 import { causesOf, findSymptoms, SYMPTOMS, troubleFacts, type SymptomId } from '../../core/trouble/index.ts';
+import { MillDialog } from './MillDialog.tsx';
 import type { MillProps } from './millProps.ts';
 
 interface TroubleProps extends Pick<MillProps, 'run' | 'state'> {
   readonly open: boolean;
   readonly onClose: () => void;
+  readonly onEnd: (() => void) | null;
 }
 
 /** Something looks wrong: what is seen, what may be behind it, and the test that tells, in this run’s figures. */
-export function Trouble({ open, run, state, onClose }: TroubleProps) {
+export function Trouble({ open, run, state, onClose, onEnd }: TroubleProps) {
   const id = useId();
   const [described, setDescribed] = useState('');
   const [chosen, setChosen] = useState<SymptomId | null>(null);
@@ -19,7 +21,7 @@ export function Trouble({ open, run, state, onClose }: TroubleProps) {
     ? causesOf(symptom.id, { facts: troubleFacts(run, state), part: part / 100, units: run.units })
     : [];
   return (
-    <Modal open={open} title="Something looks wrong" onCancel={onClose} footer={null} width={720} destroyOnHidden afterClose={() => setChosen(null)}>
+    <MillDialog open={open} title="Something looks wrong" onClose={onClose} width={720} afterClose={() => setChosen(null)}>
       {symptom ? (
         <>
           <button type="button" className="plain-link" onClick={() => setChosen(null)}>
@@ -60,6 +62,11 @@ export function Trouble({ open, run, state, onClose }: TroubleProps) {
           </div>
         </>
       )}
-    </Modal>
+      {onEnd && (
+        <button type="button" className="plain-link" onClick={onEnd}>
+          It cannot be saved: end, scrap or start again…
+        </button>
+      )}
+    </MillDialog>
   );
 } // prettier-ignore

@@ -10,9 +10,9 @@ const DOUBLE_TAP_MS: Readonly<Partial<Record<RunAct['kind'], number>>> = {
   done: 700,
   'take-back': 700,
   closed: 700,
-  stroke: 500,
+  heeded: 300,
+  ended: 700,
   turn: 300,
-  step: 300,
   tried: 700,
   checked: 700,
 };

@@ -9,16 +9,18 @@ interface CentreViewProps {
   readonly depth: number;
   readonly cutterDiameter: number;
   readonly upright: boolean;
+  /** Of an upright spindle: the side of the work its cutter stands on. */
+  readonly place: 'above' | 'behind' | 'front';
   readonly units: UnitSystem;
 }
 
 const WIDTH = 420;
 
 /**
- * The work seen along its axis, with the cutter where the touch leaves it and, full, in the middle; the move between the two. Lies on
- * its side for an upright spindle.
+ * The work seen along its axis, with the cutter where the touch leaves it and, full, in the middle; the move between the two. Beside an
+ * upright spindle, from the right end of the table: the cutter lies flat, first over the work and then at its side, behind or in front.
  */
-export function CentreView({ chosen, outside, width, depth, cutterDiameter, upright, units }: CentreViewProps) {
+export function CentreView({ chosen, outside, width, depth, cutterDiameter, upright, place, units }: CentreViewProps) {
   const { by, move } = chosen;
   const r = outside / 2;
   // how far the middle of the cutter stands off the axis before the move
@@ -33,7 +35,7 @@ export function CentreView({ chosen, outside, width, depth, cutterDiameter, upri
   const moved = move !== null && (by === 'touch' || by === 'far');
   return (
     <svg className="scribe-drawing" viewBox={`${-WIDTH / 2} ${-top - 26} ${WIDTH} ${top + s(r) + 60}`} role="img" aria-label={moved ? `From the touch the cutter moves ${chosen.dial ?? lengthText(move, units, 'fine')} to the middle of the work` : 'The cutter over the middle of the work'}>
-      <g transform={upright ? `rotate(-90 0 ${-top / 2 + s(r) / 2})` : undefined}>
+      <g transform={upright ? `translate(0 ${-top / 2 + s(r) / 2}) scale(${place === 'front' ? -1 : 1} 1) rotate(90) translate(0 ${top / 2 - s(r) / 2})` : undefined}>
         <circle r={s(r)} className="scribe-lit" />
         <path d={`M0 ${-top - 6}V${s(r) + 8}M${-s(r) - 8} 0H${s(r) + 8}`} className="scribe-pitch" />
         {moved && <rect {...blade(-off, before)} className="scribe-cutter is-far" />}
@@ -41,7 +43,7 @@ export function CentreView({ chosen, outside, width, depth, cutterDiameter, upri
         {moved && <path d={`M${-s(off)} ${-top - 10}H0m-9 -5l9 5l-9 5`} className="scribe-mark" />}
       </g>
       <text y={s(r) + 26} textAnchor="middle" className="scribe-small">
-        {moved ? `along the axis: ${chosen.dial ?? lengthText(move, units, 'fine')} from the touch to the middle` : chosen.name}
+        {moved ? `${upright ? 'from the right end of the table, the knee raised' : 'along the axis'}: ${chosen.dial ?? lengthText(move, units, 'fine')} from the touch to the middle` : chosen.name}
       </text>
     </svg>
   );

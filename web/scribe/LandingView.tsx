@@ -10,7 +10,7 @@ interface LandingViewProps {
   readonly head: Head | null;
   /** Where the move ends. */
   readonly landing: Landing;
-  /** Where it begins; null at the very start, when nothing is moved. */
+  /** Where it begins; null when nothing is moved: the pin stands where it landed. */
   readonly from: Landing | null;
   readonly live?: { readonly plate: number; readonly pin: number } | null;
   readonly large?: boolean;
@@ -27,8 +27,12 @@ function circlesInUse(head: Head | null, choice: DividingChoice): readonly numbe
 
 /** A move as it is made and read: on the plate, on the ring, on a wheel, or as a count of steps. */
 export function LandingView({ choice, head, landing, from, live = null, large = false }: LandingViewProps) {
-  const [start, end] = [holeOf(from), holeOf(landing)];
   const moved = from !== null;
+  const end = holeOf(landing);
+  // at rest the pin is where it is: nothing is drawn as still to be made
+  const start = moved ? holeOf(from) : end;
+  const says = (what: string, of: string) =>
+    moved ? `${what}: pin in hole ${start}, lands in hole ${end}${of}` : `${what}: pin in hole ${end}${of}`;
   switch (landing.on) {
     case 'plate':
     case 'two-circles': {
@@ -40,7 +44,7 @@ export function LandingView({ choice, head, landing, from, live = null, large = 
           ? {
               circle: choice.back.circle,
               spaces: moved ? landing.back : 0,
-              from: from?.on === 'two-circles' ? from.backHole : 0,
+              from: from?.on === 'two-circles' ? from.backHole : landing.backHole,
               to: landing.backHole,
             }
           : null;
@@ -51,7 +55,7 @@ export function LandingView({ choice, head, landing, from, live = null, large = 
           back={back}
           live={live}
           large={large}
-          label={`Plate ${plateName}: pin in hole ${start}, lands in hole ${end} of ${circle}`}
+          label={says(`Plate ${plateName}`, ` of ${circle}`)}
         />
       );
     }
@@ -65,7 +69,7 @@ export function LandingView({ choice, head, landing, from, live = null, large = 
           move={{ circle: holes, turns: 0, spaces, from: start, to: end }}
           live={live}
           large={large}
-          label={`Ring of ${holes}: pin in hole ${start}, lands in hole ${end}`}
+          label={says(`Ring of ${holes}`, '')}
         />
       );
     }

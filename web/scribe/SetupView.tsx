@@ -81,7 +81,7 @@ export function SetupView({ stroke, thrust, headAt, spin, feed, indexAt, outside
         the cutter pushes {thrust.toward}, {thrust.toHead ? 'to the head' : 'to the tailstock'}: thick end there
       </text>
       <text x={middle} y={bottom + 55} textAnchor="middle" className="scribe-small">
-        full circle: first touch; broken: where the cut ends
+        {thrust.place === 'above' ? 'from in front' : 'from above, you at the foot of the sheet'}; full circle: first touch; broken: where the cut ends
       </text>
     </svg>
   );

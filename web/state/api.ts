@@ -82,7 +82,7 @@ export const api = {
       revision: number;
       piece: Piece;
       continues: string | null;
-      deepens: { runId: string; by: number } | null;
+      deepens: { runId: string; by: number; register: 'kept' | 'found' } | null;
     },
   ) => ask<StoredRun>(`/jobs/${seg(jobId)}/runs`, 'POST', start),
   runsOf: (jobId: string) => ask<{ runs: StoredRun[] }>(`/jobs/${seg(jobId)}/runs`).then(({ runs }) => runs),

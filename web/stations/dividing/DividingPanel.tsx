@@ -1,7 +1,7 @@
 import { Select } from 'antd';
 import { useId } from 'react';
 import { Link } from 'react-router';
-import { rankMethods, type Way } from '../../../core/dividing/index.ts';
+import { armsText, rankMethods, type Way } from '../../../core/dividing/index.ts';
 import { withDividing, withHead, withMill, withSpurPart } from '../../../core/job/index.ts';
 import { groundOf } from '../../../core/plan/index.ts';
 import { measure } from '../../../core/units/index.ts';
@@ -102,13 +102,13 @@ export function DividingPanel(props: StationProps<'dividing'>) {
   );
 }
 
-function saidOf({ choice, armsHoles, because }: Way): string {
+function saidOf({ choice, because }: Way): string {
   switch (choice.method) {
     case 'simple':
     case 'differential':
       return choice.spaces === 0
         ? 'Whole turns only: the pin goes back into the hole it came from.'
-        : `${choice.turns === 0 ? 'No whole turn. ' : ''}Arms span ${armsHoles} holes; the pin’s own hole is not counted.`;
+        : `${choice.turns === 0 ? 'No whole turn. ' : ''}Arms: ${armsText(choice.spaces)}.`;
     default:
       return `${because[0]!.toUpperCase()}${because.slice(1)}.`;
   }

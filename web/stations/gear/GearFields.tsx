@@ -1,6 +1,7 @@
 import { Input, Select } from 'antd';
 import { useId } from 'react';
 import { TOOTH_SYSTEMS, type GearInput } from '../../../core/gear/index.ts';
+import { withHand } from '../../../core/job/index.ts';
 import { groundOf } from '../../../core/plan/index.ts';
 import { measure, parseCount, parsePitch } from '../../../core/units/index.ts';
 import {
@@ -32,6 +33,7 @@ export function GearFields(props: StationProps<'gear'>) {
   const setDepth = (change: Partial<GearInput['depth']>) => set({ depth: { ...gear.depth, ...change } });
   const at = (field: string) => issuesAt(`parts.${part.id}.gear.${field}`);
   const pitch = parsePitch(gear.pitch);
+  const sampled = part.arrival.by === 'sample' ? part.arrival.sample.hand : null;
   const ruleId = useId();
   const cutter = job.equipment.cutters.find(({ id }) => id === part.cutter.cutterId);
   const stamp = cutter && cutter.stamped.typed !== '' ? cutter : null;
@@ -130,7 +132,20 @@ export function GearFields(props: StationProps<'gear'>) {
           hint="Along the pitch circle; the cut goes deeper for it."
         />
       </div>
-      <HelixFields gear={gear} helical={station.detail.helical} set={set} at={at} units={units} />
+      <HelixFields
+        gear={gear}
+        helical={station.detail.helical}
+        set={set}
+        at={at}
+        units={units}
+        sampled={
+          sampled && {
+            hand: sampled === 'not-looked' ? null : sampled,
+            issues: issuesAt(`parts.${part.id}.arrival.sample.hand`),
+          }
+        }
+        onHand={(hand) => editPart((now) => withHand(now, hand))}
+      />
       <MateFields {...props} gear={gear} set={set} at={at} />
       <NearCounts
         head={head}

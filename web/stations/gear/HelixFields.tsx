@@ -3,6 +3,7 @@ import type { GearDetail, GearInput, HelixSource } from '../../../core/gear/inde
 import { decimalText, dmsText, exact, parsePitch, type UnitSystem } from '../../../core/units/index.ts';
 import {
   HANDS,
+  HandAsk,
   PITCH_UNITS,
   ChoiceField,
   echoAngle,
@@ -41,6 +42,9 @@ interface HelixFieldsProps {
   readonly set: (change: Partial<GearInput>) => void;
   readonly at: (field: string) => readonly Issue[];
   readonly units: UnitSystem;
+  /** What a sample's teeth were seen to lean; null where the gear did not come by a sample. */
+  readonly sampled: { readonly hand: 'right' | 'left' | null; readonly issues: readonly Issue[] } | null;
+  readonly onHand: (hand: 'right' | 'left') => void;
 }
 
 /** Is there anything of a helix in what was typed? */
@@ -51,7 +55,7 @@ const leans = ({ helix, helixFrom, pitchPlane, otherPitch }: GearInput): boolean
   otherPitch.typed.trim() !== '';
 
 /** The helix: what fixes its angle, which way it leans, and the pitch of the other plane. */
-export function HelixFields({ gear, helical, set, at, units }: HelixFieldsProps) {
+export function HelixFields({ gear, helical, set, at, units, sampled, onHand }: HelixFieldsProps) {
   const { helixFrom } = gear;
   const angleTyped = helixFrom === 'angle' || helixFrom === 'print';
   const other = gear.pitchPlane === 'normal' ? 'Transverse' : 'Normal';
@@ -98,13 +102,17 @@ export function HelixFields({ gear, helical, set, at, units }: HelixFieldsProps)
             units={units}
           />
         )}
-        <EitherField
-          label="Hand"
-          options={HANDS}
-          value={gear.hand}
-          onChange={(hand) => set({ hand })}
-          echo={`Standing on its face, the teeth lean to the ${gear.hand}.`}
-        />
+        {sampled && helical ? (
+          <HandAsk value={sampled.hand} onChange={onHand} issues={sampled.issues} />
+        ) : (
+          <EitherField
+            label="Hand"
+            options={HANDS}
+            value={gear.hand}
+            onChange={onHand}
+            echo={`Standing on its face, the teeth lean to the ${gear.hand}.`}
+          />
+        )}
         <EitherField
           label="The pitch above is"
           options={PLANES}

@@ -59,6 +59,9 @@ export function InspectPanel(props: StationProps<'inspect'>) {
       </ul>
       <div className="fields">
         <LengthField label="Runout, least to most all round" value={inspect.runout} onChange={(value) => set({ runout: value })} issues={at('runout')} units={units} hint="Indicator on the blank, or on a pin in each space." />
+        {inspect.sunk.typed !== '' && (
+          <LengthField label="Sunk deeper since, in all" value={inspect.sunk} onChange={(sunk) => set({ sunk })} issues={at('sunk')} units={units} hint="The depth is judged against it." />
+        )}
         <LengthField label="A tooth may be off by" value={inspect.tolerance} onChange={(tolerance) => set({ tolerance })} issues={at('tolerance')} units={units} hint="Empty: 0.03 mm." />
         <LengthField label="Diameter of the pins" value={inspect.pin} onChange={(pin) => set({ pin })} issues={at('pin')} units={units} hint={station.detail.pin === null ? '' : `Empty: ${lengthText(station.detail.pin, units, 'fine')}, as usual.`} />
       </div>

@@ -1,16 +1,22 @@
+import { layOrder } from '../../../core/lead/index.ts';
 import { dmsText, exact, lengthText } from '../../../core/units/index.ts';
 import type { StationProps } from '../panel.ts';
 
 /** What one scribed line must show before anything is cut, and how far the cutter reaches along the work. */
 export function TestLine({ station, units }: StationProps<'lead'>) {
   const { detail } = station;
-  const { test, faceWidth } = detail;
+  const { test, faceWidth, table } = detail;
+  const order = layOrder(table?.by ?? 'table');
   if (!test || faceWidth === null) return null;
   return (
     <section aria-label="Test line">
-      <h3 className="methods-head">Before cutting: one scribed line</h3>
+      <h3 className="methods-head">Before cutting, in this order</h3>
       <ol className="lead-steps">
-        <li>A pointer in place of the cutter, just touching; work the table along the face once.</li>
+        <li>{order.centre}.</li>
+        <li>{order.swing}, as above; clamp it.</li>
+        <li>
+          {order.scribe}. A pointer in place of the cutter, just touching; work the table along the face once.
+        </li>
         <li>
           Over {lengthText(faceWidth, units)} the work must turn{' '}
           <b>{dmsText(exact(test.spindleDeg.toFixed(6)))}</b>, and the line go{' '}

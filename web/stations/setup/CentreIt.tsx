@@ -1,12 +1,17 @@
+import { layOrder } from '../../../core/lead/index.ts';
+import { stationOf } from '../../../core/plan/index.ts';
+import { handleOf } from '../../../core/setup/index.ts';
 import { lengthText } from '../../../core/units/index.ts';
 import { ChoiceField, Length, LengthField } from '../../fields/index.ts';
 import type { SetupPieceProps } from './pieceProps.ts';
 
 /** The cutter to the middle of the work by the school chosen, then the touch on the outside and the depths from it. */
-export function CentreIt({ station, part, units, set, at }: SetupPieceProps) {
+export function CentreIt({ station, part, planned, units, set, at }: SetupPieceProps) {
+  const lead = stationOf(planned, 'lead')?.detail;
   const { centrings, centring, depths, mill } = station.detail;
   const { setup } = part;
   const chosen = centrings.find(({ by }) => by === centring)!;
+  const handle = handleOf(station.detail.mount);
   const paper = setup.paper.typed.trim() !== '';
   return (
     <>
@@ -15,6 +20,7 @@ export function CentreIt({ station, part, units, set, at }: SetupPieceProps) {
         <LengthField label="Paper or feeler between" value={setup.paper} onChange={(value) => set({ paper: value })} issues={at('paper')} units={units} hint="Empty: none. A cigarette paper is about 0.03 mm." />
       </div>
       <ol className="setup-steps">
+        {station.detail.helixDeg !== 0 && <li>{layOrder(lead?.table?.by ?? 'table').centre}; only then is it swung.</li>}
         <li>{chosen.first}</li>
         {chosen.move !== null && (
           <li>
@@ -32,7 +38,7 @@ export function CentreIt({ station, part, units, set, at }: SetupPieceProps) {
         <>
           <h3>Touch the outside, then go in</h3>
           <p className="said">
-            {paper ? 'Spindle stopped, bring the work up until the paper is just held' : 'Spindle turning, bring the work up until it just scratches'}; set the dial to 0. Come up always from below, so that the slack is out.
+            {paper ? `Spindle stopped, ${handle.in} until the paper is just held` : `Spindle turning, ${handle.in} until the cutter just scratches`}; set the dial of the {handle.screw} to 0. Always {handle.in} last, so that the slack is out.
           </p>
           <dl className="values">
             {depths.map(({ name, mm, dial }) => (

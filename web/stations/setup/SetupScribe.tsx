@@ -22,10 +22,15 @@ export function SetupScribe({ station, planned, units }: StationProps<'setup'>) 
     return (
       <>
         <div className="scribe-caption">
-          <span>Sunk in place, seen along the arbor</span>
+          <span>Sunk in place, seen {detail.mill?.upright ? 'from above' : 'from in front'}</span>
           <span>to scale</span>
         </div>
-        <SinkView rim={rim} depth={detail.sink.depth} cutterDiameter={cutter.diameter} units={units} />
+        <SinkView
+          rim={{ ...rim, outside: rim.corners }}
+          depth={detail.sink.depth}
+          cutterDiameter={cutter.diameter}
+          units={units}
+        />
         {round && <RoundView round={round} units={units} />}
       </>
     );
@@ -63,6 +68,7 @@ export function SetupScribe({ station, planned, units }: StationProps<'setup'>) 
           width={cutter.width}
           cutterDiameter={cutter.diameter}
           upright={detail.mill?.upright ?? false}
+          place={detail.thrust.place}
           {...{ outside, depth, units }}
         />
       )}

@@ -53,6 +53,16 @@ export function RimPanel({ station, part, units, editPart, issuesAt }: StationPr
           units={units}
           hint="The depth dial is set from it."
         />
+        {rim.rim === 'throat' && (
+          <LengthField
+            label="Over the corners, when measured"
+            value={rim.corners}
+            onChange={(corners) => set({ corners })}
+            issues={at('corners')}
+            units={units}
+            hint="A touch on the side, and a cutter sunk from above, meet these first."
+          />
+        )}
       </div>
       <Values values={station.values} units={units} />
       <p className="said">Turn the throat to size or a little under, never over. The hollow by a round-nosed tool of its radius, or by two slides and a gauge.</p>

@@ -1,49 +1,7 @@
 import { useId, useState } from 'react';
 import { chordSays, dueCheck, type ChordCheck, type Cut, type Run } from '../../core/run/index.ts';
 import { lengthText, measure, parsePositiveLength, type UnitSystem } from '../../core/units/index.ts';
-import { MoveFigures } from './MoveFigures.tsx';
 import type { MillProps } from './millProps.ts';
-
-interface ScratchSayProps extends Pick<MillProps, 'run' | 'state'> {
-  readonly next: Cut;
-  readonly onWrong: () => void;
-}
-
-/** All the way round with a scratch: the last mark must fall on the first before anything is cut. */
-export function ScratchSay({ run, state, next, onWrong }: ScratchSayProps) {
-  if (state.tried && !state.tried.fits)
-    return (
-      <>
-        <p className="mill-lead is-wrong">✕ The marks do not close. Cut nothing.</p>
-        <p className="mill-from">
-          No metal is lost: find out why, take back, and scratch round again with other dye.
-        </p>
-        <button type="button" className="mill-tick" onClick={onWrong}>
-          What can be wrong? <small>X</small>
-        </button>
-      </>
-    );
-  return (
-    <>
-      <p className="mill-lead">Scratched all round. One more move, to the first mark:</p>
-      <MoveFigures run={run} landing={next.landing} />
-      <p className="mill-from">
-        The cutter must fall exactly on the mark of space <b>{next.space}</b>. Look with a lens, spindle stopped.
-      </p>
-    </>
-  );
-} // prettier-ignore
-
-/** The scratch closed: the work stands at the first space, and the depth is to be set. */
-export function ScratchedSay({ next, depth }: { readonly next: Cut; readonly depth: string }) {
-  return (
-    <>
-      <p className="mill-lead is-new-round">The marks close. The work stands at space {next.space}.</p>
-      <p className="mill-figure is-brass is-long">{depth || 'to depth'}</p>
-      <p className="mill-from">Set the depth, lock, and cut this space.</p>
-    </>
-  );
-}
 
 interface ChordSayProps extends Pick<MillProps, 'act'> {
   readonly run: Run;

@@ -1,0 +1,23 @@
+export { backWay, bothUnits, onDial } from './handles.ts';
+export { asksLanding, endOfRound } from './moves.ts';
+export {
+  cutBefore,
+  heed,
+  progressOf,
+  standingOf,
+  standsAt,
+  type Progress,
+  type Standing,
+} from './progress.ts';
+export type { Act, Prompt, PromptOf, WayBack } from './prompt.ts';
+export { stretchOf, type Stand } from './stretch.ts';
+export { roundName, sayNow, type NowSay } from './view.ts';
+export {
+  landingFigures,
+  promptDone,
+  promptFigures,
+  promptName,
+  promptText,
+  promptWhy,
+  type Figure,
+} from './words.ts';

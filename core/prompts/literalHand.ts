@@ -1,0 +1,350 @@
+import { plateRatioOf } from '../dividing/index.ts';
+import { foldRun, type Run, type RunAct, type RunEvent, type RunState } from '../run/index.ts';
+import { exact, type Exact } from '../units/index.ts';
+import { heed, progressOf } from './progress.ts';
+import type { Prompt, PromptOf } from './prompt.ts';
+
+/** Something that would have cost metal, a pin or a gear; a test that meets one has found a wrong prompt. */
+export class Harm extends Error {}
+
+const must = (holds: boolean, harm: string): void => {
+  if (!holds) throw new Harm(harm);
+};
+
+export interface MadeCut {
+  readonly space: number;
+  readonly scratch: boolean;
+  readonly depth: number | null;
+  /** Where the spindle stood, part of a turn; along a line, mm. */
+  readonly at: Exact;
+}
+
+const ZERO = exact(0);
+const part = (turns: Exact): Exact => turns.sub(turns.floor());
+/** Near enough for a cutter to drop in: a wheel's rounding, never a hole. */
+const fallsOn = (a: Exact, b: Exact): boolean => {
+  const gap = part(a.sub(b)).valueOf();
+  return Math.min(gap, 1 - gap) < 2e-5;
+};
+
+/**
+ * A mill with a head, and the work on it, as a mechanism: it does only what a hand does to it. For tests: it keeps what the prompts
+ * cannot know, and says where one of them would have done harm.
+ */
+export class Mill {
+  /** Turns of the spindle, whole turns too; along a line, mm of the table. */
+  position: Exact = ZERO;
+  /** Turns of the crank pin over the plate since it was put on, and of the plate by its back pin. */
+  private pin: Exact = ZERO;
+  private backPin: Exact = ZERO;
+  private hole0: Exact = ZERO;
+  private back0: Exact = ZERO;
+  /** What a wheel, a table or a motor reads 0 at. */
+  private zero: Exact = ZERO;
+  private steps = 0;
+  private locked = false;
+  private along: 'before' | 'on-work' | 'past' = 'before';
+  private radial: 'in' | 'out' = 'in';
+  private turnedSinceCut = true;
+  private slackTaken = true;
+  private cameClockwise = false;
+  depth: number | null = null;
+  private touched = false;
+  readonly cuts: MadeCut[] = [];
+  private run: Run;
+  constructor(run: Run) {
+    this.run = run;
+  }
+
+  /** The same work and machine under another run. */
+  takeUp(run: Run): void {
+    this.run = run;
+  }
+
+  private get ratio(): Exact {
+    return exact(this.run.head?.ratio ?? '1');
+  }
+
+  private mayTurn(): void {
+    must(!this.locked, 'turned against the lock');
+    must(this.along !== 'on-work' || this.radial === 'out', 'turned in the cutter');
+  }
+
+  private go(by: Exact, clockwise = by.gte(0)): void {
+    this.position = this.position.add(by);
+    this.turnedSinceCut = true;
+    this.cameClockwise = clockwise;
+  }
+
+  /** The crank over the plate, by so many turns; a geared plate creeps the while. */
+  private crank(turns: Exact): void {
+    this.pin = this.pin.add(turns);
+    this.go(turns.div(this.ratio.sub(plateRatioOf(this.run.move))), true);
+  }
+
+  private inHole(pin: Exact, zero: Exact, circle: number, hole: number, which: string): void {
+    const at = part(pin.sub(zero)).mul(circle);
+    must(at.equals(hole), `${which} is in hole ${at.toFraction()} and not in ${hole}`);
+  }
+
+  private turn({ landing, from, round }: PromptOf<'turn'>): void {
+    this.mayTurn();
+    const { move } = this.run;
+    switch (landing.on) {
+      case 'plate':
+      case 'two-circles': {
+        if (!('circle' in move)) throw new Harm('there is no circle');
+        if (from && 'hole' in from) this.inHole(this.pin, this.hole0, move.circle, from.hole, 'the pin');
+        this.crank(exact(landing.turns * move.circle + landing.spaces, move.circle));
+        return this.inHole(this.pin, this.hole0, move.circle, landing.hole, 'the pin');
+      }
+      case 'ring': {
+        if (move.method !== 'direct') throw new Harm('there is no ring');
+        this.pin = this.pin.add(exact(landing.spaces, move.holes));
+        this.go(exact(landing.spaces, move.holes));
+        return this.inHole(this.pin, this.hole0, move.holes, landing.hole, 'the pin');
+      }
+      case 'dial': {
+        const target = this.reading(landing);
+        const now = this.position.sub(this.zero);
+        const full = move.method === 'handwheel' && this.ratio.d === 1n ? exact(1) : null;
+        let by = target.sub(now);
+        // a table that is read by its rim comes by the same reading once a turn: on, clockwise, to the next
+        while (full && (by.lt(0) || (by.equals(0) && round))) by = by.add(full);
+        must(by.gte(0), 'the wheel would have to go back');
+        return this.go(by);
+      }
+      case 'steps': {
+        if (move.method !== 'stepper') throw new Harm('there is no motor');
+        const by = landing.steps - this.steps;
+        must(by === landing.by && by > 0, `the motor would go ${by}, and is said to go ${landing.by}`);
+        this.steps = landing.steps;
+        return this.go(exact(by).div(move.stepsPerTurn));
+      }
+    }
+  }
+
+  /** What a reading of wheel or table stands for, from its zero. */
+  private reading({ turns, mark }: { readonly turns: number; readonly mark: string }): Exact {
+    const { move } = this.run;
+    if (move.method === 'table') return exact(mark).div(move.marks).add(turns).mul(move.lead);
+    if (move.method !== 'handwheel') throw new Harm('nothing is read here');
+    return exact(mark).div(move.marks).add(turns).div(this.ratio);
+  }
+
+  private turnPlate({ back, circle, from, hole }: PromptOf<'turn-plate'>): void {
+    this.mayTurn();
+    this.inHole(this.backPin, this.back0, circle, from, 'the back pin');
+    const by = exact(back, circle);
+    // the pin stands still while the plate is turned under it
+    this.backPin = this.backPin.sub(by);
+    this.go(by.div(this.ratio), true);
+    this.inHole(this.backPin, this.back0, circle, hole, 'the back pin');
+  }
+
+  private goBack({ by, space: _space }: PromptOf<'return'>): void {
+    this.mayTurn();
+    switch (by.on) {
+      case 'plate':
+      case 'two-circles': {
+        this.crank(exact(by.turns * by.circle + by.spaces, by.circle).neg());
+        this.hole0 = this.pin;
+        if (by.on === 'two-circles') {
+          this.go(exact(by.back, by.backCircle).div(this.ratio), true);
+          this.back0 = this.backPin;
+        }
+        return;
+      }
+      case 'ring':
+        this.pin = this.pin.sub(exact(by.spaces, by.circle));
+        this.go(exact(-by.spaces, by.circle), true);
+        return this.inHole(this.pin, this.hole0, by.circle, 0, 'the pin');
+      case 'dial':
+        return this.go(this.zero.sub(this.position), true);
+      case 'steps': {
+        if (this.run.move.method !== 'stepper') throw new Harm('there is no motor');
+        this.go(exact(-this.steps).div(this.run.move.stepsPerTurn), true);
+        this.steps = 0;
+      }
+    }
+  }
+
+  private setZero(): void {
+    this.zero = this.position;
+    this.steps = 0;
+    this.hole0 = this.pin;
+    this.back0 = this.backPin;
+  }
+
+  private cut({ space, scratch, again, sink }: PromptOf<'cut'>): void {
+    must(this.locked || this.run.helix !== null, 'cut with the spindle loose');
+    must(this.radial === 'in' || sink !== null, 'cut drawn clear of the cutter');
+    must(
+      this.cameClockwise || this.run.move.method === 'direct',
+      `space ${space} is come to from the other side`,
+    );
+    must(this.run.helix === null || this.slackTaken, 'cut with slack in the gears');
+    if (sink !== null) must(this.touched, 'sunk from no touch');
+    const depth = scratch ? 0 : (sink ?? this.depth);
+    if (again) {
+      const before = this.cuts.filter((cut) => cut.space === space && fallsOn(cut.at, this.position));
+      must(before.length > 0, `space ${space} is said to be cut, and is not`);
+    } else this.cuts.push({ space, scratch, depth, at: this.position });
+    this.along = 'on-work';
+    this.radial = 'in';
+    this.turnedSinceCut = false;
+  }
+
+  private firstOf(space: number): MadeCut {
+    const made = this.cuts.find((cut) => cut.space === space);
+    if (!made) throw new Harm(`space ${space} was never cut`);
+    return made;
+  }
+
+  /** Does what a prompt says, and nothing else. */
+  heeds(prompt: Prompt): void {
+    switch (prompt.do) {
+      case 'unlock':
+        this.locked = false;
+        return;
+      case 'lock':
+        this.locked = true;
+        return;
+      case 'turn':
+        return this.turn(prompt);
+      case 'turn-plate':
+        return this.turnPlate(prompt);
+      case 'return':
+        return this.goBack(prompt);
+      case 'register':
+        if (prompt.work === 'fresh') {
+          this.mayTurn();
+          this.cameClockwise = true;
+        }
+        return this.setZero();
+      case 'zero':
+        return this.setZero();
+      case 'find': {
+        this.mayTurn();
+        const { at } = this.firstOf(prompt.space);
+        this.position = at;
+        this.cameClockwise = true;
+        this.turnedSinceCut = true;
+        // the cutter has dropped into it
+        this.along = 'on-work';
+        this.turnedSinceCut = false;
+        return;
+      }
+      case 'stand':
+        return must(fallsOn(this.position, this.firstOf(prompt.space).at), 'it does not stand there');
+      case 'touch':
+      case 'graze':
+        must(this.along === 'before' || this.radial === 'in', 'touched in a space');
+        must(
+          this.turnedSinceCut || this.cuts.every(({ scratch }) => scratch),
+          'touched in a space that is cut',
+        );
+        this.touched = prompt.do === 'touch' || this.touched;
+        this.depth = prompt.do === 'graze' ? 0 : null;
+        this.radial = 'in';
+        this.along = 'on-work';
+        return;
+      case 'depth':
+        must(this.along === 'before', 'the depth set with the cutter on the work');
+        must(this.touched, 'a depth from no touch');
+        this.depth = prompt.depth;
+        return;
+      case 'out':
+        this.radial = 'out';
+        return;
+      case 'in':
+        must(this.along !== 'on-work' || prompt.graze, 'brought in on the work');
+        must(prompt.graze || prompt.depth === null || this.touched, 'a depth from no touch');
+        this.radial = 'in';
+        this.depth = prompt.graze ? 0 : prompt.depth;
+        return;
+      case 'back':
+        must(
+          this.radial === 'out' || !this.turnedSinceCut || this.along !== 'past',
+          'run back through uncut metal',
+        );
+        must(this.radial === 'out' || this.run.helix === null, 'dragged back along a helix');
+        this.along = 'before';
+        this.slackTaken = prompt.slack;
+        return;
+      case 'on':
+        must(this.along === 'on-work', 'run on from nowhere');
+        this.along = 'past';
+        return;
+      case 'cut':
+        return this.cut(prompt);
+      case 'marks':
+      case 'judge':
+        return must(
+          fallsOn(this.position, this.firstOf(prompt.space).at),
+          `the cutter does not fall into space ${prompt.space}`,
+        );
+      default:
+        return;
+    }
+  }
+}
+
+/** What a hand has pressed so far, and the state that follows from it. */
+export class Hand {
+  readonly events: RunEvent[] = [];
+  readonly run: Run;
+  readonly eachStep: boolean;
+  readonly mill: Mill;
+  constructor(run: Run, eachStep: boolean, mill: Mill) {
+    this.run = run;
+    this.eachStep = eachStep;
+    this.mill = mill;
+  }
+
+  private folded: { readonly count: number; readonly state: RunState } | null = null;
+
+  get state(): RunState {
+    const count = this.events.length;
+    if (this.folded?.count !== count) this.folded = { count, state: foldRun(this.run, this.events) };
+    return this.folded.state;
+  }
+
+  get now(): readonly Prompt[] {
+    return progressOf(this.run, this.state, this.eachStep).now;
+  }
+
+  press(...acts: readonly RunAct[]): void {
+    for (const act of acts) {
+      const seq = this.events.length + 1;
+      this.events.push({ id: `e${seq}`, runId: this.run.id, device: 'hand', deviceSeq: seq, lastSeen: {}, clientTime: '2026-11-27T09:00:00Z', ...act } as RunEvent); // prettier-ignore
+    }
+  }
+
+  /** What a person says at a prompt that is answered and not only pressed. */
+  private answer(prompt: Prompt): RunAct {
+    const { next, last } = this.state;
+    if (prompt.do === 'marks') return { kind: 'tried', fits: true };
+    if (prompt.do === 'judge') return { kind: 'closed', fits: true };
+    if (prompt.do === 'chord') return { kind: 'checked', round: last!.round, index: last!.index, read: null };
+    if (prompt.do === 'tell-hole')
+      return { kind: 'landing', round: next!.round, index: next!.index, said: prompt.hole, right: true };
+    throw new Error(`${prompt.do} is not answered`);
+  }
+
+  /** Does what stands on the screen, and presses. @returns false when nothing is left to do */
+  step(): boolean {
+    const { now } = this;
+    const end = now.at(-1);
+    if (!end) return false;
+    for (const prompt of now) this.mill.heeds(prompt);
+    this.press(heed(this.run, this.state, end) ?? this.answer(end));
+    return true;
+  }
+
+  /** @param most presses; a run that never ends is a fault */
+  goOn(most = 20_000): void {
+    for (let i = 0; i < most; i += 1) if (!this.step()) return;
+    throw new Error('the prompts never end');
+  }
+}

@@ -1,0 +1,164 @@
+import type { Cut, Run } from '../run/index.ts';
+import { cutBefore, type Progress } from './progress.ts';
+import type { Prompt } from './prompt.ts';
+import { promptDone, promptFigures, promptText, promptWhy, type Figure } from './words.ts';
+
+/** What a screen, the bench or a page says of what is to be done now. */
+export interface NowSay {
+  /** The prompt that stands large. */
+  readonly main: Prompt;
+  readonly lead: string;
+  readonly figures: readonly Figure[];
+  /** The other things that the same press counts, each a sentence; and where the move must end. */
+  readonly lines: readonly string[];
+  readonly why: string | null;
+  readonly done: string;
+}
+
+const ROUND_NAMES = {
+  scratch: 'scratch round',
+  one: 'one pass',
+  rough: 'rough pass',
+  finish: 'finish pass',
+  deeper: 'once more, deeper',
+} as const;
+
+/** A round by its name. */
+export const roundName = (run: Run, round: number): string => ROUND_NAMES[run.rounds[round - 1]!.name];
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** What stands large of all that one press counts: the move before the depth, the depth before the cut. */
+const RANK: readonly Prompt['do'][] = [
+  'turn',
+  'turn-plate',
+  'return',
+  'find',
+  'stand',
+  'depth',
+  'in',
+  'register',
+  'marks',
+  'judge',
+  'finish',
+  'cut',
+];
+
+function mainOf(now: readonly Prompt[], first: boolean): Prompt {
+  if (now.length === 1) return now[0]!;
+  // what begins a run is its first space, with all that goes before it in a list
+  if (first) return now.at(-1)!;
+  const rank = RANK.find((each) => now.some((prompt) => prompt.do === each));
+  return now.find((prompt) => prompt.do === rank) ?? now.at(-1)!;
+}
+
+/** Before the figures that say how far. */
+const VERB: Readonly<Record<Cut['landing']['on'], string>> = {
+  plate: 'Turn clockwise:',
+  ring: 'Draw the pin and turn on:',
+  'two-circles': 'First the pin, then the plate:',
+  dial: 'Turn clockwise, to:',
+  steps: 'Let the motor go on to:',
+};
+
+/** What was done last, in a few words. */
+function stands(run: Run, last: Cut): string {
+  const scratched = run.rounds[last.round - 1]?.name === 'scratch';
+  return `Space ${last.space} is ${scratched ? 'scratched' : 'cut'}.`;
+}
+
+interface At {
+  readonly run: Run;
+  readonly next: Cut | null;
+  readonly last: Cut | null;
+  readonly progress: Progress;
+}
+
+function leadOfTurn(landing: Cut['landing'], { run, next, last, progress }: At): string {
+  const verb = run.mill ? 'Table to:' : VERB[landing.on];
+  if (!last) return verb;
+  if (!next) return `All ${run.divisions} are cut. ${run.helix ? 'It is clear and run back. ' : ''}One closing move. ${verb}`;
+  if (progress.now.some((prompt) => prompt.do === 'marks')) return `Scratched all round. One more move, to the first mark. ${verb}`;
+  if (next.round !== last.round) return `${capital(roundName(run, last.round))} is done. On to space ${next.space} again. ${verb}`;
+  return `${run.helix ? 'Run back, the cutter clear.' : stands(run, last)} ${verb}`;
+} // prettier-ignore
+
+function leadOf(main: Prompt, at: At): string {
+  const { run, next, last, progress } = at;
+  const deepest = next && run.rounds[next.round - 1]?.name;
+  switch (main.do) {
+    case 'turn':
+      return leadOfTurn(main.landing, at);
+    case 'out':
+    case 'back':
+    case 'on':
+      return last ? stands(run, last) : 'First:';
+    case 'depth':
+    case 'in':
+      if (progress.made > 0 && progress.prompts.some((prompt) => prompt.do === 'marks')) return `The marks close. The work stands at space ${next?.space}.`;
+      return next && last && next.round !== last.round ? `The work stands at space ${next.space}. The depth of the ${roundName(run, next.round)}:` : `The work stands at space ${next?.space}.`;
+    case 'find':
+      return 'Find the last space that was cut:';
+    case 'stand':
+      return 'Once more round, deeper:';
+    case 'cut':
+      if (last) return progress.now.length > 1 ? `The work stands at space ${main.space}. Do not crank:` : 'Now';
+      if (progress.made > 0) return 'Everything stands at its start:';
+      return deepest === 'scratch' ? 'First a scratch, all the way round:' : 'First cut:';
+    case 'judge':
+      return `All ${run.divisions} are cut, and the closing move is made:`;
+    case 'finish':
+      return `All ${run.divisions} are cut.`;
+    case 'prepare':
+    case 'centre':
+    case 'swing':
+    case 'scribe':
+      return 'On the machine, before the first cut:';
+    default:
+      return '';
+  }
+} // prettier-ignore
+
+function figuresOf(main: Prompt, run: Run, { now, made }: Progress, first: boolean): readonly Figure[] {
+  if (first && main.do === 'cut' && now.length > 1 && made === 0)
+    return [{ figure: String(main.space), words: main.again ? 'is cut already' : main.space === 1 ? 'is the first space' : 'is the space to start at', brass: true }];
+  const own = promptFigures(run, main);
+  const plate = now.find((prompt) => prompt.do === 'turn-plate');
+  return main.do === 'turn' && plate ? [...own.map((figure) => ({ ...figure, brass: false })), ...promptFigures(run, plate)] : own;
+} // prettier-ignore
+
+/** Where the move must end, for who counts only the last of all this. */
+function landsLine(main: Prompt, now: readonly Prompt[], run: Run): string[] {
+  if (main.do !== 'turn') return [];
+  const { landing, from, space } = main;
+  if (landing.on === 'steps') return [`Counted from the start of the round; ${landing.by} on from here. Space ${space} of ${run.divisions}.`];
+  if (!('hole' in landing) || !from || !('hole' in from)) return [`Space ${space} of ${run.divisions}.`];
+  const plate = now.find((prompt) => prompt.do === 'turn-plate');
+  const back = plate?.do === 'turn-plate' ? `; the back pin from ${plate.from} in hole ${plate.hole}${plate.back < 0 ? ', half a turn past and up clockwise' : ''}` : '';
+  return [`Pin is in hole ${from.hole}, lands in hole ${landing.hole}${back}.`];
+} // prettier-ignore
+
+/**
+ * What is to be done now, in words and figures: one prompt alone where each step is asked; else the thing that stands large, with
+ * the rest of what one press counts. Between two cuts a hand that knows its work is told only the move.
+ * @returns null when nothing is left to be done
+ */
+export function sayNow(run: Run, { next }: { readonly next: Cut | null }, progress: Progress): NowSay | null {
+  const { now } = progress;
+  if (now.length === 0) return null;
+  const last = cutBefore(run, next);
+  const first = last === null;
+  const main = mainOf(now, first);
+  const at = { run, next, last, progress };
+  const alone = now.length === 1;
+  const moves = main.do === 'turn' && next !== null && last !== null && next.round === last.round;
+  const others = now.filter((prompt) => prompt !== main && !(main.do === 'turn' && prompt.do === 'turn-plate'));
+  const lines = alone && main.do !== 'turn' ? [promptText(run, main)] : moves ? landsLine(main, now, run) : [...landsLine(main, now, run), ...others.map((prompt) => promptText(run, prompt))];
+  return {
+    main,
+    lead: leadOf(main, at),
+    figures: figuresOf(main, run, progress, first),
+    lines,
+    why: promptWhy(run, main),
+    done: promptDone(now.at(-1)!),
+  };
+} // prettier-ignore

@@ -1,0 +1,415 @@
+import {
+  armsText,
+  backText,
+  landingText,
+  markText,
+  moveText,
+  plateTurnsOf,
+  rimText,
+  type Landing,
+} from '../dividing/index.ts';
+import { trainText } from '../gearing/index.ts';
+import { layOrder } from '../lead/index.ts';
+import { groundOfRun, type Run } from '../run/index.ts';
+import { decimalText, exact, lengthText, plural } from '../units/index.ts';
+import { handleOf } from '../setup/index.ts';
+import { backWay, bothUnits, onDial } from './handles.ts';
+import type { Prompt, PromptOf, WayBack } from './prompt.ts';
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** A reading of a wheel, a table or a count, as it must stand. */
+function readingText(run: Run, landing: Landing): string {
+  if (landing.on === 'steps') return `${landing.steps} steps`;
+  return landingText(landing, groundOfRun(run));
+}
+
+/** Where no hole of this is: a run without a plate has no circle. */
+const circleOf = ({ move }: Run): number =>
+  'circle' in move ? move.circle : move.method === 'direct' ? move.holes : 0;
+
+function turnText(run: Run, { landing, from, space, round }: PromptOf<'turn'>): string {
+  const goes = round ? `On to space ${space}` : `To space ${space}`;
+  const was = from && 'hole' in from ? `from hole ${from.hole} ` : '';
+  switch (landing.on) {
+    case 'plate':
+      return `${goes}: turn clockwise ${moveText({ ...landing, circle: circleOf(run) })}; ${was}the pin lands in hole ${landing.hole}.`;
+    case 'two-circles':
+      return `${goes}: back pin home, crank pin out; turn clockwise ${moveText({ ...landing, circle: circleOf(run) })}; ${was}the pin lands in hole ${landing.hole}.`;
+    case 'ring': {
+      const pin = run.move.method === 'direct' && run.move.onWork ? 'the ring’s pin' : 'the direct pin';
+      return `${goes}: draw ${pin}, turn the work on ${plural(landing.spaces, 'space')} of ${circleOf(run)}; ${was}it lands in hole ${landing.hole}.`;
+    }
+    case 'dial':
+      if (run.mill) return `${goes}: table on to ${readingText(run, landing)}, from the same side as ever.`;
+      return `${goes}: turn on clockwise${round ? ', a full turn of the work' : ''}, to ${readingText(run, landing)}.`;
+    case 'steps':
+      return `${goes}: let the motor go on to ${landing.steps} steps, ${landing.by} on from here.`;
+  }
+}
+
+function plateText({ back, circle, from, hole, space }: PromptOf<'turn-plate'>): string {
+  const move = backText({ spaces: back, circle });
+  const lands = `from hole ${from} the back pin lands in hole ${hole}`;
+  return back < 0
+    ? `To space ${space}, crank pin home, back pin out: crank and plate together ${move} and half a turn more, then come up clockwise; ${lands}.`
+    : `To space ${space}, crank pin home, back pin out: crank and plate together clockwise, ${move}; ${lands}.`;
+}
+
+function returnText(by: WayBack, space: number): string {
+  const up = 'and half a turn more, then come up clockwise';
+  switch (by.on) {
+    case 'plate':
+      return `Back to space ${space}: turn back ${moveText(by)} ${up} into that hole: it is hole 0 again.`;
+    case 'two-circles': {
+      const plate = by.back === 0 ? '' : ` Then plate and crank together, by the back pin, ${backText({ spaces: by.back, circle: by.backCircle })}${by.back < 0 ? ` ${up}` : ''}: both are in hole 0 again.`;
+      return `Back to space ${space}: turn the pin back ${moveText(by)} ${up} into that hole.${plate}`;
+    }
+    case 'ring':
+      return `Back to space ${space}: draw the pin, turn the work back ${plural(by.spaces, 'space')} of ${by.circle} into hole 0.`;
+    case 'dial':
+      return `Back to space ${space}: turn back past 0 by half a turn, then come up to 0 from the same side as ever.`;
+    case 'steps':
+      return `Back to space ${space}: let the motor go back past 0 by half a turn of the crank, then on to 0.`;
+  }
+} // prettier-ignore
+
+/** How the pin comes into the hole that is 0: on new work, on work that stands as it closed, on work that was found again. */
+const PIN: Readonly<Record<PromptOf<'register'>['work'], string>> = {
+  fresh: 'Turn clockwise, a turn or two, and drop the pin into the nearest hole',
+  stands: 'Leave the pin in the hole it is in',
+  found: 'Without turning the work, shift the plate until the pin drops into a hole',
+};
+
+/** How the worm stands while a ring divides. */
+function wormText({ move, helix }: Run): string {
+  const stays = move.method === 'direct' && move.onWork && helix?.drive !== 'spindle';
+  return stays ? ' The head’s worm stays in.' : ' The head’s worm stays out.';
+}
+
+/** Which hole, reading or count is 0 when a run begins. */
+function registerText(run: Run, { work }: PromptOf<'register'>): string {
+  const { move } = run;
+  const pin = PIN[work];
+  const arms = 'spaces' in move && move.method !== 'direct' && move.spaces > 0 ? ` Arms: ${armsText(move.spaces)}.` : '';
+  const ring = `a hole of the ${'holes' in move ? move.holes : ''} ring`;
+  switch (move.method) {
+    case 'simple':
+      return `${pin} of ${move.circle}, plate ${move.plateName}: it is now hole 0.${arms}`;
+    case 'differential':
+      return `${pin} of ${move.circle}, plate ${move.plateName}: it is now hole 0.${arms} Gears ${trainText(move.train)}, ${plural(move.idlers, 'idler')}; plate lock pin out: the plate must creep ${plateTurnsOf(move)} the crank.`;
+    case 'compound':
+      return `${pin} of ${move.circle}, plate ${move.plateName}; the back pin is in a hole of ${move.back.circle}: each is now its hole 0.${arms}`;
+    case 'nearest-hole':
+      return `${pin} of ${move.circle}, plate ${move.plateName}: it is now hole 0. The move changes from space to space: read it here every time.`;
+    case 'direct':
+      if (work === 'stands') return `Leave the pin in the hole it is in: it is now hole 0.${wormText(run)}`;
+      if (work === 'found') return `Without turning the work, get the pin into ${ring}, the work shifted on its mandrel if need be: it is now hole 0.${wormText(run)}`;
+      return move.onWork ? `Ring of ${move.holes} between spindle and work, its pin in any hole: it is now hole 0.${wormText(run)}` : `Worm out; direct pin into any hole of the ${move.holes} ring: it is now hole 0.`;
+    case 'handwheel':
+      return work === 'fresh' ? 'Come up clockwise, a turn or two, and set table and wheel to read 0 there: every reading is from here.' : 'Without turning the work, set table and wheel to read 0 where they stand.';
+    case 'stepper':
+      return work === 'fresh' ? `Direct pin out; let the motor go on a turn, to take up the slack, and set the count of ${move.driveName} to 0 there.` : `Without turning the work, set the count of ${move.driveName} to 0.`;
+    case 'table': {
+      const name = run.mill?.name ?? 'the mill';
+      return work === 'fresh' ? `Bring the place of the first space under the cutter, from the side you go on to, and set the table’s dial of ${name} to 0 there.` : `Without moving the table, set its dial on ${name} to 0.`;
+    }
+  }
+} // prettier-ignore
+
+function zeroText({ move, mill }: Run): string {
+  if (move.method === 'stepper') return `Set the count of ${move.driveName} to 0 where it stands: the next round is counted from here.`;
+  if (move.method === 'table') return `Set the dial of ${mill?.name ?? 'the table'} to 0 where it stands: the next round is read from here.`;
+  return 'Table and wheel read 0 here; where they do not, set them to 0 as they stand: the next round is read from here.';
+} // prettier-ignore
+
+function touchText(run: Run, { paper }: PromptOf<'touch'>): string {
+  const { in: bring, screw } = handleOf(run.mount);
+  const what = run.safe?.way === 'sink' ? 'the work where the Wheel station says' : 'the outside';
+  return paper > 0
+    ? `Spindle stopped: ${bring} until ${lengthText(paper, run.units, 'fine')} of paper is just held on ${what}; the dial of the ${screw} to 0.`
+    : `${capital(bring)} until the turning cutter just marks ${what}; the dial of the ${screw} to 0.`;
+}
+
+function depthText(run: Run, depth: number | null): string {
+  if (depth === null) return 'to depth';
+  const dial = onDial(run, depth);
+  return `to ${bothUnits(depth, run.units)}${dial === '' ? '' : `: ${dial}`}`;
+}
+
+function backAlongText(run: Run, { to, slack }: PromptOf<'back'>): string {
+  const way = to === 'before-touch' ? `Run the table back${backWay(run)}, past 0, the first touch` : `Run back${backWay(run)} until the cutter is clear of the work`;
+  return slack ? `${way}; then come on a little the way it cuts, so that the slack is taken up.` : `${way}.`;
+} // prettier-ignore
+
+function cutText(run: Run, { space, scratch, again, sink, through }: PromptOf<'cut'>): string {
+  const mark = !scratch && (space === 1 || space % 10 === 0) ? ', and mark it' : '';
+  if (scratch) return `Scratch space ${space}, a line over the whole face.`;
+  if (again) return `Run through space ${space} once more: it is cut already, and nothing may come off.`;
+  if (sink !== null) return `Sink the cutter ${depthText(run, sink)}, in space ${space}${mark}.`;
+  return through === null
+    ? `Cut space ${space} over the whole face${mark}.`
+    : `Cut space ${space}: feed on until the table reads ${lengthText(through, run.units)} past the first touch${mark}.`;
+}
+
+/** A prompt as a whole sentence, right for a hand that does just what it says. */
+export function promptText(run: Run, prompt: Prompt): string {
+  const handle = handleOf(run.mount);
+  switch (prompt.do) {
+    case 'prepare':
+      return prompt.what;
+    case 'centre':
+      return layOrder(prompt.by).centre;
+    case 'swing':
+      return `${layOrder(prompt.by).swing}: the ${prompt.setting}; clamp it.`;
+    case 'scribe':
+      return `${layOrder('table').scribe}: it must run as a ${prompt.hand}-hand thread. If not, one idler more or less.`;
+    case 'find':
+      return `Find space ${prompt.space}, which is cut: spindle stopped, coming up clockwise, the cutter must drop into it without touching a flank.`;
+    case 'stand':
+      return `Nothing has been loosened: the work stands at space ${prompt.space} as it closed, and the cutter, spindle stopped, drops into it.`;
+    case 'register':
+      return registerText(run, prompt);
+    case 'zero':
+      return zeroText(run);
+    case 'unlock':
+      return `Unlock the ${prompt.what}.`;
+    case 'lock':
+      return `Lock the ${prompt.what}.`;
+    case 'touch':
+      return touchText(run, prompt);
+    case 'graze':
+      return `${capital(handle.in)} until the cutter only marks the outside.`;
+    case 'depth':
+      return prompt.by === null
+        ? `${capital(handle.in)} ${depthText(run, prompt.depth)}.`
+        : `${capital(handle.in)} ${depthText(run, prompt.depth)}: ${lengthText(prompt.by, run.units, 'fine')} deeper than it was cut.`;
+    case 'out':
+      return run.safe?.way === 'sink' && !run.helix
+        ? `Draw the cutter out: ${handle.out}, back past 0, the touch.`
+        : `Stop the feed and draw clear of the cutter: ${handle.out}.`;
+    case 'in':
+      return prompt.graze ? `Go in again: ${handle.in} until the cutter only marks the outside.` : `Go in again: ${handle.in} ${depthText(run, prompt.depth)}.`;
+    case 'back':
+      return backAlongText(run, prompt);
+    case 'on':
+      return `Feed on past ${lengthText(prompt.past, run.units)} from the first touch: only there is the cutter clear.`;
+    case 'turn':
+      return turnText(run, prompt);
+    case 'turn-plate':
+      return plateText(prompt);
+    case 'return':
+      return returnText(prompt.by, prompt.space);
+    case 'tell-hole':
+      return prompt.backHole === null ? 'Look at the plate, not at the screen: which hole is the pin in now?' : 'Look at the plate, not at the screen: which hole is each pin in now?';
+    case 'arms':
+      return `Bring the arms round to the pin: ${armsText(prompt.spaces)}.`;
+    case 'chord':
+      return 'Half-way: spindle stopped, measure across what is cut while there is metal.';
+    case 'marks':
+      return `The cutter must fall exactly on the mark of space ${prompt.space}. Look with a lens, spindle stopped.`;
+    case 'cut':
+      return cutText(run, prompt);
+    case 'judge':
+      return `Spindle stopped, bring the cutter to space ${prompt.space}: it must drop in without touching a flank.`;
+    case 'finish':
+      return 'This is less than a whole turn, so there is no closing move. Measure from the first to the last before it comes off.';
+  }
+} // prettier-ignore
+
+/** Why a prompt is as it is, where that is not plain. */
+export function promptWhy(run: Run, prompt: Prompt): string | null {
+  switch (prompt.do) {
+    case 'prepare':
+      return prompt.why;
+    case 'out':
+      return run.helix ? 'The gears have slack. Run back in the space and the cutter drags across the flank it has just cut.' : null;
+    case 'turn':
+      if (prompt.landing.on === 'steps') return run.helix ? null : 'A motor against a lock loses steps without a sign.';
+      if (prompt.landing.on === 'ring') return null;
+      return 'Past it? Back off half a turn and come up again.';
+    case 'turn-plate':
+      return prompt.back < 0 ? 'Every space is come to clockwise, so that the slack lies on one side.' : null;
+    case 'register':
+      return prompt.work === 'stands' ? 'The register is what makes the deeper cut fall into the first one.' : null;
+    default:
+      return null;
+  }
+} // prettier-ignore
+
+/** A figure with its words behind it, large enough for two metres. */
+export interface Figure {
+  readonly figure: string;
+  readonly words: string;
+  readonly brass: boolean;
+}
+
+const spacesWord = (n: number): string => (Math.abs(n) === 1 ? 'space' : 'spaces');
+const shown = (figure: string | number, words: string, brass = true): Figure => ({
+  figure: String(figure),
+  words,
+  brass,
+});
+
+const turnsFigure = (turns: number, last: boolean): Figure[] =>
+  turns === 0 ? [] : [shown(turns, turns === 1 ? 'whole turn' : 'whole turns', last)];
+
+/** A move in figures: whole turns, then spaces; or what has to be read. */
+export function landingFigures(run: Run, landing: Landing): readonly Figure[] {
+  const { move, head } = run;
+  const circle = circleOf(run);
+  switch (landing.on) {
+    case 'plate':
+      return [
+        ...turnsFigure(landing.turns, landing.spaces === 0),
+        ...(landing.spaces > 0 ? [shown(landing.spaces, `${spacesWord(landing.spaces)} on ${circle}`)] : []),
+      ];
+    case 'ring':
+      return [shown(landing.spaces, `${spacesWord(landing.spaces)} on the ${circle} ring`)];
+    case 'two-circles':
+      return [...turnsFigure(landing.turns, landing.spaces === 0), ...(landing.spaces > 0 ? [shown(landing.spaces, `${spacesWord(landing.spaces)} on ${circle}, the pin`)] : [])];
+    case 'dial': {
+      if (move.method !== 'handwheel') return [shown(landing.turns, landing.turns === 1 ? 'whole turn' : 'whole turns', false), shown(decimalText(exact(landing.mark), 3), 'on the dial')];
+      const ratio = exact(head?.ratio ?? '1');
+      return move.reads === 'angle'
+        ? [shown(rimText(landing.turns, ratio), 'on the table', false), shown(markText(landing.mark, move, ratio), 'on the wheel')]
+        : [shown(landing.turns, 'whole turns', false), shown(decimalText(exact(landing.mark), 3), 'on the wheel')];
+    }
+    case 'steps':
+      return [shown(landing.steps, 'steps')];
+  }
+} // prettier-ignore
+
+/** What stands large while a prompt is the thing to do. */
+export function promptFigures(run: Run, prompt: Prompt): readonly Figure[] {
+  const handle = handleOf(run.mount);
+  const mm = (value: number) => lengthText(value, run.units, 'fine');
+  switch (prompt.do) {
+    case 'turn':
+      return landingFigures(run, prompt.landing);
+    case 'turn-plate':
+      return [shown(Math.abs(prompt.back), `${spacesWord(prompt.back)} ${prompt.back < 0 ? 'back' : 'more'} on ${prompt.circle}, the plate with it`)];
+    case 'return':
+      return [shown(prompt.space, 'is where it begins again')];
+    case 'depth':
+      return [shown(mm(prompt.depth), 'deep')];
+    case 'in':
+      return [shown('in', prompt.graze ? 'till it only marks' : prompt.depth === null ? 'to depth' : `to ${mm(prompt.depth)}`)];
+    case 'touch':
+      return [shown('touch', prompt.paper > 0 ? 'the paper just held, dial to 0' : 'the outside, dial to 0')];
+    case 'graze':
+      return [shown('touch', 'till it only marks')];
+    case 'out':
+      return [shown('clear', `of the cutter: ${handle.out}`)];
+    case 'back':
+      return [shown('back', prompt.to === 'before-touch' ? 'past 0' : 'clear of the work')];
+    case 'on':
+      return [shown('on', `past ${lengthText(prompt.past, run.units)}`)];
+    case 'unlock':
+    case 'lock':
+      return [shown(prompt.do, `the ${prompt.what}`)];
+    case 'arms':
+      return [shown('arms', `round to the pin, ${plural(prompt.spaces, 'space')} on`)];
+    case 'zero':
+      return [shown('0', run.move.method === 'stepper' ? 'on the count' : 'on the dial')];
+    case 'find':
+      return [shown(prompt.space, 'is cut already')];
+    case 'stand':
+      return [shown(prompt.space, 'is where it stands')];
+    case 'register':
+      return [shown('0', registers(run))];
+    case 'cut':
+      return [shown(prompt.space, prompt.again ? 'is cut already' : prompt.scratch ? 'is scratched next' : 'is cut next')];
+    case 'marks':
+    case 'judge':
+      return [shown(prompt.space, 'is where it must fall')];
+    default:
+      return [];
+  }
+} // prettier-ignore
+
+const registers = ({ move }: Run): string =>
+  move.method === 'stepper'
+    ? 'is the count here'
+    : move.method === 'handwheel' || move.method === 'table'
+      ? 'is the reading here'
+      : 'is the hole the pin is in';
+
+/** What is pressed when a prompt is done. */
+export function promptDone(prompt: Prompt): string {
+  switch (prompt.do) {
+    case 'cut':
+      return prompt.scratch ? `Space ${prompt.space} scratched` : `Space ${prompt.space} cut`;
+    case 'back':
+    case 'out':
+    case 'on':
+      return 'It is clear';
+    case 'unlock':
+      return 'Unlocked';
+    case 'lock':
+      return 'Locked';
+    case 'turn':
+    case 'turn-plate':
+      return 'The move is made';
+    case 'return':
+      return 'It stands at the first';
+    case 'arms':
+      return 'The arms are round';
+    case 'zero':
+      return 'It reads 0';
+    case 'register':
+      return 'That is 0';
+    case 'find':
+      return 'It drops in';
+    case 'stand':
+      return 'It stands so';
+    case 'in':
+    case 'depth':
+      return 'The depth is set';
+    case 'touch':
+      return 'Touched, dial at 0';
+    case 'graze':
+      return 'It marks';
+    case 'centre':
+      return 'It is in the middle';
+    case 'swing':
+      return 'It is swung';
+    case 'scribe':
+      return 'The line is right';
+    case 'finish':
+      return 'Finished';
+    default:
+      return 'Done';
+  }
+}
+
+const NAMES: Readonly<Partial<Record<Prompt['do'], string>>> = {
+  prepare: 'head',
+  centre: 'centre',
+  swing: 'swing',
+  scribe: 'scribe',
+  find: 'find',
+  stand: 'look',
+  register: 'hole 0',
+  zero: 'zero',
+  touch: 'touch',
+  graze: 'touch',
+  depth: 'depth',
+  out: 'clear',
+  in: 'go in',
+  on: 'run on',
+  turn: 'move',
+  'turn-plate': 'plate',
+  return: 'back',
+  'tell-hole': 'hole?',
+  chord: 'measure',
+  marks: 'marks',
+  judge: 'look',
+  finish: 'end',
+};
+
+/** A prompt in a word or two, for a row of them. */
+export function promptName(run: Run, prompt: Prompt): string {
+  if (prompt.do === 'back') return run.helix || prompt.key !== 'back' ? 'run back' : 'clear';
+  return NAMES[prompt.do] ?? prompt.do;
+}

@@ -1,0 +1,63 @@
+import { angleAim, aimData, countAim, quickMethods, searchMethods, type DividingChoice, type Method } from './dividing/index.ts'; // prettier-ignore
+import { need } from './findings/index.ts';
+import { newDivideJob, withDividing, withHead, withPart, type Job } from './job/index.ts';
+import { plan } from './plan/index.ts';
+import { STOCK_EQUIPMENT, STOCK_HEADS, STOCK_ROTARY, type Head } from './shop/index.ts';
+import { exact, measure } from './units/index.ts';
+import { freezeRun, type Run } from './run/index.ts';
+
+/* Runs by every method, for tests. */
+
+const drive = { id: 'd', name: 'Motor', headId: STOCK_ROTARY.id, on: 'crank' as const, stepsPerTurn: 200, microsteps: 8, belt: '1' }; // prettier-ignore
+export const shop = { ...STOCK_EQUIPMENT, heads: [...STOCK_HEADS, STOCK_ROTARY], steppers: [drive] };
+export const three = STOCK_HEADS[0]!;
+
+export interface Asked {
+  readonly head: Head;
+  readonly count: number;
+  readonly angle?: string;
+  readonly rounds?: 2;
+  readonly stride?: string;
+}
+
+export function jobOf({ head, count, angle, rounds, stride }: Asked): Job {
+  const job = withPart(newDivideJob({ id: 'j', name: 'J', units: 'mm', shop }), 'p1', (part) =>
+    part.kind === 'divide'
+      ? {
+          ...part,
+          spacing: {
+            ...part.spacing,
+            by: angle === undefined ? 'count' : 'angle',
+            count: measure(String(count), 'count'),
+            angle: measure(angle ?? '', 'deg'),
+            depth: measure('3', 'mm'),
+          },
+          dividing: { ...part.dividing, stride: measure(stride ?? '1', 'count') },
+          cut: { ...part.cut, passes: rounds === 2 ? 'rough-finish' : 'one' },
+        }
+      : part,
+  );
+  return withHead(job, 'p1', head, shop);
+}
+
+/** The choice of a method for a count on a head, the first that fits. */
+export function choose(
+  { head, count, angle }: Asked,
+  method: Method,
+  fits: (choice: DividingChoice) => boolean = () => true,
+): DividingChoice {
+  const ground = { head, gearSets: shop.gearSets, steppers: shop.steppers };
+  const aim = angle === undefined ? countAim(count) : angleAim(exact(angle), count);
+  const all = [...quickMethods(ground, aim), ...searchMethods(ground, aim).methods];
+  const way = all.find((answer) => answer.method === method)!.ways.find(({ choice }) => fits(choice));
+  if (!way) throw new Error(`no ${method} way of ${JSON.stringify(aimData(aim))}`);
+  return way.choice;
+}
+
+export function freeze(asked: Asked, method: Method, fits?: (choice: DividingChoice) => boolean): Run {
+  const job = withDividing(jobOf(asked), 'p1', (dividing) => ({
+    ...dividing,
+    choice: choose(asked, method, fits),
+  }));
+  return need(freezeRun(job, plan(job, shop), shop, { runId: 'r', jobRevision: 1, partId: 'p1' }));
+}

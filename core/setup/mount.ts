@@ -1,0 +1,78 @@
+import type { Mill } from '../shop/index.ts';
+import type { SafeReadings, SetupDetail } from './detail.ts';
+import { dialOf } from './dial.ts';
+import { strokeOf } from './stroke.ts';
+
+/** How cutter and work stand to each other, and by which screw the cutter goes in: what every prompt at the mill is worded by. */
+export interface Mount {
+  /** Null where the set-up names no mill. */
+  readonly axis: 'horizontal' | 'vertical' | null;
+  readonly place: 'above' | 'behind' | 'front';
+  readonly feed: 'left' | 'right';
+  /** Between cutter and work at the touch, mm. */
+  readonly paper: number;
+  /** Of the screw that sets the depth. */
+  readonly dial: { readonly lead: number; readonly marks: number } | null;
+  readonly readout: boolean;
+}
+
+/** @param paper mm; what is held between cutter and work at the touch */
+export function mountOf(
+  { thrust, feed }: Pick<SetupDetail, 'thrust' | 'feed'>,
+  mill: Mill | null,
+  paper: number,
+): Mount {
+  const screw = mill && dialOf(mill.axis === 'vertical' ? mill.cross : mill.knee);
+  return {
+    axis: mill?.axis ?? null,
+    place: thrust.place,
+    feed,
+    paper,
+    dial: screw && { lead: screw.lead, marks: screw.marks },
+    readout: mill?.readout ?? false,
+  };
+}
+
+/**
+ * Where the table is clear to index when the cutter goes to another depth than the set-up was worked out for.
+ * @param depth mm
+ */
+export function safeAtDepth(detail: SetupDetail, depth: number): SafeReadings | null {
+  const { sink, stroke, face, cutter, helixDeg, indexAt } = detail;
+  if (sink) return { way: 'sink', depth };
+  if (!stroke || face === null || cutter.diameter === null) return null;
+  const cutterWidth = cutter.width ?? 0;
+  const { approach, through, clearAfter } = strokeOf({
+    depth,
+    face,
+    cutterDiameter: cutter.diameter,
+    cutterWidth,
+    helixDeg,
+  });
+  return { way: 'along', approach, through, clearAfter, indexAt };
+}
+
+/** Which handle brings the work in to the cutter and away from it, and what its screw is called. */
+export interface Handle {
+  readonly screw: string;
+  readonly out: string;
+  readonly in: string;
+}
+
+/**
+ * Under an arbor the knee sets the depth; beside an upright spindle the cross slide does, from whichever side the cutter stands: one
+ * that stands behind the work is drawn clear of by bringing the work towards you.
+ */
+export function handleOf(mount: Pick<Mount, 'axis' | 'place'> | null): Handle {
+  if (mount?.axis === 'horizontal') return { screw: 'knee', out: 'lower the knee', in: 'raise the knee' };
+  if (mount?.axis === 'vertical') {
+    const [out, into] =
+      mount.place === 'front' ? ['away from you', 'towards you'] : ['towards you', 'away from you'];
+    return { screw: 'cross slide', out: `cross slide ${out}`, in: `cross slide ${into}` };
+  }
+  return {
+    screw: 'screw that sets the depth',
+    out: 'draw the work away from it',
+    in: 'bring the work in to it',
+  };
+}

@@ -62,7 +62,9 @@ export class Workshop {
   async ask<T>(method: string, address: string, body?: object): Promise<T> {
     const response = await fetch(`${this.address}/api${address}`, {
       method,
-      ...(body ? { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } } : {}),
+      ...(method === 'GET'
+        ? {}
+        : { body: JSON.stringify(body ?? {}), headers: { 'content-type': 'application/json' } }),
     });
     if (!response.ok) throw new Error(`${response.status} ${await response.text()}`);
     return (await response.json()) as T;

@@ -5,6 +5,7 @@ import express, { type ErrorRequestHandler, type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { notFound, problemOf, Refused } from './problems.ts';
+import { ownPagesOnly } from './origin.ts';
 import { hostCheck, type Pairing } from './pairing.ts';
 import { apiRouter, type Services } from './routes/index.ts';
 
@@ -31,20 +32,30 @@ const headers = helmet({
 /** Express's own errors (malformed JSON, too large a body) as refusals; anything else is a fault with an id. */
 function asRefused(error: unknown): Refused | null {
   if (error instanceof Refused) return error;
-  const { status, type, message } = error as { status?: number; type?: string; message?: string };
+  const { status, type, message, limit } = error as {
+    status?: number;
+    type?: string;
+    message?: string;
+    limit?: number;
+  };
   const issue = { path: '', severity: 'wrong' } as const;
   if (type === 'entity.too.large') {
     return new Refused(413, [
-      { ...issue, code: 'too-large', allowed: '2 MB', detail: { what: 'What was sent' } },
+      { ...issue, code: 'too-large', allowed: sizeText(limit), detail: { what: 'What was sent' } },
     ]);
   }
+  // an address with a sign in it that stands for none
+  if (error instanceof URIError)
+    return new Refused(400, [{ ...issue, code: 'address-bad', given: message ?? '' }]);
   if (status !== undefined && status >= 400 && status < 500) {
-    return new Refused(400, [
-      { ...issue, code: 'not-json', allowed: 'Send JSON.', detail: { where: message ?? 'unreadable' } },
-    ]);
+    return new Refused(400, [{ ...issue, code: 'body-unreadable', given: message ?? 'unreadable' }]);
   }
   return null;
 }
+
+/** A limit as it is said: `2 MB`. */
+const sizeText = (bytes: number | undefined): string =>
+  bytes === undefined ? 'what is taken' : `${Math.round(bytes / 1024 / 1024)} MB`;
 
 /** Who may come in, and under what name. */
 export interface Gate {
@@ -77,12 +88,13 @@ export function createApp(services: Services, log: Logger, webFolder: string, ga
     response.set('cache-control', 'no-store');
     next();
   });
+  app.use('/api', ownPagesOnly);
   // who is not let in sends no large bodies either; the code itself is a few bytes
   app.use('/api/pair', express.json({ limit: '1kb' }));
   if (gate.pairing) app.use('/api', gate.pairing.guard);
   else app.get('/api/pairing', (_, response) => void response.json({ code: null, paired: true }));
-  app.use('/api/restore', express.text({ limit: BACKUP_LIMIT, type: () => true }));
-  app.use('/api/jobs/import', express.text({ limit: BODY_LIMIT, type: () => true }));
+  app.use('/api/restore', express.text({ limit: BACKUP_LIMIT, type: 'application/json' }));
+  app.use('/api/jobs/import', express.text({ limit: BODY_LIMIT, type: 'application/json' }));
   app.use('/api', express.json({ limit: BODY_LIMIT }));
   app.use('/api', apiRouter(services));
   app.use('/api', (request) => {

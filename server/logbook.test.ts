@@ -122,7 +122,11 @@ describe('the whole workshop as one file', () => {
   const [here, there] = [new Trial('backup-here'), new Trial('backup-there')];
   let file = '';
   const restore = async (trial: Trial, text: string) => {
-    const response = await fetch(`${trial.address}/api/restore`, { method: 'POST', body: text });
+    const response = await fetch(`${trial.address}/api/restore`, {
+      method: 'POST',
+      body: text,
+      headers: { 'content-type': 'application/json' },
+    });
     return { status: response.status, body: (await response.json()) as Restored & Problem };
   };
   const everything = async (trial: Trial) => {

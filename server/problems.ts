@@ -18,6 +18,21 @@ export function notFound(what: string, id: string): Refused {
   return new Refused(404, [{ code: 'not-found', path: '', severity: 'wrong', given: id, detail: { what } }]);
 }
 
+/** Something that rests in the store and cannot be read. @param what how a sentence about it begins */
+export const unreadable = (what: string, why: string): Issue => ({
+  code: 'stored-unreadable',
+  path: '',
+  severity: 'wrong',
+  detail: { what, why },
+});
+
+/** Why something that rests could not be read, in a few words. */
+export function whyUnread(error: unknown): string {
+  if (error instanceof SyntaxError) return 'it is damaged';
+  const version = (error as { issues?: readonly { path?: readonly PropertyKey[] }[] }).issues?.some(({ path }) => path?.[0] === 'version');
+  return version ? 'it is of a later version' : 'it is damaged';
+} // prettier-ignore
+
 const TITLES: Readonly<Record<number, string>> = {
   400: 'The request cannot be read',
   401: 'This device is not let in yet',
@@ -25,6 +40,7 @@ const TITLES: Readonly<Record<number, string>> = {
   404: 'Not found',
   409: 'In conflict with what is stored',
   413: 'Too large',
+  415: 'Not sent as JSON',
   422: 'Something given cannot be used',
   429: 'Too many tries',
   500: 'A fault in Vuelta',

@@ -8,7 +8,7 @@ import { seedDemo } from './demo/index.ts';
 import type { Services } from './routes/index.ts';
 import { BackupService, JobService, LogService, RunService, ShopService } from './services/index.ts';
 import { isLoopback, Pairing } from './pairing.ts';
-import { openStore } from './store.ts';
+import { gatherStore, openStore } from './store.ts';
 
 export interface Running {
   /** `http://127.0.0.1:4810` */
@@ -38,6 +38,7 @@ export async function startServer(config: Config, log: Logger): Promise<Running>
     backup: new BackupService(store, config.dataFolder),
   };
   if (config.workshop === 'demo') await seedDemo(services);
+  await gatherStore(store);
 
   const pairing = isLoopback(config.host) ? null : new Pairing(config.dataFolder);
   const server = createServer(createApp(services, log, config.webFolder, { host: config.host, pairing }));
@@ -59,6 +60,7 @@ export async function startServer(config: Config, log: Logger): Promise<Running>
         server.closeIdleConnections();
         setTimeout(() => server.closeAllConnections(), 2000).unref();
       });
+      await gatherStore(store);
       await store.close(true);
     },
   };

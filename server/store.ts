@@ -36,3 +36,11 @@ export async function openStore(file: string): Promise<Store> {
   await store.getMigrator().up();
   return store;
 }
+
+/**
+ * Brings everything that stands in the write-ahead file into the store's own file and empties it, so that the one file, copied, holds
+ * the whole workshop.
+ */
+export async function gatherStore(store: Store): Promise<void> {
+  await store.em.getConnection().execute('pragma wal_checkpoint(TRUNCATE)');
+}

@@ -51,10 +51,10 @@ export class Trial {
   /** @param body sent as it is when it is text, as JSON when it is not */
   async ask<T>(method: string, address: string, body?: unknown): Promise<Answer<T>> {
     const sent =
-      body === undefined
+      method === 'GET'
         ? {}
         : {
-            body: typeof body === 'string' ? body : JSON.stringify(body),
+            body: typeof body === 'string' ? body : JSON.stringify(body ?? {}),
             headers: { 'content-type': 'application/json' },
           };
     const response = await fetch(`${this.#running!.address}/api${address}`, { method, ...sent });

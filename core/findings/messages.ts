@@ -85,6 +85,8 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
   'addendum-missing': () => 'A depth typed from a book or print also needs its addendum.',
   'tip-under-bore': (i) =>
     `An outside of ${d(i, 'tip')} is not more than the bore, ${d(i, 'bore')}. One of the two is in other units, or it is a radius.`,
+  'tips-at-odds': (i) =>
+    `Over two tips it is ${d(i, 'over')}, and by the bore of ${d(i, 'bore')} with ${d(i, 'edge')} to a tip on either side ${d(i, 'reached')}. They cannot both be; measure both again before either is believed.`,
   'spans-contradict': (i) =>
     `${i.given} does not go with ${d(i, 'first')}: ${d(i, 'why')}. Count the teeth between the jaws again.`,
   'span-alone': (i) =>
@@ -323,6 +325,22 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
   'not-a-backup': (i) => `This cannot be put back: ${d(i, 'why')}. Nothing was changed.`,
   'strange-host': (i) =>
     `“${i.given}” is no name of this workshop’s machine. Ask for it by its own address, or start it with HOST set to this name.`,
+  'strange-origin': (i) =>
+    `This came from a page of another site (${i.given}), and only Vuelta’s own pages may change the workshop. Nothing was changed.`,
+  'not-sent-as-json': (i) =>
+    `What changes something is sent as application/json; this was ${i.given ? `“${i.given}”` : 'sent without a type'}. Nothing was changed.`,
+  'body-unreadable': (i) => `What was sent cannot be read as JSON (${i.given}). Nothing was changed.`,
+  'address-bad': (i) => `This address cannot be read: ${i.given}.`,
+  'quote-open': () =>
+    'In this job file a quotation mark is opened and never closed, so all that follows it is one long text. Put the mark back where a text ends; nothing was changed.',
+  'stored-unreadable': (i) =>
+    `${d(i, 'what')} is stored and cannot be read here (${d(i, 'why')}). It is kept as it is, and a backup takes it along.`,
+  'size-unlikely': (i) =>
+    `${d(i, 'what')} of ${d(i, 'read')}? It runs from ${d(i, 'least')} to ${d(i, 'most')}.${d(i, 'other') ? ` If ${d(i, 'other')} is meant, write it so;` : ''} with its unit behind it any figure is taken.`,
+  'list-dash': (i) =>
+    `“${i.given}” can be read as two circles or as all from one to the other. Write each by itself: ${i.allowed}.`,
+  'figure-beyond': (i) =>
+    `${i.given} is beyond anything that is cut. Was a key held down, or a point left out? ${i.allowed}.`,
   'not-paired': () => 'This device is not let in yet. Type the code shown on the shop’s own machine.',
   'pairing-wrong': () =>
     'That is not the code. It stands on the bench of the shop’s own machine, and changes at each start.',

@@ -65,8 +65,8 @@ export function readJob(raw: unknown): Result<Job> {
   return parsed.success ? ok(parsed.data) : fail(...shapeIssues(parsed.error, migrated));
 }
 
-/** Does the text end inside a string, list or object that it opened? */
-function endsInTheMiddle(text: string): boolean {
+/** How a text that is no JSON ends: inside a string, list or object that it opened, or with a quotation mark that never closed. */
+function howItEnds(text: string): 'whole' | 'cut' | 'in-a-quote' {
   let depth = 0;
   let inString = false;
   for (let i = 0; i < text.length; i += 1) {
@@ -78,12 +78,14 @@ function endsInTheMiddle(text: string): boolean {
     else if (sign === '{' || sign === '[') depth += 1;
     else if (sign === '}' || sign === ']') depth -= 1;
   }
-  return inString || depth > 0;
+  // a whole file closes its braces, also those that a lost mark made part of a text
+  if (inString && /[}\]]$/.test(text)) return 'in-a-quote';
+  return inString || depth > 0 ? 'cut' : 'whole';
 }
 
 /**
  * A job from the text of a job file.
- * Issues: not-json, cut-short, and those of readJob
+ * Issues: not-json, cut-short, quote-open, and those of readJob
  */
 export function readJobFile(text: string): Result<Job> {
   const clean = text.replace(/^\uFEFF/, '').trim();
@@ -91,7 +93,8 @@ export function readJobFile(text: string): Result<Job> {
   try {
     raw = JSON.parse(clean);
   } catch (problem) {
-    if (clean.startsWith('{') && endsInTheMiddle(clean)) return fail(issue('cut-short'));
+    const end = clean.startsWith('{') ? howItEnds(clean) : 'whole';
+    if (end !== 'whole') return fail(issue(end === 'cut' ? 'cut-short' : 'quote-open'));
     const where =
       clean === '' ? 'the file is empty' : problem instanceof Error ? problem.message : 'unreadable';
     return fail(issue('not-json', { allowed: 'Choose a file that Vuelta exported.', detail: { where } }));

@@ -52,7 +52,14 @@ export interface Contradiction {
   /** What the rest fits. */
   readonly rest: Identification;
   readonly cause:
-    'unit' | 'one-tooth-fewer' | 'one-tooth-more' | 'across-odd' | 'radius' | 'miscounted' | 'unknown';
+    | 'unit'
+    | 'one-tooth-fewer'
+    | 'one-tooth-more'
+    | 'across-odd'
+    | 'radius'
+    | 'miscounted'
+    | 'count-again'
+    | 'unknown';
 }
 
 /** One more measurement that tells the first two apart, and what it would read on each. */
@@ -166,6 +173,31 @@ function contradictions(readings: Readings): readonly Contradiction[] {
   });
 } // prettier-ignore
 
+/** Teeth are seldom cut at more, degrees; a helix that nobody saw or measured makes any outside fit some pitch. Common practice. */
+const UNUSUAL_HELIX = (32 * Math.PI) / 180;
+
+/**
+ * A count that was slipped, where the likeliest gear would need an angle that is hardly ever met: straight teeth of that pitch, or of
+ * any within two of the count, that sit on the other readings.
+ */
+function countedWrong(first: Candidate, readings: Readings): readonly Contradiction[] {
+  const { helixAngle, module } = first.hypothesis;
+  const told = readings.helix === 'seen' || readings.helixAngle !== null || readings.lead !== null;
+  const { least, most } = readings.teeth;
+  if (told || helixAngle <= UNUSUAL_HELIX || least !== most || !readings.tip) return [];
+  const straight = Math.round(readings.tip.mm / module - 2);
+  const counts = [least + 1, least - 1, least + 2, least - 2, straight].filter((count) => count >= 4 && count !== least);
+  const found = counts.flatMap((count) => {
+    const [best] = search({ ...readings, teeth: { least: count, most: count }, helix: 'none' }, 1);
+    return best && misfitOf(best) <= TIE ? [best] : [];
+  });
+  // the very pitch first, then the nearest slip
+  const best = found.find((one) => Math.abs(one.hypothesis.module - module) < 1e-9) ?? found[0];
+  if (!best) return [];
+  const { teeth } = best.hypothesis;
+  return [{ reading: 'teeth', given: least, wanted: { low: teeth, high: teeth }, rest: asIdentification(best, readings), cause: 'count-again' }];
+} // prettier-ignore
+
 /** The gap between two bands beyond what blurs each; 0 when they overlap. */
 const gap = (a: Band, b: Band): number => Math.max(0, a.low - b.high, b.low - a.high);
 
@@ -263,6 +295,15 @@ export function identify(readings: Readings, wanted = 10): Identified {
       bare: bareOf(readings),
     };
   }
+  const recount = countedWrong(first, readings);
+  if (recount.length > 0)
+    return {
+      verdict: 'contradiction',
+      best: [recount[0]!.rest, ...best],
+      contradictions: recount,
+      deciding: null,
+      bare: null,
+    };
   const tied = best.filter((one) => one.tied).length;
   return {
     verdict: tied > 1 ? 'tie' : 'clear',

@@ -17,6 +17,8 @@ import type { SampleInput } from './schema.ts';
 export const TOOL_GIVE = { caliper: 0.03, micrometer: 0.01, rule: 0.4 } as const;
 /** What tips lose, on the diameter, mm. Common practice: undersize by habit up to 0.25. */
 const WEAR = { crisp: 0.08, usual: 0.25, worn: 0.6 } as const;
+/** How far two ways to the outside may differ: two readings of a caliper over worn tips, mm; straight across an odd count, as a part of it. */
+const TIPS_APART = { over: 0.35, across: 0.08 } as const;
 /** ± of an arc read off a head or a protractor, degrees. */
 const ARC_GIVE = 0.5;
 /** Finer than any standard pitch. */
@@ -26,7 +28,7 @@ const blank = ({ typed }: Measure): boolean => typed.trim() === '';
 
 /**
  * A sample’s fields as readings; wrong ones are left out, each with its sentence.
- * Issues: those of the parsers; tip-under-bore, spans-contradict, sample-unit, survivors-over-turn, span-alone
+ * Issues: those of the parsers; tip-under-bore, tips-at-odds, spans-contradict, sample-unit, survivors-over-turn, span-alone
  */
 export function readSample(input: SampleInput, system: UnitSystem): { readonly readings: Readings; readonly issues: readonly Issue[] } {
   const issues: Issue[] = [];
@@ -54,18 +56,20 @@ export function readSample(input: SampleInput, system: UnitSystem): { readonly r
   const teeth = count('teeth', input.teeth, 'The tooth count', 4, 1000);
   const tip = readTip();
   function readTip(): Readings['tip'] {
-    if (input.tipBy !== 'bore') {
-      const over = length('tip', input.tip, 'The outside diameter');
-      const bore = length('bore', input.bore, 'The bore');
-      if (over !== null && bore !== null && over <= bore) {
-        wrong('tip-under-bore', 'tip', input.tip.typed, { bore: mm(bore), tip: mm(over) });
-        return null;
-      }
-      return over === null ? null : { mm: over, acrossOdd: input.tipBy === 'across' };
-    }
+    const over = length('tip', input.tip, 'The outside diameter');
     const bore = length('bore', input.bore, 'The bore');
     const edge = length('edgeToTip', input.edgeToTip, 'Bore edge to tip');
-    return bore === null || edge === null ? null : { mm: bore + 2 * edge, acrossOdd: false };
+    const reached = bore === null || edge === null ? null : bore + 2 * edge;
+    if (over !== null && bore !== null && over <= bore) {
+      wrong('tip-under-bore', 'tip', input.tip.typed, { bore: mm(bore), tip: mm(over) });
+      return null;
+    }
+    const give = input.tipBy === 'across' ? TIPS_APART.across * (over ?? 0) : TIPS_APART.over;
+    if (over !== null && reached !== null && Math.abs(over - reached) > give)
+      wrong('tips-at-odds', 'edgeToTip', input.edgeToTip.typed, { over: mm(over), bore: mm(bore!), edge: mm(edge!), reached: mm(reached) }, 'query');
+    // the one that was chosen, else the one there is
+    if (reached !== null && (input.tipBy === 'bore' || over === null)) return { mm: reached, acrossOdd: false };
+    return over === null ? null : { mm: over, acrossOdd: input.tipBy === 'across' };
   }
   const k = count('spanTeeth', input.spanTeeth, 'Teeth between the jaws', 1, teeth ?? 1000);
   const span = length('span', input.span, 'The span');

@@ -84,12 +84,15 @@ const CAUSE: Readonly<Record<Contradiction['cause'], (one: Contradiction) => str
   'across-odd': () => 'an odd count read straight across?',
   radius: () => 'a radius instead of a diameter?',
   miscounted: () => 'counted wrong?',
+  'count-again': () => 'count again.',
   unknown: () => 'measure it again.',
 };
 
 /** A reading against the others: what it would have to be, and the likely slip. */
 export function sayContradiction(one: Contradiction, system: UnitSystem): string {
   const cause = CAUSE[one.cause](one);
+  if (one.cause === 'count-again')
+    return `Count again: ${one.wanted.low} straight teeth fit, ${one.rest.pitch}. With ${one.given} only a helix of an unusual angle would, and nobody has seen one.`;
   if (one.reading === 'teeth')
     return `With ${one.wanted.low} teeth instead of ${one.given} the rest fits ${sayWhole(one.rest)}: ${cause}`;
   const middle = lengthText((one.wanted.low + one.wanted.high) / 2, system, 'fine');

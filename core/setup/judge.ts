@@ -22,9 +22,9 @@ const LARGEST = {
 } as const;
 
 /** The field a thing that does not fit is told at. */
-const FIELD_OF: Readonly<Record<Fit['key'], keyof SetupInput | 'millId'>> = {
+const FIELD_OF: Readonly<Record<Fit['key'], keyof SetupInput | 'millId' | 'choice'>> = {
   table: 'offset',
-  cross: 'side',
+  cross: 'choice',
   height: 'cutterDiameter',
   raise: 'cutterDiameter',
   collar: 'cutterDiameter',
@@ -45,7 +45,7 @@ interface With {
 export function judgeSetup(input: SetupInput, read: SetupRead, detail: SetupDetail, { mandrel, system }: With): Issue[] {
   const issues: Issue[] = [];
   const mm = (value: number) => lengthText(value, system);
-  const ask = (code: Issue['code'], path: keyof SetupInput | 'millId', given: string, more: Readonly<Record<string, string>> = {}, severity: Issue['severity'] = 'query') =>
+  const ask = (code: Issue['code'], path: keyof SetupInput | 'millId' | 'choice', given: string, more: Readonly<Record<string, string>> = {}, severity: Issue['severity'] = 'query') =>
     issues.push({ code, path, severity, given, detail: more });
 
   for (const { key, name, needs, has, fits, remedies } of detail.fits)

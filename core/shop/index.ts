@@ -85,6 +85,7 @@ export {
   toothRangeText,
   type BoxSetting,
 } from './reading.ts';
+export { readSize, saysItsUnit, unitsOfCutter, unitsOfSize, type SizeOf } from './plausible.ts';
 export { lengthCell, lengthText as lengthCellText } from './rowReaders.ts';
 export { pitchCell, pitchCellText } from './takeRow.ts';
 export {

@@ -42,7 +42,23 @@ export function readHoles(typed: string): Result<number> {
  * The circles of one side of a plate: `15 16 17`, `15, 16, 17` or `15/16/17`, rising, each once.
  * Issues: circle-bad for each that cannot be
  */
+/** Two circles, or all that lie between them where they are few. */
+function spelled(from: number, to: number): string {
+  const all =
+    to > from && to - from <= 12 ? Array.from({ length: to - from + 1 }, (_, i) => from + i).join(' ') : '';
+  return all === '' ? `${from} ${to}` : `${from} ${to}, or ${all}`;
+}
+
 export function readCircles(typed: string): Result<readonly number[]> {
+  const dash = /(\d+)\s*[-–]\s*(\d+)/.exec(typed);
+  if (dash)
+    return fail({
+      code: 'list-dash',
+      path: '',
+      severity: 'wrong',
+      given: dash[0],
+      allowed: spelled(Number(dash[1]), Number(dash[2])),
+    });
   const read = typed
     .split(/[\s,;/|]+/)
     .filter((word) => word !== '')

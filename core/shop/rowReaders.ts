@@ -1,5 +1,5 @@
 import { fail, ok, type Issue, type Result } from '../findings/index.ts';
-import { measure, parseCount, parsePositiveLength, type Measure } from '../units/index.ts';
+import { measure, parseCount, parsePositiveLength, type Measure, type UnitSystem } from '../units/index.ts';
 import { idFrom } from './reading.ts';
 
 /** A row of a table, cell by column name. */
@@ -78,10 +78,12 @@ export const idOf = (
     things.map(({ id }) => id),
   );
 
-/** A length that keeps the unit it was written with; a bare figure is in millimetres. */
-export function lengthCell(typed: string): Measure {
+/** A length that keeps the unit it was written with. @param units what a bare figure is meant in */
+export function lengthCell(typed: string, units: UnitSystem = 'mm'): Measure {
   const written = /^(.*?)\s*(mm|in|inch|inches|"|″)?$/i.exec(typed.trim());
-  const [, figure = '', unit = 'mm'] = written ?? [];
+  const [, figure = '', unit = units] = written ?? [];
+  // nothing is in no unit
+  if (figure === '') return measure('', 'mm');
   return measure(figure, unit.toLowerCase() === 'mm' ? 'mm' : 'in');
 }
 

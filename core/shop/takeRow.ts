@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from '../findings/index.ts';
 import { measure, parseAngleDeg, parsePitch, pitchText, type Measure } from '../units/index.ts';
+import { unitsOfCutter } from './plausible.ts';
 import { readCircles, readCutterNumber, readHoles, readRatio, readToothRange } from './reading.ts';
 import {
   all,
@@ -157,11 +158,13 @@ export function pitchCellText(pitch: Measure): string {
 
 export function takeCutter(equipment: Equipment, cells: Cells): Result<Equipment> {
   const cell = (name: string) => cells[name] ?? '';
-  const [diameter, bore, width, stamped] = ['diameter', 'bore', 'width', 'stamped depth'].map((name) => lengthCell(cell(name)));
+  const given = pitchCell(cell('pitch'));
+  const bare = given.ok ? unitsOfCutter({ pitch: given.value }) : 'mm';
+  const [diameter, bore, width, stamped] = ['diameter', 'bore', 'width', 'stamped depth'].map((name) => lengthCell(cell(name), bare));
   const angle = cell('angle').trim() === '' ? null : measure(cell('angle').trim().replace(/°$/, ''), 'deg');
   const read = all(
     readName(cell('cutter'), 'the cutter’s name'),
-    pitchCell(cell('pitch')),
+    given,
     readCutterNumber(cell('number')),
     readWord(cell('school'), 'the school of its number', { '': 'unknown', unknown: 'unknown', inch: 'inch', metric: 'metric' } as const),
     readToothRange(cell('range')),

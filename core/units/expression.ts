@@ -203,13 +203,29 @@ class Reader {
   }
 }
 
+/** A kilometre, or a million of anything: far beyond what is cut, and far within what can be reckoned exactly. */
+const MOST = exact(1_000_000);
+/** Finer than anything is measured; a figure may be 0, and not less than this beside it. */
+const LEAST = exact(1, 1_000_000_000);
+/** Longer fractions come of a held key, not of a hand. */
+const MOST_DIGITS = 40;
+
+/** Keeps every figure where it is read within what can be planned. Issues: figure-beyond */
+function within(reading: Reading, typed: string, allowed: string): Result<Reading> {
+  const size = reading.value.abs();
+  const long = Math.max(String(size.n).length, String(size.d).length) > MOST_DIGITS;
+  if (!long && size.lte(MOST) && (size.equals(0) || size.gte(LEAST))) return ok(reading);
+  const given = typed.length > 24 ? `${typed.slice(0, 20)}…` : typed;
+  return fail(issue('figure-beyond', given, { allowed: `Write it like ${allowed}` }));
+}
+
 /**
  * Reads a figure as people write it at the bench: `2 3/8`, `2-3/8"`, `.154`, `3,5 mm`, `1/2 + 1/4 in`, `(60-2)*1.25`.
  * One unit at the very end holds for the whole expression (`1/2 + 1/4 in`); otherwise each unit holds for its own figure.
  * @param typed as typed, not empty
  * @param factorOf the unit words allowed here
  * @param allowed worded examples for the sentence shown when it cannot be read
- * Issues: not-a-number, unit-unknown, units-mixed, divided-by-zero
+ * Issues: not-a-number, unit-unknown, units-mixed, divided-by-zero, figure-beyond
  */
 export function readExpression(typed: string, factorOf: UnitFactor, allowed: string): Result<Reading> {
   const tokens = readTokens(tidy(typed));
@@ -221,12 +237,12 @@ export function readExpression(typed: string, factorOf: UnitFactor, allowed: str
       const factor = factorOf(last.text);
       if (!factor) return fail(issue('unit-unknown', typed, { detail: { unit: last.text }, allowed }));
       const bare = new Reader(tokens.slice(0, -1), typed, factorOf, allowed).readAll();
-      return ok({ value: bare.value.mul(factor), hadUnit: true });
+      return within({ value: bare.value.mul(factor), hadUnit: true }, typed, allowed);
     }
     const reader = new Reader(tokens, typed, factorOf, allowed);
     const { value, power } = reader.readAll();
     if (reader.sawUnit && power !== 1) return fail(issue('not-a-number', typed, { allowed }));
-    return ok({ value, hadUnit: power === 1 });
+    return within({ value, hadUnit: power === 1 }, typed, allowed);
   } catch (problem) {
     if (problem instanceof Unreadable) return fail(problem.issue);
     throw problem;

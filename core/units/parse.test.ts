@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { sayIssue } from '../findings/index.ts';
+import { need, sayIssue } from '../findings/index.ts';
 import {
   approx,
   exact,
@@ -10,6 +10,7 @@ import {
   parseCount,
   parseLength,
   parsePitch,
+  parseRatio,
   type Unit,
 } from './index.ts';
 
@@ -182,4 +183,35 @@ describe('counts', () => {
   ])('%s: %s', (typed, sentence) => {
     expect(teeth(typed)).toBe(sentence);
   });
+});
+
+describe('figures are bounded where they are read', () => {
+  const nines = '9'.repeat(20);
+  test.each([
+    ['a length', () => parseLength(measure(nines, 'mm'))],
+    ['a length in inches', () => parseLength(measure(`${nines} in`, 'mm'))],
+    ['a long fraction', () => parseLength(measure(`1/${'9'.repeat(50)}`, 'mm'))],
+    ['next to nothing', () => parseLength(measure(`0.${'0'.repeat(20)}1`, 'mm'))],
+    ['a pitch', () => parsePitch(measure(nines, 'module'))],
+    ['a pitch of many to the inch', () => parsePitch(measure('9999999', 'dp'))],
+    ['an angle', () => parseAngleDeg(measure(nines, 'deg'))],
+    ['an angle with its sign', () => parseAngleDeg(measure(`${nines}°`, 'deg'))],
+    ['a count', () => parseCount(measure(nines, 'count'), 'The count', 1, 10)],
+    ['a ratio', () => parseRatio(measure(nines, 'count'), 'The ratio')],
+  ] as const)('%s of a held key is answered', (_, read) => {
+    expect(read().ok).toBe(false);
+  });
+  test('0 is a figure, and so are a tenth of a µm and a hundred metres', () => {
+    for (const typed of ['0', '0.0001', '100000']) expect(parseLength(measure(typed, 'mm')).ok).toBe(true);
+  });
+});
+
+test('minutes alone are an angle, as they stand on a scale', () => {
+  const degrees = (typed: string) => need(parseAngleDeg(measure(typed, 'deg'))).toFraction();
+  expect(degrees("10'")).toBe('1/6');
+  expect(degrees('10′')).toBe('1/6');
+  expect(degrees(`-30'`)).toBe('-1/2');
+  expect(degrees(`10' 30"`)).toBe('7/40');
+  expect(degrees('45 min')).toBe('3/4');
+  expect(parseAngleDeg(measure("75'", 'deg')).ok).toBe(false);
 });

@@ -68,6 +68,10 @@ const PITCH_EXAMPLES = '1.25, M1.5, 14 DP or 3 1/2 DP';
 const MODULE_MARK = /^(?:module|mod|m)\s*(?=[\d.,])|\s*(?:module|mod|m)$/i;
 const DP_MARK = /^(?:dp|p)\s*(?=[\d.,])|\s*(?:d\.?p\.?|p)$/i;
 
+/** Beyond every pitch there is, mm of module: a figure of a held key or of another unit. */
+const COARSEST = exact(10_000);
+const FINEST = exact(1, 10_000);
+
 export function pitchOf(system: Pitch['system'], figure: Exact): Pitch {
   return { system, figure, module: system === 'module' ? figure : MM_PER_INCH.div(figure) };
 }
@@ -89,13 +93,26 @@ export function parsePitch(given: Measure): Result<Pitch> {
   if (!read.ok) return fail(...read.issues.map((found) => ({ ...found, given: typed })));
   const figure = read.value.value;
   if (figure.lte(0)) return fail(notPositive('The pitch', typed));
-  return ok(pitchOf(isDp ? 'dp' : isModule ? 'module' : given.unit, figure));
+  const pitch = pitchOf(isDp ? 'dp' : isModule ? 'module' : given.unit, figure);
+  if (pitch.module.gt(COARSEST) || pitch.module.lt(FINEST))
+    return fail({
+      code: 'figure-beyond',
+      path: '',
+      severity: 'wrong',
+      given: typed.slice(0, 24),
+      allowed: `Write it like ${PITCH_EXAMPLES}`,
+    });
+  return ok(pitch);
 }
 
-const ANGLE_EXAMPLES = '20, 14.5, 14 1/2 or 4°34′';
+const ANGLE_EXAMPLES = '20, 14.5, 14 1/2, 4°34′ or 10′';
+/** Minutes of arc alone, as they stand on a scale: `10′`. */
+const MINUTES = /^(-?)(\d+(?:\.\d+)?)\s*(?:'|min)\s*(?:(\d+(?:\.\d+)?)\s*(?:"|s(?:ec)?))?$/i;
 const DMS =
   /^(-?)(\d+(?:\.\d+)?)\s*(?:°|deg|d)\s*(?:(\d+(?:\.\d+)?)\s*(?:'|m(?:in)?))?\s*(?:(\d+(?:\.\d+)?)\s*(?:"|s(?:ec)?))?$/i;
 const degreeFactor: UnitFactor = (word) => (/^(°|deg|degrees?)$/i.test(word) ? exact(1) : null);
+
+const MOST_DEGREES = 1_000_000;
 
 /**
  * An angle, exact, in degrees: decimal, vulgar fraction, or degrees, minutes and seconds.
@@ -108,7 +125,10 @@ export function parseAngleDeg(given: Measure): Result<Exact> {
     .replace(/''|[″“”]/g, '"')
     .replace(/[′’]/g, "'")
     .replace(/(\d),(\d)/g, '$1.$2');
-  const parts = DMS.exec(plain);
+  const minutesAlone = MINUTES.exec(plain);
+  const parts = minutesAlone
+    ? [plain, minutesAlone[1], '0', minutesAlone[2], minutesAlone[3]]
+    : DMS.exec(plain);
   if (parts) {
     const [, sign, degrees, minutes = '0', seconds = '0'] = parts;
     if (Number(minutes) >= 60 || Number(seconds) >= 60) {
@@ -122,6 +142,14 @@ export function parseAngleDeg(given: Measure): Result<Exact> {
       });
     }
     const value = exact(degrees!).add(exact(minutes).div(60)).add(exact(seconds).div(3600));
+    if (value.gt(MOST_DEGREES))
+      return fail({
+        code: 'figure-beyond',
+        path: '',
+        severity: 'wrong',
+        given: typed.slice(0, 24),
+        allowed: `Write it like ${ANGLE_EXAMPLES}`,
+      });
     return ok(sign ? value.neg() : value);
   }
   const read = readExpression(plain, degreeFactor, ANGLE_EXAMPLES);

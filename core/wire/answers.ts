@@ -41,6 +41,8 @@ export interface JobListing {
       readonly lines: readonly string[];
     } | null;
   } | null;
+  /** What of it rests here and cannot be read, in a sentence; null where all of it can. */
+  readonly trouble: string | null;
 }
 
 export interface StoredRun {
@@ -58,6 +60,12 @@ export interface LogEntry {
   readonly startedAt: string;
   readonly updatedAt: string;
   readonly digest: RunDigest;
+}
+
+/** A run that rests in the logbook and cannot be read. */
+export interface UnreadRun {
+  readonly runId: string;
+  readonly why: string;
 }
 
 /** A page of the logbook: the run, and runs linked with it. */

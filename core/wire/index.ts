@@ -9,4 +9,5 @@ export type {
   StoredJob,
   StoredRun,
   StoredShop,
+  UnreadRun,
 } from './answers.ts';

@@ -20,10 +20,14 @@ import path from 'node:path';
 import { JobRow, KeptVersionRow, RunEventRow, RunRow, ShopRow } from '../entities/index.ts';
 import { canonical } from '../canonical.ts';
 import { Refused } from '../problems.ts';
+import { readEvent, readEvents } from './events.ts';
 import type { Store } from '../store.ts';
 
 export const BACKUP_FORMAT = 'vuelta-workshop';
 const BACKUP_VERSION = 1;
+
+/** What could not be read when the backup was written is in it as it rested. */
+const asItRests = { raw: z.string().optional() };
 
 /** Outer shape of a backup; what is in it is checked piece by piece, each of whatever version it is. */
 const backupSchema = z.looseObject({
@@ -31,16 +35,20 @@ const backupSchema = z.looseObject({
   version: z.int().min(1).max(BACKUP_VERSION),
   at: z.string(),
   shop: z.unknown(),
+  shopRaw: z.string().optional(),
   jobs: z.array(
-    z.object({ job: z.unknown(), revision: z.int().min(1), archived: z.boolean(), createdAt: z.string(), updatedAt: z.string() }),
+    z.object({ job: z.unknown(), ...asItRests, id: idSchema.optional(), name: z.string().optional(), revision: z.int().min(1), archived: z.boolean(), createdAt: z.string(), updatedAt: z.string() }),
   ),
   kept: z.array(z.object({ id: idSchema, jobId: idSchema, job: z.unknown(), baseRevision: z.int(), at: z.string() })),
-  runs: z.array(z.object({ run: z.unknown(), startedAt: z.string(), updatedAt: z.string(), events: z.array(z.unknown()) })),
+  runs: z.array(z.object({ run: z.unknown(), ...asItRests, id: idSchema.optional(), jobId: idSchema.optional(), partId: z.string().optional(), startedAt: z.string(), updatedAt: z.string(), events: z.array(z.unknown()), eventsRaw: z.array(z.string()).optional() })),
 }); // prettier-ignore
 
 interface ReadBackup {
   readonly shop: Equipment | null;
   readonly jobs: readonly { readonly job: Job; readonly revision: number; readonly archived: boolean; readonly createdAt: string; readonly updatedAt: string }[];
+  /** What could not be read when it was written: put back as it rested, where nothing of that id is here. */
+  readonly rawJobs: readonly (Omit<z.infer<typeof backupSchema>['jobs'][number], 'id' | 'raw'> & { readonly id: string; readonly raw: string })[];
+  readonly rawRuns: readonly (Omit<z.infer<typeof backupSchema>['runs'][number], 'id' | 'raw'> & { readonly id: string; readonly raw: string })[];
   readonly kept: z.infer<typeof backupSchema>['kept'];
   readonly runs: readonly { readonly run: Run; readonly startedAt: string; readonly updatedAt: string; readonly events: readonly RunEvent[] }[];
 } // prettier-ignore
@@ -62,12 +70,16 @@ function readBackup(text: string): ReadBackup {
   if (!outer.success) throw bad('it is another kind of file');
   const shop = outer.data.shop === null ? null : equipmentSchema.safeParse(shopToToday(outer.data.shop));
   if (shop && !shop.success) throw bad('the shop in it is damaged');
-  const jobs = outer.data.jobs.map(({ job, ...rest }) => {
+  const rests = <T extends { readonly raw?: string | undefined; readonly id?: string | undefined }>(row: T) =>
+    row.raw !== undefined && row.id !== undefined;
+  const rawJobs = outer.data.jobs.filter(rests) as unknown as ReadBackup['rawJobs'];
+  const rawRuns = outer.data.runs.filter(rests) as unknown as ReadBackup['rawRuns'];
+  const jobs = outer.data.jobs.filter((row) => !rests(row)).map(({ job, ...rest }) => {
     const read = readJob(job);
     if (!read.ok) throw bad(`the job “${String((job as { name?: unknown } | null)?.name ?? '?')}” in it is damaged`);
     return { ...rest, job: read.value };
   });
-  const runs = outer.data.runs.map(({ run, events, ...rest }) => {
+  const runs = outer.data.runs.filter((row) => !rests(row)).map(({ run, events, ...rest }) => {
     try {
       const read = readRun(run);
       const parsed = events.map((event) => runEventSchema.parse(event));
@@ -77,15 +89,42 @@ function readBackup(text: string): ReadBackup {
       throw bad('a run in it is damaged');
     }
   });
-  const known = new Set(jobs.map(({ job }) => job.id));
+  const known = new Set([...jobs.map(({ job }) => job.id), ...rawJobs.map(({ id }) => id)]);
   if (runs.some(({ run }) => !known.has(run.jobId))) throw bad('a run in it belongs to no job in it');
-  return { shop: shop ? shop.data : null, jobs, kept: outer.data.kept, runs };
+  return { shop: shop ? shop.data : null, jobs, kept: outer.data.kept, runs, rawJobs, rawRuns };
 } // prettier-ignore
+
+/** A document that rests, parsed; null where it is damaged or of a version that is not read here. */
+function parsed(document: string, reads: (raw: unknown) => boolean): unknown {
+  try {
+    const raw: unknown = JSON.parse(document);
+    return reads(raw) ? raw : null;
+  } catch {
+    return null;
+  }
+}
+
+function isRun(raw: unknown): boolean {
+  try {
+    readRun(raw);
+    return true;
+  } catch {
+    return false;
+  }
+}
 
 /** A stored document as it is read today: of an older version, or written in another order, it is the same job. */
 function toToday(document: string): unknown {
-  const read = readJob(JSON.parse(document));
-  return read.ok ? read.value : document;
+  const raw = parsed(document, () => true);
+  const read = raw === null ? null : readJob(raw);
+  return read?.ok ? read.value : document;
+}
+
+/** Equipment as it rests; null where it cannot be read. */
+function shopOf(document: string): Equipment | null {
+  const raw = parsed(document, () => true);
+  const read = equipmentSchema.safeParse(shopToToday(raw));
+  return read.success ? read.data : null;
 }
 
 /** The whole workshop as one file, and back. */
@@ -108,20 +147,29 @@ export class BackupService {
       em.fork().find(RunRow, {}, order),
       em.fork().find(RunEventRow, {}, { orderBy: { arrival: 'asc' } }),
     ]);
-    const byRun = new Map<string, unknown[]>();
-    for (const { runId, document } of events) {
-      const list = byRun.get(runId) ?? [];
-      list.push(JSON.parse(document));
-      byRun.set(runId, list);
+    const byRun = new Map<string, { readonly events: unknown[]; readonly eventsRaw: string[] }>();
+    for (const row of events) {
+      const list = byRun.get(row.runId) ?? { events: [], eventsRaw: [] };
+      const event = readEvent(row);
+      if (event) list.events.push(event);
+      else list.eventsRaw.push(row.document);
+      byRun.set(row.runId, list);
     }
     return JSON.stringify({
       format: BACKUP_FORMAT,
       version: BACKUP_VERSION,
       at: new Date().toISOString(),
-      shop: shop ? JSON.parse(shop.document) : null,
-      jobs: jobs.map(({ document, revision, archived, createdAt, updatedAt }) => ({ job: JSON.parse(document), revision, archived, createdAt, updatedAt })),
-      kept: kept.map(({ id, jobId, document, baseRevision, at }) => ({ id, jobId, job: JSON.parse(document), baseRevision, at })),
-      runs: runs.map(({ id, document, startedAt, updatedAt }) => ({ run: JSON.parse(document), startedAt, updatedAt, events: byRun.get(id) ?? [] })),
+      shop: shop && shopOf(shop.document) ? JSON.parse(shop.document) : null,
+      ...(shop && !shopOf(shop.document) ? { shopRaw: shop.document } : {}),
+      jobs: jobs.map(({ document, id, name, revision, archived, createdAt, updatedAt }) => {
+        const job = parsed(document, (raw) => readJob(raw).ok);
+        return { job, ...(job ? {} : { raw: document, id, name }), revision, archived, createdAt, updatedAt };
+      }),
+      kept: kept.map(({ id, jobId, document, baseRevision, at }) => ({ id, jobId, job: parsed(document, () => true) ?? document, baseRevision, at })),
+      runs: runs.map(({ id, jobId, partId, document, startedAt, updatedAt }) => {
+        const run = parsed(document, isRun);
+        return { run, ...(run ? {} : { raw: document, id, jobId, partId }), startedAt, updatedAt, ...(byRun.get(id) ?? { events: [], eventsRaw: [] }) };
+      }),
     });
   } // prettier-ignore
 
@@ -138,7 +186,7 @@ export class BackupService {
       let changed = 0;
       let counts = 0;
       const shopRow = await em.findOne(ShopRow, { id: 1 });
-      const shop = backup.shop ?? (shopRow && equipmentSchema.parse(shopToToday(JSON.parse(shopRow.document))));
+      const shop = backup.shop ?? (shopRow && shopOf(shopRow.document));
       if (backup.shop) {
         const document = JSON.stringify(backup.shop);
         if (shopRow) em.assign(shopRow, { document, revision: shopRow.revision + 1 });
@@ -156,9 +204,18 @@ export class BackupService {
         }
         await em.flush();
       }
+      for (const { id, raw, name, revision, archived, createdAt, updatedAt } of backup.rawJobs)
+        if (!(await em.findOne(JobRow, { id }))) em.create(JobRow, { id, name: name ?? id, line: '', document: raw, revision, archived, createdAt, updatedAt });
+      await em.flush();
+      for (const { id, jobId, partId, raw, startedAt, updatedAt, events } of backup.rawRuns)
+        if (jobId !== undefined && !(await em.findOne(RunRow, { id }))) {
+          em.create(RunRow, { id, jobId, partId: partId ?? 'p1', document: raw, summary: '{}', startedAt, updatedAt });
+          await em.flush();
+          for (const event of events.map((one) => runEventSchema.parse(one))) await em.insert(RunEventRow, { id: event.id, runId: id, device: event.device, deviceSeq: event.deviceSeq, document: JSON.stringify(event) });
+        }
       for (const { id, jobId, job, baseRevision, at } of backup.kept)
         if (!(await em.findOne(KeptVersionRow, { id })) && (await em.findOne(JobRow, { id: jobId })))
-          em.create(KeptVersionRow, { id, jobId, document: JSON.stringify(job), baseRevision, at });
+          em.create(KeptVersionRow, { id, jobId, document: typeof job === 'string' ? job : JSON.stringify(job), baseRevision, at });
       for (const { run, startedAt, updatedAt, events } of backup.runs) {
         const row = await em.findOne(RunRow, { id: run.id });
         if (!row) {
@@ -172,7 +229,7 @@ export class BackupService {
         for (const event of fresh) await em.insert(RunEventRow, { id: event.id, runId: run.id, device: event.device, deviceSeq: event.deviceSeq, document: JSON.stringify(event) });
         counts += fresh.length;
         if (row && fresh.length > 0) {
-          const all = [...here.map(({ document }) => runEventSchema.parse(JSON.parse(document))), ...fresh];
+          const all = [...readEvents(here), ...fresh];
           em.assign(row, { summary: JSON.stringify(summarise(foldRun(run, all))), digest: JSON.stringify(digestOf(run, all)), updatedAt });
         }
       }

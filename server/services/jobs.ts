@@ -1,12 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
+import { sayIssue } from '../../core/findings/index.ts';
 import { duplicateJob, readJobFile, type Job } from '../../core/job/index.ts';
 import { plan, refusals, whatItIs, type Plan } from '../../core/plan/index.ts';
 import { progressOf, sayNow, standingOf, type Standing } from '../../core/prompts/index.ts';
 import { readRun, type Run, type RunSummary } from '../../core/run/index.ts';
 import type { JobListing, StoredJob } from '../../core/wire/index.ts';
 import { JobRow, KeptVersionRow, RunRow } from '../entities/index.ts';
-import { notFound, Refused } from '../problems.ts';
+import { canonical } from '../canonical.ts';
+import { notFound, Refused, unreadable, whyUnread } from '../problems.ts';
 import type { Store } from '../store.ts';
 import type { ShopService } from './shop.ts';
 
@@ -38,7 +40,17 @@ export class JobService {
     const newest = new Map(runs.map((run) => [run.jobId, run]));
     return rows.map(({ id, name, line, revision, archived: away, updatedAt }) => {
       const run = newest.get(id);
-      return { id, name, line, revision, archived: away, updatedAt, run: run ? listRun(run) : null };
+      const listed = run ? listRun(run) : null;
+      return {
+        id,
+        name,
+        line,
+        revision,
+        archived: away,
+        updatedAt,
+        run: listed?.run ?? null,
+        trouble: listed?.trouble ?? null,
+      };
     });
   }
 
@@ -56,6 +68,8 @@ export class JobService {
     const refused = await this.store.em.fork().transactional(async (em) => {
       const row = await em.findOne(JobRow, { id: job.id });
       const stored = row?.revision ?? 0;
+      // an answer that was lost on its way: what is sent again is what is stored
+      if (row && stored !== revision && sameJob(row.document, job)) return null;
       if (stored !== revision) return this.keep(em, job, revision, stored, row !== null);
       const fields = {
         name: job.name,
@@ -80,6 +94,8 @@ export class JobService {
   ): Promise<StoredJob> {
     return this.store.em.fork().transactional(async (em) => {
       const row = await this.row(em, id);
+      const isSo = (to.name ?? row.name) === row.name && (to.archived ?? row.archived) === row.archived;
+      if (isSo) return this.present(em, row);
       if (row.revision !== revision) throw new Refused(409, [this.stale(revision, row.revision)]);
       if (to.name !== undefined) {
         const job = { ...this.document(row), name: to.name };
@@ -172,13 +188,11 @@ export class JobService {
     return row;
   }
 
-  /** What rests was checked when it came in; that it no longer reads is a fault, not an issue. */
+  /** What rests was checked when it came in. @throws Refused 422 where it cannot be read: of a later version, or damaged */
   private document(row: JobRow): Job {
     const read = readJobFile(row.document);
     if (!read.ok)
-      throw new Error(
-        `stored job ${row.id} cannot be read: ${read.issues.map(({ code }) => code).join(', ')}`,
-      );
+      throw new Refused(422, [unreadable(`The job “${row.name}”`, read.issues.map(sayIssue).join(' '))]);
     return read.value;
   }
 
@@ -196,17 +210,23 @@ export class JobService {
   }
 }
 
-function listRun(row: RunRow): NonNullable<JobListing['run']> {
-  const run = readRun(JSON.parse(row.document));
-  const { id, startedAt, updatedAt } = row;
-  const summary = JSON.parse(row.summary) as RunSummary;
-  return {
-    id,
-    startedAt,
-    updatedAt,
-    summary,
-    now: summary.ended ? null : nowOf(run, standingOf(run, summary)),
-  };
+/** Is a stored document the very job that is sent, whatever version it rests in? */
+function sameJob(document: string, job: Job): boolean {
+  const read = readJobFile(document);
+  return read.ok && canonical(read.value) === canonical(job);
+}
+
+/** The newest run of a job; where it cannot be read that is told, and takes nothing else down. */
+function listRun(row: RunRow): Pick<JobListing, 'run' | 'trouble'> {
+  try {
+    const run = readRun(JSON.parse(row.document));
+    const { id, startedAt, updatedAt } = row;
+    const summary = JSON.parse(row.summary) as RunSummary;
+    const now = summary.ended ? null : nowOf(run, standingOf(run, summary));
+    return { run: { id, startedAt, updatedAt, summary, now }, trouble: null };
+  } catch (error) {
+    return { run: null, trouble: sayIssue(unreadable('Its newest run', whyUnread(error))) };
+  }
 }
 
 /** The prompt that the mill would show, in words for a list. */

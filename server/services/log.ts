@@ -1,10 +1,11 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { recordOf, type MeasuredRecord } from '../../core/inspect/index.ts';
 import { plan, stationOf } from '../../core/plan/index.ts';
-import { digestOf, readRun, runDigestSchema, runEventSchema, type RunDigest } from '../../core/run/index.ts';
-import type { LogEntry, LogPage } from '../../core/wire/index.ts';
+import { digestOf, readRun, runDigestSchema, type RunDigest } from '../../core/run/index.ts';
+import type { LogEntry, LogPage, UnreadRun } from '../../core/wire/index.ts';
 import { RunEventRow, RunRow } from '../entities/index.ts';
-import { notFound } from '../problems.ts';
+import { notFound, whyUnread } from '../problems.ts';
+import { readEvents } from './events.ts';
 import type { Store } from '../store.ts';
 import type { JobService } from './jobs.ts';
 import type { ShopService } from './shop.ts';
@@ -14,10 +15,7 @@ type LoggedRow = Pick<RunRow, 'id' | 'jobId' | 'partId' | 'startedAt' | 'updated
 /** The digest of a run that rests from before there was a logbook. */
 async function makeDigest(em: EntityManager, row: RunRow): Promise<RunDigest> {
   const events = await em.find(RunEventRow, { runId: row.id }, { orderBy: { arrival: 'asc' } });
-  return digestOf(
-    readRun(JSON.parse(row.document)),
-    events.map(({ document }) => runEventSchema.parse(JSON.parse(document))),
-  );
+  return digestOf(readRun(JSON.parse(row.document)), readEvents(events));
 }
 
 /** The logbook: every run of every job, read from its digest and never from its counts. */
@@ -31,15 +29,15 @@ export class LogService {
     this.shop = shop;
   }
 
-  /** Newest first. */
-  async list(): Promise<LogEntry[]> {
+  /** Newest first; what cannot be read is named beside the rest. */
+  async list(): Promise<{ readonly runs: LogEntry[]; readonly unread: UnreadRun[] }> {
     const em = this.store.em.fork();
     const rows = await em.find(
       RunRow,
       {},
       { orderBy: { startedAt: 'desc', id: 'asc' }, exclude: ['document', 'summary'] },
     );
-    return Promise.all(rows.map((row) => this.entry(em, row)));
+    return this.readable(em, rows);
   }
 
   /** One run, with what its card has of readings while none is written with it. @throws Refused 404 */
@@ -49,13 +47,25 @@ export class LogService {
     if (!row) throw notFound('run', id);
     const entry = await this.entry(em, row);
     const siblings = await em.find(RunRow, { jobId: row.jobId }, { exclude: ['document', 'summary'] });
-    const others = await Promise.all(siblings.map((other) => this.entry(em, other)));
+    const { runs: others } = await this.readable(em, siblings);
     return {
       ...entry,
       onCard: entry.digest.measured.length > 0 ? null : await this.onCard(row),
       continuedBy: others.filter(({ digest }) => digest.continues === id).map(({ runId }) => runId),
       deepenedBy: others.filter(({ digest }) => digest.deepens?.runId === id).map(({ runId }) => runId),
     };
+  }
+
+  private async readable(em: EntityManager, rows: readonly LoggedRow[]) {
+    const runs: LogEntry[] = [];
+    const unread: UnreadRun[] = [];
+    for (const row of rows)
+      try {
+        runs.push(await this.entry(em, row));
+      } catch (error) {
+        unread.push({ runId: row.id, why: whyUnread(error) });
+      }
+    return { runs, unread };
   }
 
   /** What the card has of readings now; null where it has none, or has no inspecting. */

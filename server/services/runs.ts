@@ -6,7 +6,6 @@ import {
   digestOf,
   foldRun,
   freezeRun,
-  runEventSchema,
   readRun,
   summarise,
   type Piece,
@@ -17,7 +16,8 @@ import {
 import type { Appended, EventsPage, StoredRun } from '../../core/wire/index.ts';
 import { RunEventRow, RunRow } from '../entities/index.ts';
 import { canonical } from '../canonical.ts';
-import { notFound, Refused } from '../problems.ts';
+import { readEvents } from './events.ts';
+import { notFound, Refused, unreadable, whyUnread } from '../problems.ts';
 import type { Store } from '../store.ts';
 import type { JobService } from './jobs.ts';
 import type { ShopService } from './shop.ts';
@@ -102,7 +102,14 @@ export class RunService {
     const rows = await this.store.em
       .fork()
       .find(RunRow, { jobId }, { orderBy: { startedAt: 'desc', id: 'asc' } });
-    return rows.map((row) => this.present(row));
+    // one that cannot be read takes none of the others down
+    return rows.flatMap((row) => {
+      try {
+        return [this.present(row)];
+      } catch {
+        return [];
+      }
+    });
   }
 
   async read(id: string): Promise<StoredRun> {
@@ -117,7 +124,7 @@ export class RunService {
       { runId: id, arrival: { $gt: after } },
       { orderBy: { arrival: 'asc' } },
     );
-    return { events: rows.map(readEvent), arrival: rows.at(-1)?.arrival ?? after };
+    return { events: readEvents(rows), arrival: rows.at(-1)?.arrival ?? after };
   }
 
   /**
@@ -131,7 +138,7 @@ export class RunService {
       const wrong = events.flatMap((event) => checkEvent(run, event));
       if (wrong.length > 0) throw new Refused(422, wrong);
       const rows = await em.find(RunEventRow, { runId: id }, { orderBy: { arrival: 'asc' } });
-      const known = rows.map(readEvent);
+      const known = readEvents(rows);
       const fresh = newEvents(known, events);
       for (const event of fresh) {
         const { device, deviceSeq } = event;
@@ -167,9 +174,8 @@ export class RunService {
   }
 
   private present(row: RunRow): StoredRun {
-    const run = readRun(JSON.parse(row.document));
     return {
-      run,
+      run: runOf(row),
       summary: JSON.parse(row.summary) as RunSummary,
       startedAt: row.startedAt,
       updatedAt: row.updatedAt,
@@ -186,7 +192,14 @@ function standsAfter(planned: Plan, partId: string): Parameters<ShopService['hea
   return { headId: detail.head.id, stands: (head) => standingFor(inForce, head, lead) };
 }
 
-const readEvent = (row: RunEventRow): RunEvent => runEventSchema.parse(JSON.parse(row.document));
+/** @throws Refused 422 where it cannot be read */
+function runOf(row: RunRow): Run {
+  try {
+    return readRun(JSON.parse(row.document));
+  } catch (error) {
+    throw new Refused(422, [unreadable('This run', whyUnread(error))]);
+  }
+}
 
 /** The events not yet known, each once. @throws Refused 409 when an id or a screen's number comes with other contents */
 function newEvents(known: readonly RunEvent[], given: readonly RunEvent[]): RunEvent[] {

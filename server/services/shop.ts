@@ -7,8 +7,14 @@ import {
 } from '../../core/shop/index.ts';
 import type { StoredShop } from '../../core/wire/index.ts';
 import { ShopRow } from '../entities/index.ts';
-import { Refused } from '../problems.ts';
+import { canonical } from '../canonical.ts';
+import { Refused, unreadable, whyUnread } from '../problems.ts';
 import type { Store } from '../store.ts';
+
+function sameShop(document: string, equipment: Equipment): boolean {
+  const read = equipmentSchema.safeParse(shopToToday(JSON.parse(document)));
+  return read.success && canonical(read.data) === canonical(equipment);
+}
 
 /** The shop's equipment. A shop that has listed none yet has the stock sets. */
 export class ShopService {
@@ -20,10 +26,14 @@ export class ShopService {
   async read(): Promise<StoredShop> {
     const row = await this.store.em.fork().findOne(ShopRow, { id: 1 });
     if (!row) return { revision: 0, equipment: STOCK_EQUIPMENT };
-    return {
-      revision: row.revision,
-      equipment: equipmentSchema.parse(shopToToday(JSON.parse(row.document))),
-    };
+    try {
+      return {
+        revision: row.revision,
+        equipment: equipmentSchema.parse(shopToToday(JSON.parse(row.document))),
+      };
+    } catch (error) {
+      throw new Refused(422, [unreadable('The shop', whyUnread(error))]);
+    }
   }
 
   /** @param revision the one that was changed @throws Refused 409 when the shop was changed in the meantime */
@@ -31,6 +41,9 @@ export class ShopService {
     return this.store.em.fork().transactional(async (em) => {
       const row = await em.findOne(ShopRow, { id: 1 });
       const stored = row?.revision ?? 0;
+      // an answer that was lost on its way: what is sent again is what is stored
+      if (row && stored !== revision && sameShop(row.document, equipment))
+        return { revision: stored, equipment };
       if (stored !== revision) {
         throw new Refused(409, [
           {

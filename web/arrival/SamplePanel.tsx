@@ -74,15 +74,13 @@ export function SamplePanel(props: StationProps<'gear'>) {
           autoFocus={sample.teeth.typed === ''}
           placeholder="40"
         />
-        {sample.tipBy !== 'bore' && (
-          <LengthField
-            label="Outside diameter"
-            value={sample.tip}
-            onChange={(tip) => set({ tip })}
-            issues={at('tip')}
-            units={units}
-          />
-        )}
+        <LengthField
+          label="Outside diameter"
+          value={sample.tip}
+          onChange={(tip) => set({ tip })}
+          issues={at('tip')}
+          units={units}
+        />
         <div className="field is-wide">
           <Segmented
             aria-label="How the outside was read"
@@ -92,24 +90,21 @@ export function SamplePanel(props: StationProps<'gear'>) {
             onChange={(tipBy) => set({ tipBy })}
           />
         </div>
-        {sample.tipBy === 'bore' && (
-          <>
-            <LengthField
-              label="Bore"
-              value={sample.bore}
-              onChange={(bore) => set({ bore })}
-              issues={at('bore')}
-              units={units}
-            />
-            <LengthField
-              label="Bore edge to tip"
-              value={sample.edgeToTip}
-              onChange={(edgeToTip) => set({ edgeToTip })}
-              issues={at('edgeToTip')}
-              units={units}
-            />
-          </>
-        )}
+        <LengthField
+          label="Bore"
+          value={sample.bore}
+          onChange={(bore) => set({ bore })}
+          issues={at('bore')}
+          units={units}
+        />
+        <LengthField
+          label="Bore edge to tip"
+          value={sample.edgeToTip}
+          onChange={(edgeToTip) => set({ edgeToTip })}
+          issues={at('edgeToTip')}
+          units={units}
+          hint="For an odd count, or to check the outside."
+        />
       </div>
       <Findings found={found} units={units} taken={arrival.taken} onTake={take} />
       {(sample.helix === 'seen' || (arrival.taken?.helixDeg ?? 0) > 0) && (
@@ -238,15 +233,6 @@ function MoreReadings({ sample, set, at, units }: MoreProps) {
           issues={at('root')}
           units={units}
         />
-        {sample.tipBy !== 'bore' && (
-          <LengthField
-            label="Bore"
-            value={sample.bore}
-            onChange={(bore) => set({ bore })}
-            issues={at('bore')}
-            units={units}
-          />
-        )}
         <LengthField
           label="Room where it goes, Ø"
           value={sample.room}

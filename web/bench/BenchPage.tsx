@@ -6,6 +6,7 @@ import { Notice, Shell, useKeys } from '../frame/index.ts';
 import { keptDrafts, useJobs } from '../state/index.ts';
 import { ImportJob } from './ImportJob.tsx';
 import { Interrupted } from './Interrupted.tsx';
+import { AsideDrafts } from './AsideDrafts.tsx';
 import { PairingCode } from './PairingCode.tsx';
 import { JobRow } from './JobRow.tsx';
 import './bench.css';
@@ -53,6 +54,7 @@ export function BenchPage() {
           )}
           {jobs.isSuccess && list.length === 0 && <Empty archived={archived} />}
           {!archived && unstored.map(({ job }) => <Unstored key={job.id} id={job.id} name={job.name} />)}
+          <AsideDrafts />
           <ul className="job-list">
             {list.map((job) => (
               <JobRow key={job.id} job={job} />

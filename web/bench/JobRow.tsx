@@ -69,6 +69,7 @@ export function JobRow({ job }: { readonly job: JobListing }) {
           More
         </Button>
       </Dropdown>
+      {job.trouble && <Notice tone="query">{job.trouble}</Notice>}
       {failed && <Notice tone="wrong">{failed}</Notice>}
       <Modal
         open={naming !== null}

@@ -1,5 +1,5 @@
 import { useDraft } from '../edits/index.ts';
-import { Suspense, useCallback, useMemo, type ComponentType } from 'react';
+import { Suspense, useCallback, useMemo, useSyncExternalStore, type ComponentType } from 'react';
 import { sayIssue, type Issue } from '../../core/findings/index.ts';
 import { withPart, type Job, type Part } from '../../core/job/index.ts';
 import type { AnyStationPlan, PartPlan, Plan } from '../../core/plan/index.ts';
@@ -7,6 +7,7 @@ import type { Equipment } from '../../core/shop/index.ts';
 import type { StationId } from '../../core/station/index.ts';
 import { Notice } from '../frame/index.ts';
 import { stationScreens, type StationProps } from '../stations/index.ts';
+import { IssueDesk } from './issueDesk.ts';
 import { NextThing } from './NextThing.tsx';
 import { RouteCard } from './RouteCard.tsx';
 import { StationHead } from './StationHead.tsx';
@@ -31,7 +32,12 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
     [edit, part.id],
   );
   const allIssues = useMemo(() => part.stations.flatMap(({ issues }) => issues), [part]);
-  const issuesAt = (path: string) => allIssues.filter((issue) => issue.path === path);
+  // fields ask for what concerns them while they are drawn; what none of them asks for is told above them
+  const desk = useMemo(() => deskFor(`${job.id} ${part.id} ${station.id}`), [job.id, part.id, station.id]);
+  const issuesAt = (path: string) => {
+    desk.ask(path);
+    return allIssues.filter((issue) => issue.path === path);
+  };
   const screens = stationScreens[station.id];
   // the list pairs each id with screens of that very station
   const Panel = screens.Panel as ComponentType<StationProps<StationId>>;
@@ -64,6 +70,7 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
           <StationSays station={station} />
           <Suspense fallback={<p className="soft">…</p>}>
             <Panel key={`${job.id}-${station.id}`} {...props} />
+            <AtNoField key={`${job.id}-${station.id}-rest`} station={station} desk={desk} />
           </Suspense>
           <WorkingPanel working={station.working} />
         </div>
@@ -89,19 +96,8 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
   );
 }
 
-/** Where a station’s fields stand in the document, where that is not called as the station is. */
-const FIELDS_OF: Partial<Record<StationId, string>> = { wheelBlank: 'rim', wheel: 'gash' };
-
 /** What has no field of its own: blocked answers, questions, and what moved. Field issues stand at their fields. */
 function StationSays({ station }: { readonly station: AnyStationPlan }) {
-  const atNoField = (issue: Issue) => issue.severity === 'blocked' || /\.choice$/.test(issue.path);
-  const elsewhere = station.issues.filter(
-    (issue) =>
-      issue.severity === 'query' &&
-      !atNoField(issue) &&
-      !issue.path.includes(`.${FIELDS_OF[station.id] ?? station.id}.`) &&
-      !(station.id === 'gear' && issue.path.includes('.arrival.')),
-  );
   return (
     <>
       {station.lessons.length > 0 && (
@@ -130,11 +126,25 @@ function StationSays({ station }: { readonly station: AnyStationPlan }) {
           {sayIssue(issue)}
         </Notice>
       ))}
-      {elsewhere.map((issue) => (
-        <Notice key={issue.code} tone="query">
-          {sayIssue(issue)}
-        </Notice>
-      ))}
     </>
   );
+}
+
+/** Told at the top whatever the fields are: no answer is possible, or the choice itself is asked about. */
+const atNoField = (issue: Issue): boolean => issue.severity === 'blocked' || /\.choice$/.test(issue.path);
+
+/** A desk of its own for each station of each card. */
+const deskFor = (_station: string): IssueDesk => new IssueDesk();
+
+/** What the plan asks and no field of the panel shows. */
+function AtNoField({ station, desk }: { readonly station: AnyStationPlan; readonly desk: IssueDesk }) {
+  useSyncExternalStore(desk.subscribe, desk.count);
+  return station.issues
+    .filter(({ severity }) => severity !== 'needed' && severity !== 'note')
+    .filter((issue) => !atNoField(issue) && !desk.has(issue.path))
+    .map((issue) => (
+      <Notice key={`${issue.code} ${issue.path}`} tone={issue.severity === 'wrong' ? 'wrong' : 'query'}>
+        {sayIssue(issue)}
+      </Notice>
+    ));
 }

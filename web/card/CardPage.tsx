@@ -2,11 +2,14 @@ import { Button } from 'antd';
 import { useEffect, useMemo } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { useNavigate, useParams } from 'react-router';
-import { plan } from '../../core/plan/index.ts';
+import type { Job } from '../../core/job/index.ts';
+import { plan, type Plan } from '../../core/plan/index.ts';
+import type { Equipment } from '../../core/shop/index.ts';
 import { STATION_IDS, type StationId } from '../../core/station/index.ts';
 import { Notice, Shell, useKeys } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
 import { api, keys, usePreferences, useShop, keptDraft } from '../state/index.ts';
+import { CannotPlan } from './CannotPlan.tsx';
 import { Card } from './Card.tsx';
 import './card.css';
 
@@ -78,13 +81,41 @@ function OpenCard({
   readonly stationId: StationId;
   readonly kept: readonly { id: string; at: string }[];
 }) {
+  const { job } = useDraft();
+  const shop = useShop();
+  const equipment = shop.data!.equipment;
+  const planned = useMemo(() => planOrFault(job!, equipment), [job, equipment]);
+  if (!planned) return <CannotPlan job={job!} />;
+  return <PlannedCard planned={planned} partId={partId} stationId={stationId} kept={kept} />;
+}
+
+/** A fault of the plan never takes the page: what was typed can be left, or saved as a file. */
+function planOrFault(job: Job, equipment: Equipment): Plan | null {
+  try {
+    return plan(job, equipment);
+  } catch (error) {
+    console.warn(error);
+    return null;
+  }
+}
+
+function PlannedCard({
+  planned,
+  partId,
+  stationId,
+  kept,
+}: {
+  readonly planned: Plan;
+  readonly partId: string | undefined;
+  readonly stationId: StationId;
+  readonly kept: readonly { id: string; at: string }[];
+}) {
   const { job, edit } = useDraft();
   const shop = useShop();
   const setUnits = usePreferences((preferences) => preferences.setUnits);
   const swapWorking = usePreferences((preferences) => preferences.swapWorking);
   const navigate = useNavigate();
   const equipment = shop.data!.equipment;
-  const planned = useMemo(() => plan(job!, equipment), [job, equipment]);
   const part = planned.parts.find(({ id }) => id === partId) ?? planned.parts[0]!;
   const goTo = (id: StationId) => void navigate(`/jobs/${job!.id}/${part.id}/${id}`, { replace: true });
   const swapUnits = () => {

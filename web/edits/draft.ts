@@ -11,6 +11,7 @@ import {
   keptDraft,
   keys,
   ProblemError,
+  putDraftAside,
   queryClient,
 } from '../state/index.ts';
 
@@ -35,6 +36,15 @@ interface DraftState {
   close(): void;
 }
 
+/** Would the server refuse it? One that cannot even be planned is never sent. */
+function refuses(job: Job): boolean {
+  try {
+    return refusals(plan(job, NO_EQUIPMENT)).length > 0;
+  } catch {
+    return true;
+  }
+}
+
 const SAVE_AFTER_MS = 450;
 const RETRY_MS = 3000;
 let timer: ReturnType<typeof setTimeout> | undefined;
@@ -51,7 +61,7 @@ export const useDraft = create<DraftState>()((set, get) => {
     const { job, revision, save } = get();
     if (!job || save.kind === 'stored' || save.kind === 'conflict') return;
     // a job that refers to its own copy of the head needs no shop to be checked
-    if (refusals(plan(job, NO_EQUIPMENT)).length > 0) {
+    if (refuses(job)) {
       set({ save: { kind: 'refused' } });
       return;
     }
@@ -118,6 +128,13 @@ export const useDraft = create<DraftState>()((set, get) => {
     },
   };
 });
+
+/** Leaves a draft that cannot be planned: it is put aside, and the card is what is stored. */
+export function leaveDraft(id: string): void {
+  useDraft.getState().close();
+  putDraftAside(id);
+  void queryClient.invalidateQueries({ queryKey: keys.job(id) });
+}
 
 /** Leaves the draft in conflict for the stored version. */
 export function dropDraft(id: string): void {

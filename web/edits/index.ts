@@ -1,2 +1,2 @@
-export { dropDraft, useDraft, type SaveState } from './draft.ts';
+export { dropDraft, leaveDraft, useDraft, type SaveState } from './draft.ts';
 export { editShop, storeMineOverIt, takeStoredShop } from './shop.ts';

@@ -14,27 +14,41 @@ interface LengthFieldProps {
   readonly hint?: string;
 }
 
-/** A field for a length. The unit a bare figure is meant in stands behind it and is swapped by pressing it. */
+/** The unit that is written behind a figure, as one of the two; null where it stands bare. */
+function writtenUnit(typed: string): UnitSystem | null {
+  const word = /([a-z]+|["″'′])\s*$/i.exec(typed.trim())?.[1]?.toLowerCase();
+  if (word === undefined) return null;
+  return word === 'mm' || word === 'cm' ? 'mm' : 'in';
+}
+
+/** A field for a length. The unit a bare figure is meant in stands behind it and is swapped by pressing it; a written one stands for itself. */
 export function LengthField({ label, value, onChange, issues, units, hint }: LengthFieldProps) {
   const shown = value.typed === '' ? measure('', units) : value;
+  const written = writtenUnit(shown.typed);
   const other = shown.unit === 'mm' ? 'in' : 'mm';
+  /** What takes the place of all that stood there is a new figure, in the units the card now shows first. */
+  const change = (next: Measure) => onChange(shown.typed.length > 1 && next.typed.length === 1 ? measure(next.typed, units) : next);
   return (
     <MeasureField
       label={label}
       value={shown}
-      onChange={onChange}
+      onChange={change}
       issues={issues}
       echo={shown.typed === '' ? hint : echoLength(shown, units)}
       suffix={
-        <button
-          type="button"
-          className="unit-button"
-          aria-label={`${label}: unit ${shown.unit}, press for ${other}`}
-          onClick={() => onChange(measure(shown.typed, other))}
-        >
-          {shown.unit}
-        </button>
+        written ? (
+          <span className="unit">as written</span>
+        ) : (
+          <button
+            type="button"
+            className="unit-button"
+            aria-label={`${label}: unit ${shown.unit}, press for ${other}`}
+            onClick={() => onChange(measure(shown.typed, other))}
+          >
+            {shown.unit}
+          </button>
+        )
       }
     />
   );
-}
+} // prettier-ignore

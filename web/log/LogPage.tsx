@@ -20,7 +20,8 @@ export function LogPage() {
   const log = useLog();
   const [filter, setFilter] = useState(ANY);
   const [beside, setBeside] = useState<string | null>(null);
-  const all = log.data ?? [];
+  const all = log.data?.runs ?? [];
+  const unread = log.data?.unread ?? [];
   const found = searchLog(all, filter);
   const chosen = all.find((entry) => entry.runId === runId) ?? null;
   const other = all.find((entry) => entry.runId === beside) ?? null;
@@ -36,6 +37,11 @@ export function LogPage() {
             <Segmented<LogFilter['piece']> aria-label="Piece" value={filter.piece} onChange={(piece) => set({ piece })} options={[{ value: 'any', label: 'all' }, { value: 'work', label: 'work' }, { value: 'proof', label: 'proof' }]} />
           </div>
           {log.isError && <Notice tone="wrong">{log.error.message}</Notice>}
+          {unread.length > 0 && (
+            <Notice tone="query" word={`${plural(unread.length, 'run')} cannot be read:`}>
+              {unread.map(({ runId, why }) => `${runId} (${why})`).join(', ')}. They are kept as they are, and a backup takes them along.
+            </Notice>
+          )}
           {log.isSuccess && all.length === 0 && <p className="soft">Nothing has been cut yet. Every run that is started at the mill is written here by itself.</p>}
           {all.length > 0 && found.length === 0 && <p className="soft">Nothing in the logbook has all of that. <button type="button" className="plain-link" onClick={() => setFilter(ANY)}>Show everything</button></p>}
           <ul className="log-rows">

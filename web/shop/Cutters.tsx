@@ -1,7 +1,7 @@
 import { Button, Segmented } from 'antd';
 import { useState } from 'react';
 import { cutterSet, rangeByNumber, rangeText, type CutterSchool } from '../../core/cutter/index.ts';
-import { ok, type Result } from '../../core/findings/index.ts';
+import { ok, sayIssue, type Result } from '../../core/findings/index.ts';
 import {
   idFrom,
   lengthCellText,
@@ -11,14 +11,15 @@ import {
   readCutterNumber,
   readToothRange,
   toothRangeText,
+  unitsOfCutter,
   type FormCutter,
 } from '../../core/shop/index.ts';
 import { measure, parseAngleDeg, type Measure } from '../../core/units/index.ts';
 import { CsvTools } from './CsvTools.tsx';
 import { KeptField } from './KeptField.tsx';
 import { ListOf } from './ListOf.tsx';
-import { readLength, readName, readWhole } from './readings.ts';
-import { freshName, replaced, without, type ShopProps } from './shopProps.ts';
+import { readName, readSizeOf, readWhole } from './readings.ts';
+import { changed, freshName, without, type Keep, type ShopProps } from './shopProps.ts';
 import { ToBuy } from './ToBuy.tsx';
 
 const lineOf = ({ number, school, range, angle }: FormCutter): string => {
@@ -81,7 +82,7 @@ export function Cutters({ equipment, edit, remove }: ShopProps) {
         <CutterEditor
           key={cutter.id}
           cutter={cutter}
-          keep={(changed) => edit((now) => ({ ...now, cutters: replaced(now.cutters, changed) }))}
+          keep={(change) => edit((now) => ({ ...now, cutters: changed(now.cutters, cutter.id, change) }))}
           onRemove={() =>
             remove(cutter.name, (now) => ({ ...now, cutters: without(now.cutters, cutter.id) }))
           }
@@ -96,33 +97,35 @@ export function Cutters({ equipment, edit, remove }: ShopProps) {
 
 /** A whole set at once, in the school its numbers follow. */
 function AddSet({ onAdd }: { readonly onAdd: (set: readonly FormCutter[]) => string | null }) {
-  const [pitch, setPitch] = useState<Measure>(measure('1', 'module'));
+  const [pitch, setPitch] = useState('M1');
   const [school, setSchool] = useState<CutterSchool>('metric');
   const [size, setSize] = useState<8 | 15>(8);
   const [angle, setAngle] = useState('20');
   const [why, setWhy] = useState<string | null>(null);
+  /** Of what stands in the fields, never of what stood there before it could not be read. */
+  const add = () => {
+    const [read, slope] = [pitchCell(pitch), readAngle(angle)];
+    if (read.ok && slope.ok) return setWhy(onAdd(cutterSet(read.value, school, size, slope.value.typed)));
+    setWhy([read, slope].flatMap((one) => (one.ok ? [] : one.issues.map(sayIssue))).join(' '));
+  };
   return (
     <section className="shop-editor" aria-label="Add a set">
       <p>A set of one pitch, numbered as its maker numbers them. Take out later what is not there.</p>
       <div className="fields">
         <KeptField
           label="Pitch of the set"
-          kept={pitchCellText(pitch)}
+          kept={pitch}
           read={pitchCell}
-          onKeep={(next) => {
-            setPitch(next);
-            return null;
-          }}
+          onTyped={setPitch}
+          onKeep={() => null}
           echo="M1.5 or 14 DP"
         />
         <KeptField
           label="Pressure angle of the set"
           kept={angle}
           read={readAngle}
-          onKeep={(next) => {
-            setAngle(next.typed);
-            return null;
-          }}
+          onTyped={setAngle}
+          onKeep={() => null}
           suffix={<span className="unit">°</span>}
         />
       </div>
@@ -147,11 +150,7 @@ function AddSet({ onAdd }: { readonly onAdd: (set: readonly FormCutter[]) => str
       />
       {why && <p className="field-issue is-wrong">✕ {why}</p>}
       <p>
-        <Button
-          type="primary"
-          size="large"
-          onClick={() => setWhy(onAdd(cutterSet(pitch, school, size, angle)))}
-        >
+        <Button type="primary" size="large" onClick={add}>
           Add the {size === 8 ? 'eight' : 'fifteen'}
         </Button>
       </p>
@@ -168,7 +167,7 @@ function readAngle(typed: string): Result<Measure> {
 
 interface EditorProps {
   readonly cutter: FormCutter;
-  readonly keep: (cutter: FormCutter) => string | null;
+  readonly keep: Keep<FormCutter>;
   readonly onRemove: () => void;
 }
 
@@ -183,21 +182,21 @@ function CutterEditor({ cutter, keep, onRemove }: EditorProps) {
   return (
     <section className="shop-editor" aria-label={cutter.name}>
       <div className="fields">
-        <KeptField label="Name" kept={cutter.name} read={readName} onKeep={(name) => keep({ ...cutter, name })} />
-        <KeptField label="Pitch" kept={pitchCellText(cutter.pitch)} read={pitchCell} onKeep={(pitch) => keep({ ...cutter, pitch })} echo="M1.5 or 14 DP" />
-        <KeptField label="Number" kept={cutter.number ?? ''} read={readCutterNumber} onKeep={(number) => keep({ ...cutter, number })} echo="1 to 8, halves like 3½; may be left empty" />
-        <KeptField label="Range engraved on it" kept={toothRangeText(cutter.range)} read={readToothRange} onKeep={(range) => keep({ ...cutter, range })} echo="26-34 or 135-rack: it beats the number" />
-        <KeptField label="Pressure angle" kept={cutter.angle.typed} read={readAngle} onKeep={(angle) => keep({ ...cutter, angle })} suffix={<span className="unit">°</span>} />
+        <KeptField label="Name" kept={cutter.name} read={readName} onKeep={(name) => keep((now) => ({ ...now, name }))} />
+        <KeptField label="Pitch" kept={pitchCellText(cutter.pitch)} read={pitchCell} onKeep={(pitch) => keep((now) => ({ ...now, pitch }))} echo="M1.5 or 14 DP" />
+        <KeptField label="Number" kept={cutter.number ?? ''} read={readCutterNumber} onKeep={(number) => keep((now) => ({ ...now, number }))} echo="1 to 8, halves like 3½; may be left empty" />
+        <KeptField label="Range engraved on it" kept={toothRangeText(cutter.range)} read={readToothRange} onKeep={(range) => keep((now) => ({ ...now, range }))} echo="26-34 or 135-rack: it beats the number" />
+        <KeptField label="Pressure angle" kept={cutter.angle.typed} read={readAngle} onKeep={(angle) => keep((now) => ({ ...now, angle }))} suffix={<span className="unit">°</span>} />
         {LENGTHS.map(([field, label]) => (
-          <KeptField key={field} label={label} kept={lengthCellText(cutter[field])} read={readLength(label)} onKeep={(length) => keep({ ...cutter, [field]: length })} echo={field === 'stamped' ? 'wins over every depth rule where it is used' : ''} />
+          <KeptField key={field} label={label} kept={lengthCellText(cutter[field])} read={readSizeOf(field, label, unitsOfCutter(cutter))} suffix={<span className="unit">{unitsOfCutter(cutter)}</span>} onKeep={(length) => keep((now) => ({ ...now, [field]: length }))} echo={field === 'stamped' ? 'wins over every depth rule where it is used' : ''} />
         ))}
-        <KeptField label="Teeth of the cutter" kept={cutter.teeth === null ? '' : String(cutter.teeth)} read={(typed) => (typed.trim() === '' ? ok(null) : readWhole('The cutter’s teeth', 1, 200)(typed))} onKeep={(teeth) => keep({ ...cutter, teeth })} />
-        <KeptField label="Material" kept={cutter.material} read={(typed) => ok(typed.trim().slice(0, 40))} onKeep={(material) => keep({ ...cutter, material })} />
+        <KeptField label="Teeth of the cutter" kept={cutter.teeth === null ? '' : String(cutter.teeth)} read={(typed) => (typed.trim() === '' ? ok(null) : readWhole('The cutter’s teeth', 1, 200)(typed))} onKeep={(teeth) => keep((now) => ({ ...now, teeth }))} />
+        <KeptField label="Material" kept={cutter.material} read={(typed) => ok(typed.trim().slice(0, 40))} onKeep={(material) => keep((now) => ({ ...now, material }))} />
       </div>
       <Segmented
         aria-label="School of its number"
         value={cutter.school}
-        onChange={(school) => keep({ ...cutter, school: school as FormCutter['school'] })}
+        onChange={(school) => keep((now) => ({ ...now, school: school as FormCutter['school'] }))}
         options={[
           { value: 'unknown', label: 'school not known' },
           { value: 'metric', label: 'metric school' },

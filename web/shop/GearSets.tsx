@@ -7,7 +7,7 @@ import { CsvTools } from './CsvTools.tsx';
 import { KeptField } from './KeptField.tsx';
 import { ListOf } from './ListOf.tsx';
 import { readName, readWhole } from './readings.ts';
-import { freshName, replaced, without, type ShopProps } from './shopProps.ts';
+import { changed, freshName, without, type Keep, type ShopProps } from './shopProps.ts';
 
 const wheels = ({ gears }: GearSet): number => gears.reduce((sum, { count }) => sum + count, 0);
 const readNote = (typed: string): Result<string> => ok(typed.slice(0, 40));
@@ -46,7 +46,7 @@ export function GearSets({ equipment, edit, remove }: ShopProps) {
         <SetEditor
           key={set.id}
           set={set}
-          keep={(changed) => edit((now) => ({ ...now, gearSets: replaced(now.gearSets, changed) }))}
+          keep={(change) => edit((now) => ({ ...now, gearSets: changed(now.gearSets, set.id, change) }))}
           onRemove={() => remove(set.name, (now) => ({ ...now, gearSets: without(now.gearSets, set.id) }))}
         />
       ) : (
@@ -59,7 +59,7 @@ export function GearSets({ equipment, edit, remove }: ShopProps) {
 
 interface SetEditorProps {
   readonly set: GearSet;
-  readonly keep: (set: GearSet) => string | null;
+  readonly keep: Keep<GearSet>;
   readonly onRemove: () => void;
 }
 
@@ -69,18 +69,23 @@ function SetEditor({ set, keep, onRemove }: SetEditorProps) {
   return (
     <section className="shop-editor" aria-label={set.name}>
       <div className="fields">
-        <KeptField label="Name" kept={set.name} read={readName} onKeep={(name) => keep({ ...set, name })} />
+        <KeptField
+          label="Name"
+          kept={set.name}
+          read={readName}
+          onKeep={(name) => keep((now) => ({ ...now, name }))}
+        />
         <KeptField
           label="Bore, if it matters"
           kept={set.bore}
           read={readNote}
-          onKeep={(bore) => keep({ ...set, bore })}
+          onKeep={(bore) => keep((now) => ({ ...now, bore }))}
         />
         <KeptField
           label="Pitch, if it matters"
           kept={set.pitch}
           read={readNote}
-          onKeep={(pitch) => keep({ ...set, pitch })}
+          onKeep={(pitch) => keep((now) => ({ ...now, pitch }))}
         />
       </div>
       <fieldset>
@@ -95,17 +100,19 @@ function SetEditor({ set, keep, onRemove }: SetEditorProps) {
                 kept={String(count)}
                 read={OWNED}
                 onKeep={(owned) =>
-                  keep({
-                    ...set,
-                    gears: gears.map((gear) => (gear.teeth === teeth ? { teeth, count: owned } : gear)),
-                  })
+                  keep((now) => ({
+                    ...now,
+                    gears: now.gears.map((gear) => (gear.teeth === teeth ? { teeth, count: owned } : gear)),
+                  }))
                 }
                 suffix={<span className="unit">×</span>}
               />
               <button
                 type="button"
                 className="plain-link"
-                onClick={() => keep({ ...set, gears: gears.filter((gear) => gear.teeth !== teeth) })}
+                onClick={() =>
+                  keep((now) => ({ ...now, gears: now.gears.filter((gear) => gear.teeth !== teeth) }))
+                }
                 aria-label={`Take away ${teeth} teeth`}
               >
                 take away
@@ -114,11 +121,13 @@ function SetEditor({ set, keep, onRemove }: SetEditorProps) {
           ))}
         </div>
         <AddWheel
-          onAdd={(teeth) => {
-            const has = gears.find((gear) => gear.teeth === teeth);
-            const others = gears.filter((gear) => gear.teeth !== teeth);
-            return keep({ ...set, gears: sorted([...others, { teeth, count: (has?.count ?? 0) + 1 }]) });
-          }}
+          onAdd={(teeth) =>
+            keep((now) => {
+              const has = now.gears.find((gear) => gear.teeth === teeth);
+              const others = now.gears.filter((gear) => gear.teeth !== teeth);
+              return { ...now, gears: sorted([...others, { teeth, count: (has?.count ?? 0) + 1 }]) };
+            })
+          }
         />
       </fieldset>
       <p>

@@ -1,12 +1,13 @@
 import { Button, Checkbox, Segmented, Select } from 'antd';
 import { useId } from 'react';
-import { lengthCellText, readRatio, type Equipment, type Head } from '../../core/shop/index.ts';
+import { lengthCellText, readRatio, unitsOfSize, type Equipment, type Head } from '../../core/shop/index.ts';
 import { decimalText, dmsText, exact } from '../../core/units/index.ts';
+import { usePreferences } from '../state/index.ts';
 import { KeptField } from './KeptField.tsx';
 import { PlatesEditor } from './PlatesEditor.tsx';
-import { readLength, readName, readWhole } from './readings.ts';
+import { readName, readSizeOf, readWhole } from './readings.ts';
 import { RingsEditor } from './RingsEditor.tsx';
-import { replaced, type ShopProps } from './shopProps.ts';
+import { changed, type SetHead, type ShopProps } from './shopProps.ts';
 
 interface HeadEditorProps extends Pick<ShopProps, 'edit'> {
   readonly head: Head;
@@ -16,8 +17,15 @@ interface HeadEditorProps extends Pick<ShopProps, 'edit'> {
 
 /** One head: its worm, what can be geared, its wheel, its plates and rings. */
 export function HeadEditor({ head, equipment, edit, onRemove }: HeadEditorProps) {
-  const set = (change: Partial<Head>): string | null =>
-    edit((now) => ({ ...now, heads: replaced(now.heads, { ...head, ...change }) }));
+  const units = usePreferences((preferences) => preferences.units);
+  const set: SetHead = (change) =>
+    edit((now) => ({
+      ...now,
+      heads: changed(now.heads, head.id, (own) => ({
+        ...own,
+        ...(typeof change === 'function' ? change(own) : change),
+      })),
+    }));
   return (
     <section className="shop-editor" aria-label={head.name}>
       <div className="fields">
@@ -32,7 +40,8 @@ export function HeadEditor({ head, equipment, edit, onRemove }: HeadEditorProps)
         <KeptField
           label="Table to the middle of its spindle"
           kept={lengthCellText(head.centreHeight)}
-          read={readLength('The height of its centre')}
+          read={readSizeOf('centreHeight', 'The height of its centre', unitsOfSize(head.centreHeight, units))}
+          suffix={<span className="unit">{unitsOfSize(head.centreHeight, units)}</span>}
           onKeep={(centreHeight) => set({ centreHeight })}
           echo="For the set-up. May be left empty."
         />
@@ -61,8 +70,18 @@ export function HeadEditor({ head, equipment, edit, onRemove }: HeadEditorProps)
 
 interface PartProps {
   readonly head: Head;
-  readonly set: (change: Partial<Head>) => string | null;
+  readonly set: SetHead;
 }
+
+const withWheel =
+  (change: Partial<NonNullable<Head['handwheel']>>) =>
+  ({ handwheel }: Head): Partial<Head> => ({ handwheel: handwheel && { ...handwheel, ...change } });
+
+const withGearing =
+  (change: Partial<NonNullable<Head['differential']>>) =>
+  ({ differential }: Head): Partial<Head> => ({
+    differential: differential && { ...differential, ...change },
+  });
 
 /** The graduated wheel on the crank shaft. */
 function WheelEditor({ head, set }: PartProps) {
@@ -85,21 +104,21 @@ function WheelEditor({ head, set }: PartProps) {
             label="Marks on one turn"
             kept={String(wheel.marks)}
             read={readWhole('The marks', 1, 5000)}
-            onKeep={(marks) => set({ handwheel: { ...wheel, marks } })}
+            onKeep={(marks) => set(withWheel({ marks }))}
             echo={`one mark is ${dmsText(turn.div(wheel.marks))}`}
           />
           <KeptField
             label="Parts on the vernier"
             kept={String(wheel.vernier)}
             read={readWhole('The vernier', 1, 100)}
-            onKeep={(vernier) => set({ handwheel: { ...wheel, vernier } })}
+            onKeep={(vernier) => set(withWheel({ vernier }))}
             echo="1 where there is none"
           />
           <div className="field is-wide">
             <Segmented
               aria-label="What the wheel reads"
               value={wheel.reads}
-              onChange={(reads) => set({ handwheel: { ...wheel, reads: reads as 'angle' | 'numbers' } })}
+              onChange={(reads) => set(withWheel({ reads: reads as 'angle' | 'numbers' }))}
               options={[
                 { value: 'angle', label: 'Reads degrees and minutes' },
                 { value: 'numbers', label: 'Marks are just numbered' },
@@ -141,7 +160,7 @@ function GearingEditor({ head, set, equipment }: PartProps & { readonly equipmen
         <>
           <Checkbox
             checked={differential.stud}
-            onChange={(event) => set({ differential: { ...differential, stud: event.target.checked } })}
+            onChange={(event) => set(withGearing({ stud: event.target.checked }))}
           >
             The bracket has a stud for two gears side by side
           </Checkbox>
@@ -150,7 +169,7 @@ function GearingEditor({ head, set, equipment }: PartProps & { readonly equipmen
             <Segmented
               aria-labelledby={`${id}-idlers`}
               value={differential.idlers}
-              onChange={(idlers) => set({ differential: { ...differential, idlers: Number(idlers) } })}
+              onChange={(idlers) => set(withGearing({ idlers: Number(idlers) }))}
               options={[0, 1, 2, 3]}
             />
           </div>

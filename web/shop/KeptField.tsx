@@ -1,5 +1,5 @@
 import { Input } from 'antd';
-import { useId, useState, type ReactNode } from 'react';
+import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
 import { sayIssue, type Result } from '../../core/findings/index.ts';
 
 interface KeptFieldProps<T> {
@@ -14,6 +14,8 @@ interface KeptFieldProps<T> {
   /** The label is for those who listen only: a table's heading says it to the others. */
   readonly bare?: boolean;
   readonly placeholder?: string;
+  /** Hears every sign, for a press that must know what stands in the field though it cannot be kept. */
+  readonly onTyped?: (typed: string) => void;
 }
 
 /**
@@ -29,12 +31,14 @@ export function KeptField<T>({
   suffix,
   bare = false,
   placeholder,
+  onTyped,
 }: KeptFieldProps<T>) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const change = (text: string) => {
     setTyped(text);
+    onTyped?.(text);
     const value = read(text);
     setWrong(value.ok ? null : value.issues.map(sayIssue).join(' '));
   };
@@ -46,6 +50,12 @@ export function KeptField<T>({
     setWrong(why);
     if (why === null) setTyped(null);
   };
+  // some hands leave the page, or press where nothing takes the focus: what was typed is kept all the same
+  const latest = useRef(finish);
+  useEffect(() => {
+    latest.current = finish;
+  });
+  useEffect(() => () => latest.current(), []);
   return (
     <div className="field">
       <label htmlFor={id} className={bare ? 'visually-hidden' : ''}>

@@ -1,14 +1,21 @@
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
-import { idFrom, leadFromThreads, plainLathe, readBox, type ShopLathe } from '../../core/shop/index.ts';
+import {
+  idFrom,
+  leadFromThreads,
+  plainLathe,
+  readBox,
+  unitsOfSize,
+  type ShopLathe,
+} from '../../core/shop/index.ts';
 import { approx, lengthText, measure, parsePositiveLength, type Measure } from '../../core/units/index.ts';
 import { ChoiceField, EitherField, Length, LengthField } from '../fields/index.ts';
 import { ok, type Result } from '../../core/findings/index.ts';
 import { CsvTools } from './CsvTools.tsx';
 import { KeptField } from './KeptField.tsx';
 import { ListOf } from './ListOf.tsx';
-import { readLength, readName, readWhole } from './readings.ts';
-import { freshName, replaced, without, type ShopProps } from './shopProps.ts'; // prettier-ignore
+import { readName, readSizeOf, readWhole } from './readings.ts';
+import { changed, freshName, without, type Keep, type ShopProps } from './shopProps.ts'; // prettier-ignore
 
 const BOX_BY = [
   { value: 'mm', label: 'mm' },
@@ -45,7 +52,7 @@ export function Lathes({ equipment, edit, remove }: ShopProps) {
           key={lathe.id}
           lathe={lathe}
           sets={equipment.gearSets}
-          keep={(changed) => edit((now) => ({ ...now, lathes: replaced(now.lathes, changed) }))}
+          keep={(change) => edit((now) => ({ ...now, lathes: changed(now.lathes, lathe.id, change) }))}
           onRemove={() => remove(lathe.name, (now) => ({ ...now, lathes: without(now.lathes, lathe.id) }))}
         />
       ) : (
@@ -69,7 +76,7 @@ const readSettings =
 interface LatheEditorProps {
   readonly lathe: ShopLathe;
   readonly sets: ShopProps['equipment']['gearSets'];
-  readonly keep: (lathe: ShopLathe) => string | null;
+  readonly keep: Keep<ShopLathe>;
   readonly onRemove: () => void;
 }
 
@@ -79,14 +86,14 @@ function LatheEditor({ lathe, sets, keep, onRemove }: LatheEditorProps) {
   return (
     <section className="shop-editor" aria-label={lathe.name}>
       <div className="fields">
-        <KeptField label="Name" kept={lathe.name} read={readName} onKeep={(name) => keep({ ...lathe, name })} />
+        <KeptField label="Name" kept={lathe.name} read={readName} onKeep={(name) => keep((now) => ({ ...now, name }))} />
         <LengthField
           label="Travel for one turn of the leadscrew"
           value={leadscrew}
           onChange={(typed) => {
             const value = leadFromThreads(typed.typed) ?? typed;
             setLeadscrew(value);
-            if (parsePositiveLength(value, '').ok) keep({ ...lathe, leadscrew: value });
+            if (parsePositiveLength(value, '').ok) keep((now) => ({ ...now, leadscrew: value }));
           }}
           hint="3 mm, 1/8 in, or 8 tpi."
           issues={read.ok ? [] : read.issues}
@@ -96,22 +103,22 @@ function LatheEditor({ lathe, sets, keep, onRemove }: LatheEditorProps) {
           label="Change gears that go on it"
           value={lathe.gearSetId ?? 'none'}
           options={[{ value: 'none', label: 'none listed' }, ...sets.map(({ id, name }) => ({ value: id, label: name }))]}
-          onChange={(id) => keep({ ...lathe, gearSetId: id === 'none' ? null : id })}
+          onChange={(id) => keep((now) => ({ ...now, gearSetId: id === 'none' ? null : id }))}
           echo="Listed under Change gears."
         />
       </div>
-      <Checkbox checked={lathe.stud} onChange={({ target }) => keep({ ...lathe, stud: target.checked })}>
+      <Checkbox checked={lathe.stud} onChange={({ target }) => keep((now) => ({ ...now, stud: target.checked }))}>
         Its bracket has a stud for two gears side by side
       </Checkbox>
       <fieldset>
         <legend>Its gearbox, with the gears one to one</legend>
         <div className="fields">
-          <EitherField label="The plate counts" options={BOX_BY} value={lathe.box.by} onChange={(by) => keep({ ...lathe, box: { ...lathe.box, by } })} />
+          <EitherField label="The plate counts" options={BOX_BY} value={lathe.box.by} onChange={(by) => keep((now) => ({ ...now, box: { ...now.box, by } }))} />
           <KeptField
             label="Its settings"
             kept={lathe.box.settings}
             read={readSettings(lathe)}
-            onKeep={(settings) => keep({ ...lathe, box: { ...lathe.box, settings } })}
+            onKeep={(settings) => keep((now) => ({ ...now, box: { ...now.box, settings } }))}
             echo="As they stand on its plate: 8 9 10 11½ 12. Empty where it has no box."
           />
         </div>
@@ -122,11 +129,11 @@ function LatheEditor({ lathe, sets, keep, onRemove }: LatheEditorProps) {
           <KeptField
             label="Travel for one turn of its screw"
             kept={lathe.slideLead.typed === '' ? '' : `${lathe.slideLead.typed} ${lathe.slideLead.unit}`}
-            read={readLength('The travel')}
-            onKeep={(slideLead) => keep({ ...lathe, slideLead })}
+            read={readSizeOf('lead', 'The travel', unitsOfSize(lathe.leadscrew, 'mm'))}
+            onKeep={(slideLead) => keep((now) => ({ ...now, slideLead }))}
             echo="May be left empty."
           />
-          <KeptField label="Marks on its dial" kept={String(lathe.slideMarks)} read={readWhole('The marks', 1, 5000)} onKeep={(slideMarks) => keep({ ...lathe, slideMarks })} />
+          <KeptField label="Marks on its dial" kept={String(lathe.slideMarks)} read={readWhole('The marks', 1, 5000)} onKeep={(slideMarks) => keep((now) => ({ ...now, slideMarks }))} />
         </div>
       </fieldset>
       <p>

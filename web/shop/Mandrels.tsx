@@ -1,12 +1,13 @@
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
-import { idFrom, lengthCellText, plainMandrel, type Mandrel } from '../../core/shop/index.ts';
+import { idFrom, lengthCellText, plainMandrel, unitsOfSize, type Mandrel } from '../../core/shop/index.ts';
 import { ChoiceField } from '../fields/index.ts';
 import { CsvTools } from './CsvTools.tsx';
+import { usePreferences } from '../state/index.ts';
 import { KeptField } from './KeptField.tsx';
 import { ListOf } from './ListOf.tsx';
-import { readLength, readName } from './readings.ts';
-import { freshName, replaced, without, type ShopProps } from './shopProps.ts';
+import { readName, readSizeOf } from './readings.ts';
+import { changed, freshName, without, type Keep, type ShopProps } from './shopProps.ts';
 
 const KINDS = [
   { value: 'taper', label: 'slow taper, pressed in' },
@@ -44,7 +45,7 @@ export function Mandrels({ equipment, edit, remove }: ShopProps) {
       />
       {mandrel ? (
         <section className="shop-editor" aria-label={mandrel.name} key={mandrel.id}>
-          <MandrelFields mandrel={mandrel} keep={(changed) => edit((now) => ({ ...now, mandrels: replaced(now.mandrels, changed) }))} />
+          <MandrelFields mandrel={mandrel} keep={(change) => edit((now) => ({ ...now, mandrels: changed(now.mandrels, mandrel.id, change) }))} />
           <p>
             <Button danger onClick={() => remove(mandrel.name, (now) => ({ ...now, mandrels: without(now.mandrels, mandrel.id) }))}>
               Take {mandrel.name} out of the shop
@@ -59,7 +60,9 @@ export function Mandrels({ equipment, edit, remove }: ShopProps) {
   );
 } // prettier-ignore
 
-function MandrelFields({ mandrel, keep }: { readonly mandrel: Mandrel; readonly keep: (mandrel: Mandrel) => string | null }) {
+function MandrelFields({ mandrel, keep }: { readonly mandrel: Mandrel; readonly keep: Keep<Mandrel> }) {
+  const units = usePreferences((preferences) => preferences.units);
+  const own = unitsOfSize(mandrel.small, units);
   const sizes = [
     ['small', mandrel.kind === 'taper' ? 'Small end' : 'Diameter', ''],
     ...(mandrel.kind === 'taper' ? ([['large', 'Thick end', '']] as const) : []),
@@ -68,13 +71,13 @@ function MandrelFields({ mandrel, keep }: { readonly mandrel: Mandrel; readonly 
   return (
     <>
       <div className="fields">
-        <KeptField label="Name" kept={mandrel.name} read={readName} onKeep={(name) => keep({ ...mandrel, name })} />
-        <ChoiceField label="Kind" value={mandrel.kind} options={KINDS} onChange={(kind) => keep({ ...mandrel, kind })} />
+        <KeptField label="Name" kept={mandrel.name} read={readName} onKeep={(name) => keep((now) => ({ ...now, name }))} />
+        <ChoiceField label="Kind" value={mandrel.kind} options={KINDS} onChange={(kind) => keep((now) => ({ ...now, kind }))} />
         {sizes.map(([field, label, echo]) => (
-          <KeptField key={field} label={label} kept={lengthCellText(mandrel[field])} read={readLength(label)} onKeep={(size) => keep({ ...mandrel, [field]: size })} echo={echo} />
+          <KeptField key={field} label={label} kept={lengthCellText(mandrel[field])} read={readSizeOf(field === 'length' ? 'mandrelLength' : 'seat', label, own)} suffix={<span className="unit">{own}</span>} onKeep={(size) => keep((now) => ({ ...now, [field]: size }))} echo={echo} />
         ))}
       </div>
-      <Checkbox checked={mandrel.key} onChange={({ target }) => keep({ ...mandrel, key: target.checked })}>
+      <Checkbox checked={mandrel.key} onChange={({ target }) => keep((now) => ({ ...now, key: target.checked }))}>
         It has a key, or a hole for a pin
       </Checkbox>
     </>

@@ -1,12 +1,19 @@
 import { Button } from 'antd';
 import { useState } from 'react';
-import { idFrom, lengthCellText, readCuttingSpeed, type Material } from '../../core/shop/index.ts';
+import {
+  idFrom,
+  lengthCellText,
+  readCuttingSpeed,
+  unitsOfSize,
+  type Material,
+} from '../../core/shop/index.ts';
 import { approx, decimalText, measure } from '../../core/units/index.ts';
 import { CsvTools } from './CsvTools.tsx';
+import { usePreferences } from '../state/index.ts';
 import { KeptField } from './KeptField.tsx';
 import { ListOf } from './ListOf.tsx';
-import { readLength, readName, readSpeedText } from './readings.ts';
-import { freshName, replaced, without, type ShopProps } from './shopProps.ts';
+import { readName, readSizeOf, readSpeedText } from './readings.ts';
+import { changed, freshName, without, type Keep, type ShopProps } from './shopProps.ts';
 
 /** What is cut, and how fast. The stock figures are to start from. */
 export function Materials({ equipment, edit, remove }: ShopProps) {
@@ -38,7 +45,9 @@ export function Materials({ equipment, edit, remove }: ShopProps) {
         <MaterialEditor
           key={material.id}
           material={material}
-          keep={(changed) => edit((now) => ({ ...now, materials: replaced(now.materials, changed) }))}
+          keep={(change) =>
+            edit((now) => ({ ...now, materials: changed(now.materials, material.id, change) }))
+          }
           onRemove={() =>
             remove(material.name, (now) => ({ ...now, materials: without(now.materials, material.id) }))
           }
@@ -53,19 +62,20 @@ export function Materials({ equipment, edit, remove }: ShopProps) {
 
 interface MaterialEditorProps {
   readonly material: Material;
-  readonly keep: (material: Material) => string | null;
+  readonly keep: Keep<Material>;
   readonly onRemove: () => void;
 }
 
 function MaterialEditor({ material, keep, onRemove }: MaterialEditorProps) {
+  const units = usePreferences((preferences) => preferences.units);
   // what the owner writes is the owner's own figure
-  const own = (change: Partial<Material>) => keep({ ...material, ...change, starting: false });
+  const own = (change: Partial<Material>) => keep((now) => ({ ...now, ...change, starting: false }));
   return (
     <section className="shop-editor" aria-label={material.name}>
       <div className="fields">
-        <KeptField label="Name" kept={material.name} read={readName} onKeep={(name) => keep({ ...material, name })} />
+        <KeptField label="Name" kept={material.name} read={readName} onKeep={(name) => keep((now) => ({ ...now, name }))} />
         <KeptField label="Cutting speed, form cutter of high-speed steel" kept={material.speed} read={readSpeedText} onKeep={(speed) => own({ speed })} echo="24 m/min, or 80 ft/min." />
-        <KeptField label="Feed for each tooth of the cutter" kept={lengthCellText(material.chipLoad)} read={readLength('The feed for each tooth')} onKeep={(chipLoad) => own({ chipLoad })} echo="Empty: fed by feel." />
+        <KeptField label="Feed for each tooth of the cutter" kept={lengthCellText(material.chipLoad)} read={readSizeOf('chipLoad', 'The feed for each tooth', unitsOfSize(material.chipLoad, units))} onKeep={(chipLoad) => own({ chipLoad })} echo="Empty: fed by feel." />
       </div>
       {material.starting && <p className="soft">A figure to start from, kept light. Once you have cut with it, write your own over it.</p>}
       <p>

@@ -1,7 +1,14 @@
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { fail, ok, type Result } from '../../core/findings/index.ts';
-import { idFrom, leadFromThreads, lengthCellText, STOCK_MILL, type Mill } from '../../core/shop/index.ts';
+import {
+  idFrom,
+  leadFromThreads,
+  lengthCellText,
+  STOCK_MILL,
+  unitsOfSize,
+  type Mill,
+} from '../../core/shop/index.ts';
 import {
   approx,
   measure,
@@ -15,8 +22,8 @@ import { CsvTools } from './CsvTools.tsx';
 import { KeptField } from './KeptField.tsx';
 import { MachineFields } from './MachineFields.tsx';
 import { ListOf } from './ListOf.tsx';
-import { readLength, readName, readWhole } from './readings.ts';
-import { freshName, replaced, without, type ShopProps } from './shopProps.ts';
+import { readName, readSizeOf, readWhole } from './readings.ts';
+import { changed, freshName, without, type Keep, type ShopProps } from './shopProps.ts';
 
 /** Mills: their screws and dials, how the table swings, speeds, feeds and room. */
 export function Mills({ equipment, edit, remove }: ShopProps) {
@@ -56,7 +63,7 @@ export function Mills({ equipment, edit, remove }: ShopProps) {
         <MillEditor
           key={mill.id}
           mill={mill}
-          keep={(changed) => edit((now) => ({ ...now, mills: replaced(now.mills, changed) }))}
+          keep={(change) => edit((now) => ({ ...now, mills: changed(now.mills, mill.id, change) }))}
           onRemove={() => remove(mill.name, (now) => ({ ...now, mills: without(now.mills, mill.id) }))}
         />
       ) : (
@@ -94,7 +101,7 @@ function readSwing(typed: string): Result<Measure> {
 
 interface MillEditorProps {
   readonly mill: Mill;
-  readonly keep: (mill: Mill) => string | null;
+  readonly keep: Keep<Mill>;
   readonly onRemove: () => void;
 }
 
@@ -106,14 +113,19 @@ function MillEditor({ mill, keep, onRemove }: MillEditorProps) {
   return (
     <section className="shop-editor" aria-label={mill.name}>
       <div className="fields">
-        <KeptField label="Name" kept={mill.name} read={readName} onKeep={(name) => keep({ ...mill, name })} />
+        <KeptField
+          label="Name"
+          kept={mill.name}
+          read={readName}
+          onKeep={(name) => keep((now) => ({ ...now, name }))}
+        />
         <LengthField
           label="Travel for one turn of the table screw"
           value={lead}
           onChange={(typed) => {
             const value = leadFromThreads(typed.typed) ?? typed;
             setLead(value);
-            if (parsePositiveLength(value, 'The lead').ok) keep({ ...mill, lead: value });
+            if (parsePositiveLength(value, 'The lead').ok) keep((now) => ({ ...now, lead: value }));
           }}
           hint="5 mm, 1/4 in, or 4 tpi."
           issues={readLead.ok ? [] : readLead.issues}
@@ -123,14 +135,14 @@ function MillEditor({ mill, keep, onRemove }: MillEditorProps) {
           label="Marks on its dial"
           kept={String(mill.marks)}
           read={readWhole('The marks', 1, 5000)}
-          onKeep={(marks) => keep({ ...mill, marks })}
+          onKeep={(marks) => keep((now) => ({ ...now, marks }))}
         />
         <LengthField
           label="Longest travel of the table"
           value={travel}
           onChange={(value) => {
             setTravel(value);
-            if (value.typed === '' || parseLength(value).ok) keep({ ...mill, travel: value });
+            if (value.typed === '' || parseLength(value).ok) keep((now) => ({ ...now, travel: value }));
           }}
           issues={readTravel.ok ? [] : readTravel.issues}
           units={travel.unit === 'in' ? 'in' : 'mm'}
@@ -144,7 +156,7 @@ function MillEditor({ mill, keep, onRemove }: MillEditorProps) {
             label="It swings either way by"
             kept={mill.swing.typed}
             read={readSwing}
-            onKeep={(swing) => keep({ ...mill, swing })}
+            onKeep={(swing) => keep((now) => ({ ...now, swing }))}
             suffix={<span className="unit">°</span>}
             echo="0 where it does not swing; empty: not known"
           />
@@ -152,7 +164,7 @@ function MillEditor({ mill, keep, onRemove }: MillEditorProps) {
             label="Its scale can be set to"
             kept={String(mill.scaleMinutes)}
             read={readWhole('The minutes', 1, 60)}
-            onKeep={(scaleMinutes) => keep({ ...mill, scaleMinutes })}
+            onKeep={(scaleMinutes) => keep((now) => ({ ...now, scaleMinutes }))}
             suffix={<span className="unit">minutes</span>}
           />
           {TABLE_LENGTHS.map(([field, label, echo]) => (
@@ -160,15 +172,16 @@ function MillEditor({ mill, keep, onRemove }: MillEditorProps) {
               key={field}
               label={label}
               kept={lengthCellText(mill[field])}
-              read={readLength(label)}
-              onKeep={(length) => keep({ ...mill, [field]: length })}
+              read={readSizeOf(field, label, unitsOfSize(mill.lead, 'mm'))}
+              suffix={<span className="unit">{unitsOfSize(mill.lead, 'mm')}</span>}
+              onKeep={(length) => keep((now) => ({ ...now, [field]: length }))}
               echo={echo}
             />
           ))}
         </div>
         <Checkbox
           checked={mill.headTilts}
-          onChange={({ target }) => keep({ ...mill, headTilts: target.checked })}
+          onChange={({ target }) => keep((now) => ({ ...now, headTilts: target.checked }))}
         >
           Its head tilts sideways, to take a stub arbor along a helix
         </Checkbox>

@@ -8,7 +8,7 @@ import { CsvTools } from './CsvTools.tsx';
 import { KeptField } from './KeptField.tsx';
 import { ListOf } from './ListOf.tsx';
 import { readName, readWhole } from './readings.ts';
-import { freshName, replaced, without, type ShopProps } from './shopProps.ts';
+import { changed, freshName, without, type Keep, type ShopProps } from './shopProps.ts';
 
 /** Stepper motors that turn a head. */
 export function Motors({ equipment, edit, remove }: ShopProps) {
@@ -47,7 +47,7 @@ export function Motors({ equipment, edit, remove }: ShopProps) {
           key={drive.id}
           drive={drive}
           equipment={equipment}
-          keep={(changed) => edit((now) => ({ ...now, steppers: replaced(now.steppers, changed) }))}
+          keep={(change) => edit((now) => ({ ...now, steppers: changed(now.steppers, drive.id, change) }))}
           onRemove={() =>
             remove(drive.name, (now) => ({ ...now, steppers: without(now.steppers, drive.id) }))
           }
@@ -74,7 +74,7 @@ function DriveEditor({
   equipment,
   keep,
   onRemove,
-}: DriveProps & { readonly keep: (drive: Stepper) => string | null; readonly onRemove: () => void }) {
+}: DriveProps & { readonly keep: Keep<Stepper>; readonly onRemove: () => void }) {
   const id = useId();
   return (
     <section className="shop-editor" aria-label={drive.name}>
@@ -83,7 +83,7 @@ function DriveEditor({
           label="Name"
           kept={drive.name}
           read={readName}
-          onKeep={(name) => keep({ ...drive, name })}
+          onKeep={(name) => keep((now) => ({ ...now, name }))}
         />
         <div className="field">
           <label htmlFor={id}>Turns</label>
@@ -91,7 +91,7 @@ function DriveEditor({
             id={id}
             value={drive.headId}
             options={equipment.heads.map((head) => ({ value: head.id, label: head.name }))}
-            onChange={(headId) => keep({ ...drive, headId })}
+            onChange={(headId) => keep((now) => ({ ...now, headId }))}
             style={{ width: '100%' }}
           />
         </div>
@@ -99,27 +99,27 @@ function DriveEditor({
           label="Steps of the motor in one turn"
           kept={String(drive.stepsPerTurn)}
           read={readWhole('The steps', 4, 10_000)}
-          onKeep={(steps) => keep({ ...drive, stepsPerTurn: steps })}
+          onKeep={(steps) => keep((now) => ({ ...now, stepsPerTurn: steps }))}
           echo="usually 200"
         />
         <KeptField
           label="Microsteps"
           kept={String(drive.microsteps)}
           read={readWhole('The microsteps', 1, 1024)}
-          onKeep={(microsteps) => keep({ ...drive, microsteps })}
+          onKeep={(microsteps) => keep((now) => ({ ...now, microsteps }))}
         />
         <KeptField
           label="Belt"
           kept={drive.belt}
           read={readRatio}
-          onKeep={(belt) => keep({ ...drive, belt })}
+          onKeep={(belt) => keep((now) => ({ ...now, belt }))}
           echo="turns of the motor for one of the shaft; 1 for a direct coupling"
         />
       </div>
       <Segmented
         aria-label="Which shaft it turns"
         value={drive.on}
-        onChange={(on) => keep({ ...drive, on: on as Stepper['on'] })}
+        onChange={(on) => keep((now) => ({ ...now, on: on as Stepper['on'] }))}
         options={[
           { value: 'crank', label: 'On the crank shaft' },
           { value: 'spindle', label: 'On the spindle, past the worm' },

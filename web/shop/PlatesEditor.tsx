@@ -9,31 +9,33 @@ import {
 } from '../../core/shop/index.ts';
 import { KeptField } from './KeptField.tsx';
 import { readName } from './readings.ts';
-import { freshName, replaced, without } from './shopProps.ts';
+import { changed, freshName, without, type Keep, type SetHead } from './shopProps.ts';
 
 interface PlatesEditorProps {
   readonly head: Head;
-  readonly set: (change: Partial<Head>) => string | null;
+  readonly set: SetHead;
 }
 
 const LETTERS = 'ABCDEFGHJKLMNPQRSTUVWXYZ';
 
 /** The head's plates with the holes of every circle, and which of them is on it now. */
 export function PlatesEditor({ head, set }: PlatesEditorProps) {
-  const { plates, mounted } = head;
+  const { plates } = head;
   const add = (more: readonly Plate[]) => {
-    const all = [...plates];
-    for (const plate of more) {
-      const name = all.some((other) => other.name === plate.name) ? letterFor(all) : plate.name;
-      all.push({ ...plate, name, id: idFrom(`plate ${name}`, all.map((other) => other.id)) }); // prettier-ignore
-    }
-    set({ plates: all });
+    set((now) => {
+      const all = [...now.plates];
+      for (const plate of more) {
+        const name = all.some((other) => other.name === plate.name) ? letterFor(all) : plate.name;
+        all.push({ ...plate, name, id: idFrom(`plate ${name}`, all.map((other) => other.id)) }); // prettier-ignore
+      }
+      return { plates: all };
+    });
   };
   const take = (plate: Plate) =>
-    set({
-      plates: without(plates, plate.id),
-      mounted: mounted?.plateId === plate.id ? null : mounted,
-    });
+    set((now) => ({
+      plates: without(now.plates, plate.id),
+      mounted: now.mounted?.plateId === plate.id ? null : now.mounted,
+    }));
   return (
     <fieldset>
       <legend>Index plates: holes of each circle</legend>
@@ -42,7 +44,7 @@ export function PlatesEditor({ head, set }: PlatesEditorProps) {
           key={plate.id}
           plate={plate}
           head={head}
-          onKeep={(changed) => set({ plates: replaced(plates, changed) })}
+          onKeep={(change) => set((now) => ({ plates: changed(now.plates, plate.id, change) }))}
           onMount={(side) => set({ mounted: { plateId: plate.id, side } })}
           onTake={() => take(plate)}
         />
@@ -67,7 +69,7 @@ const letterFor = (plates: readonly Plate[]): string =>
 interface PlateRowProps {
   readonly plate: Plate;
   readonly head: Head;
-  readonly onKeep: (plate: Plate) => string | null;
+  readonly onKeep: Keep<Plate>;
   readonly onMount: (side: 0 | 1) => void;
   readonly onTake: () => void;
 }
@@ -75,7 +77,7 @@ interface PlateRowProps {
 function PlateRow({ plate, head, onKeep, onMount, onTake }: PlateRowProps) {
   const { sides } = plate;
   const withSide = (side: number, circles: readonly number[]) =>
-    onKeep({ ...plate, sides: sides.map((other, i) => (i === side ? { circles } : other)) });
+    onKeep((now) => ({ ...now, sides: now.sides.map((other, i) => (i === side ? { circles } : other)) }));
   return (
     <div className="plate-row">
       <KeptField
@@ -83,7 +85,7 @@ function PlateRow({ plate, head, onKeep, onMount, onTake }: PlateRowProps) {
         bare
         kept={plate.name}
         read={readName}
-        onKeep={(name) => onKeep({ ...plate, name })}
+        onKeep={(name) => onKeep((now) => ({ ...now, name }))}
       />
       <div className="plate-sides">
         {sides.map(({ circles }, side) => {
@@ -115,7 +117,7 @@ function PlateRow({ plate, head, onKeep, onMount, onTake }: PlateRowProps) {
             <button
               type="button"
               className="plain-link"
-              onClick={() => onKeep({ ...plate, sides: [...sides, { circles: [20] }] })}
+              onClick={() => onKeep((now) => ({ ...now, sides: [...now.sides, { circles: [20] }] }))}
             >
               it has a second side
             </button>
@@ -123,7 +125,7 @@ function PlateRow({ plate, head, onKeep, onMount, onTake }: PlateRowProps) {
             <button
               type="button"
               className="plain-link"
-              onClick={() => onKeep({ ...plate, sides: sides.slice(0, 1) })}
+              onClick={() => onKeep((now) => ({ ...now, sides: now.sides.slice(0, 1) }))}
             >
               only one side
             </button>
@@ -131,7 +133,7 @@ function PlateRow({ plate, head, onKeep, onMount, onTake }: PlateRowProps) {
           <button
             type="button"
             className="plain-link"
-            onClick={() => onKeep({ ...plate, made: !plate.made })}
+            onClick={() => onKeep((now) => ({ ...now, made: !now.made }))}
             aria-pressed={plate.made}
           >
             {plate.made ? 'made in this shop' : 'came with the head'}

@@ -1,20 +1,22 @@
 import { Button, Checkbox } from 'antd';
 import { idFrom, readHoles, type Head, type Ring } from '../../core/shop/index.ts';
 import { KeptField } from './KeptField.tsx';
-import { freshName, replaced, without } from './shopProps.ts';
+import { changed, freshName, without, type SetHead } from './shopProps.ts';
 
 interface RingsEditorProps {
   readonly head: Head;
-  readonly set: (change: Partial<Head>) => string | null;
+  readonly set: SetHead;
 }
 
 /** Rings of holes on the spindle itself, for direct indexing. */
 export function RingsEditor({ head, set }: RingsEditorProps) {
   const { rings } = head;
+  const change = (id: string, how: (ring: Ring) => Ring) =>
+    set((now) => ({ rings: changed(now.rings, id, how) }));
   const add = (holes: number) => {
     const name = freshName(rings, `${holes} holes`);
     const ring: Ring = { id: idFrom(`ring ${name}`, rings.map(({ id }) => id)), name, holes, made: false }; // prettier-ignore
-    set({ rings: [...rings, ring] });
+    set((now) => ({ rings: [...now.rings, ring] }));
   };
   return (
     <fieldset>
@@ -28,21 +30,20 @@ export function RingsEditor({ head, set }: RingsEditorProps) {
               kept={String(ring.holes)}
               read={readHoles}
               onKeep={(holes) =>
-                set({
-                  rings: replaced(rings, {
-                    ...ring,
-                    holes,
-                    name: ring.name === `${ring.holes} holes` ? `${holes} holes` : ring.name,
-                  }),
-                })
+                change(ring.id, (own) => ({
+                  ...own,
+                  holes,
+                  name: own.name === `${own.holes} holes` ? `${holes} holes` : own.name,
+                }))
               }
               suffix={<span className="unit">{ring.made ? 'holes, made' : 'holes'}</span>}
             />
             <Checkbox
               checked={ring.onWork === true}
               onChange={({ target }) => {
-                const { onWork: _was, ...bare } = ring;
-                set({ rings: replaced(rings, target.checked ? { ...bare, onWork: true } : bare) });
+                change(ring.id, ({ onWork: _was, ...bare }) =>
+                  target.checked ? { ...bare, onWork: true } : bare,
+                );
               }}
             >
               between spindle and work
@@ -50,7 +51,7 @@ export function RingsEditor({ head, set }: RingsEditorProps) {
             <button
               type="button"
               className="plain-link"
-              onClick={() => set({ rings: without(rings, ring.id) })}
+              onClick={() => set((now) => ({ rings: without(now.rings, ring.id) }))}
             >
               take away
             </button>

@@ -79,7 +79,7 @@ function OpenShop({
           actions={
             <Button
               onClick={() => {
-                editShop(() => removed.before);
+                editShop((now) => putBack(now, removed.before));
                 setRemoved(null);
               }}
             >
@@ -93,6 +93,25 @@ function OpenShop({
       <Table equipment={equipment} edit={editShop} remove={remove} />
     </>
   );
+}
+
+/** What was there before and is not now, put back; whatever was changed since stays. */
+function putBack(now: Equipment, before: Equipment): Equipment {
+  const lacking = <T extends { readonly id: string }>(was: readonly T[], is: readonly T[]): readonly T[] => [
+    ...is,
+    ...was.filter(({ id }) => !is.some((other) => other.id === id)),
+  ];
+  return {
+    ...now,
+    heads: lacking(before.heads, now.heads),
+    gearSets: lacking(before.gearSets, now.gearSets),
+    steppers: lacking(before.steppers, now.steppers),
+    mills: lacking(before.mills, now.mills),
+    cutters: lacking(before.cutters, now.cutters),
+    lathes: lacking(before.lathes, now.lathes),
+    materials: lacking(before.materials, now.materials),
+    mandrels: lacking(before.mandrels, now.mandrels),
+  };
 }
 
 function ShopSaveLine() {

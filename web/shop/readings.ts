@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from '../../core/findings/index.ts';
-import { leadFromThreads, lengthCell, readCuttingSpeed } from '../../core/shop/index.ts';
-import { measure, parseCount, parsePositiveLength, type Measure } from '../../core/units/index.ts';
+import { readCuttingSpeed, readSize, type SizeOf } from '../../core/shop/index.ts';
+import { measure, parseCount, type Measure, type UnitSystem } from '../../core/units/index.ts';
 
 /** A name of 1 to 80 signs. */
 export function readName(typed: string): Result<string> {
@@ -14,23 +14,11 @@ export const readWhole =
   (typed: string): Result<number> =>
     parseCount(measure(typed, 'count'), what, least, most);
 
-/** A length that may be left empty, kept as it is typed. */
-export const readLength =
-  (what: string) =>
-  (typed: string): Result<Measure> => {
-    const given = lengthCell(typed);
-    if (given.typed === '') return ok(given);
-    const read = parsePositiveLength(given, what);
-    return read.ok ? ok(given) : read;
-  };
-
-/** The lead of a screw, as a length or by its threads to the inch; may be left empty. */
-export const readScrewLead =
-  (what: string) =>
-  (typed: string): Result<Measure> => {
-    const threads = leadFromThreads(typed);
-    return threads ? ok(threads) : readLength(what)(typed);
-  };
+/** A size of something in the shop, in its own units where the figure is bare. */
+export const readSizeOf =
+  (of: SizeOf, what: string, units: UnitSystem) =>
+  (typed: string): Result<Measure> =>
+    readSize(typed, of, { units, what });
 
 /** A cutting speed, kept as it is typed. */
 export function readSpeedText(typed: string): Result<string> {

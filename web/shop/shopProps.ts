@@ -1,4 +1,4 @@
-import type { Equipment } from '../../core/shop/index.ts';
+import type { Equipment, Head } from '../../core/shop/index.ts';
 
 /** What every table of the shop is given. */
 export interface ShopProps {
@@ -9,9 +9,20 @@ export interface ShopProps {
   readonly remove: (what: string, change: (equipment: Equipment) => Equipment) => void;
 }
 
-/** Puts a changed thing in the place of the one with its id. */
-export const replaced = <T extends { readonly id: string }>(things: readonly T[], thing: T): readonly T[] =>
-  things.map((other) => (other.id === thing.id ? thing : other));
+/**
+ * Changes one thing as it stands now. What the screen showed may be older than what was kept a moment ago: leaving a field keeps it,
+ * and the press that left it must not be built on the time before.
+ * @returns why it cannot be, or null
+ */
+export type Keep<T> = (change: (now: T) => T) => string | null;
+
+/** The things with one of them changed as it stands among them. */
+export const changed = <T extends { readonly id: string }>(
+  things: readonly T[],
+  id: string,
+  change: (now: T) => T,
+): readonly T[] => things.map((thing) => (thing.id === id ? change(thing) : thing));
+
 export const without = <T extends { readonly id: string }>(things: readonly T[], id: string): readonly T[] =>
   things.filter((other) => other.id !== id);
 
@@ -21,3 +32,6 @@ export function freshName(things: readonly { readonly name: string }[], base: st
   if (!taken(base)) return base;
   for (let n = 2; ; n += 1) if (!taken(`${base} ${n}`)) return `${base} ${n}`;
 }
+
+/** Changes a head as it stands now. @returns why it cannot be, or null */
+export type SetHead = (change: Partial<Head> | ((now: Head) => Partial<Head>)) => string | null;

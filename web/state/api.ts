@@ -12,6 +12,7 @@ import type {
   LogEntry,
   LogPage,
   Restored,
+  UnreadRun,
 } from '../../core/wire/index.ts';
 
 /** The server said no, with its reasons. */
@@ -40,11 +41,13 @@ export function whenUnknownDevice(then: () => void): void {
   onUnknownDevice = then;
 }
 
-async function ask<T>(path: string, method = 'GET', body?: unknown, type = 'application/json'): Promise<T> {
+/** @param body text goes as it is: a file may be no JSON at all, and the server says so */
+async function ask<T>(path: string, method = 'GET', body: unknown = {}): Promise<T> {
   const init: RequestInit = { method };
-  if (body !== undefined) {
+  // what changes something always goes as JSON: nothing else is taken
+  if (method !== 'GET') {
     init.body = typeof body === 'string' ? body : JSON.stringify(body);
-    init.headers = { 'content-type': type };
+    init.headers = { 'content-type': 'application/json' };
   }
   const response = await fetch(`/api${path}`, init).catch(() => {
     throw new AwayError();
@@ -68,7 +71,7 @@ export const api = {
     ask<StoredJob>(`/jobs/${seg(id)}`, 'PATCH', change),
   duplicateJob: (id: string, newId: string, name: string) =>
     ask<StoredJob>(`/jobs/${seg(id)}/duplicate`, 'POST', { id: newId, name }),
-  importJob: (text: string) => ask<StoredJob>('/jobs/import', 'POST', text, 'text/plain'),
+  importJob: (text: string) => ask<StoredJob>('/jobs/import', 'POST', text),
   exportAddress: (id: string) => `/api/jobs/${seg(id)}/export`,
   restoreKept: (id: string) => ask<StoredJob>(`/kept/${seg(id)}/restore`, 'POST'),
   readShop: () => ask<StoredShop>('/shop'),
@@ -88,12 +91,12 @@ export const api = {
   runsOf: (jobId: string) => ask<{ runs: StoredRun[] }>(`/jobs/${seg(jobId)}/runs`).then(({ runs }) => runs),
   readRun: (id: string) => ask<StoredRun>(`/runs/${seg(id)}`),
   readEvents: (id: string, after: number) => ask<EventsPage>(`/runs/${seg(id)}/events?after=${after}`),
-  listLog: () => ask<{ runs: LogEntry[] }>('/log').then(({ runs }) => runs),
+  listLog: () => ask<{ runs: LogEntry[]; unread: UnreadRun[] }>('/log'),
   readLog: (id: string) => ask<LogPage>(`/log/${seg(id)}`),
   readPairing: () => ask<{ code: string | null; paired: boolean }>('/pairing'),
   pair: (code: string) => ask<{ paired: boolean }>('/pair', 'POST', { code }),
   backupAddress: '/api/backup',
-  restore: (text: string) => ask<Restored>('/restore', 'POST', text, 'text/plain'),
+  restore: (text: string) => ask<Restored>('/restore', 'POST', text),
   appendEvents: (id: string, events: readonly RunEvent[]) =>
     ask<Appended>(`/runs/${seg(id)}/events`, 'POST', { events }),
 };

@@ -1,5 +1,15 @@
 export { api, AwayError, ProblemError, whenUnknownDevice } from './api.ts';
-export { forgetDraft, keepDraft, keptDraft, keptDrafts, type KeptDraft } from './keptDrafts.ts';
+export {
+  asideDrafts,
+  forgetAside,
+  forgetDraft,
+  keepDraft,
+  keptDraft,
+  keptDrafts,
+  putDraftAside,
+  type AsideDraft,
+  type KeptDraft,
+} from './keptDrafts.ts';
 export { keys } from './keys.ts';
 export { newId } from './newId.ts';
 export { usePreferences } from './preferences.ts';

@@ -1,4 +1,4 @@
-import type { Job } from '../../core/job/index.ts';
+import { readJob, type Job } from '../../core/job/index.ts';
 
 /** A card typed in this browser and not stored yet, with the revision it was made from (0: never stored). */
 export interface KeptDraft {
@@ -6,15 +6,48 @@ export interface KeptDraft {
   readonly revision: number;
 }
 
-const PREFIX = 'vuelta.draft.';
+/** A draft that cannot be read any more, or not be planned: kept as it is, to be saved as a file. */
+export interface AsideDraft {
+  readonly key: string;
+  readonly name: string;
+  readonly text: string;
+}
 
-export function keptDraft(id: string): KeptDraft | null {
+const PREFIX = 'vuelta.draft.';
+const ASIDE = 'vuelta.aside.';
+
+/** Puts a draft out of the way of its card. What was kept before under that name stays. */
+export function putDraftAside(id: string): void {
   try {
     const text = localStorage.getItem(PREFIX + id);
-    return text ? (JSON.parse(text) as KeptDraft) : null;
+    if (text === null) return;
+    let n = 1;
+    while (localStorage.getItem(`${ASIDE}${id}.${n}`) !== null) n += 1;
+    localStorage.setItem(`${ASIDE}${id}.${n}`, text);
+    localStorage.removeItem(PREFIX + id);
+  } catch {
+    // a store that takes nothing more keeps the draft where it is
+  }
+}
+
+/** A draft through the same reader as files: one of an older version is brought up to today, one that cannot be read is put aside. */
+export function keptDraft(id: string): KeptDraft | null {
+  let text: string | null = null;
+  try {
+    text = localStorage.getItem(PREFIX + id);
   } catch {
     return null;
   }
+  if (text === null) return null;
+  try {
+    const { job, revision } = JSON.parse(text) as { job: unknown; revision: unknown };
+    const read = readJob(job);
+    if (read.ok && typeof revision === 'number') return { job: read.value, revision };
+  } catch {
+    // told below, as any other that cannot be read
+  }
+  putDraftAside(id);
+  return null;
 }
 
 export function keepDraft(job: Job, revision: number): void {
@@ -29,17 +62,32 @@ export function forgetDraft(id: string): void {
   localStorage.removeItem(PREFIX + id);
 }
 
+function keysOf(prefix: string): string[] {
+  try {
+    return Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i)).filter((key) => key?.startsWith(prefix) === true) as string[]; // prettier-ignore
+  } catch {
+    return [];
+  }
+}
+
 /** Every card this browser still keeps, by name. */
 export function keptDrafts(): KeptDraft[] {
-  const found: KeptDraft[] = [];
-  try {
-    for (let i = 0; i < localStorage.length; i += 1) {
-      const key = localStorage.key(i);
-      const draft = key?.startsWith(PREFIX) ? keptDraft(key.slice(PREFIX.length)) : null;
-      if (draft) found.push(draft);
-    }
-  } catch {
-    return found;
-  }
-  return found.sort((a, b) => (a.job.name < b.job.name ? -1 : 1));
+  return keysOf(PREFIX)
+    .flatMap((key) => keptDraft(key.slice(PREFIX.length)) ?? [])
+    .sort((a, b) => (a.job.name < b.job.name ? -1 : 1));
 }
+
+/** The text of what was put aside: the job's own, where it has one, so that a later Vuelta can import it. */
+export function asideDrafts(): AsideDraft[] {
+  return keysOf(ASIDE).map((key) => {
+    const text = localStorage.getItem(key) ?? '';
+    try {
+      const { job } = JSON.parse(text) as { job: { name?: unknown } };
+      return { key, name: typeof job.name === 'string' ? job.name : key.slice(ASIDE.length), text: JSON.stringify(job, null, 2) };
+    } catch {
+      return { key, name: key.slice(ASIDE.length), text };
+    }
+  });
+} // prettier-ignore
+
+export const forgetAside = (key: string): void => localStorage.removeItem(key);

@@ -118,8 +118,8 @@ function leadOf(main: Prompt, at: At): string {
   }
 } // prettier-ignore
 
-function figuresOf(main: Prompt, run: Run, { now, made }: Progress, first: boolean): readonly Figure[] {
-  if (first && main.do === 'cut' && now.length > 1 && made === 0)
+function figuresOf(main: Prompt, run: Run, { now }: Progress, first: boolean): readonly Figure[] {
+  if (first && main.do === 'cut' && now.length > 1)
     return [{ figure: String(main.space), words: main.again ? 'is cut already' : main.space === 1 ? 'is the first space' : 'is the space to start at', brass: true }];
   const own = promptFigures(run, main);
   const plate = now.find((prompt) => prompt.do === 'turn-plate');
@@ -151,8 +151,11 @@ export function sayNow(run: Run, { next }: { readonly next: Cut | null }, progre
   const at = { run, next, last, progress };
   const alone = now.length === 1;
   const moves = main.do === 'turn' && next !== null && last !== null && next.round === last.round;
-  const others = now.filter((prompt) => prompt !== main && !(main.do === 'turn' && prompt.do === 'turn-plate'));
-  const lines = alone && main.do !== 'turn' ? [promptText(run, main)] : moves ? landsLine(main, now, run) : [...landsLine(main, now, run), ...others.map((prompt) => promptText(run, prompt))];
+  // whoever is told more than the move is told all of it, in the order of the hands
+  const lines =
+    moves || (alone && main.do === 'turn')
+      ? landsLine(main, now, run)
+      : now.map((prompt) => promptText(run, prompt));
   return {
     main,
     lead: leadOf(main, at),

@@ -10,6 +10,7 @@ export {
   type Standing,
 } from './progress.ts';
 export type { Act, Prompt, PromptOf, WayBack } from './prompt.ts';
+export { nowLine, promptSheet, type NowLine, type SheetStretch } from './sheet.ts';
 export { stretchOf, type Stand } from './stretch.ts';
 export { roundName, sayNow, type NowSay } from './view.ts';
 export {

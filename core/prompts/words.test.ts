@@ -2,12 +2,21 @@ import { describe, expect, test } from '@jest/globals';
 import { need } from '../findings/index.ts';
 import { drawnHelicalJob, drawnSpurJob, withSpurPart, type Job, type SpurPart } from '../job/index.ts';
 import { plan } from '../plan/index.ts';
-import { foldRun, freezeRun, type Run } from '../run/index.ts';
+import { foldRun, freezeRun, summarise, type Run } from '../run/index.ts';
 import { freeze, three } from '../sampleRuns.ts';
 import { STOCK_EQUIPMENT, STOCK_ROTARY } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import { Hand, Mill } from './literalHand.ts';
-import { cutBefore, progressOf, promptText, sayNow, standingOf, stretchOf } from './index.ts';
+import {
+  cutBefore,
+  nowLine,
+  progressOf,
+  promptSheet,
+  promptText,
+  sayNow,
+  standingOf,
+  stretchOf,
+} from './index.ts';
 
 const mill = { ...STOCK_EQUIPMENT.mills[0]!, axis: 'vertical' as const };
 const upright = { ...STOCK_EQUIPMENT, mills: [mill] };
@@ -155,4 +164,29 @@ describe('one screen, one thing to do', () => {
     expect(standing.heeded).toEqual(['out', 'back']);
     expect(sayNow(run, standing, progressOf(run, standing, false))!.main.do).toBe('turn');
   });
+});
+
+test('on paper and in a list: the same prompts, a stretch at a time', () => {
+  const twice = card((part) => ({ ...part, cut: { ...part.cut, passes: 'rough-finish' } }));
+  const run = begin(twice);
+  const sheet = promptSheet(run);
+  expect(sheet.map(({ title }) => title)).toEqual([
+    'To space 1',
+    'From space 1 to space 2, and so on',
+    'To the finish pass',
+    'After the last space',
+  ]);
+  // 14 teeth on 40 : 1 are 2 turns and 18 spaces on 21; fourteen moves of 18 end in hole 0 again
+  expect(sheet[1]!.lines).toContain(
+    'To space 2: turn clockwise 2 turns + 18 spaces on 21; from hole 0 the pin lands in hole 18.',
+  );
+  expect(sheet[2]!.lines[2]).toBe(
+    'On to space 1: turn clockwise 2 turns + 18 spaces on 21; from hole 3 the pin lands in hole 0.',
+  );
+  expect(sheet[3]!.lines.at(-1)).toMatch(/bring the cutter to space 1/);
+  // learners' questions have no place on paper
+  expect(sheet.flatMap(({ lines }) => lines).join(' ')).not.toMatch(/which hole/);
+  const summary = summarise(foldRun(run, []));
+  expect(nowLine(run, summary)?.lines.length).toBeLessThanOrEqual(2);
+  expect(nowLine(run, { ...summary, ended: { how: 'given-up', reason: '' } })).toBeNull();
 });

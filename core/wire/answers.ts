@@ -2,6 +2,7 @@ import type { Issue } from '../findings/index.ts';
 import type { MeasuredRecord } from '../inspect/index.ts';
 import type { Job } from '../job/index.ts';
 import type { Run, RunDigest, RunEvent, RunSummary } from '../run/index.ts';
+import type { NowLine } from '../prompts/index.ts';
 import type { Equipment } from '../shop/index.ts';
 
 /** What the server answers with: one shape for both ends of the wire. */
@@ -35,11 +36,7 @@ export interface JobListing {
     readonly updatedAt: string;
     readonly summary: RunSummary;
     /** What is to be done now, as the mill says it: large, and the lines below; null when nothing is left. */
-    readonly now: {
-      readonly lead: string;
-      readonly figure: string;
-      readonly lines: readonly string[];
-    } | null;
+    readonly now: NowLine | null;
   } | null;
   /** What of it rests here and cannot be read, in a sentence; null where all of it can. */
   readonly trouble: string | null;
@@ -73,6 +70,8 @@ export interface LogPage extends LogEntry {
   /** Readings that stand on its card and are not written with it yet; null where there are none. */
   readonly onCard: MeasuredRecord | null;
   readonly continuedBy: readonly string[];
+  /** What is to be done next, as the mill says it; null when nothing is left, or it was ended. */
+  readonly now: NowLine | null;
   /** Runs that sank this one’s gear deeper. */
   readonly deepenedBy: readonly string[];
 }

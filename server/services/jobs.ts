@@ -3,8 +3,8 @@ import type { EntityManager } from '@mikro-orm/libsql';
 import { sayIssue } from '../../core/findings/index.ts';
 import { duplicateJob, readJobFile, type Job } from '../../core/job/index.ts';
 import { plan, refusals, whatItIs, type Plan } from '../../core/plan/index.ts';
-import { progressOf, sayNow, standingOf, type Standing } from '../../core/prompts/index.ts';
-import { readRun, type Run, type RunSummary } from '../../core/run/index.ts';
+import { nowLine } from '../../core/prompts/index.ts';
+import { readRun, type RunSummary } from '../../core/run/index.ts';
 import type { JobListing, StoredJob } from '../../core/wire/index.ts';
 import { JobRow, KeptVersionRow, RunRow } from '../entities/index.ts';
 import { canonical } from '../canonical.ts';
@@ -222,17 +222,8 @@ function listRun(row: RunRow): Pick<JobListing, 'run' | 'trouble'> {
     const run = readRun(JSON.parse(row.document));
     const { id, startedAt, updatedAt } = row;
     const summary = JSON.parse(row.summary) as RunSummary;
-    const now = summary.ended ? null : nowOf(run, standingOf(run, summary));
-    return { run: { id, startedAt, updatedAt, summary, now }, trouble: null };
+    return { run: { id, startedAt, updatedAt, summary, now: nowLine(run, summary) }, trouble: null };
   } catch (error) {
     return { run: null, trouble: sayIssue(unreadable('Its newest run', whyUnread(error))) };
   }
-}
-
-/** The prompt that the mill would show, in words for a list. */
-function nowOf(run: Run, standing: Standing): NonNullable<JobListing['run']>['now'] {
-  const now = sayNow(run, standing, progressOf(run, standing, false));
-  if (!now) return null;
-  const figure = now.figures.map(({ figure: large, words }) => `${large} ${words}`).join(' + ');
-  return { lead: now.lead, figure, lines: now.lines.slice(0, 2) };
 }

@@ -1,7 +1,8 @@
 import type { EntityManager } from '@mikro-orm/libsql';
+import { nowLine } from '../../core/prompts/index.ts';
 import { recordOf, type MeasuredRecord } from '../../core/inspect/index.ts';
 import { plan, stationOf } from '../../core/plan/index.ts';
-import { digestOf, readRun, runDigestSchema, type RunDigest } from '../../core/run/index.ts';
+import { digestOf, readRun, runDigestSchema, type RunDigest, type RunSummary } from '../../core/run/index.ts';
 import type { LogEntry, LogPage, UnreadRun } from '../../core/wire/index.ts';
 import { RunEventRow, RunRow } from '../entities/index.ts';
 import { notFound, whyUnread } from '../problems.ts';
@@ -43,7 +44,7 @@ export class LogService {
   /** One run, with what its card has of readings while none is written with it. @throws Refused 404 */
   async page(id: string): Promise<LogPage> {
     const em = this.store.em.fork();
-    const row = await em.findOne(RunRow, { id }, { exclude: ['document', 'summary'] });
+    const row = await em.findOne(RunRow, { id });
     if (!row) throw notFound('run', id);
     const entry = await this.entry(em, row);
     const siblings = await em.find(RunRow, { jobId: row.jobId }, { exclude: ['document', 'summary'] });
@@ -51,6 +52,7 @@ export class LogService {
     return {
       ...entry,
       onCard: entry.digest.measured.length > 0 ? null : await this.onCard(row),
+      now: nowLine(readRun(JSON.parse(row.document)), JSON.parse(row.summary) as RunSummary),
       continuedBy: others.filter(({ digest }) => digest.continues === id).map(({ runId }) => runId),
       deepenedBy: others.filter(({ digest }) => digest.deepens?.runId === id).map(({ runId }) => runId),
     };

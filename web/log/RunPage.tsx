@@ -16,7 +16,7 @@ export function RunPage({ runId }: { readonly runId: string }) {
 }
 
 function PageOf({ page }: { readonly page: Page }) {
-  const { digest, jobId, partId, onCard, continuedBy, deepenedBy } = page;
+  const { digest, jobId, partId, onCard, continuedBy, deepenedBy, now } = page;
   const { notes, interruptions, checks, measured } = digest;
   return (
     <article className="run-page">
@@ -47,6 +47,11 @@ function PageOf({ page }: { readonly page: Page }) {
             Sunk deeper in <Link to={`/log/${id}`}>another run</Link>.
           </p>
         ))}
+        {now && (
+          <p>
+            Next: {now.lead} <b>{now.figure}</b>. {now.lines.join(' ')}
+          </p>
+        )}
         {continuedBy.map((id) => (
           <p key={id}>
             Gone on with in <Link to={`/log/${id}`}>another run</Link>.

@@ -2,6 +2,8 @@ import { Button, Segmented } from 'antd';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
+import { promptSheet, type SheetStretch } from '../../core/prompts/index.ts';
+import { freezeRun } from '../../core/run/index.ts';
 import { plan, type AnyStationPlan, type PartPlan } from '../../core/plan/index.ts';
 import { dmsText, exact, lengthText, type UnitSystem } from '../../core/units/index.ts';
 import type { Value } from '../../core/station/index.ts';
@@ -21,6 +23,10 @@ export function PrintPage() {
   if (!stored.data || !shop.data) return <p className="page-say">Opening the card…</p>;
   const { job, revision, updatedAt } = stored.data;
   const planned = plan(job, shop.data.equipment);
+  const askedOf = (partId: string): SheetStretch[] => {
+    const run = freezeRun(job, planned, shop.data.equipment, { runId: 'on-paper', jobRevision: revision, partId });
+    return run.ok ? promptSheet(run.value) : [];
+  };
   return (
     <main className="print">
       <style>{`@page { size: ${sheet}; margin: 14mm; }`}</style>
@@ -33,7 +39,7 @@ export function PrintPage() {
       </nav>
       <div className={`print-sheet is-${sheet}`}>
         {planned.parts.map((part) => (
-          <PartSheet key={part.id} part={part} name={job.name} units={job.units} foot={`Card no. ${revision}, ${new Date(updatedAt).toLocaleDateString()}`} />
+          <PartSheet key={part.id} part={part} name={job.name} units={job.units} asked={askedOf(part.id)} foot={`Card no. ${revision}, ${new Date(updatedAt).toLocaleDateString()}`} />
         ))}
       </div>
     </main>
@@ -44,10 +50,12 @@ interface PartSheetProps {
   readonly part: PartPlan;
   readonly name: string;
   readonly units: UnitSystem;
+  /** What the mill asks of hands, stretch by stretch. */
+  readonly asked: readonly SheetStretch[];
   readonly foot: string;
 }
 
-function PartSheet({ part, name, units, foot }: PartSheetProps) {
+function PartSheet({ part, name, units, asked, foot }: PartSheetProps) {
   const cautions = [...new Map(part.stations.flatMap(({ cautions: each }) => each.map((caution) => [caution.code, caution] as const))).values()];
   return (
     <section className="print-part">
@@ -74,6 +82,12 @@ function PartSheet({ part, name, units, foot }: PartSheetProps) {
             </ol>
           </div>
         ))}
+      {asked.map(({ title, lines }) => (
+        <div key={title} className="print-asked">
+          <h2>{title}</h2>
+          <p>{lines.join(' ')}</p>
+        </div>
+      ))}
       {cautions.length > 0 && (
         <div className="print-cautions">
           {cautions.map(({ code, when, text }) => (

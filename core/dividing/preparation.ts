@@ -93,7 +93,8 @@ function wormWhy(lead: LeadGearing | null): string {
 
 /** The gears between table and head, for a helical gear; they are the lead station’s own, and only said here. */
 function leadSteps({ drive, gears, train, idlers }: LeadGearing, { standing, plateLock }: Head): Preparation[] {
-  const steps: Preparation[] = [];
+  // nobody knows how the lock was left, and the prompts of such a run never touch it
+  const steps: Preparation[] = [{ key: 'unlock', what: 'Spindle unlocked, and so it stays: lock nothing that turns.', why: 'the table has to turn the work; locked, a gear or the pin breaks' }];
   if (gears !== '' && standing.gears !== train)
     steps.push({ key: 'gears', what: `Gears for the lead: ${gears}, ${idlers === 0 ? 'no idler' : plural(idlers, 'idler')}; a little play in each mesh.`, why: 'see the lead station' });
   if (drive === 'spindle') {

@@ -55,7 +55,7 @@ describe('dividing with the lead geared', () => {
   test('a ring between spindle and work serves, the worm left in', () => {
     const [direct] = quickMethods(ground(onWork), countAim(53)).find(({ method }) => method === 'direct')!.ways;
     expect(direct!.choice).toMatchObject({ method: 'direct', holes: 53, onWork: true });
-    expect(preparationOf(direct!, onWork, lead).map(({ key }) => key)).toEqual(['worm', 'ring', 'gears', 'lock']);
+    expect(preparationOf(direct!, onWork, lead).map(({ key }) => key)).toEqual(['worm', 'ring', 'unlock', 'gears', 'lock']);
     expect(standingFor(direct!, onWork, lead).standing).toMatchObject({ worm: 'in', gears: 'lead 40 : 72' });
     expect(bestWay(ground(onWork), countAim(53))!.method).toBe('direct');
   });
@@ -77,7 +77,7 @@ describe('dividing with the lead geared', () => {
     expect(said.find(({ key }) => key === 'lock')!.what).toBe('Plate lock pin out.');
     expect(said.find(({ key }) => key === 'gears')!.what).toMatch(/40 on the table screw.*1 idler/);
     const stands = { ...head, ...standingFor(simple, head, lead) };
-    expect(preparationOf(simple, stands, lead).map(({ key }) => key)).toEqual(['warm-up']);
+    expect(preparationOf(simple, stands, lead).map(({ key }) => key)).toEqual(['unlock', 'warm-up']);
     // straight teeth next: the gears come off, the lock goes in
     expect(preparationOf(simple, stands).map(({ key }) => key)).toEqual(['gears-off', 'lock', 'warm-up']);
   });

@@ -88,9 +88,10 @@ describe('a hand that does just what is said cuts the work, by every method', ()
         judge(one, cutAll(one, eachStep).cuts, tolerance);
         const two = freeze({ ...asked, rounds: 2 }, method, fits ?? undefined);
         expect(two.rounds).toHaveLength(2);
-        for (const safe of Object.values(SAFE))
+        // each step asked, a run is many times as long; the ways of indexing differ by a prompt each
+        for (const safe of eachStep ? [SAFE.exit] : Object.values(SAFE))
           judge(two, cutAll({ ...two, safe }, eachStep).cuts, tolerance);
-        for (const safe of [SAFE.none, SAFE.entry, SAFE.exit])
+        for (const safe of eachStep ? [SAFE.entry] : [SAFE.none, SAFE.entry, SAFE.exit])
           judge(scratched(two), cutAll(scratched({ ...two, safe }), eachStep).cuts, tolerance);
       });
 

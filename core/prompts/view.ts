@@ -45,8 +45,8 @@ const RANK: readonly Prompt['do'][] = [
 
 function mainOf(now: readonly Prompt[], first: boolean): Prompt {
   if (now.length === 1) return now[0]!;
-  // what begins a run is its first space, with all that goes before it in a list
-  if (first) return now.at(-1)!;
+  // what begins a run is its first space, with all that goes before it in a list; before that, what finds the work again
+  if (first) return now.find((prompt) => prompt.do === 'find') ?? now.at(-1)!;
   const rank = RANK.find((each) => now.some((prompt) => prompt.do === each));
   return now.find((prompt) => prompt.do === rank) ?? now.at(-1)!;
 }
@@ -112,6 +112,7 @@ function leadOf(main: Prompt, at: At): string {
     case 'centre':
     case 'swing':
     case 'scribe':
+    case 'register':
       return 'On the machine, before the first cut:';
     default:
       return '';

@@ -138,7 +138,7 @@ function depthText(run: Run, depth: number | null): string {
 }
 
 function backAlongText(run: Run, { to, slack }: PromptOf<'back'>): string {
-  const way = to === 'before-touch' ? `Run the table back${backWay(run)}, past 0, the first touch` : `Run back${backWay(run)} until the cutter is clear of the work`;
+  const way = to === 'before-touch' ? `Run the table back${backWay(run)}, past 0, the first touch` : `Run back${backWay(run)}${backWay(run) === '' ? '' : ','} until the cutter is clear of the work`;
   return slack ? `${way}; then come on a little the way it cuts, so that the slack is taken up.` : `${way}.`;
 } // prettier-ignore
 

@@ -4,7 +4,7 @@ import { need } from '../findings/index.ts';
 import { drawnSpurJob } from '../job/index.ts';
 import { plan } from '../plan/index.ts';
 import { STOCK_EQUIPMENT } from '../shop/index.ts';
-import { foldRun, freezeRun, readRun, RUN_VERSION, type Run } from './index.ts';
+import { foldRun, freezeRun, readRun, RUN_VERSION, type Run, type RunEvent } from './index.ts';
 
 describe('runs that rest from earlier versions', () => {
   const old = JSON.parse(readFileSync(new URL('./samples/v2.json', import.meta.url), 'utf8')) as Record<
@@ -84,4 +84,17 @@ describe('runs that rest from earlier versions', () => {
     expect(readRun({ ...rested, safe: null }).safe).toBeNull();
     expect(foldRun(run, []).total).toBe(44);
   });
+
+  test('version 6, sunk once more: where its work stood is not known, so it is found again; a stage it was stopped at is kept', () => {
+    const rested = JSON.parse(readFileSync(new URL('./samples/v6.json', import.meta.url), 'utf8')) as Run;
+    const run = readRun(rested);
+    expect(run).toEqual({ ...rested, version: RUN_VERSION, mount: null, preparation: [], deepens: { ...rested.deepens, register: 'found' } });
+    const at = (kind: string, rest: object, deviceSeq: number) =>
+      ({ id: `e${deviceSeq}`, runId: 'r6b', device: 'tablet', deviceSeq, lastSeen: {}, clientTime: '2026-11-25T09:00:00.000Z', round: 1, kind, ...rest }) as RunEvent;
+    // a learner had cut the first space, was clear of it and had unlocked, and had made the move
+    const events = [at('done', { index: 1 }, 1), at('step', { index: 2, step: 3 }, 2)];
+    const { next, heeded } = foldRun(run, events);
+    expect(next).toMatchObject({ space: 2 });
+    expect(heeded).toEqual(['turn']);
+  }); // prettier-ignore
 });

@@ -90,7 +90,7 @@ describe('just divide', () => {
     ['count', { count: '0' }, /out of range/],
     ['count', { count: '2.5' }, /whole number/],
     ['length', { count: '5', length: '0' }, /more than zero/],
-    ['length', { count: '5', length: '99999999' }, /From one to the next is 0.001 mm to 10 m/],
+    ['length', { count: '5', length: '20000' }, /From one to the next is 0.001 mm to 10 m/],
     ['pitch', { count: '5', pitch: '0.0001' }, /From one to the next is 0.001 mm to 10 m/],
   ] as const)('%s %o is answered at its field', (by, figures, wanted) => {
     expect(said(asks(by, figures)).join(' ')).toMatch(wanted);

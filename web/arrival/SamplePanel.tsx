@@ -11,7 +11,7 @@ import {
   type Identified,
   type SampleInput,
 } from '../../core/sample/index.ts';
-import type { UnitSystem } from '../../core/units/index.ts';
+import { lengthText, type UnitSystem } from '../../core/units/index.ts';
 import { ChoiceField, echoAngle, echoPitch, HandAsk, LengthField, MeasureField } from '../fields/index.ts';
 import { Notice } from '../frame/index.ts';
 import type { StationProps } from '../stations/panel.ts';
@@ -32,12 +32,13 @@ const WEAR = [
   { value: 'usual', label: 'worn a little' },
   { value: 'worn', label: 'worn or chipped hard' },
 ] as const;
-const TOOLS = [
-  { value: 'caliper', label: 'caliper, ±0.03 mm' },
-  { value: 'micrometer', label: 'micrometer, ±0.01 mm' },
-  { value: 'rule', label: 'rule, ±0.4 mm' },
-  { value: 'typed', label: 'another, with its ±' },
-] as const;
+const toolsIn = (units: UnitSystem) =>
+  [
+    { value: 'caliper', label: `caliper, ±${lengthText(0.03, units, 'fine')}` },
+    { value: 'micrometer', label: `micrometer, ±${lengthText(0.01, units, 'fine')}` },
+    { value: 'rule', label: `rule, ±${lengthText(0.4, units, 'fine')}` },
+    { value: 'typed', label: 'another, with its ±' },
+  ] as const;
 const PITCH_UNITS = [
   { value: 'module', label: 'm' },
   { value: 'dp', label: 'DP' },
@@ -276,7 +277,7 @@ function MoreReadings({ sample, set, at, units }: MoreProps) {
           </>
         )}
         <ChoiceField label="Damage" options={WEAR} value={sample.wear} onChange={(wear) => set({ wear })} />
-        <ChoiceField label="Measured with" options={TOOLS} value={sample.tool} onChange={(tool) => set({ tool })} />
+        <ChoiceField label="Measured with" options={toolsIn(units)} value={sample.tool} onChange={(tool) => set({ tool })} />
         {sample.tool === 'typed' && (
           <LengthField
             label="Its ±"

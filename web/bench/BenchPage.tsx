@@ -1,15 +1,16 @@
 import { Button } from 'antd';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { JobListing } from '../../core/wire/index.ts';
 import { Notice, Shell, useKeys } from '../frame/index.ts';
-import { keptDrafts, useJobs } from '../state/index.ts';
+import { ASIDE_PREFIX, DRAFT_PREFIX, keptUnder, useJobs } from '../state/index.ts';
 import { ImportJob } from './ImportJob.tsx';
 import { Interrupted } from './Interrupted.tsx';
-import { AsideDrafts } from './AsideDrafts.tsx';
 import { PairingCode } from './PairingCode.tsx';
 import { JobRow } from './JobRow.tsx';
 import './bench.css';
+
+const KeptCards = lazy(() => import('./KeptCards.tsx').then((module) => ({ default: module.KeptCards })));
 
 /** A run that was begun and has not been closed. */
 const unfinished = (job: JobListing): boolean =>
@@ -21,8 +22,10 @@ export function BenchPage() {
   const jobs = useJobs(archived);
   const navigate = useNavigate();
   const list = jobs.data ?? [];
-  // read once a visit: cards that could not be stored, kept in this browser alone
-  const [unstored] = useState(() => keptDrafts().filter(({ revision }) => revision === 0));
+  // looked for once a visit; reading them takes all that reads a card, which the bench else does without
+  const [keepsCards] = useState(() =>
+    [DRAFT_PREFIX, ASIDE_PREFIX].some((prefix) => keptUnder(prefix).length > 0),
+  );
   const interrupted = archived
     ? undefined
     : list.filter(unfinished).sort((a, b) => (a.run!.updatedAt < b.run!.updatedAt ? 1 : -1))[0];
@@ -53,8 +56,11 @@ export function BenchPage() {
             </Notice>
           )}
           {jobs.isSuccess && list.length === 0 && <Empty archived={archived} />}
-          {!archived && unstored.map(({ job }) => <Unstored key={job.id} id={job.id} name={job.name} />)}
-          <AsideDrafts />
+          {!archived && keepsCards && (
+            <Suspense fallback={null}>
+              <KeptCards />
+            </Suspense>
+          )}
           <ul className="job-list">
             {list.map((job) => (
               <JobRow key={job.id} job={job} />
@@ -70,16 +76,6 @@ export function BenchPage() {
         </aside>
       </main>
     </Shell>
-  );
-}
-
-/** A new card that something wrong on it keeps from being stored. */
-function Unstored({ id, name }: { readonly id: string; readonly name: string }) {
-  return (
-    <Notice tone="query" word="Not stored yet:">
-      <Link to={`/jobs/${id}`}>{name}</Link>. One of its figures cannot be used, so it is kept in this browser
-      alone.
-    </Notice>
   );
 }
 

@@ -3,17 +3,8 @@ import { create } from 'zustand';
 import type { Job } from '../../core/job/index.ts';
 import { plan, refusals } from '../../core/plan/index.ts';
 import { NO_EQUIPMENT } from '../../core/shop/index.ts';
-import {
-  api,
-  AwayError,
-  forgetDraft,
-  keepDraft,
-  keptDraft,
-  keys,
-  ProblemError,
-  putDraftAside,
-  queryClient,
-} from '../state/index.ts';
+import { api, AwayError, keys, ProblemError, queryClient } from '../state/index.ts';
+import { forgetDraft, keepDraft, keptDraft, putDraftAside } from './keptDrafts.ts';
 
 export type SaveState =
   | { readonly kind: 'stored' }

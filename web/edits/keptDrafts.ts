@@ -1,4 +1,5 @@
 import { readJob, type Job } from '../../core/job/index.ts';
+import { ASIDE_PREFIX, DRAFT_PREFIX, keptUnder } from '../state/index.ts';
 
 /** A card typed in this browser and not stored yet, with the revision it was made from (0: never stored). */
 export interface KeptDraft {
@@ -13,18 +14,15 @@ export interface AsideDraft {
   readonly text: string;
 }
 
-const PREFIX = 'vuelta.draft.';
-const ASIDE = 'vuelta.aside.';
-
 /** Puts a draft out of the way of its card. What was kept before under that name stays. */
 export function putDraftAside(id: string): void {
   try {
-    const text = localStorage.getItem(PREFIX + id);
+    const text = localStorage.getItem(DRAFT_PREFIX + id);
     if (text === null) return;
     let n = 1;
-    while (localStorage.getItem(`${ASIDE}${id}.${n}`) !== null) n += 1;
-    localStorage.setItem(`${ASIDE}${id}.${n}`, text);
-    localStorage.removeItem(PREFIX + id);
+    while (localStorage.getItem(`${ASIDE_PREFIX}${id}.${n}`) !== null) n += 1;
+    localStorage.setItem(`${ASIDE_PREFIX}${id}.${n}`, text);
+    localStorage.removeItem(DRAFT_PREFIX + id);
   } catch {
     // a store that takes nothing more keeps the draft where it is
   }
@@ -34,7 +32,7 @@ export function putDraftAside(id: string): void {
 export function keptDraft(id: string): KeptDraft | null {
   let text: string | null = null;
   try {
-    text = localStorage.getItem(PREFIX + id);
+    text = localStorage.getItem(DRAFT_PREFIX + id);
   } catch {
     return null;
   }
@@ -52,40 +50,32 @@ export function keptDraft(id: string): KeptDraft | null {
 
 export function keepDraft(job: Job, revision: number): void {
   try {
-    localStorage.setItem(PREFIX + job.id, JSON.stringify({ job, revision }));
+    localStorage.setItem(DRAFT_PREFIX + job.id, JSON.stringify({ job, revision }));
   } catch {
     // a full or closed store only means that an unstored card will not outlive the page
   }
 }
 
 export function forgetDraft(id: string): void {
-  localStorage.removeItem(PREFIX + id);
-}
-
-function keysOf(prefix: string): string[] {
-  try {
-    return Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i)).filter((key) => key?.startsWith(prefix) === true) as string[]; // prettier-ignore
-  } catch {
-    return [];
-  }
+  localStorage.removeItem(DRAFT_PREFIX + id);
 }
 
 /** Every card this browser still keeps, by name. */
 export function keptDrafts(): KeptDraft[] {
-  return keysOf(PREFIX)
-    .flatMap((key) => keptDraft(key.slice(PREFIX.length)) ?? [])
+  return keptUnder(DRAFT_PREFIX)
+    .flatMap((key) => keptDraft(key.slice(DRAFT_PREFIX.length)) ?? [])
     .sort((a, b) => (a.job.name < b.job.name ? -1 : 1));
 }
 
 /** The text of what was put aside: the job's own, where it has one, so that a later Vuelta can import it. */
 export function asideDrafts(): AsideDraft[] {
-  return keysOf(ASIDE).map((key) => {
+  return keptUnder(ASIDE_PREFIX).map((key) => {
     const text = localStorage.getItem(key) ?? '';
     try {
       const { job } = JSON.parse(text) as { job: { name?: unknown } };
-      return { key, name: typeof job.name === 'string' ? job.name : key.slice(ASIDE.length), text: JSON.stringify(job, null, 2) };
+      return { key, name: typeof job.name === 'string' ? job.name : key.slice(ASIDE_PREFIX.length), text: JSON.stringify(job, null, 2) };
     } catch {
-      return { key, name: key.slice(ASIDE.length), text };
+      return { key, name: key.slice(ASIDE_PREFIX.length), text };
     }
   });
 } // prettier-ignore

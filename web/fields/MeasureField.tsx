@@ -1,5 +1,5 @@
 import { Input, Segmented } from 'antd';
-import { useId, type ReactNode } from 'react';
+import { useId, useState, type ReactNode } from 'react';
 import { sayIssue, type Issue } from '../../core/findings/index.ts';
 import { stepped, type Measure, type Unit } from '../../core/units/index.ts';
 
@@ -19,6 +19,9 @@ interface MeasureFieldProps {
   readonly placeholder?: string;
 }
 
+/** Whoever types in some field already is not taken out of it by one that came in later. */
+const handsAreFree = (): boolean => !(document.activeElement instanceof HTMLInputElement);
+
 /** A field that takes a measure as people write it, keeps it as typed, and says what it understood. */
 export function MeasureField({
   label,
@@ -33,6 +36,7 @@ export function MeasureField({
   placeholder,
 }: MeasureFieldProps) {
   const id = useId();
+  const [focusesFirst] = useState(() => autoFocus === true && handsAreFree());
   const said = issues.filter(({ severity }) => severity !== 'needed');
   const wrong = said.some(({ severity }) => severity === 'wrong');
   return (
@@ -56,7 +60,7 @@ export function MeasureField({
           inputMode="text"
           spellCheck={false}
           {...(suffix ? { suffix } : {})}
-          {...(autoFocus ? { autoFocus } : {})}
+          {...(focusesFirst ? { autoFocus: true } : {})}
           {...(placeholder ? { placeholder } : {})}
         />
         {units && (

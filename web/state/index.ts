@@ -1,15 +1,5 @@
 export { api, AwayError, ProblemError, whenUnknownDevice } from './api.ts';
-export {
-  asideDrafts,
-  forgetAside,
-  forgetDraft,
-  keepDraft,
-  keptDraft,
-  keptDrafts,
-  putDraftAside,
-  type AsideDraft,
-  type KeptDraft,
-} from './keptDrafts.ts';
+export { ASIDE_PREFIX, DRAFT_PREFIX, keptUnder } from './browserKeeps.ts';
 export { keys } from './keys.ts';
 export { newId } from './newId.ts';
 export { usePreferences } from './preferences.ts';

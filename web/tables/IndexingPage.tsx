@@ -18,8 +18,9 @@ import { foldRun } from '../../core/run/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import { placeOnCircle } from '../../core/spacing/index.ts';
 import { decimalText, dmsText, exact } from '../../core/units/index.ts';
+import { keptDraft } from '../edits/index.ts';
 import { Notice, saveTable, Shell } from '../frame/index.ts';
-import { api, keptDraft, keys, useRunsOf, useShop } from '../state/index.ts';
+import { api, keys, useRunsOf, useShop } from '../state/index.ts';
 import './tables.css';
 
 /** Columns of figures: the space, the turns, and the readout’s. */

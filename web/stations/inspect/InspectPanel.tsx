@@ -62,7 +62,7 @@ export function InspectPanel(props: StationProps<'inspect'>) {
         {inspect.sunk.typed !== '' && (
           <LengthField label="Sunk deeper since, in all" value={inspect.sunk} onChange={(sunk) => set({ sunk })} issues={at('sunk')} units={units} hint="The depth is judged against it." />
         )}
-        <LengthField label="A tooth may be off by" value={inspect.tolerance} onChange={(tolerance) => set({ tolerance })} issues={at('tolerance')} units={units} hint="Empty: 0.03 mm." />
+        <LengthField label="A tooth may be off by" value={inspect.tolerance} onChange={(tolerance) => set({ tolerance })} issues={at('tolerance')} units={units} hint={`Empty: ${lengthText(0.03, units, 'fine')}.`} />
         <LengthField label="Diameter of the pins" value={inspect.pin} onChange={(pin) => set({ pin })} issues={at('pin')} units={units} hint={station.detail.pin === null ? '' : `Empty: ${lengthText(station.detail.pin, units, 'fine')}, as usual.`} />
       </div>
       {lacking.length > 0 && <p className="soft">Not with the tools here: {lacking.map(({ name }) => name.toLowerCase()).join(', ')}.</p>}

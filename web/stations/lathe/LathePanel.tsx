@@ -33,7 +33,7 @@ export function LathePanel(props: StationProps<'lathe'>) {
           onChange={(allowed) => set({ allowed })}
           issues={issuesAt(`parts.${part.id}.lathe.allowed`)}
           units={units}
-          hint="Over what the wheel reaches. Empty: 0.02 mm."
+          hint={`Over what the wheel reaches. Empty: ${lengthText(0.02, units, 'fine')}.`}
         />
       </div>
       {shop.lathes.length === 0 && (

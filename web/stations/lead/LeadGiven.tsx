@@ -1,6 +1,7 @@
 import { withLeadGears, withMill } from '../../../core/job/index.ts';
 import type { LeadInput } from '../../../core/lead/index.ts';
 import { groundOf } from '../../../core/plan/index.ts';
+import { lengthText } from '../../../core/units/index.ts';
 import { ChoiceField, EitherField, Length, LengthField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
 import type { StationProps } from '../panel.ts';
@@ -67,7 +68,7 @@ export function LeadGiven({ station, part, units, shop, job, edit, issuesAt, set
           onChange={(allowed) => set({ allowed })}
           issues={issuesAt(`parts.${part.id}.lead.allowed`)}
           units={units}
-          hint="Over the face. Empty: 0.02 mm."
+          hint={`Over the face. Empty: ${lengthText(0.02, units, 'fine')}.`}
         />
       </div>
     </Fold>

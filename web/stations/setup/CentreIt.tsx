@@ -17,7 +17,7 @@ export function CentreIt({ station, part, planned, units, set, at }: SetupPieceP
     <>
       <div className="fields">
         <ChoiceField label="By" value={centring} options={centrings.map(({ by, name }) => ({ value: by, label: name }))} onChange={(by) => set({ centring: by })} />
-        <LengthField label="Paper or feeler between" value={setup.paper} onChange={(value) => set({ paper: value })} issues={at('paper')} units={units} hint="Empty: none. A cigarette paper is about 0.03 mm." />
+        <LengthField label="Paper or feeler between" value={setup.paper} onChange={(value) => set({ paper: value })} issues={at('paper')} units={units} hint={`Empty: none. A cigarette paper is about ${lengthText(0.03, units, 'fine')}.`} />
       </div>
       <ol className="setup-steps">
         {station.detail.helixDeg !== 0 && <li>{layOrder(lead?.table?.by ?? 'table').centre}; only then is it swung.</li>}

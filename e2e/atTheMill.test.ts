@@ -30,7 +30,8 @@ beforeEach(() => startRun());
 
 test('key repeat and double taps count once; take back, note and pause', async () => {
   const person = await atMill();
-  await person.sees('Space 1 cut');
+  await person.sees('On the machine, before the first cut: 0 is the hole the pin is in');
+  await person.makesReady();
   // a key held down, and a key pressed twice at once
   await person.page.keyboard.down('Space');
   for (let i = 0; i < 8; i += 1) await person.page.keyboard.down('Space');
@@ -73,6 +74,9 @@ test('a run may start at any space, its start hole is hole 0', async () => {
   await startRun('9');
   const person = await atMill();
   await person.sees('9 is the space to start at');
+  await person.sees(
+    'Turn clockwise, a turn or two, and drop the pin into the nearest hole of 21, plate B: it is now hole 0. Arms: 18 spaces, 19 holes with the pin’s own.',
+  );
   await person.key('Space');
   await person.sees('Space 9 is cut. Turn clockwise: 2 whole turns 18 spaces on 21');
   await person.sees('Pin is in hole 0, lands in hole 18');
@@ -82,7 +86,7 @@ test('a run may start at any space, its start hole is hole 0', async () => {
 test('rough and finish: the new depth is said before the first move of the second round', async () => {
   await startRun('1', 'rough-finish');
   const person = await atMill();
-  await person.sees('rough pass, 4.00 mm deep');
+  await person.sees('rough pass, 4.000 mm deep');
   // thirteen of the fourteen counted elsewhere before
   const { events } = (await (await fetch(`${place.workshop.address}/api/runs/${runId}/events`)).json()) as {
     events: unknown[];
@@ -91,8 +95,16 @@ test('rough and finish: the new depth is said before the first move of the secon
   await place.workshop.countElsewhere(runId, 13);
   await person.sees('Space 14 cut');
   await person.key('Space');
-  await person.sees('Round 1 is done. Set the depth to 4.50 mm (0.177 in). Turn clockwise:');
-  await person.sees('finish pass, 4.50 mm deep');
+  await person.sees('Rough pass is done. On to space 1 again. Turn clockwise: 2 whole turns 18 spaces on 21');
+  await wait(BETWEEN_COUNTS_MS);
+  await person.pressButton('The arms are round');
+  await person.sees(
+    'The work stands at space 1. The depth of the finish pass: 4.500 mm deep Lock the spindle. Raise the knee to 4.500 mm (0.1772 in).',
+  );
+  await person.sees('finish pass, 4.500 mm deep');
+  await wait(BETWEEN_COUNTS_MS);
+  await person.pressButton('Space 1 cut');
+  await person.sees('Space 2 cut');
 });
 
 test('two screens that counted at once ask, and agree on what the gear shows', async () => {
@@ -126,7 +138,9 @@ test('two screens that counted at once ask, and agree on what the gear shows', a
 test('when the cutter does not drop in, it says stop', async () => {
   await place.workshop.countElsewhere(runId, 14);
   const person = await atMill();
-  await person.sees('The cutter must drop into space 1');
+  await person.sees(
+    'Spindle stopped, bring the cutter to space 1: it must drop in without touching a flank.',
+  );
   await person.pressButton('It does not');
   await person.sees('It does not close: stop here');
   await wait(BETWEEN_COUNTS_MS);
@@ -146,7 +160,7 @@ test('the count is lost: the pin’s hole and a look tell where it is, and the r
   await person.sees('The circle in use ends at hole 20.');
   await person.types('Pin is in hole', '9');
   await person.types('Spaces cut, by eye', '11');
-  await person.sees('The work stands at space 12. Is it cut? After it: 2 turns + 18 spaces');
+  await person.sees('The work stands at space 12. Is it cut?');
   await person.press('Space 12 is cut', 'button');
   await person.sees('2 left');
   await person.sees('Pin is in hole 9, lands in hole 6');
@@ -154,9 +168,10 @@ test('the count is lost: the pin’s hole and a look tell where it is, and the r
   await person.key('w');
   await person.types('Pin is in hole', '6');
   await person.press('Space 13 is not cut yet', 'button');
-  await person.sees('Do not crank. The pin is already where space 13 is cut.');
+  await person.seesGo(/Where am I\?/);
+  await person.sees('The work stands at space 13. Do not crank:');
   await wait(BETWEEN_COUNTS_MS);
-  await person.pressButton('Space 13 is cut now');
+  await person.pressButton('Space 13 cut');
   await person.sees('1 left');
   await person.sees('Pin is in hole 6, lands in hole 3');
   expect(person.faults).toEqual([]);

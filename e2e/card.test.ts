@@ -11,7 +11,7 @@ test('bad input: a sentence at the field, the other stations go on, nothing stor
     ['0', 'The tooth count of 0 is out of range. It runs from 4 to 1000.'],
     ['-3', 'out of range'],
     ['12.5', 'The tooth count must be a whole number; 12.5 is not.'],
-    ['4000000', 'out of range'],
+    ['4000000', 'beyond anything that is cut'],
     ['a dozen', '“a dozen” cannot be read'],
   ] as const) {
     await person.types('Teeth', typed);
@@ -107,7 +107,8 @@ test('a prime count: a differential way picked, proved, drawn, and cut at the mi
   await person.sees('plate lock pin out, and try that the plate creeps against the crank');
   await person.key('m');
   await person.pressButton('Start at space 1');
-  await person.sees('Gears 56 : 24, idlers 2. Plate lock pin out: the plate must creep against the crank.');
+  await person.sees('Gears 56 : 24, 2 idlers; plate lock pin out: the plate must creep against the crank.');
+  await person.makesReady();
   await person.key('Space');
   await person.sees('Space 1 is cut. Turn clockwise: 13 spaces on 39 Pin is in hole 0, lands in hole 13');
   expect(person.faults).toEqual([]);

@@ -31,6 +31,7 @@ test('block order: a stride that cannot be is refused, one that can is cut in it
   await person.leavesField();
   await person.key('m');
   await person.pressButton('Start at space 1');
+  await person.makesReady();
   for (const space of [1, 6, 11, 4]) {
     await person.sees(`Space ${space} cut`);
     await person.key('Space');
@@ -56,6 +57,7 @@ test('marks at an angle: a part of a turn, cut to its end and finished', async (
   await person.sees('2 moves, every space true, the last on its angle.');
   await person.key('m');
   await person.pressButton('Start at space 1');
+  await person.makesReady();
   for (let space = 1; space <= 3; space += 1) {
     await person.sees(`Space ${space} cut`);
     await person.key('Space');

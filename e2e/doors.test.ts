@@ -285,6 +285,7 @@ test('holes on a circle: the cut list with places for a readout, and cut to the 
   await person.leavesField();
   await person.key('m');
   await person.pressButton('Start at space 1');
+  await person.makesReady();
   for (let space = 1; space <= 4; space += 1) {
     await person.sees(`Space ${space} cut`);
     await person.key('Space');

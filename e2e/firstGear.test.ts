@@ -55,8 +55,11 @@ test('from a drawing to the last tooth, with the plug pulled on the way', async 
   await person.key('m');
   await person.sees('Start at space 1');
   await person.pressButton('Start at space 1');
+  // the plate is not on the head yet
+  await person.sees('On the machine, before the first cut:');
+  await person.sees('Arms: 11 spaces, 12 holes with the pin’s own.');
+  await person.makesReady();
   await person.sees('is the first space');
-  await person.sees('Set the arms to span 12 holes');
 
   for (let space = 1; space <= 4; space += 1) await count(person, space);
   await person.sees('Space 4 is cut. Turn clockwise: 3 whole turns 11 spaces on 33');
@@ -81,13 +84,15 @@ test('from a drawing to the last tooth, with the plug pulled on the way', async 
   const again = await place.sitDown();
   await again.goTo('/');
   await again.sees('Interrupted at the mill First pinion');
-  await again.sees(/Next, space 6: 3 turns \+ 11 spaces on 33 The pin must land in hole 22/);
+  await again.sees(
+    'Space 5 is cut. Turn clockwise: 3 whole turns + 11 spaces on 33 Pin is in hole 11, lands in hole 22.',
+  );
   await again.key('m');
   await again.sees('Turn 2 of 3 made');
   for (let space = 6; space <= 12; space += 1) await count(again, space);
 
-  await again.sees('All 12 are cut. One closing move, clockwise: 3 whole turns 11 spaces on 33');
-  await again.sees('The pin must land in hole 0. The cutter must drop into space 1');
+  await again.sees('All 12 are cut. One closing move. Turn clockwise: 3 whole turns 11 spaces on 33');
+  await again.sees('Spindle stopped, bring the cutter to space 1: it must drop in without touching a flank.');
   await again.pressButton('It drops in');
   await again.sees('12 spaces, and it closes');
   await again.sees('✓ stored');

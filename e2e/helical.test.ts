@@ -164,34 +164,37 @@ test('at the mill the return stroke is led through, and a reload in the middle o
   await person.sees('✓ Stored');
   await person.key('m');
   await person.pressButton('Start at space 1');
+  await person.sees('it must run as a left-hand thread. If not, one idler more or less.');
+  await person.sees('Spindle unlocked, and so it stays: lock nothing that turns.');
+  await person.makesReady();
   await person.sees('is the first space');
-  await person.sees('Has the scribed line shown a left-hand lead?');
-  await person.sees('lock nothing that turns');
   const step = async (now: RegExp | string) => {
     await person.key(' ');
     await person.sees(now);
     await wait(BETWEEN_COUNTS_MS);
   };
-  await step('Space 1 is cut. Stop the feed; draw the work');
-  await step('The cutter is clear. Run the table');
+  await step('Space 1 is cut. clear of the cutter');
+  await step('Run back, to the left, until the cutter is clear of the work;');
   await person.page.reload();
-  await person.sees('The cutter is clear. Run the table');
+  await person.sees('Run back, to the left, until');
   await wait(BETWEEN_COUNTS_MS);
   await step('Run back, the cutter clear.');
   await person.sees('whole turns');
-  await step('Indexed to space 2. Pin home; go');
+  await step('Go in again:');
   await person.key('Backspace');
   await person.sees('Run back, the cutter clear.');
   await wait(BETWEEN_COUNTS_MS);
-  await step('Indexed to space 2. Pin home; go');
+  await step('Go in again:');
   await step('Space 2 is cut.');
   for (let space = 3; space <= 8; space += 1) {
-    await step('Run the table');
+    await step('Run back, to the left, until');
     await step('the cutter clear.');
-    await step(`Indexed to space ${space}.`);
-    await step(space === 8 ? 'All 8 are cut.' : `Space ${space} is cut.`);
+    await step('Go in again:');
+    await step(`Space ${space} is cut.`);
   }
-  await person.sees('Draw clear, run back, then one closing move');
+  await step('Run back, to the left, until');
+  await step('All 8 are cut. It is clear and run back. One closing move. Turn clockwise:');
+  await step('All 8 are cut, and the closing move is made:');
   await person.pressButton('It drops in');
   await person.sees('and it closes');
   expect(person.faults).toEqual([]);

@@ -164,6 +164,25 @@ export class Person {
     if (text) await input.type(text);
   }
 
+  /** At the mill, before the first cut: says it is so to whatever is asked of head and work, until a space can be counted. */
+  async makesReady(): Promise<void> {
+    for (;;) {
+      const handle = await this.page.waitForFunction(
+        () =>
+          [...document.querySelectorAll('button')].find(
+            ({ offsetParent, innerText }) =>
+              offsetParent !== null &&
+              /^(That is 0|It stands so|Space \d+ (cut|scratched))/.test(innerText.trim()),
+          ),
+        { polling: 100 },
+      );
+      const button = handle as ElementHandle<HTMLButtonElement>;
+      if ((await button.evaluate(({ innerText }) => innerText)).startsWith('Space')) return;
+      await button.click();
+      await wait(BETWEEN_COUNTS_MS);
+    }
+  }
+
   /** Takes the hands off a field, once one has the focus, so that single keys work again. */
   async leavesField(): Promise<void> {
     await this.page

@@ -88,13 +88,14 @@ test('an owner’s odd plates from a spreadsheet, a prime count, the crank on sc
   await person.leavesField();
   await person.key('m');
   await person.pressButton('Start at space 1');
-  await person.sees('Plate A, 31 circle. Put the pin in any hole');
+  await person.sees('drop the pin into the nearest hole of 31, plate A: it is now hole 0.');
+  await person.makesReady();
   for (let space = 1; space <= 31; space += 1) {
     await person.sees(`Space ${space} cut`);
     await person.key('Space');
     await wait(BETWEEN_COUNTS_MS);
   }
-  await person.sees('All 31 are cut. One closing move, clockwise: 1 whole turn 29 spaces on 31');
+  await person.sees('All 31 are cut. One closing move. Turn clockwise: 1 whole turn 29 spaces on 31');
   await person.pressButton('It drops in');
   await person.sees('31 spaces, and it closes');
   expect(person.faults).toEqual([]);
@@ -190,7 +191,8 @@ test('a table with a wheel: read from the start, every space, and its table to p
   await person.sees('Not exact');
   await person.key('m');
   await person.pressButton('Start at space 1');
-  await person.sees('Set table and wheel to 0, coming up clockwise.');
+  await person.sees('Come up clockwise, a turn or two, and set table and wheel to read 0 there');
+  await person.makesReady();
   await person.key('Space');
   await person.sees('Space 1 is cut. Turn clockwise, to: 4° on the table 2° 47′ 30″ on the wheel');
   expect(person.faults).toEqual([]);

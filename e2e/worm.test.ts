@@ -52,6 +52,7 @@ test('a worm drive from its door to the mill: two cards, gears of the lathe, the
   await person.sees(/plunge, swing/);
   await person.key('m');
   await person.pressButton('Start at space 1');
+  await person.makesReady();
   await person.sees('1 turn');
   await person.sees('Space 1');
   expect(person.faults).toEqual([]);

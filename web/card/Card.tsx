@@ -1,5 +1,13 @@
 import { useDraft } from '../edits/index.ts';
-import { Suspense, useCallback, useMemo, useSyncExternalStore, type ComponentType } from 'react';
+import {
+  Suspense,
+  useCallback,
+  useEffect,
+  useMemo,
+  useRef,
+  useSyncExternalStore,
+  type ComponentType,
+} from 'react';
 import { sayIssue, type Issue } from '../../core/findings/index.ts';
 import { withPart, type Job, type Part } from '../../core/job/index.ts';
 import type { AnyStationPlan, PartPlan, Plan } from '../../core/plan/index.ts';
@@ -138,8 +146,10 @@ const deskFor = (_station: string): IssueDesk => new IssueDesk();
 
 /** What the plan asks and no field of the panel shows. */
 function AtNoField({ station, desk }: { readonly station: AnyStationPlan; readonly desk: IssueDesk }) {
-  useSyncExternalStore(desk.subscribe, desk.count);
-  return station.issues
+  const asked = useSyncExternalStore(desk.subscribe, desk.count);
+  const here = useRef<HTMLDivElement>(null);
+  useEffect(() => openFolds(here.current?.parentElement ?? null), [station.issues, asked]);
+  const untold = station.issues
     .filter(({ severity }) => severity !== 'needed' && severity !== 'note')
     .filter((issue) => !atNoField(issue) && !desk.has(issue.path))
     .map((issue) => (
@@ -147,4 +157,11 @@ function AtNoField({ station, desk }: { readonly station: AnyStationPlan; readon
         {sayIssue(issue)}
       </Notice>
     ));
+  return <div ref={here}>{untold}</div>;
+}
+
+/** What is wrong or asked about inside a fold that is closed could not be read: it is opened. */
+function openFolds(panel: HTMLElement | null): void {
+  for (const fold of panel?.querySelectorAll<HTMLDetailsElement>('details:not([open])') ?? [])
+    if (fold.querySelector('.field-issue.is-wrong, .field-issue.is-query')) fold.open = true;
 }

@@ -28,7 +28,7 @@ const VIEWS: readonly (readonly [string, string])[] = [
   ['/jobs/demo-blower/p1/gear', 'standing on its face'],
   ['/jobs/demo-blower/p1/lead', 'the tooth strays'],
   ['/jobs/demo-governor/p1/gear', 'Mate is cut as'],
-  ['/runs/run-demo-fan-gear', 'until the cutter is clear of the work'],
+  ['/runs/run-demo-fan-gear', '✓ clear run back move cut'],
   ['/shop/mills', 'how the table swings'],
   ['/runs/run-demo-lens-second', 'Space 41 cut'],
   ['/runs/run-demo-fog-cam', 'Paused after space 17'],

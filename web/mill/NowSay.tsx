@@ -51,6 +51,13 @@ export function NowSay({ now, turns, made, newRound, onTurn }: NowSayProps) {
   );
 }
 
+/** A press that counts a whole move is called so, and not by the arms at its end. */
+function moveIn(prompts: readonly Prompt[], asked: readonly Prompt[], prompt: Prompt): Prompt {
+  const isMove = ({ do: act }: Prompt) => act === 'turn' || act === 'return';
+  if (prompt.do !== 'arms' || asked.some(isMove)) return prompt;
+  return prompts.find(isMove) ?? prompt;
+}
+
 /** Every prompt towards the cut, the one in hand lit, for those who have each one asked, and where a gear goes through its return stroke. */
 export function PromptStrip({ run, progress, asked }: { readonly run: Run; readonly progress: Progress; readonly asked: readonly Prompt[] }) {
   const { prompts, made } = progress;
@@ -63,7 +70,7 @@ export function PromptStrip({ run, progress, asked }: { readonly run: Run; reado
         return (
           <li key={prompt.key} className={isNow ? 'is-now' : isMade ? 'is-made' : ''} aria-current={isNow ? 'step' : undefined}>
             {isMade ? '✓ ' : ''}
-            {promptName(run, prompt)}
+            {promptName(run, moveIn(prompts, asked, prompt))}
           </li>
         );
       })}

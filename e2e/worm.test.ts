@@ -53,8 +53,10 @@ test('a worm drive from its door to the mill: two cards, gears of the lathe, the
   await person.key('m');
   await person.pressButton('Start at space 1');
   await person.makesReady();
-  await person.sees('1 turn');
-  await person.sees('Space 1');
+  await person.sees('1 is the first space');
+  // 40 teeth on 40 : 1
+  await person.pressButton('Space 1 cut');
+  await person.sees('Space 1 is cut. Turn clockwise: 1 whole turn');
   expect(person.faults).toEqual([]);
 });
 

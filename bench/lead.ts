@@ -71,14 +71,23 @@ function benchLathe(): boolean {
   const teeth = LATHE.gears.map(({ teeth: count }) => count);
   const lead = Math.PI * 2.54;
   const bases = LATHE.box.map(({ ratio }) => approx(LATHE.leadscrew.mul(ratio)));
-  const loops = () => Math.min(...bases.map((base) => Math.min(nested(teeth, lead / base) * base, Math.abs(base - lead))));
+  const loops = () =>
+    Math.min(...bases.map((base) => Math.min(nested(teeth, lead / base) * base, Math.abs(base - lead))));
   const search = () => findLatheGears(LATHE, lead, 20, 1)[0]!;
   const same = Math.abs(loops() - Math.abs(search().lead - lead)) < 1e-12;
   console.log(`${same ? 'kept ' : 'MISSED'}  the same lathe gears from 24 gears and 32 settings`);
   const { work, yardstick } = compare('lathe', loops, search, 5);
-  const what = 'lathe gears for a worm, 24 gears and 32 settings of a box, nested loops beside the search that leads use';
-  return report(what, work / yardstick, { atLeast: 10 }, `${work.toFixed(1)} ms : ${yardstick.toFixed(2)} ms a worm`) && same;
-} // prettier-ignore
+  const what =
+    'lathe gears for a worm, 24 gears and 32 settings of a box, nested loops beside the search that leads use';
+  return (
+    report(
+      what,
+      work / yardstick,
+      { atLeast: 10 },
+      `${work.toFixed(1)} ms : ${yardstick.toFixed(2)} ms a worm`,
+    ) && same
+  );
+}
 
 /** Trains for a lead beside nested loops, tables built included. @returns were the targets kept? */
 export function benchLead(): boolean {
@@ -93,7 +102,9 @@ export function benchLead(): boolean {
     [96, 100],
   ] as const) {
     const teeth = wall(many).map(({ teeth: count }) => count);
-    const same = WANTED.every((wanted) => Math.abs(offOf(four(many, wanted), wanted) - nested(teeth, wanted)) < 1e-13);
+    const same = WANTED.every(
+      (wanted) => Math.abs(offOf(four(many, wanted), wanted) - nested(teeth, wanted)) < 1e-13,
+    );
     const { work, yardstick } = compare(
       `lead ${many}`,
       () => WANTED.map((wanted) => nested(teeth, wanted)),
@@ -108,7 +119,9 @@ export function benchLead(): boolean {
     kept &&= same;
   }
   const teeth = wall(24).map(({ teeth: count }) => count);
-  const same = WANTED.every((wanted) => Math.abs(offOf(six(wanted), wanted) - triples(teeth, wanted)) < 1e-13);
+  const same = WANTED.every(
+    (wanted) => Math.abs(offOf(six(wanted), wanted) - triples(teeth, wanted)) < 1e-13,
+  );
   console.log(`${same ? 'kept ' : 'MISSED'}  the same best of six from 24 gears`);
   const { work, yardstick } = compare(
     'six',
@@ -124,4 +137,4 @@ export function benchLead(): boolean {
   );
   const lathe = benchLathe();
   return kept && same && fast && lathe;
-} // prettier-ignore
+}

@@ -8,11 +8,10 @@ import { startServer } from '../server/start.ts';
 import { compare, inMicroseconds, report } from './measure.ts';
 
 const jobOf = (id: string, teeth: number) =>
-  withSpurPart(
-    drawnSpurJob({ id, name: id, pitch: '0.5', teeth, face: '4', bore: '3' }),
-    'p1',
-    (part) => ({ ...part, cut: { ...part.cut, passes: 'rough-finish', finishStock: { typed: '0.1', unit: 'mm' } } }),
-  ); // prettier-ignore
+  withSpurPart(drawnSpurJob({ id, name: id, pitch: '0.5', teeth, face: '4', bore: '3' }), 'p1', (part) => ({
+    ...part,
+    cut: { ...part.cut, passes: 'rough-finish', finishStock: { typed: '0.1', unit: 'mm' } },
+  }));
 
 const eventsOf = (run: Run): RunEvent[] =>
   run.cuts.map(({ round, index }, i) => ({
@@ -27,7 +26,8 @@ const eventsOf = (run: Run): RunEvent[] =>
     index,
   }));
 
-const median = (times: readonly number[]): number => [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)]!; // prettier-ignore
+const median = (times: readonly number[]): number =>
+  [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)]!;
 
 /** The page of a long run in the logbook beside that of a short one; and what a count costs the screen. */
 export async function benchLogbook(): Promise<boolean> {
@@ -37,7 +37,10 @@ export async function benchLogbook(): Promise<boolean> {
     pino({ level: 'silent' }),
   );
   const ask = async <T>(method: string, address: string, body?: object): Promise<T> => {
-    const response = await fetch(`${server.address}/api${address}`, { method, ...(body ? { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } } : {}) }); // prettier-ignore
+    const response = await fetch(`${server.address}/api${address}`, {
+      method,
+      ...(body ? { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } } : {}),
+    });
     if (!response.ok) throw new Error(await response.text());
     return (await response.json()) as T;
   };
@@ -45,7 +48,11 @@ export async function benchLogbook(): Promise<boolean> {
   for (const teeth of [20, 400]) {
     const id = `teeth-${teeth}`;
     await ask('PUT', `/jobs/${id}`, { revision: 0, job: jobOf(id, teeth) });
-    const { run } = await ask<{ run: Run }>('POST', `/jobs/${id}/runs`, { id: `run-${teeth}`, partId: 'p1', revision: 1 }); // prettier-ignore
+    const { run } = await ask<{ run: Run }>('POST', `/jobs/${id}/runs`, {
+      id: `run-${teeth}`,
+      partId: 'p1',
+      revision: 1,
+    });
     await ask('POST', `/runs/${run.id}/events`, { events: eventsOf(run) });
     runs.push(run);
   }

@@ -1,4 +1,12 @@
-import { angleAim, aimData, countAim, quickMethods, searchMethods, type DividingChoice, type Method } from './dividing/index.ts'; // prettier-ignore
+import {
+  angleAim,
+  aimData,
+  countAim,
+  quickMethods,
+  searchMethods,
+  type DividingChoice,
+  type Method,
+} from './dividing/index.ts';
 import { need } from './findings/index.ts';
 import { newDivideJob, withDividing, withHead, withPart, type Job } from './job/index.ts';
 import { plan } from './plan/index.ts';
@@ -8,7 +16,15 @@ import { freezeRun, type Run } from './run/index.ts';
 
 /* Runs by every method, for tests. */
 
-const drive = { id: 'd', name: 'Motor', headId: STOCK_ROTARY.id, on: 'crank' as const, stepsPerTurn: 200, microsteps: 8, belt: '1' }; // prettier-ignore
+const drive = {
+  id: 'd',
+  name: 'Motor',
+  headId: STOCK_ROTARY.id,
+  on: 'crank' as const,
+  stepsPerTurn: 200,
+  microsteps: 8,
+  belt: '1',
+};
 export const shop = { ...STOCK_EQUIPMENT, heads: [...STOCK_HEADS, STOCK_ROTARY], steppers: [drive] };
 export const three = STOCK_HEADS[0]!;
 

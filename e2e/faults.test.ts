@@ -48,7 +48,17 @@ test('the server killed at random instants over 120 counts: none lost, none doub
   const confirmed = new Set<string>();
   for (const [i, { round, index }] of run.cuts.entries()) {
     // as the page does: kept first, then sent until the server says that it has it
-    const event = { id: `e${i}`, runId: 'r', device: 'tablet', deviceSeq: i + 1, lastSeen: {}, clientTime: new Date(Date.UTC(2026, 10, 25, 9, 0, i)).toISOString(), kind: 'done', round, index } as RunEvent; // prettier-ignore
+    const event = {
+      id: `e${i}`,
+      runId: 'r',
+      device: 'tablet',
+      deviceSeq: i + 1,
+      lastSeen: {},
+      clientTime: new Date(Date.UTC(2026, 10, 25, 9, 0, i)).toISOString(),
+      kind: 'done',
+      round,
+      index,
+    } as RunEvent;
     kept.push(event);
     const waiting = kept.filter(({ id }) => !confirmed.has(id));
     await workshop.ask('POST', '/runs/r/events', { events: waiting }).then(
@@ -93,9 +103,21 @@ async function atMillBehind(id: string, answer: { status: number; contentType: s
 
 const json = 'application/json';
 test.each([
-  ['a page of the network in between', { status: 200, contentType: 'text/html', body: '<html>Sign in to this network</html>' }, /server away, 2 kept here/],
-  ['a server that does not have this run', { status: 404, contentType: json, body: '{"detail":"There is no run with the id r."}' }, /There is no run.* 2 kept here/],
-  ['a fault of the server', { status: 500, contentType: json, body: '{"detail":"Something went wrong here."}' }, /Something went wrong here.* 2 kept here/],
+  [
+    'a page of the network in between',
+    { status: 200, contentType: 'text/html', body: '<html>Sign in to this network</html>' },
+    /server away, 2 kept here/,
+  ],
+  [
+    'a server that does not have this run',
+    { status: 404, contentType: json, body: '{"detail":"There is no run with the id r."}' },
+    /There is no run.* 2 kept here/,
+  ],
+  [
+    'a fault of the server',
+    { status: 500, contentType: json, body: '{"detail":"Something went wrong here."}' },
+    /Something went wrong here.* 2 kept here/,
+  ],
 ])('answered by %s, counts stay on the screen and go in later', async (_, answer, says) => {
   const { person, doneThere, letThrough, leave } = await atMillBehind(`s${answer.status}`, answer);
   try {
@@ -110,7 +132,7 @@ test.each([
   } finally {
     await leave();
   }
-}); // prettier-ignore
+});
 
 test('a device that the server no longer knows keeps what it counted until it is let in again', async () => {
   const answer = { status: 401, contentType: json, body: '{"detail":"This device is not let in yet."}' };

@@ -119,11 +119,21 @@ test('a page of another origin can read nothing of the workshop and change nothi
       ['/api/jobs/origin', { method: 'DELETE' }],
       ['/api/jobs/origin', { method: 'PUT', headers: { 'content-type': 'application/json' }, body: '{}' }],
       // what a form may send without asking
-      ['/api/runs/run-origin/events', { method: 'POST', headers: { 'content-type': 'text/plain' }, body: '{"events":[]}' }],
+      [
+        '/api/runs/run-origin/events',
+        { method: 'POST', headers: { 'content-type': 'text/plain' }, body: '{"events":[]}' },
+      ],
       ['/api/demo', { method: 'POST', mode: 'no-cors' }],
     ];
-    return Promise.all(attempts.map(([to, init]) => fetch(address + to, init).then(({ type, ok }) => (type === 'opaque' ? 'sent' : ok), () => 'refused')));
-  }, place.workshop.address); // prettier-ignore
+    return Promise.all(
+      attempts.map(([to, init]) =>
+        fetch(address + to, init).then(
+          ({ type, ok }) => (type === 'opaque' ? 'sent' : ok),
+          () => 'refused',
+        ),
+      ),
+    );
+  }, place.workshop.address);
   expect(tried.slice(0, 3)).toEqual(['refused', 'refused', 'refused']);
   expect(tried).not.toContain(true);
   expect(await doneOf('origin')).toBe(1);
@@ -141,7 +151,11 @@ test('a shop field is kept whatever is pressed next, by mouse and by touch: both
   await person.pressWords('Marks are just numbered');
   await person.sees('✓ Stored');
   const head = async () =>
-    (await place.workshop.ask<{ equipment: { heads: { name: string; ratio: string; handwheel: object | null }[] } }>('GET', '/shop')).equipment.heads[0]!; // prettier-ignore
+    (
+      await place.workshop.ask<{
+        equipment: { heads: { name: string; ratio: string; handwheel: object | null }[] };
+      }>('GET', '/shop')
+    ).equipment.heads[0]!;
   expect(await head()).toMatchObject({
     name: 'Old three-plate head',
     handwheel: { marks: 360, reads: 'numbers' },
@@ -192,11 +206,17 @@ test('cards kept in the browser by an earlier Vuelta, and one that cannot be rea
   const person = await place.sitDown();
   await person.goTo('/');
   await person.sees('On the bench');
-  await person.page.evaluate((text) => {
-    localStorage.setItem('vuelta.draft.kept', text);
-    localStorage.setItem('vuelta.draft.broken', '{"job": {"format": "vuelta-job", "version": 99, "name": "From tomorrow"}, "revision": 0}');
-    localStorage.setItem('vuelta.draft.half', '{"job": {"format"');
-  }, JSON.stringify({ job, revision: 0 })); // prettier-ignore
+  await person.page.evaluate(
+    (text) => {
+      localStorage.setItem('vuelta.draft.kept', text);
+      localStorage.setItem(
+        'vuelta.draft.broken',
+        '{"job": {"format": "vuelta-job", "version": 99, "name": "From tomorrow"}, "revision": 0}',
+      );
+      localStorage.setItem('vuelta.draft.half', '{"job": {"format"');
+    },
+    JSON.stringify({ job, revision: 0 }),
+  );
   await person.page.reload();
   await person.sees('Kept aside: What was typed on “From tomorrow” and not stored cannot be used as it is.');
   await person.sees('Not stored yet: Kept wheel');
@@ -204,6 +224,10 @@ test('cards kept in the browser by an earlier Vuelta, and one that cannot be rea
   await wait(500);
   await person.goTo('/');
   await person.sees('Kept wheel');
-  expect(await person.page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('vuelta.aside.')).length)).toBe(2); // prettier-ignore
+  expect(
+    await person.page.evaluate(
+      () => Object.keys(localStorage).filter((key) => key.startsWith('vuelta.aside.')).length,
+    ),
+  ).toBe(2);
   expect(person.faults).toEqual([]);
 });

@@ -111,7 +111,10 @@ test('the card on paper: every station, a box for every space, on either sheet',
   const pages = async () => {
     const pdf = await person.page.pdf({ preferCSSPageSize: true });
     const text = Buffer.from(pdf).toString('latin1');
-    return { count: (text.match(/\/Type\s*\/Page\b/g) ?? []).length, box: /MediaBox\s*\[([^\]]*)\]/.exec(text)![1]!.trim() };
+    return {
+      count: (text.match(/\/Type\s*\/Page\b/g) ?? []).length,
+      box: /MediaBox\s*\[([^\]]*)\]/.exec(text)![1]!.trim(),
+    };
   };
   const a4 = await pages();
   expect(a4.box).toMatch(/^0 0 59[45](\.\d+)? 84[12]/);
@@ -120,4 +123,4 @@ test('the card on paper: every station, a box for every space, on either sheet',
   expect(letter.box).toMatch(/^0 0 612 792/);
   expect([a4.count, letter.count].every((count) => count >= 1 && count <= 3)).toBe(true);
   expect(person.faults).toEqual([]);
-}); // prettier-ignore
+});

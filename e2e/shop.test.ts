@@ -66,7 +66,9 @@ test('an owner’s odd plates from a spreadsheet, a prime count, the crank on sc
   await person.leavesField();
   await person.key('4');
   await person.press('Head', 'combobox');
-  const option = await person.page.waitForSelector('.ant-select-item-option[title^="Old head"]', { visible: true }); // prettier-ignore
+  const option = await person.page.waitForSelector('.ant-select-item-option[title^="Old head"]', {
+    visible: true,
+  });
   await option!.click();
   await person.sees('1 turn + 29 spaces on 31');
   await person.sees(
@@ -176,7 +178,9 @@ test('a table with a wheel: read from the start, every space, and its table to p
   await person.leavesField();
   await person.key('4');
   await person.press('Head', 'combobox');
-  const option = await person.page.waitForSelector('.ant-select-item-option[title^="Rotary table"]', { visible: true }); // prettier-ignore
+  const option = await person.page.waitForSelector('.ant-select-item-option[title^="Rotary table"]', {
+    visible: true,
+  });
   await option!.click();
   await person.sees('Handwheel 6° 47′ 33″ by the wheel worst 4.9″, 1 µm in use');
   await person.sees(

@@ -44,15 +44,17 @@ function saidOf(jobs: readonly Job[], equipment: Equipment): Told[] {
           if (issue.severity === 'needed' || issue.severity === 'note') continue;
           const kind = job.parts.find(({ id }) => id === part.id)!.kind;
           const key = `${kind} ${station.id} ${issue.code} ${issue.path.replace(/^[^.]*\.?parts\.[^.]*\./, '')}`;
-          if (!found.has(key)) found.set(key, { job, address: `/jobs/${job.id}/${part.id}/${station.id}`, issue });
+          if (!found.has(key))
+            found.set(key, { job, address: `/jobs/${job.id}/${part.id}/${station.id}`, issue });
         }
   };
   for (const job of jobs) {
     look(job);
-    for (const path of measuresOf(job.parts, ['parts'])) for (const slip of SLIPS) look(withTyped(job, path, slip));
+    for (const path of measuresOf(job.parts, ['parts']))
+      for (const slip of SLIPS) look(withTyped(job, path, slip));
   }
   return [...found.values()];
-} // prettier-ignore
+}
 
 const even = (text: string): string => text.replace(/\s+/g, ' ').trim();
 
@@ -66,7 +68,10 @@ test('whatever the plan finds wrong, queries or is stopped by can be read on the
       .map(({ id }) => workshop.ask<{ job: Job; revision: number }>('GET', `/jobs/${id}`)),
   );
   expect(rested).toHaveLength(CARDS.length);
-  const said = saidOf(rested.map(({ job }) => job), equipment); // prettier-ignore
+  const said = saidOf(
+    rested.map(({ job }) => job),
+    equipment,
+  );
   expect(said.length).toBeGreaterThan(80);
   const person = await place.sitDown();
   // what is spoilt here and could be stored is not: every card is looked at as it was found

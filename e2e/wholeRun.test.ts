@@ -6,13 +6,18 @@ import { BETWEEN_COUNTS_MS, wait, type Person } from './person.ts';
 const place = journeysIn('empty');
 
 /** A run of a wheel, with its first cuts counted elsewhere. */
-async function startRun(id: string, teeth: number, cuts: number, change: (job: Job) => Job = (job) => job): Promise<void> {
+async function startRun(
+  id: string,
+  teeth: number,
+  cuts: number,
+  change: (job: Job) => Job = (job) => job,
+): Promise<void> {
   const job = change(drawnSpurJob({ id, name: `Wheel ${id}`, pitch: '1.5', teeth, face: '10', bore: '8' }));
   const { workshop } = place;
   await workshop.ask('PUT', `/jobs/${id}`, { revision: 0, job });
   await workshop.ask('POST', `/jobs/${id}/runs`, { id: `run-${id}`, partId: 'p1', revision: 1 });
   if (cuts > 0) await workshop.countElsewhere(`run-${id}`, cuts);
-} // prettier-ignore
+}
 
 const atMill = async (id: string): Promise<Person> => {
   const person = await place.sitDown();
@@ -187,22 +192,30 @@ test('interrupted with a reason, set again, and gone on under another plan as a 
 
 test('on a phone and on a tablet everything to press is in sight, the figure of safety too', async () => {
   await startRun('small', 62, 4, (job) =>
-    withSpurPart(job, 'p1', (part) => ({ ...part, setup: { ...part.setup, cutterDiameter: { typed: '60', unit: 'mm' } } })),
+    withSpurPart(job, 'p1', (part) => ({
+      ...part,
+      setup: { ...part.setup, cutterDiameter: { typed: '60', unit: 'mm' } },
+    })),
   );
-  for (const [width, height] of [[390, 844], [800, 1280]] as const) {
+  for (const [width, height] of [
+    [390, 844],
+    [800, 1280],
+  ] as const) {
     const person = await place.sitDown();
     await person.page.setViewport({ width, height });
     await person.goTo('/runs/run-small');
     await person.sees('Space 5 cut');
     await person.sees(/Index only before 0/);
     const outside = await person.page.evaluate(() =>
-      [...document.querySelectorAll<HTMLElement>('.mill button, .mill-safe')].filter((each) => {
-        const { left, right, top, bottom } = each.getBoundingClientRect();
-        return left < -1 || right > window.innerWidth + 1 || top < -1 || bottom > window.innerHeight + 1;
-      }).map((each) => each.innerText),
+      [...document.querySelectorAll<HTMLElement>('.mill button, .mill-safe')]
+        .filter((each) => {
+          const { left, right, top, bottom } = each.getBoundingClientRect();
+          return left < -1 || right > window.innerWidth + 1 || top < -1 || bottom > window.innerHeight + 1;
+        })
+        .map((each) => each.innerText),
     );
     expect(outside).toEqual([]);
     expect(await person.hardToUse()).toEqual([]);
     expect(person.faults).toEqual([]);
   }
-}); // prettier-ignore
+});

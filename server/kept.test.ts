@@ -64,22 +64,32 @@ describe('a page of another site changes nothing, on this machine as on a networ
     expect((await send('POST', '/jobs/o1/duplicate', own, body)).status).toBe(201);
     expect((await send('POST', '/jobs/o1/duplicate', json, body)).status).toBe(201);
     const refused = await ask<Problem>('POST', '/jobs/o1/duplicate', 'not json');
-    expect([refused.status, refused.body.detail]).toEqual([400, expect.stringMatching(/^What was sent cannot be read as JSON/)]);
-  }); // prettier-ignore
+    expect([refused.status, refused.body.detail]).toEqual([
+      400,
+      expect.stringMatching(/^What was sent cannot be read as JSON/),
+    ]);
+  });
 });
 
 describe('errors by their right names', () => {
   test('a bad address, a body over its limit, a quotation mark that never closes', async () => {
     const bad = await ask<Problem>('GET', '/jobs/%zz');
-    expect([bad.status, bad.body.detail]).toEqual([400, expect.stringMatching(/^This address cannot be read/)]);
-    const large = await ask<Problem>('PUT', '/shop', JSON.stringify({ revision: 0, x: 'a'.repeat(3_000_000) }));
+    expect([bad.status, bad.body.detail]).toEqual([
+      400,
+      expect.stringMatching(/^This address cannot be read/),
+    ]);
+    const large = await ask<Problem>(
+      'PUT',
+      '/shop',
+      JSON.stringify({ revision: 0, x: 'a'.repeat(3_000_000) }),
+    );
     expect([large.status, large.body.detail]).toEqual([413, 'What was sent is larger than 2 MB.']);
     const text = JSON.stringify(jobNamed('q1'), null, 2);
     const open = await ask<Problem>('POST', '/jobs/import', text.replace('"Job q1"', '"Job q1'));
     expect(open.body.detail).toMatch(/a quotation mark is opened and never closed/);
     const cut = await ask<Problem>('POST', '/jobs/import', text.slice(0, 500));
     expect(cut.body.detail).toMatch(/cut short/);
-  }); // prettier-ignore
+  });
 });
 
 describe('an answer that is lost on its way', () => {
@@ -109,9 +119,22 @@ describe('an answer that is lost on its way', () => {
 describe('what cannot be read takes nothing else down', () => {
   test('a run of a later version, a job with one bad byte, an event that is none: named, and kept raw in the backup', async () => {
     for (const id of ['u1', 'u2', 'u3']) await trial.keep(jobNamed(id, 20));
-    for (const id of ['u1', 'u3']) await ask('POST', `/jobs/${id}/runs`, { id: `run-${id}`, partId: 'p1', revision: 1 });
-    const event = { id: 'e1', runId: 'run-u3', device: 'a', deviceSeq: 1, lastSeen: {}, clientTime: '2026-11-12T09:00:00Z', kind: 'done', round: 1, index: 1 };
-    await ask('POST', '/runs/run-u3/events', { events: [event, { ...event, id: 'e2', deviceSeq: 2, index: 2 }] });
+    for (const id of ['u1', 'u3'])
+      await ask('POST', `/jobs/${id}/runs`, { id: `run-${id}`, partId: 'p1', revision: 1 });
+    const event = {
+      id: 'e1',
+      runId: 'run-u3',
+      device: 'a',
+      deviceSeq: 1,
+      lastSeen: {},
+      clientTime: '2026-11-12T09:00:00Z',
+      kind: 'done',
+      round: 1,
+      index: 1,
+    };
+    await ask('POST', '/runs/run-u3/events', {
+      events: [event, { ...event, id: 'e2', deviceSeq: 2, index: 2 }],
+    });
     await trial.stop();
     const store = await openStore(storeFile(trial.config));
     const em = store.em.fork();
@@ -125,11 +148,19 @@ describe('what cannot be read takes nothing else down', () => {
     await store.close(true);
     await trial.start();
 
-    expect(await listed('u1')).toMatchObject({ run: null, trouble: expect.stringMatching(/^Its newest run is stored and cannot be read here \(it is of a later version\)/) });
+    expect(await listed('u1')).toMatchObject({
+      run: null,
+      trouble: expect.stringMatching(
+        /^Its newest run is stored and cannot be read here \(it is of a later version\)/,
+      ),
+    });
     expect(await listed('u3')).toMatchObject({ trouble: null, run: { summary: { done: 2 } } });
     expect(await listed('u2')).toMatchObject({ name: 'Job u2' });
     const gone = await ask<Problem>('GET', '/jobs/u2');
-    expect([gone.status, gone.body.detail]).toEqual([422, expect.stringMatching(/^The job “Job u2” is stored and cannot be read here/)]);
+    expect([gone.status, gone.body.detail]).toEqual([
+      422,
+      expect.stringMatching(/^The job “Job u2” is stored and cannot be read here/),
+    ]);
     const log = (await ask<{ runs: LogEntry[]; unread: { runId: string }[] }>('GET', '/log')).body;
     expect(log.unread.map(({ runId }) => runId)).toEqual(['run-u1']);
     expect(log.runs.map(({ runId }) => runId)).toContain('run-u3');
@@ -137,7 +168,10 @@ describe('what cannot be read takes nothing else down', () => {
     expect(events.map(({ id }) => id)).toEqual(['e2']);
 
     const text = JSON.stringify((await ask('GET', '/backup')).body);
-    const backup = JSON.parse(text) as { jobs: { id?: string; raw?: string }[]; runs: { id?: string; raw?: string; eventsRaw: string[] }[] };
+    const backup = JSON.parse(text) as {
+      jobs: { id?: string; raw?: string }[];
+      runs: { id?: string; raw?: string; eventsRaw: string[] }[];
+    };
     expect(backup.jobs.find(({ id }) => id === 'u2')!.raw).toHaveLength(300);
     expect(backup.runs.find(({ id }) => id === 'run-u1')!.raw).toContain('"version":70');
     expect(backup.runs.flatMap(({ eventsRaw }) => eventsRaw)).toHaveLength(1);
@@ -149,7 +183,7 @@ describe('what cannot be read takes nothing else down', () => {
     expect(there.map(({ id }) => id)).toEqual(expect.arrayContaining(['u1', 'u2', 'u3']));
     expect(there.find(({ id }) => id === 'u1')!.trouble).toMatch(/later version/);
     await other.close();
-  }); // prettier-ignore
+  });
 });
 
 test('after a clean stop the store’s one file holds everything, and after a start too', async () => {
@@ -162,13 +196,15 @@ test('after a clean stop the store’s one file holds everything, and after a st
   const copy = path.join(folder, 'workshop.sqlite');
   copyFileSync(file, copy);
   const store = await openStore(copy);
-  const [{ n }] = (await store.em.getConnection().execute(`select count(*) as n from job where id = 'c1'`)) as [{ n: number }];
+  const [{ n }] = (await store.em
+    .getConnection()
+    .execute(`select count(*) as n from job where id = 'c1'`)) as [{ n: number }];
   expect(n).toBe(1);
   await store.close(true);
   rmSync(folder, { recursive: true, force: true });
   await trial.start();
   expect(existsSync(wal) ? readFileSync(wal).length : 0).toBe(0);
-}); // prettier-ignore
+});
 
 test('a key held down in any field is answered with a sentence, never with a fault (seed 2026)', async () => {
   const { job } = await trial.keep(jobNamed('k1'));
@@ -186,7 +222,10 @@ test('a key held down in any field is answered with a sentence, never with a fau
       let here = copy;
       for (const key of way) here = here[key] as Record<string, unknown>;
       here['typed'] = typed;
-      return { ...(copy as unknown as typeof part), ...(way[0] === 'gear' ? {} : { gear: { ...part.gear, helix: measure('12', 'deg') } }) };
+      return {
+        ...(copy as unknown as typeof part),
+        ...(way[0] === 'gear' ? {} : { gear: { ...part.gear, helix: measure('12', 'deg') } }),
+      };
     });
   const typed = fc.oneof(
     fc.integer({ min: 1, max: 60 }).map((n) => '9'.repeat(n)),
@@ -200,8 +239,9 @@ test('a key held down in any field is answered with a sentence, never with a fau
         await ask<Problem>('POST', '/ways', { job: put(way, text) }),
         await ask<Problem>('POST', '/leads', { job: put(way, text) }),
       ];
-      for (const { status, body } of answers) if (status >= 500) throw new Error(`${way.join('.')} ${text}: ${body.detail}`);
+      for (const { status, body } of answers)
+        if (status >= 500) throw new Error(`${way.join('.')} ${text}: ${body.detail}`);
     }),
     { seed: 2026, numRuns: 150 },
   );
-}, 120_000); // prettier-ignore
+}, 120_000);

@@ -6,7 +6,15 @@ import { pino } from 'pino';
 import { drawnSpurJob, withSpurPart, type Job } from '../core/job/index.ts';
 import { STOCK_EQUIPMENT } from '../core/shop/index.ts';
 import { measure } from '../core/units/index.ts';
-import type { LogEntry, LogPage, Problem, Restored, StoredJob, StoredRun, StoredShop } from '../core/wire/index.ts'; // prettier-ignore
+import type {
+  LogEntry,
+  LogPage,
+  Problem,
+  Restored,
+  StoredJob,
+  StoredRun,
+  StoredShop,
+} from '../core/wire/index.ts';
 import { hostCheck, Pairing } from './pairing.ts';
 import { startServer, type Running } from './start.ts';
 import { Trial } from './trial.ts';
@@ -15,8 +23,19 @@ const jobOf = (id: string, teeth = 24, name = `Job ${id}`): Job =>
   drawnSpurJob({ id, name, pitch: '1.5', teeth, face: '12', bore: '10' });
 
 /** A run with so many cuts counted, a second apart in its own time. */
-async function cut(trial: Trial, jobId: string, runId: string, cuts: number, more: object = {}): Promise<StoredRun> {
-  const { body } = await trial.ask<StoredRun>('POST', `/jobs/${jobId}/runs`, { id: runId, partId: 'p1', revision: 1, ...more }); // prettier-ignore
+async function cut(
+  trial: Trial,
+  jobId: string,
+  runId: string,
+  cuts: number,
+  more: object = {},
+): Promise<StoredRun> {
+  const { body } = await trial.ask<StoredRun>('POST', `/jobs/${jobId}/runs`, {
+    id: runId,
+    partId: 'p1',
+    revision: 1,
+    ...more,
+  });
   const events = body.run.cuts.slice(0, cuts).map(({ round, index }, i) => ({
     id: `${runId}-${i}`,
     runId,
@@ -31,7 +50,7 @@ async function cut(trial: Trial, jobId: string, runId: string, cuts: number, mor
   if (events.length > 0)
     expect((await trial.ask('POST', `/runs/${runId}/events`, { events })).status).toBe(200);
   return body;
-} // prettier-ignore
+}
 
 describe('the logbook', () => {
   const trial = new Trial('log');
@@ -54,17 +73,34 @@ describe('the logbook', () => {
       counted: 360,
       closed: null,
     });
-    expect(body.runs[0]!.digest.card.map(({ title }) => title)).toEqual(['Gear', 'Blank', 'Cutter', 'Dividing', 'Set-up', 'Cut']); // prettier-ignore
+    expect(body.runs[0]!.digest.card.map(({ title }) => title)).toEqual([
+      'Gear',
+      'Blank',
+      'Cutter',
+      'Dividing',
+      'Set-up',
+      'Cut',
+    ]);
   });
 
   test('going on under another plan is a run of its own, linked both ways; the old one is as it was', async () => {
     const before = (await trial.ask<StoredRun>('GET', '/runs/r1')).body;
-    const { body } = await trial.ask<StoredRun>('POST', '/jobs/a/runs', { id: 'r2', partId: 'p1', revision: 1, continues: 'r1' }); // prettier-ignore
+    const { body } = await trial.ask<StoredRun>('POST', '/jobs/a/runs', {
+      id: 'r2',
+      partId: 'p1',
+      revision: 1,
+      continues: 'r1',
+    });
     expect(body.run).toMatchObject({ continues: { runId: 'r1', done: 13 } });
     expect(body.run.cuts.map(({ index }) => index)).toEqual([13, 14, 15, 16, 17, 18, 19, 20, 21, 22, 23, 24]);
     expect((await trial.ask<LogPage>('GET', '/log/r1')).body.continuedBy).toEqual(['r2']);
     expect((await trial.ask<StoredRun>('GET', '/runs/r1')).body).toEqual(before);
-    const other = await trial.ask<Problem>('POST', '/jobs/a/runs', { id: 'r3', partId: 'p1', revision: 1, continues: 'r2' }); // prettier-ignore
+    const other = await trial.ask<Problem>('POST', '/jobs/a/runs', {
+      id: 'r3',
+      partId: 'p1',
+      revision: 1,
+      continues: 'r2',
+    });
     expect([other.status, other.body.detail]).toEqual([
       422,
       expect.stringMatching(/^Nothing of that run is cut yet/),
@@ -73,12 +109,25 @@ describe('the logbook', () => {
 
   test('what was measured stands on the page, the card’s until it is written with the run; a run that is not there is told', async () => {
     const { body } = await trial.ask<StoredJob>('GET', '/jobs/a');
-    const measured = withSpurPart(body.job, 'p1', (part) => ({ ...part, inspect: { ...part.inspect, outside: measure('38.95', 'mm') } })); // prettier-ignore
+    const measured = withSpurPart(body.job, 'p1', (part) => ({
+      ...part,
+      inspect: { ...part.inspect, outside: measure('38.95', 'mm') },
+    }));
     await trial.ask('PUT', '/jobs/a', { revision: body.revision, job: measured });
     const outside = { name: 'Outside', read: 38.95, should: 39 };
     const before = (await trial.ask<LogPage>('GET', '/log/r1')).body;
     expect(before.onCard).toEqual({ readings: [outside], verdict: '' });
-    const event = { id: 'r1-m', runId: 'r1', device: 'bench-2', deviceSeq: 1, lastSeen: {}, clientTime: '2026-11-25T10:00:00Z', kind: 'measured', readings: [outside], verdict: '' }; // prettier-ignore
+    const event = {
+      id: 'r1-m',
+      runId: 'r1',
+      device: 'bench-2',
+      deviceSeq: 1,
+      lastSeen: {},
+      clientTime: '2026-11-25T10:00:00Z',
+      kind: 'measured',
+      readings: [outside],
+      verdict: '',
+    };
     await trial.ask('POST', '/runs/r1/events', { events: [event] });
     const after = (await trial.ask<LogPage>('GET', '/log/r1')).body;
     expect([after.onCard, after.digest.measured]).toEqual([
@@ -97,17 +146,42 @@ describe('the logbook', () => {
     const { body } = await trial.ask<StoredShop>('GET', '/shop');
     const bare = { ...body.equipment, heads: [], mills: [], steppers: [], mandrels: [], materials: [] };
     expect((await trial.ask('PUT', '/shop', { revision: body.revision, equipment: bare })).status).toBe(200);
-    const event = { id: 'still', runId: 'r1', device: 'bench', deviceSeq: 14, lastSeen: {}, clientTime: '2026-11-25T10:00:00Z', kind: 'done', round: 1, index: 14 }; // prettier-ignore
+    const event = {
+      id: 'still',
+      runId: 'r1',
+      device: 'bench',
+      deviceSeq: 14,
+      lastSeen: {},
+      clientTime: '2026-11-25T10:00:00Z',
+      kind: 'done',
+      round: 1,
+      index: 14,
+    };
     expect((await trial.ask('POST', '/runs/r1/events', { events: [event] })).status).toBe(200);
     expect((await trial.ask<LogPage>('GET', '/log/r1')).body.digest.done).toBe(14);
     const { revision } = (await trial.ask<StoredJob>('GET', '/jobs/a')).body;
     // the job's own copy of the head serves
-    const on = await trial.ask<StoredRun>('POST', '/jobs/a/runs', { id: 'r4', partId: 'p1', revision, continues: 'r1' }); // prettier-ignore
+    const on = await trial.ask<StoredRun>('POST', '/jobs/a/runs', {
+      id: 'r4',
+      partId: 'p1',
+      revision,
+      continues: 'r1',
+    });
     expect([on.status, on.body.run.cuts.length]).toEqual([201, 11]);
   });
 
   test('an event of before the logbook, or of a run re-planned since, is taken or told, never lost', async () => {
-    const odd = { id: 'odd', runId: 'r2', device: 'x', deviceSeq: 1, lastSeen: {}, clientTime: '1999-01-01T00:00:00Z', kind: 'done', round: 1, index: 3 }; // prettier-ignore
+    const odd = {
+      id: 'odd',
+      runId: 'r2',
+      device: 'x',
+      deviceSeq: 1,
+      lastSeen: {},
+      clientTime: '1999-01-01T00:00:00Z',
+      kind: 'done',
+      round: 1,
+      index: 3,
+    };
     const answer = await trial.ask<Problem>('POST', '/runs/r2/events', { events: [odd] });
     expect([answer.status, answer.body.type]).toEqual([422, 'urn:vuelta:problem:event-names-no-cut']);
     // a clock that stands in another century changes no count
@@ -130,7 +204,9 @@ describe('the whole workshop as one file', () => {
     return { status: response.status, body: (await response.json()) as Restored & Problem };
   };
   const everything = async (trial: Trial) => {
-    const { at: _at, ...rest } = JSON.parse(await (await fetch(`${trial.address}/api/backup`)).text()) as Record<string, unknown>; // prettier-ignore
+    const { at: _at, ...rest } = JSON.parse(
+      await (await fetch(`${trial.address}/api/backup`)).text(),
+    ) as Record<string, unknown>;
     return rest;
   };
   beforeAll(async () => {
@@ -164,7 +240,17 @@ describe('the whole workshop as one file', () => {
       job: { ...stored.job, name: 'Changed since' },
     });
     await there.ask('PUT', '/jobs/c', { revision: 0, job: jobOf('c') });
-    const event = { id: 'later', runId: 'r1', device: 'tablet', deviceSeq: 1, lastSeen: { bench: 20 }, clientTime: '2026-11-25T12:00:00Z', kind: 'done', round: 1, index: 21 }; // prettier-ignore
+    const event = {
+      id: 'later',
+      runId: 'r1',
+      device: 'tablet',
+      deviceSeq: 1,
+      lastSeen: { bench: 20 },
+      clientTime: '2026-11-25T12:00:00Z',
+      kind: 'done',
+      round: 1,
+      index: 21,
+    };
     await there.ask('POST', '/runs/r1/events', { events: [event] });
     const { body } = await restore(there, file);
     expect(body).toMatchObject({ changed: 1, counts: 0 });
@@ -189,14 +275,19 @@ describe('the whole workshop as one file', () => {
   });
   test('one damaged piece, and nothing of it is taken', async () => {
     const before = await everything(there);
-    const broken = JSON.parse(file) as { jobs: { job: { name: string; parts: unknown } }[]; runs: { events: { kind: string }[] }[] };
+    const broken = JSON.parse(file) as {
+      jobs: { job: { name: string; parts: unknown } }[];
+      runs: { events: { kind: string }[] }[];
+    };
     broken.jobs[0]!.job.parts = 'none';
-    expect((await restore(there, JSON.stringify(broken))).body.detail).toMatch(/the job “Job a” in it is damaged/);
+    expect((await restore(there, JSON.stringify(broken))).body.detail).toMatch(
+      /the job “Job a” in it is damaged/,
+    );
     const strange = JSON.parse(file) as typeof broken;
     strange.runs[0]!.events[3]!.kind = 'sawn';
     expect((await restore(there, JSON.stringify(strange))).body.detail).toMatch(/a run in it is damaged/);
     expect(await everything(there)).toEqual(before);
-  }); // prettier-ignore
+  });
 });
 
 describe('who is let in', () => {
@@ -223,16 +314,26 @@ describe('who is let in', () => {
     const askedAs = (host: string) =>
       new Promise<number>((resolve, reject) => {
         const { port } = new URL(trial.address);
-        request({ host: '127.0.0.1', port, path: '/api/health', headers: { host } }, ({ statusCode }) => resolve(statusCode ?? 0)).on('error', reject).end(); // prettier-ignore
+        request({ host: '127.0.0.1', port, path: '/api/health', headers: { host } }, ({ statusCode }) =>
+          resolve(statusCode ?? 0),
+        )
+          .on('error', reject)
+          .end();
       });
-    expect([await askedAs('localhost:80'), await askedAs('127.0.0.1'), await askedAs('workshop.example')]).toEqual([200, 200, 403]); // prettier-ignore
+    expect([
+      await askedAs('localhost:80'),
+      await askedAs('127.0.0.1'),
+      await askedAs('workshop.example'),
+    ]).toEqual([200, 200, 403]);
     await trial.close();
     expect(hostCheck('0.0.0.0')).toBeInstanceOf(Function);
   });
 
   test('beyond this machine: the page is served, the workshop is not, until the code is given', async () => {
     const trial = new Trial('lan');
-    const outside = Object.values((await import('node:os')).networkInterfaces()).flat().find((one) => one && one.family === 'IPv4' && !one.internal)?.address; // prettier-ignore
+    const outside = Object.values((await import('node:os')).networkInterfaces())
+      .flat()
+      .find((one) => one && one.family === 'IPv4' && !one.internal)?.address;
     const running: Running = await startServer(
       { ...trial.config, host: '0.0.0.0' },
       pino({ level: 'silent' }),
@@ -246,10 +347,18 @@ describe('who is let in', () => {
     expect((await fetch(`${local}/jobs`)).status).toBe(200);
     if (outside) {
       const remote = `http://${outside}:${port}/api`;
-      const post = (code: string) => fetch(`${remote}/pair`, { method: 'POST', body: JSON.stringify({ code }), headers: { 'content-type': 'application/json' } }); // prettier-ignore
+      const post = (code: string) =>
+        fetch(`${remote}/pair`, {
+          method: 'POST',
+          body: JSON.stringify({ code }),
+          headers: { 'content-type': 'application/json' },
+        });
       expect(await (await fetch(`${remote}/pairing`)).json()).toEqual({ code: null, paired: false });
       const refused = await fetch(`${remote}/jobs`);
-      expect([refused.status, ((await refused.json()) as Problem).detail]).toEqual([401, expect.stringMatching(/^This device is not let in yet/)]); // prettier-ignore
+      expect([refused.status, ((await refused.json()) as Problem).detail]).toEqual([
+        401,
+        expect.stringMatching(/^This device is not let in yet/),
+      ]);
       expect((await post('nonsense')).status).toBe(403);
       const cookie = (await post(running.pairingCode!)).headers.get('set-cookie')!;
       expect(cookie).toMatch(/HttpOnly; SameSite=Strict/);

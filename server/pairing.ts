@@ -25,7 +25,13 @@ function namesOf(host: string): ReadonlySet<string> {
     (list ?? []).map(({ address }) => address),
   );
   const name = os.hostname().toLowerCase();
-  return new Set(['localhost', '127.0.0.1', '::1', host.toLowerCase(), ...(isLoopback(host) ? [] : [...own, name, `${name}.local`])]); // prettier-ignore
+  return new Set([
+    'localhost',
+    '127.0.0.1',
+    '::1',
+    host.toLowerCase(),
+    ...(isLoopback(host) ? [] : [...own, name, `${name}.local`]),
+  ]);
 }
 
 /**
@@ -34,7 +40,10 @@ function namesOf(host: string): ReadonlySet<string> {
 export function hostCheck(host: string): RequestHandler {
   const names = namesOf(host);
   return (request, _response, next) => {
-    const asked = (request.headers.host ?? '').replace(/:\d+$/, '').replace(/^\[|\]$/g, '').toLowerCase(); // prettier-ignore
+    const asked = (request.headers.host ?? '')
+      .replace(/:\d+$/, '')
+      .replace(/^\[|\]$/g, '')
+      .toLowerCase();
     if (names.has(asked)) next();
     else next(refuse(403, 'strange-host', asked));
   };
@@ -54,9 +63,11 @@ export class Pairing {
 
   constructor(dataFolder: string, now: () => number = Date.now) {
     this.file = path.join(dataFolder, 'paired.json');
-    this.paired = new Set(existsSync(this.file) ? (JSON.parse(readFileSync(this.file, 'utf8')) as string[]) : []);
+    this.paired = new Set(
+      existsSync(this.file) ? (JSON.parse(readFileSync(this.file, 'utf8')) as string[]) : [],
+    );
     this.now = now;
-  } // prettier-ignore
+  }
 
   /** @returns the token that lets this device in from now on @throws Refused 403 for a wrong code, 429 after several */
   pair(code: string): string {
@@ -86,12 +97,18 @@ export class Pairing {
   readonly guard: RequestHandler = (request, response, next) => {
     const here = LOOPBACK.has(request.socket.remoteAddress ?? '');
     if (request.path === '/pairing' && request.method === 'GET')
-      return void response.json({ code: here ? this.code : null, paired: here || this.knows(request.headers.cookie) });
+      return void response.json({
+        code: here ? this.code : null,
+        paired: here || this.knows(request.headers.cookie),
+      });
     if (request.path === '/pair' && request.method === 'POST') {
       const body = request.body as { code?: unknown } | undefined;
       try {
         const token = this.pair(typeof body?.code === 'string' ? body.code : '');
-        response.setHeader('set-cookie', `${COOKIE}=${token}; HttpOnly; SameSite=Strict; Path=/; Max-Age=31536000`);
+        response.setHeader(
+          'set-cookie',
+          `${COOKIE}=${token}; HttpOnly; SameSite=Strict; Path=/; Max-Age=31536000`,
+        );
         return void response.json({ paired: true });
       } catch (error) {
         return next(error);
@@ -99,5 +116,5 @@ export class Pairing {
     }
     if (here || this.knows(request.headers.cookie)) return next();
     return next(refuse(401, 'not-paired', ''));
-  }; // prettier-ignore
+  };
 }

@@ -29,9 +29,11 @@ export const unreadable = (what: string, why: string): Issue => ({
 /** Why something that rests could not be read, in a few words. */
 export function whyUnread(error: unknown): string {
   if (error instanceof SyntaxError) return 'it is damaged';
-  const version = (error as { issues?: readonly { path?: readonly PropertyKey[] }[] }).issues?.some(({ path }) => path?.[0] === 'version');
+  const version = (error as { issues?: readonly { path?: readonly PropertyKey[] }[] }).issues?.some(
+    ({ path }) => path?.[0] === 'version',
+  );
   return version ? 'it is of a later version' : 'it is damaged';
-} // prettier-ignore
+}
 
 const TITLES: Readonly<Record<number, string>> = {
   400: 'The request cannot be read',

@@ -69,7 +69,9 @@ describe('runs', () => {
     const begin = (id: string, more: object) =>
       ask<StoredRun>('POST', '/jobs/c1/runs', { id, partId: 'p1', revision: 1, ...more });
     await begin('run-c1', {});
-    await ask('POST', '/runs/run-c1/events', { events: Array.from({ length: 10 }, (_, i) => done('run-c1', i + 1)) });
+    await ask('POST', '/runs/run-c1/events', {
+      events: Array.from({ length: 10 }, (_, i) => done('run-c1', i + 1)),
+    });
     const { run } = (await begin('run-c2', { continues: 'run-c1' })).body;
     await ask('POST', '/runs/run-c2/events', { events: [10, 11].map((index) => done('run-c2', index)) });
     const listed = await ask<{ jobs: JobListing[] }>('GET', '/jobs');
@@ -79,7 +81,7 @@ describe('runs', () => {
       lead: 'Space 11 is cut. Turn clockwise:',
       lines: ['Pin is in hole 20, lands in hole 11.'],
     });
-  }); // prettier-ignore
+  });
 
   test('starting tells the shop how the head stands, and the next card plans from there', async () => {
     await trial.keep(jobNamed('s1', 58));
@@ -98,15 +100,37 @@ describe('runs', () => {
     await start('e1', 'run-e1');
     const send = (...events: object[]) => ask('POST', '/runs/run-e1/events', { events });
     await send(done('run-e1', 1));
-    const ended = { ...done('run-e1', 1), id: 'end', deviceSeq: 2, kind: 'ended', how: 'scrapped', reason: 'cutter chipped' };
+    const ended = {
+      ...done('run-e1', 1),
+      id: 'end',
+      deviceSeq: 2,
+      kind: 'ended',
+      how: 'scrapped',
+      reason: 'cutter chipped',
+    };
     const { round: _r, index: _i, ...event } = ended as Record<string, unknown>;
     await send(event);
-    const listing = async () => (await ask<{ jobs: JobListing[] }>('GET', '/jobs')).body.jobs.find(({ id }) => id === 'e1')!.run!;
-    expect(await listing()).toMatchObject({ summary: { done: 1, ended: { how: 'scrapped', reason: 'cutter chipped' } }, now: null });
-    expect((await ask<LogPage>('GET', '/log/run-e1')).body.digest).toMatchObject({ done: 1, ended: { how: 'scrapped', reason: 'cutter chipped' } });
-    await send({ ...event, id: 'back', deviceSeq: 3, kind: 'take-back', ids: ['end'], how: undefined, reason: undefined });
+    const listing = async () =>
+      (await ask<{ jobs: JobListing[] }>('GET', '/jobs')).body.jobs.find(({ id }) => id === 'e1')!.run!;
+    expect(await listing()).toMatchObject({
+      summary: { done: 1, ended: { how: 'scrapped', reason: 'cutter chipped' } },
+      now: null,
+    });
+    expect((await ask<LogPage>('GET', '/log/run-e1')).body.digest).toMatchObject({
+      done: 1,
+      ended: { how: 'scrapped', reason: 'cutter chipped' },
+    });
+    await send({
+      ...event,
+      id: 'back',
+      deviceSeq: 3,
+      kind: 'take-back',
+      ids: ['end'],
+      how: undefined,
+      reason: undefined,
+    });
     expect(await listing()).toMatchObject({ summary: { ended: null }, now: { figure: '2 whole turns' } });
-  }); // prettier-ignore
+  });
 
   test('a run keeps its plan when the job changes, and starts only from what was looked at', async () => {
     await start('h1', 'run-h1');

@@ -41,23 +41,36 @@ export function largestCount(stock: Exact, cleanUp: Exact, module: Exact, addend
  * @param head that will divide; null when none is chosen
  * Source: da = m·z + 2·ha, turned round; the recommendation: common practice
  */
-export function gearsFromStock(given: { stock: Exact; cleanUp: Exact; module: Exact; addendum: Exact }, head: Head | null): StockAnswer {
+export function gearsFromStock(
+  given: { stock: Exact; cleanUp: Exact; module: Exact; addendum: Exact },
+  head: Head | null,
+): StockAnswer {
   const { stock, cleanUp, module, addendum } = given;
   const largest = largestCount(stock, cleanUp, module, addendum);
   const counts: CountFromStock[] = [];
   for (let teeth = largest; teeth >= LEAST && counts.length < SHOWN; teeth -= 1) {
     const tip = module.mul(teeth).add(addendum.mul(2));
-    counts.push({ teeth, tipDiameter: approx(tip), remove: approx(stock.sub(tip)), indexes: indexing(teeth, head) });
+    counts.push({
+      teeth,
+      tipDiameter: approx(tip),
+      remove: approx(stock.sub(tip)),
+      indexes: indexing(teeth, head),
+    });
   }
   // worth a little metal, not a different gear
   const near = counts.slice(0, 12);
-  const first = (...how: CountFromStock['indexes'][]) => near.findIndex(({ indexes }) => how.includes(indexes));
+  const first = (...how: CountFromStock['indexes'][]) =>
+    near.findIndex(({ indexes }) => how.includes(indexes));
   const easy = first('mounted', 'ring', 'plate');
   const mounted = first('mounted', 'ring');
   // a plate change is cheaper than two teeth less
   const place = mounted >= 0 && mounted <= easy + 1 ? mounted : easy;
-  return { counts, recommended: place >= 0 ? place : counts.length > 0 ? 0 : null, largest: Math.max(0, largest) };
-} // prettier-ignore
+  return {
+    counts,
+    recommended: place >= 0 ? place : counts.length > 0 ? 0 : null,
+    largest: Math.max(0, largest),
+  };
+}
 
 function indexing(teeth: number, head: Head | null): CountFromStock['indexes'] {
   if (!head) return 'no';

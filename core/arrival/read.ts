@@ -25,23 +25,34 @@ function notNegative(typed: Measure, what: string): Result<Exact> {
 }
 
 /** Issues: those of the parsers; stock-used-up */
-export function readStock(input: StockInput): { readonly stock: Exact | null; readonly cleanUp: Exact; readonly issues: readonly Issue[] } {
+export function readStock(input: StockInput): {
+  readonly stock: Exact | null;
+  readonly cleanUp: Exact;
+  readonly issues: readonly Issue[];
+} {
   const diameter = parsePositiveLength(input.diameter, 'The stock’s diameter');
   const cleanUp = notNegative(input.cleanUp, 'What comes off to clean up');
-  const issues = [...(diameter.ok ? [] : at('diameter', diameter.issues)), ...(cleanUp.ok ? [] : at('cleanUp', cleanUp.issues))];
+  const issues = [
+    ...(diameter.ok ? [] : at('diameter', diameter.issues)),
+    ...(cleanUp.ok ? [] : at('cleanUp', cleanUp.issues)),
+  ];
   const off = cleanUp.ok ? cleanUp.value : exact(0);
   if (diameter.ok && off.gte(diameter.value)) {
     issues.push({ code: 'stock-used-up', path: 'cleanUp', severity: 'wrong', given: input.cleanUp.typed });
     return { stock: null, cleanUp: off, issues };
   }
   return { stock: diameter.ok ? diameter.value : null, cleanUp: off, issues };
-} // prettier-ignore
+}
 
 /**
  * What is asked of the shafts, with the angle and depth rule that stand on the card.
  * Issues: those of the parsers
  */
-export function readShafts(input: ShaftsInput, gear: Pick<GearReadings, 'pressureAngleDeg'>, rule: string): { readonly asked: ShaftsAsked | null; readonly issues: readonly Issue[] } {
+export function readShafts(
+  input: ShaftsInput,
+  gear: Pick<GearReadings, 'pressureAngleDeg'>,
+  rule: string,
+): { readonly asked: ShaftsAsked | null; readonly issues: readonly Issue[] } {
   const issues: Issue[] = [];
   const take = <T>(path: string, result: Result<T>): T | null => {
     if (result.ok) return result.value;
@@ -51,9 +62,15 @@ export function readShafts(input: ShaftsInput, gear: Pick<GearReadings, 'pressur
   const centre = take('centre', parsePositiveLength(input.centre, 'The centre distance'));
   const give = take('give', notNegative(input.give, 'The ± of the distance'));
   const ratio = blank(input.ratio) ? null : take('ratio', parseRatio(input.ratio, 'A ratio'));
-  const ratioGive = blank(input.ratioGive) ? exact(0) : take('ratioGive', parseRatio(input.ratioGive, 'Per cent', true));
-  const least = blank(input.leastTeeth) ? 12 : take('leastTeeth', parseCount(input.leastTeeth, 'The fewest teeth', 4, 400));
-  const backlash = blank(input.backlash) ? null : take('backlash', notNegative(input.backlash, 'The backlash'));
+  const ratioGive = blank(input.ratioGive)
+    ? exact(0)
+    : take('ratioGive', parseRatio(input.ratioGive, 'Per cent', true));
+  const least = blank(input.leastTeeth)
+    ? 12
+    : take('leastTeeth', parseCount(input.leastTeeth, 'The fewest teeth', 4, 400));
+  const backlash = blank(input.backlash)
+    ? null
+    : take('backlash', notNegative(input.backlash, 'The backlash'));
   const pitch = input.pitches === 'this' ? take('pitch', parsePitch(input.pitch)) : null;
   if (!centre || least === null || (input.pitches === 'this' && !pitch)) return { asked: null, issues };
   const system = rule === 'typed' ? null : toothSystem(rule as never);
@@ -72,4 +89,4 @@ export function readShafts(input: ShaftsInput, gear: Pick<GearReadings, 'pressur
     },
     issues,
   };
-} // prettier-ignore
+}

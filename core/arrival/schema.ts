@@ -68,7 +68,11 @@ export function emptyArrival(by: ArrivalBy, units: UnitSystem): Arrival {
     case 'sample':
       return { by, sample: emptySample(units), taken: null };
     case 'blank':
-      return { by, stock: { diameter: length, cleanUp: measure(units === 'mm' ? '0.5' : '.020', units) }, taken: null };
+      return {
+        by,
+        stock: { diameter: length, cleanUp: measure(units === 'mm' ? '0.5' : '.020', units) },
+        taken: null,
+      };
     case 'shafts':
       return {
         by,
@@ -85,4 +89,4 @@ export function emptyArrival(by: ArrivalBy, units: UnitSystem): Arrival {
         taken: null,
       };
   }
-} // prettier-ignore
+}

@@ -143,12 +143,17 @@ const rarity = (series: 'I' | 'II' | 'fine' | 'dp'): number =>
  * @returns the best, and how many there are
  * Source: a = m(z1 + z2)/2; checked against plain enumeration in the test
  */
-export function findPairs(asked: ShaftsAsked, wanted: number): { readonly pairs: readonly PairForShafts[]; readonly total: number } {
+export function findPairs(
+  asked: ShaftsAsked,
+  wanted: number,
+): { readonly pairs: readonly PairForShafts[]; readonly total: number } {
   const { pitches, centre, ratio, ratioGive, leastTeeth } = asked;
   const known =
     typeof pitches === 'object'
       ? [{ pitch: pitches, series: 'I' as const }]
-      : (pitches === 'any' ? (['module', 'dp'] as const) : [pitches]).flatMap((system) => standardPitches(system));
+      : (pitches === 'any' ? (['module', 'dp'] as const) : [pitches]).flatMap((system) =>
+          standardPitches(system),
+        );
   const kept = new Kept(wanted);
   for (const { pitch, series } of known) {
     const module = approx(pitch.module);
@@ -158,20 +163,29 @@ export function findPairs(asked: ShaftsAsked, wanted: number): { readonly pairs:
     for (let total = Math.ceil(sum - 2 * near); total <= Math.floor(sum + 2 * near); total += 1) {
       const off = Math.abs(total - sum) / 2;
       // the larger ratio of a range needs the smaller first gear
-      const [least, most] = ratio === null
-        ? [leastTeeth, Math.floor(total / 2)]
-        : [Math.ceil(total / (1 + ratio * (1 + ratioGive)) - 1e-9), Math.floor(total / (1 + ratio * (1 - ratioGive)) + 1e-9)];
+      const [least, most] =
+        ratio === null
+          ? [leastTeeth, Math.floor(total / 2)]
+          : [
+              Math.ceil(total / (1 + ratio * (1 + ratioGive)) - 1e-9),
+              Math.floor(total / (1 + ratio * (1 - ratioGive)) + 1e-9),
+            ];
       for (let one = Math.max(leastTeeth, least); one <= Math.min(most, total - leastTeeth); one += 1) {
         const two = total - one;
         const miss = ratio === null ? 0 : Math.abs(two / one / ratio - 1);
         const exactly = off * module <= asked.give + 1e-9;
         // fine teeth make exact pairs of anything; a person wants as few as run well
         const many = MANY_TEETH * Math.max(0, Math.min(one, two) - ENOUGH_TEETH);
-        const cost = many + (exactly ? 0 : 1 + 8 * off) + 30 * miss + rarity(series) + (total < sum ? 0 : exactly ? 0 : 0.3);
+        const cost =
+          many +
+          (exactly ? 0 : 1 + 8 * off) +
+          30 * miss +
+          rarity(series) +
+          (total < sum ? 0 : exactly ? 0 : 0.3);
         kept.offer(cost, pitch, [one, two]);
       }
     }
   }
   const pairs = kept.best().map(({ pitch, teeth }) => judged(asked, pitch, teeth));
   return { pairs, total: kept.total };
-} // prettier-ignore
+}

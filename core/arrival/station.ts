@@ -96,7 +96,12 @@ function stockWork(
     given: input.diameter.typed,
     detail: { least: lengthText(approx(least), system) },
   };
-  const [D, u, m, ha] = [stock, cleanUp, module, depth.addendum].map(approx) as [number, number, number, number]; // prettier-ignore
+  const [D, u, m, ha] = [stock, cleanUp, module, depth.addendum].map(approx) as [
+    number,
+    number,
+    number,
+    number,
+  ];
   return {
     ...none,
     detail: { by: 'blank', answer },

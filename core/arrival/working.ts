@@ -18,50 +18,156 @@ export function sampleWorking(input: SampleInput, { best: [best] }: Identified):
   const lines: Working[] = [];
   const { tip, survivors, span, basePitch, mateCentre } = readings;
   if (survivors)
-    lines.push({ key: 'survivors', label: 'Count from the survivors', formula: 'z = \\frac{360^\\circ k}{\\theta}', put: `\\frac{360^\\circ \\times ${input.survivors.pitches.typed}}{${input.survivors.arc.typed.replace('°', '^\\circ') || '\\text{of the chord}'}}`, result: figure(survivors.teeth, 2), source: 'the arc of k pitches' });
+    lines.push({
+      key: 'survivors',
+      label: 'Count from the survivors',
+      formula: 'z = \\frac{360^\\circ k}{\\theta}',
+      put: `\\frac{360^\\circ \\times ${input.survivors.pitches.typed}}{${input.survivors.arc.typed.replace('°', '^\\circ') || '\\text{of the chord}'}}`,
+      result: figure(survivors.teeth, 2),
+      source: 'the arc of k pitches',
+    });
   const read = parsePositiveLength(input.bore, '');
   const bore = read.ok ? approx(read.value) : 0;
   if (tip && input.tipBy === 'bore')
-    lines.push({ key: 'tip', label: 'Outside from the bore', formula: 'd_a = \\text{bore} + 2e', put: `${figure(bore)} + 2 \\times ${figure((tip.mm - bore) / 2)}`, result: mm(tip.mm), source: 'common practice for odd counts' });
+    lines.push({
+      key: 'tip',
+      label: 'Outside from the bore',
+      formula: 'd_a = \\text{bore} + 2e',
+      put: `${figure(bore)} + 2 \\times ${figure((tip.mm - bore) / 2)}`,
+      result: mm(tip.mm),
+      source: 'common practice for odd counts',
+    });
   if (!best) return lines;
   const { teeth, module, stub } = best;
   const two = stub ? '1.6' : '2';
   if (tip && best.helixDeg === 0)
-    lines.push({ key: 'moduleFromTip', label: 'Module by outside and count', formula: `m = \\frac{d_a}{z + ${two}}`, put: `\\frac{${figure(tip.mm)}}{${teeth} + ${two}}`, result: `${mm(tip.mm / (teeth + Number(two)))}\\ (${figure(25.4 / (tip.mm / (teeth + Number(two))), 2)}\\ \\mathrm{DP})`, source: ISO });
+    lines.push({
+      key: 'moduleFromTip',
+      label: 'Module by outside and count',
+      formula: `m = \\frac{d_a}{z + ${two}}`,
+      put: `\\frac{${figure(tip.mm)}}{${teeth} + ${two}}`,
+      result: `${mm(tip.mm / (teeth + Number(two)))}\\ (${figure(25.4 / (tip.mm / (teeth + Number(two))), 2)}\\ \\mathrm{DP})`,
+      source: ISO,
+    });
   if (tip && best.helixDeg !== 0)
-    lines.push({ key: 'helix', label: 'Helix by outside and count', formula: '\\cos\\beta = \\frac{z\\,m_n}{d_a - 2m_n}', put: `\\frac{${teeth} \\times ${figure(module)}}{${figure(tip.mm)} - 2 \\times ${figure(module)}}`, result: `\\beta \\approx ${figure(best.helixDeg, 2)}^\\circ`, joined: '\\Rightarrow', source: ISO });
-  lines.push({ key: 'nominalTip', label: `Outside of ${best.pitch}`, formula: best.helixDeg === 0 ? `d_a = m(z + ${two})` : `d_a = \\frac{z\\,m_n}{\\cos\\beta} + ${two}\\,m_n`, put: best.helixDeg === 0 ? `${figure(module)}(${teeth} + ${two})` : '\\text{with that } \\beta', result: mm(best.tipDiameter), source: ISO });
+    lines.push({
+      key: 'helix',
+      label: 'Helix by outside and count',
+      formula: '\\cos\\beta = \\frac{z\\,m_n}{d_a - 2m_n}',
+      put: `\\frac{${teeth} \\times ${figure(module)}}{${figure(tip.mm)} - 2 \\times ${figure(module)}}`,
+      result: `\\beta \\approx ${figure(best.helixDeg, 2)}^\\circ`,
+      joined: '\\Rightarrow',
+      source: ISO,
+    });
+  lines.push({
+    key: 'nominalTip',
+    label: `Outside of ${best.pitch}`,
+    formula:
+      best.helixDeg === 0 ? `d_a = m(z + ${two})` : `d_a = \\frac{z\\,m_n}{\\cos\\beta} + ${two}\\,m_n`,
+    put: best.helixDeg === 0 ? `${figure(module)}(${teeth} + ${two})` : '\\text{with that } \\beta',
+    result: mm(best.tipDiameter),
+    source: ISO,
+  });
   if (basePitch !== null)
-    lines.push({ key: 'basePitch', label: 'Base pitch by two spans', formula: 'W_{k+1} - W_k = \\pi\\,m\\cos\\alpha', put: figure(basePitch), result: `m\\cos\\alpha = ${mm(basePitch / Math.PI)}`, joined: '\\Rightarrow', source: ISO });
+    lines.push({
+      key: 'basePitch',
+      label: 'Base pitch by two spans',
+      formula: 'W_{k+1} - W_k = \\pi\\,m\\cos\\alpha',
+      put: figure(basePitch),
+      result: `m\\cos\\alpha = ${mm(basePitch / Math.PI)}`,
+      joined: '\\Rightarrow',
+      source: ISO,
+    });
   const spanFit = best.fits.find(({ reading }) => reading === 'span');
   if (span && spanFit)
-    lines.push({ key: 'span', label: `Span over ${span.k} of ${best.pitch}`, formula: 'W_k = m\\cos\\alpha\\,[\\pi(k - \\tfrac12) + z\\,\\mathrm{inv}\\,\\alpha]', put: `${figure(module)}\\cos ${best.angleDeg ?? 20}^\\circ[\\pi(${span.k} - \\tfrac12) + ${teeth} \\times ${figure(inv(best.angleDeg ?? 20), 6)}]`, result: mm(spanFit.nominal), source: ISO });
+    lines.push({
+      key: 'span',
+      label: `Span over ${span.k} of ${best.pitch}`,
+      formula: 'W_k = m\\cos\\alpha\\,[\\pi(k - \\tfrac12) + z\\,\\mathrm{inv}\\,\\alpha]',
+      put: `${figure(module)}\\cos ${best.angleDeg ?? 20}^\\circ[\\pi(${span.k} - \\tfrac12) + ${teeth} \\times ${figure(inv(best.angleDeg ?? 20), 6)}]`,
+      result: mm(spanFit.nominal),
+      source: ISO,
+    });
   if (mateCentre)
-    lines.push({ key: 'mate', label: 'Centres with the mate', formula: 'a = \\frac{m(z_1 + z_2)}{2}', put: `\\frac{${figure(module)}(${teeth} + ${mateCentre.teeth})}{2}`, result: mm((module * (teeth + mateCentre.teeth)) / 2), source: ISO });
+    lines.push({
+      key: 'mate',
+      label: 'Centres with the mate',
+      formula: 'a = \\frac{m(z_1 + z_2)}{2}',
+      put: `\\frac{${figure(module)}(${teeth} + ${mateCentre.teeth})}{2}`,
+      result: mm((module * (teeth + mateCentre.teeth)) / 2),
+      source: ISO,
+    });
   return lines;
-} // prettier-ignore
+}
 
 /** The largest count a piece has room for. @param stock, cleanUp, module, addendum mm */
-export function stockWorking(given: { readonly stock: number; readonly cleanUp: number; readonly module: number; readonly addendum: number }, { largest, counts, recommended }: StockAnswer): Working[] {
+export function stockWorking(
+  given: {
+    readonly stock: number;
+    readonly cleanUp: number;
+    readonly module: number;
+    readonly addendum: number;
+  },
+  { largest, counts, recommended }: StockAnswer,
+): Working[] {
   const { stock, cleanUp, module, addendum } = given;
   const lines: Working[] = [
-    { key: 'largest', label: 'Largest count it has room for', formula: 'z = \\left\\lfloor\\frac{D - u - 2h_a}{m}\\right\\rfloor', put: `\\left\\lfloor\\frac{${figure(stock)} - ${figure(cleanUp)} - 2 \\times ${figure(addendum)}}{${figure(module)}}\\right\\rfloor`, result: String(largest), source: 'd_a = m z + 2 h_a turned round' },
+    {
+      key: 'largest',
+      label: 'Largest count it has room for',
+      formula: 'z = \\left\\lfloor\\frac{D - u - 2h_a}{m}\\right\\rfloor',
+      put: `\\left\\lfloor\\frac{${figure(stock)} - ${figure(cleanUp)} - 2 \\times ${figure(addendum)}}{${figure(module)}}\\right\\rfloor`,
+      result: String(largest),
+      source: 'd_a = m z + 2 h_a turned round',
+    },
   ];
   const best = recommended === null ? null : counts[recommended];
   if (best)
-    lines.push({ key: 'finish', label: 'To turn it to', formula: 'd_a = m\\,z + 2h_a', put: `${figure(module)} \\times ${best.teeth} + 2 \\times ${figure(addendum)}`, result: mm(best.tipDiameter), source: ISO });
+    lines.push({
+      key: 'finish',
+      label: 'To turn it to',
+      formula: 'd_a = m\\,z + 2h_a',
+      put: `${figure(module)} \\times ${best.teeth} + 2 \\times ${figure(addendum)}`,
+      result: mm(best.tipDiameter),
+      source: ISO,
+    });
   return lines;
-} // prettier-ignore
+}
 
 /** The first pair on two shafts. @param centre mm @param pressureAngle radians */
-export function shaftsWorking(centre: number, pressureAngle: number, [first]: readonly PairForShafts[]): Working[] {
+export function shaftsWorking(
+  centre: number,
+  pressureAngle: number,
+  [first]: readonly PairForShafts[],
+): Working[] {
   if (!first) return [];
   const [one, two] = first.teeth;
   const lines: Working[] = [
-    { key: 'sum', label: `Teeth of both, by ${first.pitch}`, formula: 'z_1 + z_2 = \\frac{2a}{m}', put: `\\frac{2 \\times ${figure(centre)}}{${figure(first.module)}}`, result: `${figure((2 * centre) / first.module, 3)}\\ \\text{, taken as } ${one + two}`, source: ISO },
-    { key: 'nominal', label: 'Centres of that pair', formula: 'a_0 = \\frac{m(z_1 + z_2)}{2}', put: `\\frac{${figure(first.module)}(${one} + ${two})}{2}`, result: mm(first.nominalCentre), source: ISO },
+    {
+      key: 'sum',
+      label: `Teeth of both, by ${first.pitch}`,
+      formula: 'z_1 + z_2 = \\frac{2a}{m}',
+      put: `\\frac{2 \\times ${figure(centre)}}{${figure(first.module)}}`,
+      result: `${figure((2 * centre) / first.module, 3)}\\ \\text{, taken as } ${one + two}`,
+      source: ISO,
+    },
+    {
+      key: 'nominal',
+      label: 'Centres of that pair',
+      formula: 'a_0 = \\frac{m(z_1 + z_2)}{2}',
+      put: `\\frac{${figure(first.module)}(${one} + ${two})}{2}`,
+      result: mm(first.nominalCentre),
+      source: ISO,
+    },
   ];
   if (first.backlash !== null)
-    lines.push({ key: 'backlash', label: 'Backlash where the shafts are', formula: 'j = 2a(\\mathrm{inv}\\,\\alpha_w - \\mathrm{inv}\\,\\alpha)', put: `2 \\times ${figure(centre)}(${figure(involute(Math.acos((first.nominalCentre * Math.cos(pressureAngle)) / centre)), 6)} - ${figure(involute(pressureAngle), 6)})`, result: mm(first.backlash), source: ISO });
+    lines.push({
+      key: 'backlash',
+      label: 'Backlash where the shafts are',
+      formula: 'j = 2a(\\mathrm{inv}\\,\\alpha_w - \\mathrm{inv}\\,\\alpha)',
+      put: `2 \\times ${figure(centre)}(${figure(involute(Math.acos((first.nominalCentre * Math.cos(pressureAngle)) / centre)), 6)} - ${figure(involute(pressureAngle), 6)})`,
+      result: mm(first.backlash),
+      source: ISO,
+    });
   return lines;
-} // prettier-ignore
+}

@@ -19,7 +19,9 @@ const blankOf = (typed: Partial<Record<keyof BlankInput, string>> = {}, job = dr
   return { station: stationOf(part!, 'blank')!, cut: stationOf(part!, 'cut')! };
 };
 const said = (...given: Parameters<typeof blankOf>): string[] =>
-  blankOf(...given).station.issues.map((issue) => `${issue.severity} ${issue.path.split('.').at(-1)}: ${sayIssue(issue)}`); // prettier-ignore
+  blankOf(...given).station.issues.map(
+    (issue) => `${issue.severity} ${issue.path.split('.').at(-1)}: ${sayIssue(issue)}`,
+  );
 const valueOf = (key: string, ...given: Parameters<typeof blankOf>): number | null => {
   const value = blankOf(...given).station.values.find((each) => each.key === key);
   return value?.kind === 'length' ? value.mm : null;
@@ -33,7 +35,9 @@ describe('what to turn', () => {
     expect(valueOf('wall')).toBe((89.25 - 12) / 2);
   });
   test('in inches as in millimetres, each to its own decimals', () => {
-    expect(blankOf({ faceWidth: '5/8', bore: '3/4' }, drawn('in', '16')).station.answer).toBe('Ø 4.000 × 0.625'); // prettier-ignore
+    expect(blankOf({ faceWidth: '5/8', bore: '3/4' }, drawn('in', '16')).station.answer).toBe(
+      'Ø 4.000 × 0.625',
+    );
   });
   test('a solid blank has no wall to judge; a blank without a face still says its outside', () => {
     expect(said({ bore: '0' })).toEqual([]);
@@ -45,8 +49,10 @@ describe('what to turn', () => {
 describe('a blank as it was turned', () => {
   test('over size the dial goes deeper by half, and the tips are told to be long', () => {
     expect(valueOf('dialDepth', { measured: '96.2' })).toBeCloseTo(3.475, 12);
-    expect(said({ measured: '96.2' })).toEqual([expect.stringMatching(/^query measured: .*0\.200 mm over.*3\.475 mm/)]);
-  }); // prettier-ignore
+    expect(said({ measured: '96.2' })).toEqual([
+      expect.stringMatching(/^query measured: .*0\.200 mm over.*3\.475 mm/),
+    ]);
+  });
   test('under size it goes less deep, and that does no harm', () => {
     expect(valueOf('dialDepth', { measured: '95.9' })).toBeCloseTo(3.325, 12);
     expect(said({ measured: '95.9' })).toEqual([expect.stringMatching(/^note measured: .*under.*no harm/)]);
@@ -91,7 +97,10 @@ describe('bad input, at its field', () => {
     expect(station.detail.drawing).toMatchObject({ bore: null, tipDiameter: 96, faceWidth: 14 });
   });
   test('without a gear it waits, and keeps what was typed', () => {
-    const none = withSpurPart(drawn(), 'p1', (part) => ({ ...part, gear: { ...part.gear, teeth: measure('', 'count') } })); // prettier-ignore
+    const none = withSpurPart(drawn(), 'p1', (part) => ({
+      ...part,
+      gear: { ...part.gear, teeth: measure('', 'count') },
+    }));
     const { station } = blankOf({}, none);
     expect(station.answer).toBe('waits for the gear');
     expect(station.values.map(({ key }) => key)).toEqual(['faceWidth', 'bore']);

@@ -11,10 +11,17 @@ const ONE: CutInput = {
 };
 const FULL = { spaces: 62, full: true };
 const DEPTH = exact('3.375');
-const cut = (change: Partial<CutInput> = {}, { depth = DEPTH as Parameters<typeof planCut>[1], spaces = FULL as Parameters<typeof planCut>[2], units = 'mm' as UnitSystem } = {}) =>
-  planCut({ ...ONE, ...change }, depth, spaces, 'parts.p1.cut', units); // prettier-ignore
+const cut = (
+  change: Partial<CutInput> = {},
+  {
+    depth = DEPTH as Parameters<typeof planCut>[1],
+    spaces = FULL as Parameters<typeof planCut>[2],
+    units = 'mm' as UnitSystem,
+  } = {},
+) => planCut({ ...ONE, ...change }, depth, spaces, 'parts.p1.cut', units);
 const two = (typed: string) => ({ passes: 'rough-finish' as const, finishStock: measure(typed, 'mm') });
-const said = (...given: Parameters<typeof cut>) => cut(...given).issues.map((issue) => `${issue.severity} ${issue.path}: ${sayIssue(issue)}`); // prettier-ignore
+const said = (...given: Parameters<typeof cut>) =>
+  cut(...given).issues.map((issue) => `${issue.severity} ${issue.path}: ${sayIssue(issue)}`);
 const depthsOf = (...given: Parameters<typeof cut>) =>
   cut(...given).detail.rounds.map(({ name, depthMm }) => [name, depthMm]);
 
@@ -24,13 +31,20 @@ describe('the rounds', () => {
     expect(cut().answer).toBe('1 pass, 3.38 deep');
   });
   test('two: the first leaves what the second takes, and together they are the depth, exactly', () => {
-    expect(depthsOf(two('0.4'))).toEqual([['rough', 2.975], ['finish', 3.375]]); // prettier-ignore
+    expect(depthsOf(two('0.4'))).toEqual([
+      ['rough', 2.975],
+      ['finish', 3.375],
+    ]);
     const { facts, answer } = cut(two('0.1'), { depth: exact('0.3') });
     expect(facts!.rounds.map(({ depth }) => depth!.toFraction())).toEqual(['1/5', '3/10']);
     expect(answer).toBe('2 passes: 0.20 + 0.10');
   });
   test('a scratch goes before them, without a depth, and counts as cuts', () => {
-    expect(depthsOf({ scratch: true, ...two('0.4') }).map(([name]) => name)).toEqual(['scratch', 'rough', 'finish']); // prettier-ignore
+    expect(depthsOf({ scratch: true, ...two('0.4') }).map(([name]) => name)).toEqual([
+      'scratch',
+      'rough',
+      'finish',
+    ]);
     const { answer, values } = cut({ scratch: true });
     expect(answer).toBe('scratch, then 1 pass, 3.38 deep');
     expect(values.find(({ key }) => key === 'spaces')).toMatchObject({ text: '124' });
@@ -52,7 +66,10 @@ describe('the rounds', () => {
 
 describe('bad input, at its field', () => {
   test.each([
-    ['3.375', /^wrong parts\.p1\.cut\.finishStock: Leaving 3\.375 for the finish pass is not possible.*3\.38 mm\.$/],
+    [
+      '3.375',
+      /^wrong parts\.p1\.cut\.finishStock: Leaving 3\.375 for the finish pass is not possible.*3\.38 mm\.$/,
+    ],
     ['4', /^wrong .*finishStock: Leaving 4/],
     ['0', /^wrong .*finishStock: The depth left for the finish pass must be more than zero/],
     ['-.2', /^wrong .*finishStock:/],
@@ -61,13 +78,17 @@ describe('bad input, at its field', () => {
   ])('leaving “%s”', (typed, words) => {
     expect(said(two(typed))).toEqual([expect.stringMatching(words)]);
     expect(cut(two(typed))).toMatchObject({ facts: null, answer: 'passes to be set' });
-  }); // prettier-ignore
+  });
   const startAt = (typed: string) => ({ startSpace: measure(typed, 'count') });
   test.each(['1', '2', '62'])('a run may start at space %s', (typed) => {
     expect(cut(startAt(typed)).facts).toMatchObject({ startSpace: Number(typed) });
   });
   test.each(['0', '63', '-1', '400'])('nor at space %s', (typed) => {
-    expect(said(startAt(typed))).toEqual([expect.stringMatching(new RegExp(`startSpace: The run cannot start at space ${typed}\\. Spaces run from 1 to 62\\.$`))]); // prettier-ignore
+    expect(said(startAt(typed))).toEqual([
+      expect.stringMatching(
+        new RegExp(`startSpace: The run cannot start at space ${typed}\\. Spaces run from 1 to 62\\.$`),
+      ),
+    ]);
     expect(cut(startAt(typed)).facts).toBeNull();
   });
   test('half a space is none, and a part of a turn has nothing to come round to', () => {
@@ -75,6 +96,8 @@ describe('bad input, at its field', () => {
     expect(said(startAt('2'), { spaces: { spaces: 9, full: false } })[0]).toMatch(/starts at space 1\.$/);
   });
   test('what is wrong in two places is told in both', () => {
-    expect(said({ ...two('9'), ...startAt('99') }).map((words) => words.split(':')[0]!.split('.').at(-1))).toEqual(['finishStock', 'startSpace']); // prettier-ignore
+    expect(
+      said({ ...two('9'), ...startAt('99') }).map((words) => words.split(':')[0]!.split('.').at(-1)),
+    ).toEqual(['finishStock', 'startSpace']);
   });
 });

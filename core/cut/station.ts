@@ -62,7 +62,16 @@ function readStart(input: CutInput, { spaces, full }: Spaces): Result<number> {
   const allowed = full
     ? `Spaces run from 1 to ${spaces}`
     : 'This is less than a whole turn, so it starts at space 1';
-  return fail(...at('startSpace', start.issues.map((issue) => (issue.code === 'out-of-range' ? { ...issue, code: 'start-space-out-of-range' as const, allowed } : issue)))); // prettier-ignore
+  return fail(
+    ...at(
+      'startSpace',
+      start.issues.map((issue) =>
+        issue.code === 'out-of-range'
+          ? { ...issue, code: 'start-space-out-of-range' as const, allowed }
+          : issue,
+      ),
+    ),
+  );
 }
 
 function workingOf(rounds: readonly Round[], wholeDepth: Exact): Working[] {
@@ -82,8 +91,15 @@ function workingOf(rounds: readonly Round[], wholeDepth: Exact): Working[] {
   }
   const left = mm(wholeDepth.sub(rough.depth));
   return [
-    { key: 'rough', label: 'Rough depth', formula: 'h_1 = h - u', put: `${mm(wholeDepth)} - ${left}`, result: `${mm(rough.depth)}\\ \\mathrm{mm}`, source: 'leave u for the finish round; common practice' },
-  ]; // prettier-ignore
+    {
+      key: 'rough',
+      label: 'Rough depth',
+      formula: 'h_1 = h - u',
+      put: `${mm(wholeDepth)} - ${left}`,
+      result: `${mm(rough.depth)}\\ \\mathrm{mm}`,
+      source: 'leave u for the finish round; common practice',
+    },
+  ];
 }
 
 /**

@@ -98,7 +98,12 @@ const countText = (count: number): string => `${Number.isInteger(count) ? count 
  * Does an owned cutter serve a gear, and if not, why not?
  * @param owned all of the shop’s cutters, for the halves among them
  */
-export function judgeCutter(cutter: FormCutter, need: CutterNeed, by: 'disk' | 'book', owned: readonly FormCutter[]): JudgedCutter {
+export function judgeCutter(
+  cutter: FormCutter,
+  need: CutterNeed,
+  by: 'disk' | 'book',
+  owned: readonly FormCutter[],
+): JudgedCutter {
   const pitch = parsePitch(cutter.pitch);
   const angle = parseAngleDeg(cutter.angle);
   const diameter = parseLength(cutter.diameter);
@@ -107,8 +112,13 @@ export function judgeCutter(cutter: FormCutter, need: CutterNeed, by: 'disk' | '
   const samePitch = pitch.ok && pitch.value.module.equals(need.pitch.module);
   if (!samePitch) {
     const apart = pitch.ok ? Math.abs(approx(pitch.value.module.div(need.pitch.module)) - 1) : 1;
-    const detail = { its: pitch.ok ? pitchText(pitch.value) : cutter.pitch.typed, wanted: pitchText(need.pitch) };
-    reasons.push(note('cutter-pitch', { ...detail, apart: apart < 0.025 ? `${(apart * 100).toFixed(1)} %` : '' }));
+    const detail = {
+      its: pitch.ok ? pitchText(pitch.value) : cutter.pitch.typed,
+      wanted: pitchText(need.pitch),
+    };
+    reasons.push(
+      note('cutter-pitch', { ...detail, apart: apart < 0.025 ? `${(apart * 100).toFixed(1)} %` : '' }),
+    );
   }
   const sameAngle = angle.ok && angle.value.equals(need.angleDeg);
   if (angle.ok && !sameAngle)
@@ -132,7 +142,12 @@ export function judgeCutter(cutter: FormCutter, need: CutterNeed, by: 'disk' | '
     const half = shrunk(cutter, ranges[0]!, owned);
     const from = half && rangeByNumber(half.number!, cutter.school as CutterSchool).from;
     if (half && from !== null && cutAs >= from - 0.5)
-      reasons.push(note('cutter-shrinks', { half: half.number!, range: rangeText({ from: ranges[0]!.from, to: from - 1 }) }));
+      reasons.push(
+        note('cutter-shrinks', {
+          half: half.number!,
+          range: rangeText({ from: ranges[0]!.from, to: from - 1 }),
+        }),
+      );
   }
   const known = covering[0] ?? (sure ? ranges[0]! : null);
   return {
@@ -145,13 +160,18 @@ export function judgeCutter(cutter: FormCutter, need: CutterNeed, by: 'disk' | '
     cutAs,
     sameForm: samePitch && sameAngle,
   };
-} // prettier-ignore
+}
 
 const ORDER = { fits: 0, unsure: 1, out: 2 } as const;
 
 /** All owned cutters, the best for a need first: those that fit, nearest to the count they are made for. */
-export function rankCutters(owned: readonly FormCutter[], need: CutterNeed, by: 'disk' | 'book'): readonly JudgedCutter[] {
-  const away = ({ madeFor, cutAs }: JudgedCutter) => (madeFor === null ? 1e6 : Math.abs(1 / madeFor - 1 / cutAs));
+export function rankCutters(
+  owned: readonly FormCutter[],
+  need: CutterNeed,
+  by: 'disk' | 'book',
+): readonly JudgedCutter[] {
+  const away = ({ madeFor, cutAs }: JudgedCutter) =>
+    madeFor === null ? 1e6 : Math.abs(1 / madeFor - 1 / cutAs);
   return owned
     .map((cutter) => judgeCutter(cutter, need, by, owned))
     .sort(
@@ -161,4 +181,4 @@ export function rankCutters(owned: readonly FormCutter[], need: CutterNeed, by: 
         away(a) - away(b) ||
         (a.name < b.name ? -1 : 1),
     );
-} // prettier-ignore
+}

@@ -30,7 +30,9 @@ const HALVES = HALF_CUTTERS.map(({ inch, from, to }): SchoolRange => ({
   half: true,
 }));
 /** All fifteen, rising by the count they are made for; numbers of the inch school. */
-export const FIFTEEN: readonly SchoolRange[] = [...WHOLE, ...HALVES].sort((a, b) => a.from - b.from || Number(a.half) - Number(b.half)); // prettier-ignore
+export const FIFTEEN: readonly SchoolRange[] = [...WHOLE, ...HALVES].sort(
+  (a, b) => a.from - b.from || Number(a.half) - Number(b.half),
+);
 
 /** What a number covers by a school. */
 export function rangeByNumber(number: CutterNumber, school: CutterSchool): SchoolRange {
@@ -43,13 +45,27 @@ export function rangeByNumber(number: CutterNumber, school: CutterSchool): Schoo
  * @param size 8, or 15 with the half numbers
  * Source: ranges.ts
  */
-export function cutterSet(pitch: Measure, school: CutterSchool, size: 8 | 15, angleDeg: string): readonly FormCutter[] {
+export function cutterSet(
+  pitch: Measure,
+  school: CutterSchool,
+  size: 8 | 15,
+  angleDeg: string,
+): readonly FormCutter[] {
   const read = parsePitch(pitch);
   if (!read.ok) return [];
   const name = pitchText(read.value);
   return FIFTEEN.filter(({ half }) => size === 15 || !half).map(({ number, from, to }) => {
     const own = school === 'inch' ? number : otherSchool(number);
-    const id = `set-${school}-${name}-${angleDeg}-${own}`.replace(/½/g, 'h').replace(/[^A-Za-z0-9-]+/g, '-').slice(0, 40);
-    return { ...plainCutter(id, `${name} No. ${own}, ${angleDeg}°`, pitch), number: own, school, range: { from, to }, angle: measure(angleDeg, 'deg') };
+    const id = `set-${school}-${name}-${angleDeg}-${own}`
+      .replace(/½/g, 'h')
+      .replace(/[^A-Za-z0-9-]+/g, '-')
+      .slice(0, 40);
+    return {
+      ...plainCutter(id, `${name} No. ${own}, ${angleDeg}°`, pitch),
+      number: own,
+      school,
+      range: { from, to },
+      angle: measure(angleDeg, 'deg'),
+    };
   });
-} // prettier-ignore
+}

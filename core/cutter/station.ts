@@ -43,10 +43,14 @@ export interface CutterDetail {
 }
 
 /** The cutter of the shop that a part has picked: the job’s own copy first. */
-export function pickedCutter(choice: CutterChoice, jobs: readonly FormCutter[], shop: readonly FormCutter[]): FormCutter | null {
+export function pickedCutter(
+  choice: CutterChoice,
+  jobs: readonly FormCutter[],
+  shop: readonly FormCutter[],
+): FormCutter | null {
   const named = (cutter: FormCutter) => cutter.id === choice.cutterId;
   return jobs.find(named) ?? shop.find(named) ?? null;
-} // prettier-ignore
+}
 
 function valuesOf({ range, half }: CutterAnswer): Value[] {
   const values = [
@@ -74,13 +78,33 @@ function workingOf(count: number, { range }: CutterAnswer): Working {
   };
 }
 
-function virtualWorking({ teeth, helixDeg, pitch }: CutterNeed, { book, disk }: NonNullable<CutterDetail['virtual']>, diameter: number | null): Working[] {
+function virtualWorking(
+  { teeth, helixDeg, pitch }: CutterNeed,
+  { book, disk }: NonNullable<CutterDetail['virtual']>,
+  diameter: number | null,
+): Working[] {
   const b = decimalText(helixDeg, 3);
-  const lines: Working[] = [{ key: 'virtual', label: 'Cut as, by the book', formula: 'z_v = \\frac{z}{\\cos^3\\beta}', put: `\\frac{${teeth}}{\\cos^3 ${b}^\\circ}`, result: decimalText(book, 2), source: 'Machinery’s Handbook, helical gears cut with formed cutters' }];
+  const lines: Working[] = [
+    {
+      key: 'virtual',
+      label: 'Cut as, by the book',
+      formula: 'z_v = \\frac{z}{\\cos^3\\beta}',
+      put: `\\frac{${teeth}}{\\cos^3 ${b}^\\circ}`,
+      result: decimalText(book, 2),
+      source: 'Machinery’s Handbook, helical gears cut with formed cutters',
+    },
+  ];
   if (disk !== null && diameter !== null)
-    lines.push({ key: 'virtualDisk', label: 'Cut as, by a round cutter', formula: 'z_c = \\frac{z}{\\cos^3\\beta} + \\frac{D_p}{m_n}\\tan^2\\beta', put: `${decimalText(book, 2)} + \\frac{${decimalText(diameter, 2)}}{${decimalText(pitch.module)}}\\tan^2 ${b}^\\circ`, result: decimalText(disk, 2), source: 'common practice; checked against the envelope of the disk' });
+    lines.push({
+      key: 'virtualDisk',
+      label: 'Cut as, by a round cutter',
+      formula: 'z_c = \\frac{z}{\\cos^3\\beta} + \\frac{D_p}{m_n}\\tan^2\\beta',
+      put: `${decimalText(book, 2)} + \\frac{${decimalText(diameter, 2)}}{${decimalText(pitch.module)}}\\tan^2 ${b}^\\circ`,
+      result: decimalText(disk, 2),
+      source: 'common practice; checked against the envelope of the disk',
+    });
   return lines;
-} // prettier-ignore
+}
 
 /** What asks about the cutter that was picked. */
 function asks(judged: JudgedCutter, path: string): Issue[] {
@@ -126,10 +150,20 @@ export function planCutter(
   const ranked = need ? rankCutters(owned, need, choice.countBy) : [];
   const issues: Issue[] = [];
   if (cutAs !== null && !chosen && !inForce)
-    issues.push({ code: 'below-cutter-range', path: `${path}.${teethAt}`, severity: 'note', given: decimalText(cutAs, 1) });
+    issues.push({
+      code: 'below-cutter-range',
+      path: `${path}.${teethAt}`,
+      severity: 'note',
+      given: decimalText(cutAs, 1),
+    });
   if (inForce) issues.push(...asks(inForce, `${path}.cutter.choice`));
   if (need && need.helixDeg !== 0 && mm === null)
-    issues.push({ code: 'cutter-diameter-unknown', path: `${path}.cutter.choice`, severity: 'note', given: decimalText(cutAs!, 1) });
+    issues.push({
+      code: 'cutter-diameter-unknown',
+      path: `${path}.cutter.choice`,
+      severity: 'note',
+      given: decimalText(cutAs!, 1),
+    });
   const values = inForce
     ? [
         textValue({ key: 'cutter', label: 'From the shop', settles: true }, inForce.name),
@@ -142,7 +176,9 @@ export function planCutter(
         ? []
         : [textValue({ key: 'tool', label: 'Tool', settles: true }, 'single point')];
   if (virtual)
-    values.push(textValue({ key: 'cutAs', label: 'Cut as', settles: true }, `${decimalText(cutAs!, 1)} teeth`));
+    values.push(
+      textValue({ key: 'cutAs', label: 'Cut as', settles: true }, `${decimalText(cutAs!, 1)} teeth`),
+    );
   return {
     id: 'cutter',
     facts: cutAs === null ? null : { chosen },
@@ -183,10 +219,17 @@ export function planCutter(
       ground: form && need ? groundOf(form, need, chosen, inForce, ranked, mm) : null,
     },
   };
-} // prettier-ignore
+}
 
 /** The cutter in force, the whole number and the half number, to be set side by side. */
-function groundOf(form: ToothForm, need: CutterNeed, chosen: CutterAnswer | null, inForce: JudgedCutter | null, ranked: readonly JudgedCutter[], diameter: number | null): FormGround {
+function groundOf(
+  form: ToothForm,
+  need: CutterNeed,
+  chosen: CutterAnswer | null,
+  inForce: JudgedCutter | null,
+  ranked: readonly JudgedCutter[],
+  diameter: number | null,
+): FormGround {
   const compare: { name: string; madeFor: number }[] = [];
   const add = (name: string, madeFor: number) => {
     if (!compare.some((other) => other.madeFor === madeFor)) compare.push({ name, madeFor });
@@ -198,6 +241,12 @@ function groundOf(form: ToothForm, need: CutterNeed, chosen: CutterAnswer | null
   if (!chosen) add('No. 8 inch, No. 1 metric', CUTTER_RANGES[0]!.from);
   // none that serves at hand: what the nearest of the right form would leave
   const nearest = ranked.find(({ sameForm, madeFor }) => sameForm && madeFor !== null);
-  if (nearest && !inForce && !ranked.some(({ verdict }) => verdict === 'fits')) add(nearest.name, nearest.madeFor!);
-  return { form, helixDeg: need.helixDeg, cutterDiameter: diameter === null ? null : diameter - 2 * need.dedendum, compare };
-} // prettier-ignore
+  if (nearest && !inForce && !ranked.some(({ verdict }) => verdict === 'fits'))
+    add(nearest.name, nearest.madeFor!);
+  return {
+    form,
+    helixDeg: need.helixDeg,
+    cutterDiameter: diameter === null ? null : diameter - 2 * need.dedendum,
+    compare,
+  };
+}

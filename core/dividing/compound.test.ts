@@ -46,7 +46,10 @@ function enumerate(
 }
 
 test('both pins, followed as metal: the back pin never moves, the crank pin goes with the plate', () => {
-  const { ways } = searchMethods({ head: STOCK_HEADS[0]!, gearSets: [], steppers: [] }, countAim(69)).methods.find(({ method }) => method === 'compound')!; // prettier-ignore
+  const { ways } = searchMethods(
+    { head: STOCK_HEADS[0]!, gearSets: [], steppers: [] },
+    countAim(69),
+  ).methods.find(({ method }) => method === 'compound')!;
   for (const { choice } of ways.slice(0, 12)) {
     if (choice.method !== 'compound') throw new Error('not compound');
     const { turns, spaces, circle, back } = choice;

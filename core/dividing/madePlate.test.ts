@@ -1,6 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import { exact, measure } from '../units/index.ts';
-import { countAim, errorsOfHole, errorsOfRunout, judgeErrors, noPlateToMake, planMadePlate, quickMethods } from './index.ts'; // prettier-ignore
+import {
+  countAim,
+  errorsOfHole,
+  errorsOfRunout,
+  judgeErrors,
+  noPlateToMake,
+  planMadePlate,
+  quickMethods,
+} from './index.ts';
 import { STOCK_HEADS } from '../shop/index.ts';
 
 const typed = noPlateToMake('mm');
@@ -40,8 +48,15 @@ describe('a plate to be drilled', () => {
   });
   test('holes that run into one another, and figures that cannot be', () => {
     const touching = made(200, { holeSize: measure('2', 'mm') });
-    expect([touching.plate, touching.issues[0]?.code, touching.issues[0]?.severity]).toEqual([null, 'holes-touch', 'note']); // prettier-ignore
-    expect(made(73, { pitchCircle: measure('0', 'mm') }).issues[0]).toMatchObject({ path: 'pitchCircle', code: 'not-positive' }); // prettier-ignore
+    expect([touching.plate, touching.issues[0]?.code, touching.issues[0]?.severity]).toEqual([
+      null,
+      'holes-touch',
+      'note',
+    ]);
+    expect(made(73, { pitchCircle: measure('0', 'mm') }).issues[0]).toMatchObject({
+      path: 'pitchCircle',
+      code: 'not-positive',
+    });
   });
 });
 

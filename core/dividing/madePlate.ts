@@ -89,7 +89,11 @@ export function planMadePlate(
       // a plate that nobody means to make must not hold up the gear
       severity: 'note',
       given: input.pitchCircle.typed,
-      detail: { holes: String(holes), size: exactText(size.value), least: (holeSize / Math.sin(Math.PI / holes)).toFixed(1) }, // prettier-ignore
+      detail: {
+        holes: String(holes),
+        size: exactText(size.value),
+        least: (holeSize / Math.sin(Math.PI / holes)).toFixed(1),
+      },
     };
     return { plate: null, issues: [touching] };
   }

@@ -74,7 +74,10 @@ describe('angles', () => {
     [27, 20],
     [18, 30],
   ])('a space of %d holes is %d minutes', (circle, minutes) => {
-    const head = { ...plainHead('h', 'H'), plates: [{ id: 'p', name: 'P', sides: [{ circles: [circle] }], made: false }] }; // prettier-ignore
+    const head = {
+      ...plainHead('h', 'H'),
+      plates: [{ id: 'p', name: 'P', sides: [{ circles: [circle] }], made: false }],
+    };
     const [way] = quick(head, angleAim(dms(0, minutes), 5), 'simple').ways;
     expect(way!.words).toBe(`1 space on ${circle}`);
   });
@@ -88,7 +91,9 @@ describe('angles', () => {
   test('an angle no circle has: the nearest, with its error in seconds', () => {
     const aim = angleAim(dms(6, 12, 25), 3);
     expect(quick(threePlates, aim, 'simple').total).toBe(0);
-    const approximate = searchMethods(ground(threePlates), aim).methods.find(({ method }) => method === 'approximate')!; // prettier-ignore
+    const approximate = searchMethods(ground(threePlates), aim).methods.find(
+      ({ method }) => method === 'approximate',
+    )!;
     const best = approximate.ways.find(({ choice }) => choice.method === 'simple')!;
     // by hand: 6° 12′ 25″ is 0.68967 turns of the crank; 20 on 29 is 0.689655
     expect(best.words).toBe('20 spaces on 29');
@@ -151,7 +156,9 @@ describe('readings: every space reckoned from the start', () => {
 
   test('the nearest hole is never more than half a space of the circle off', () => {
     const aim = countAim(383, 100);
-    const { ways } = searchMethods(ground(threePlates), aim).methods.find(({ method }) => method === 'approximate')!; // prettier-ignore
+    const { ways } = searchMethods(ground(threePlates), aim).methods.find(
+      ({ method }) => method === 'approximate',
+    )!;
     const holes = ways.filter(({ choice }) => choice.method === 'nearest-hole');
     expect(holes.length).toBeGreaterThan(0);
     for (const { choice, proof } of holes) {
@@ -181,7 +188,9 @@ describe('approximate ways', () => {
     expect(found.nearest).toEqual([382, 384]);
   });
   test('none is called exact, and they come worst error first to last', () => {
-    const { ways } = searchMethods(ground(threePlates), countAim(53)).methods.find(({ method }) => method === 'approximate')!; // prettier-ignore
+    const { ways } = searchMethods(ground(threePlates), countAim(53)).methods.find(
+      ({ method }) => method === 'approximate',
+    )!;
     const errors = ways.map(({ proof }) => Math.abs(proof.worst.turns));
     expect(errors.every((error) => error > 0)).toBe(true);
     expect([...errors].sort((a, b) => a - b)).toEqual(errors);
@@ -214,7 +223,10 @@ describe('block order', () => {
 
 describe('ranking across methods', () => {
   const order = (head: Head, n: number, more: Partial<Ground> = {}) => {
-    const all = [...quickMethods(ground(head, more), countAim(n)), ...searchMethods(ground(head, more), countAim(n)).methods]; // prettier-ignore
+    const all = [
+      ...quickMethods(ground(head, more), countAim(n)),
+      ...searchMethods(ground(head, more), countAim(n)).methods,
+    ];
     return rankMethods(all)
       .filter(({ out }) => out === null)
       .map(({ method }) => method);
@@ -238,9 +250,13 @@ describe('whatever shop and aim (seed 382)', () => {
   const heads = fc
     .record({
       ratio: fc.constantFrom('40', '5', '60', '72', '90', '81/2'),
-      plates: fc.array(fc.uniqueArray(fc.integer({ min: 2, max: 66 }), { minLength: 1, maxLength: 5 }), { maxLength: 3 }),
+      plates: fc.array(fc.uniqueArray(fc.integer({ min: 2, max: 66 }), { minLength: 1, maxLength: 5 }), {
+        maxLength: 3,
+      }),
       rings: fc.uniqueArray(fc.integer({ min: 2, max: 60 }), { maxLength: 3 }),
-      wheel: fc.option(fc.record({ marks: fc.integer({ min: 1, max: 400 }), vernier: fc.constantFrom(1, 6, 10) })),
+      wheel: fc.option(
+        fc.record({ marks: fc.integer({ min: 1, max: 400 }), vernier: fc.constantFrom(1, 6, 10) }),
+      ),
       geared: fc.boolean(),
     })
     .map(({ ratio, plates, rings, wheel, geared }): Head => ({
@@ -251,10 +267,12 @@ describe('whatever shop and aim (seed 382)', () => {
       handwheel: wheel && { ...wheel, reads: 'angle' },
       plateLock: geared,
       differential: geared ? { gearSetId: STOCK_GEARS.id, stud: true, idlers: 2 } : null,
-    })); // prettier-ignore
+    }));
   const aims = fc.oneof(
     fc.integer({ min: 2, max: 250 }).map((n) => countAim(n, 80)),
-    fc.tuple(fc.integer({ min: 1, max: 40 * 3600 }), fc.integer({ min: 2, max: 9 })).map(([s, n]) => angleAim(exact(s, 3600), n, 80)), // prettier-ignore
+    fc
+      .tuple(fc.integer({ min: 1, max: 40 * 3600 }), fc.integer({ min: 2, max: 9 }))
+      .map(([s, n]) => angleAim(exact(s, 3600), n, 80)),
   );
 
   /** Where the work is after each move, worked out anew from what the choice says is done. */
@@ -273,7 +291,10 @@ describe('whatever shop and aim (seed 382)', () => {
         const { train } = choice;
         const size =
           (train.driver * (train.second?.driver ?? 1)) / (train.driven * (train.second?.driven ?? 1));
-        return (k * (choice.turns + choice.spaces / choice.circle)) / (R - (choice.near > 1 / aim.step.valueOf() ? size : -size)); // prettier-ignore
+        return (
+          (k * (choice.turns + choice.spaces / choice.circle)) /
+          (R - (choice.near > 1 / aim.step.valueOf() ? size : -size))
+        );
       }
       if (choice.method === 'simple') return (k * (choice.turns + choice.spaces / choice.circle)) / R;
       return NaN;
@@ -284,11 +305,15 @@ describe('whatever shop and aim (seed 382)', () => {
     fc.assert(
       fc.property(heads, aims, (head, aim) => {
         const at = ground(head);
-        for (const { ways, total, out, method } of [...quickMethods(at, aim), ...searchMethods(at, aim, 12).methods]) {
+        for (const { ways, total, out, method } of [
+          ...quickMethods(at, aim),
+          ...searchMethods(at, aim, 12).methods,
+        ]) {
           expect(out === null).toBe(total > 0);
           for (const way of ways.slice(0, 6)) {
             const { everySpaceTrue, closes, worst } = way.proof;
-            if (method !== 'approximate' && method !== 'handwheel') expect([everySpaceTrue, closes]).toEqual([true, true]);
+            if (method !== 'approximate' && method !== 'handwheel')
+              expect([everySpaceTrue, closes]).toEqual([true, true]);
             expect(way.method).toBe(method);
             expect(wayOfChoice(at, aim, way.choice)?.key).toBe(way.key);
             const off = positions(head, way, aim)
@@ -300,5 +325,5 @@ describe('whatever shop and aim (seed 382)', () => {
       }),
       { seed: 382, numRuns: 120 },
     );
-  }); // prettier-ignore
+  });
 });

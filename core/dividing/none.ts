@@ -11,13 +11,26 @@ function noneWithLead(head: Head, aim: Aim, { drive }: LeadGearing, path: string
   const ratio = exact(head.ratio);
   const count = countOf(aim);
   const circles = circlesOf(head.plates);
-  const { below, above } = count === null || drive === 'spindle' ? { below: null, above: null } : nearestSimpleCounts(ratio, count, circles);
+  const { below, above } =
+    count === null || drive === 'spindle'
+      ? { below: null, above: null }
+      : nearestSimpleCounts(ratio, count, circles);
   const near = [below, above].filter((n) => n !== null).join(' and ');
   const needed = circleNeeded(ratio.mul(aim.step).mul(aim.stride));
-  const need = drive === 'spindle' ? outWithLead('simple', drive)! : `it needs a circle whose holes are a multiple of ${needed}`;
+  const need =
+    drive === 'spindle'
+      ? outWithLead('simple', drive)!
+      : `it needs a circle whose holes are a multiple of ${needed}`;
   const allowed = near ? `The nearest counts that do: ${near}.` : '';
-  return { code: 'lead-no-indexing', path: `${path}.choice`, severity: 'blocked', given: plural(count ?? aim.spaces, 'space'), allowed, detail: { need, holes: plural(count ?? aim.spaces, 'hole') } };
-} // prettier-ignore
+  return {
+    code: 'lead-no-indexing',
+    path: `${path}.choice`,
+    severity: 'blocked',
+    given: plural(count ?? aim.spaces, 'space'),
+    allowed,
+    detail: { need, holes: plural(count ?? aim.spaces, 'hole') },
+  };
+}
 
 /** What can be said when nothing that is found at once comes out exactly. */
 export function noneFits(head: Head, aim: Aim, lead: LeadGearing | null, path: string): Issue {

@@ -17,7 +17,9 @@ describe('preparing the head: only what changes from how it stands', () => {
   test('set up for a count, the same count again needs only the warm-up; another only its arms', () => {
     const stands = after(quick(head, 58, 'simple'), head);
     expect(keys(quick(stands, 58, 'simple'), stands)).toEqual(['warm-up']);
-    const other = quickMethods(ground(stands), countAim(29))[0]!.ways.find(({ choice }) => 'circle' in choice && choice.circle === 29)!; // prettier-ignore
+    const other = quickMethods(ground(stands), countAim(29))[0]!.ways.find(
+      ({ choice }) => 'circle' in choice && choice.circle === 29,
+    )!;
     expect(preparationOf(other, stands).map(({ what }) => what)).toEqual([
       'Arms to 11 spaces, 12 holes with the pin’s own; clamp them.',
       'Two turns of the crank clockwise, the pin into hole 0.',
@@ -54,43 +56,74 @@ describe('preparing the head: only what changes from how it stands', () => {
   });
   test('gears come off before the plate is touched, by every method, and before other gears go on', () => {
     const geared = after(long(head, 127), head);
-    const plate = quickMethods(ground(geared), countAim(60))[0]!.ways.find(({ choice }) => 'plateId' in choice && choice.plateId !== geared.mounted?.plateId)!;
+    const plate = quickMethods(ground(geared), countAim(60))[0]!.ways.find(
+      ({ choice }) => 'plateId' in choice && choice.plateId !== geared.mounted?.plateId,
+    )!;
     expect(keys(plate, geared).slice(0, 2)).toEqual(['gears-off', 'plate']);
     expect(keys(quick(geared, 12, 'direct'), geared)[0]).toBe('gears-off');
     expect(after(quick(geared, 12, 'direct'), geared).standing.gears).toBe('');
-    const other = searchMethods(ground(geared), countAim(131)).methods.find(({ method }) => method === 'differential')!.ways[0]!;
+    const other = searchMethods(ground(geared), countAim(131)).methods.find(
+      ({ method }) => method === 'differential',
+    )!.ways[0]!;
     const steps = keys(other, geared);
     expect(steps.indexOf('gears-off')).toBe(0);
     expect(steps.indexOf('gears')).toBeLessThan(steps.indexOf('trial'));
-  }); // prettier-ignore
+  });
   test('compound: the back pin holds the plate before its lock is drawn, and the next plain job locks it again', () => {
-    const way = searchMethods(ground(head), countAim(69)).methods.find(({ method }) => method === 'compound')!.ways[0]!;
+    const way = searchMethods(ground(head), countAim(69)).methods.find(({ method }) => method === 'compound')!
+      .ways[0]!;
     const steps = preparationOf(way, head).filter(({ key }) => key === 'back-pin' || key === 'lock');
-    expect(steps.map(({ what }) => what)).toEqual([expect.stringMatching(/^Back pin set to the \d+ circle/), 'Plate lock pin out.']);
+    expect(steps.map(({ what }) => what)).toEqual([
+      expect.stringMatching(/^Back pin set to the \d+ circle/),
+      'Plate lock pin out.',
+    ]);
     const stands = after(way, head);
-    expect(preparationOf(quick(stands, 58, 'simple'), stands).map(({ what }) => what)).toContain('Plate lock pin in.');
-  }); // prettier-ignore
+    expect(preparationOf(quick(stands, 58, 'simple'), stands).map(({ what }) => what)).toContain(
+      'Plate lock pin in.',
+    );
+  });
   test('a ring between spindle and work: the worm is said one way, and gears of another job come off', () => {
     const ring = { id: 'w', name: 'Ring 30', holes: 30, made: true, onWork: true as const };
-    const bare = { ...head, rings: [ring], standing: { ...head.standing, worm: 'out' as const, gears: '24/56' } };
+    const bare = {
+      ...head,
+      rings: [ring],
+      standing: { ...head.standing, worm: 'out' as const, gears: '24/56' },
+    };
     const way = quick(bare, 30, 'direct');
     const steps = preparationOf(way, bare);
     expect(steps.map(({ key }) => key)).toEqual(['gears-off', 'worm', 'ring']);
-    expect(steps.map(({ what, why }) => `${what} ${why}`).join(' ')).toMatch(/worm home.*the worm stays in and holds the spindle/);
+    expect(steps.map(({ what, why }) => `${what} ${why}`).join(' ')).toMatch(
+      /worm home.*the worm stays in and holds the spindle/,
+    );
     expect(after(way, bare).standing).toMatchObject({ worm: 'in', gears: '' });
-    const through = preparationOf(way, bare, { drive: 'spindle', gears: '24 on the table screw', train: 'lead 24', idlers: 0 });
+    const through = preparationOf(way, bare, {
+      drive: 'spindle',
+      gears: '24 on the table screw',
+      train: 'lead 24',
+      idlers: 0,
+    });
     expect(through.map(({ what, why }) => `${what} ${why}`).join(' ')).not.toMatch(/worm (home|stays in)/);
-  }); // prettier-ignore
+  });
   test('a motor: nothing is cranked by hand, nothing is locked', () => {
-    const drive = { id: 'd', name: 'Motor', headId: STOCK_ROTARY.id, on: 'crank' as const, stepsPerTurn: 200, microsteps: 8, belt: '1' };
-    const way = quickMethods({ ...ground(STOCK_ROTARY), steppers: [drive] }, countAim(53)).find(({ method }) => method === 'stepper')!.ways[0]!;
+    const drive = {
+      id: 'd',
+      name: 'Motor',
+      headId: STOCK_ROTARY.id,
+      on: 'crank' as const,
+      stepsPerTurn: 200,
+      microsteps: 8,
+      belt: '1',
+    };
+    const way = quickMethods({ ...ground(STOCK_ROTARY), steppers: [drive] }, countAim(53)).find(
+      ({ method }) => method === 'stepper',
+    )!.ways[0]!;
     expect(preparationOf(way, STOCK_ROTARY).map(({ what }) => what)).toEqual([
       'Direct pin out, spindle unlocked.',
       'Motor coupled; crank and plate pin clear of it.',
       'Let Motor go two turns on.',
       'Set the step count to 0 at the first space.',
     ]);
-  }); // prettier-ignore
+  });
   test('a wheel is set to 0', () => {
     expect(keys(quick(STOCK_ROTARY, 53, 'handwheel'), STOCK_ROTARY)).toEqual(['worm', 'warm-up', 'zero']);
   });

@@ -79,11 +79,15 @@ function pinSteps({ choice }: Way, { standing, rings }: Head, lead: LeadGearing 
   }
   if (choice.method === 'stepper')
     return [
-      { key: 'worm', what: 'Direct pin out, spindle unlocked.', why: 'a motor against a pin or a lock loses steps, or breaks it' },
+      {
+        key: 'worm',
+        what: 'Direct pin out, spindle unlocked.',
+        why: 'a motor against a pin or a lock loses steps, or breaks it',
+      },
       { key: 'drive', what: `${choice.driveName} coupled; crank and plate pin clear of it.` },
     ];
   return standing.worm === 'in' ? [] : [HOME];
-} // prettier-ignore
+}
 
 /** Why the worm of a head stands as it does while a ring on the work divides. */
 function wormWhy(lead: LeadGearing | null): string {
@@ -92,18 +96,35 @@ function wormWhy(lead: LeadGearing | null): string {
 }
 
 /** The gears between table and head, for a helical gear; they are the lead station’s own, and only said here. */
-function leadSteps({ drive, gears, train, idlers }: LeadGearing, { standing, plateLock }: Head): Preparation[] {
+function leadSteps(
+  { drive, gears, train, idlers }: LeadGearing,
+  { standing, plateLock }: Head,
+): Preparation[] {
   // nobody knows how the lock was left, and the prompts of such a run never touch it
-  const steps: Preparation[] = [{ key: 'unlock', what: 'Spindle unlocked, and so it stays: lock nothing that turns.', why: 'the table has to turn the work; locked, a gear or the pin breaks' }];
+  const steps: Preparation[] = [
+    {
+      key: 'unlock',
+      what: 'Spindle unlocked, and so it stays: lock nothing that turns.',
+      why: 'the table has to turn the work; locked, a gear or the pin breaks',
+    },
+  ];
   if (gears !== '' && standing.gears !== train)
-    steps.push({ key: 'gears', what: `Gears for the lead: ${gears}, ${idlers === 0 ? 'no idler' : plural(idlers, 'idler')}; a little play in each mesh.`, why: 'see the lead station' });
+    steps.push({
+      key: 'gears',
+      what: `Gears for the lead: ${gears}, ${idlers === 0 ? 'no idler' : plural(idlers, 'idler')}; a little play in each mesh.`,
+      why: 'see the lead station',
+    });
   if (drive === 'spindle') {
     if (standing.worm !== 'out')
       steps.push({ key: 'worm', what: 'Drop the worm out.', why: 'the gears turn the spindle itself' });
   } else if (standing.lock !== 'out' && plateLock)
-    steps.push({ key: 'lock', what: 'Plate lock pin out.', why: 'the plate turns with the table; locked, gears or pin break' });
+    steps.push({
+      key: 'lock',
+      what: 'Plate lock pin out.',
+      why: 'the plate turns with the table; locked, gears or pin break',
+    });
   return steps;
-} // prettier-ignore
+}
 
 function plateSteps(way: Way, head: Head, lead: LeadGearing | null): Preparation[] {
   const { choice, armsHoles, geared } = way;
@@ -117,18 +138,24 @@ function plateSteps(way: Way, head: Head, lead: LeadGearing | null): Preparation
   if (change)
     steps.push({
       key: 'plate',
-      what: change.startsWith('turn') ? `Turn the plate over: side ${circle.side + 1} out.` : `Put on plate ${circle.plateName}${side}; its screws tight.`,
+      what: change.startsWith('turn')
+        ? `Turn the plate over: side ${circle.side + 1} out.`
+        : `Put on plate ${circle.plateName}${side}; its screws tight.`,
     });
-  if (anew) steps.push({ key: 'radius', what: `Crank set to the ${circle.holes} circle: the pin drops in freely.` });
+  if (anew)
+    steps.push({ key: 'radius', what: `Crank set to the ${circle.holes} circle: the pin drops in freely.` });
   if (armsHoles !== null && (anew || standing.arms !== armsHoles))
     steps.push({ key: 'arms', what: `Arms to ${armsText(armsHoles - 1)}; clamp them.` });
   if (choice.method === 'compound')
-    steps.push({ key: 'back-pin', what: `Back pin set to the ${choice.back.circle} circle, into any hole: its hole 0.` });
+    steps.push({
+      key: 'back-pin',
+      what: `Back pin set to the ${choice.back.circle} circle, into any hole: its hole 0.`,
+    });
   if (geared && standing.gears !== trainText(geared.train)) steps.push(gearsOn(geared));
   if (!lead) steps.push(...lockStep(way, head));
   if (geared) steps.push(trial(geared));
   return steps;
-} // prettier-ignore
+}
 
 /** The plate's own lock: drawn once something else holds or turns the plate. */
 function lockStep({ choice, geared }: Way, { standing, plateLock }: Head): Preparation[] {
@@ -161,10 +188,13 @@ const trial = ({ plateTurns }: Geared): Preparation => ({
 
 /** The turns that take up the slack; a motor's own, for its crank is clear. */
 function warmUp(choice: DividingChoice): Preparation {
-  const turns = choice.method === 'stepper' ? `Let ${choice.driveName} go two turns on` : 'Two turns of the crank clockwise';
+  const turns =
+    choice.method === 'stepper'
+      ? `Let ${choice.driveName} go two turns on`
+      : 'Two turns of the crank clockwise';
   const end = 'plateId' in choice ? ', the pin into hole 0' : '';
   return { key: 'warm-up', what: `${turns}${end}.`, why: 'takes up the slack' };
-} // prettier-ignore
+}
 
 /**
  * What to do on the head for a way, in the order of the hands: only what changes from how it stands now, and the turns that take up the

@@ -1,6 +1,14 @@
 import { exact, type Exact } from '../units/index.ts';
 import { advanceOf, movesOf, type Aim } from './aim.ts';
-import { departures, plateRatioOf, runChoice, runMoves, type CrankMove, type HeadMechanism, type HeadMotion } from './motion.ts'; // prettier-ignore
+import {
+  departures,
+  plateRatioOf,
+  runChoice,
+  runMoves,
+  type CrankMove,
+  type HeadMechanism,
+  type HeadMotion,
+} from './motion.ts';
 import type { DividingChoice } from './schema.ts';
 
 /** What running a plan through the head's motion has shown. */

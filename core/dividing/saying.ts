@@ -51,12 +51,18 @@ function moveOf({ choice, words }: Way): string {
 
 function setting(way: Way, head: Head, lead: LeadGearing | null): Value[] {
   const { choice } = way;
-  const ratio = textValue({ key: 'ratio', label: 'Worm ratio', symbol: 'R', settles: true }, `${head.ratio} : 1`);
+  const ratio = textValue(
+    { key: 'ratio', label: 'Worm ratio', symbol: 'R', settles: true },
+    `${head.ratio} : 1`,
+  );
   switch (choice.method) {
     case 'direct':
       return [
         textValue({ key: 'ring', label: 'Ring', settles: true }, choice.ringName),
-        textValue({ key: 'worm', label: 'Worm' }, choice.onWork && lead?.drive !== 'spindle' ? 'stays in' : 'out'),
+        textValue(
+          { key: 'worm', label: 'Worm' },
+          choice.onWork && lead?.drive !== 'spindle' ? 'stays in' : 'out',
+        ),
       ];
     case 'handwheel':
       return [ratio, ...wheelValues(choice, head)];
@@ -64,7 +70,10 @@ function setting(way: Way, head: Head, lead: LeadGearing | null): Value[] {
       return [
         ratio,
         textValue({ key: 'drive', label: 'Drive', settles: true }, choice.driveName),
-        textValue({ key: 'steps', label: 'Steps for one turn of the work', settles: true }, decimalText(exact(choice.stepsPerTurn), 4)),
+        textValue(
+          { key: 'steps', label: 'Steps for one turn of the work', settles: true },
+          decimalText(exact(choice.stepsPerTurn), 4),
+        ),
         angleValue({ key: 'oneStep', label: 'One step is' }, exact(360).div(choice.stepsPerTurn)),
       ];
     case 'table':
@@ -72,17 +81,20 @@ function setting(way: Way, head: Head, lead: LeadGearing | null): Value[] {
     default:
       return [...plateValues(way, head), ratio, ...(way.geared ? gearValues(way.geared) : [])];
   }
-} // prettier-ignore
+}
 
 function wheelValues({ marks, vernier, reads }: ChoiceOf<'handwheel'>, head: Head): Value[] {
   const turn = exact(360).div(head.ratio);
   const least = turn.div(marks * vernier);
   return [
     angleValue({ key: 'wheelTurn', label: 'One turn of the wheel' }, turn),
-    textValue({ key: 'wheelMarks', label: 'Marks on it' }, reads === 'angle' ? `${marks}, of ${smallAngleText(approx(turn.div(marks)) / 360)}` : String(marks)),
+    textValue(
+      { key: 'wheelMarks', label: 'Marks on it' },
+      reads === 'angle' ? `${marks}, of ${smallAngleText(approx(turn.div(marks)) / 360)}` : String(marks),
+    ),
     textValue({ key: 'least', label: 'Reads to', settles: true }, smallAngleText(approx(least) / 360)),
   ];
-} // prettier-ignore
+}
 
 function plateValues(way: Way, head: Head): Value[] {
   const { choice, armsHoles, geared } = way;
@@ -91,7 +103,12 @@ function plateValues(way: Way, head: Head): Value[] {
   const side = circle?.twoSided ? `, side ${choice.side + 1}` : '';
   const values = [textValue({ key: 'plate', label: 'Plate', settles: true }, `${choice.plateName}${side}`)];
   if (choice.method === 'nearest-hole') return values;
-  values.push(textValue({ key: 'arms', label: 'Arms span' }, armsHoles === null ? 'not needed' : armsText(armsHoles - 1))); // prettier-ignore
+  values.push(
+    textValue(
+      { key: 'arms', label: 'Arms span' },
+      armsHoles === null ? 'not needed' : armsText(armsHoles - 1),
+    ),
+  );
   if (choice.method === 'compound') {
     values.push(
       textValue({ key: 'pinMove', label: 'First, the pin' }, moveText(choice)),
@@ -131,9 +148,11 @@ function errors({ proof }: Way, { diameter, full }: Aim): Value[] {
   return [
     textValue({ key: 'worst', label: 'Worst space', settles: true }, errorText(worst.turns, diameter)),
     textValue({ key: 'single', label: 'Worst single move' }, errorText(worstSingle, diameter)),
-    ...(full && Math.abs(end) > 1e-12 ? [textValue({ key: 'end', label: 'Last move misses the first by' }, errorText(end, diameter))] : []),
+    ...(full && Math.abs(end) > 1e-12
+      ? [textValue({ key: 'end', label: 'Last move misses the first by' }, errorText(end, diameter))]
+      : []),
   ];
-} // prettier-ignore
+}
 
 /** What the table is moved by, in the order it is set. */
 export function tableValues(way: Way, spaces: number): Value[] {

@@ -100,7 +100,15 @@ function brokenChoice(choice: DividingChoice, ground: Ground, aim: Aim, path: st
     ground.head.plates.some(
       ({ id, sides }) => id === plate.plateId && sides[plate.side]?.circles.includes(plate.circle),
     );
-  const code = !onHead ? 'choice-not-on-head' : !sameMove ? 'choice-no-longer-divides' : settable ? 'choice-no-longer-divides' : choice.method === 'differential' ? 'choice-not-geared' : 'choice-lacks'; // prettier-ignore
+  const code = !onHead
+    ? 'choice-not-on-head'
+    : !sameMove
+      ? 'choice-no-longer-divides'
+      : settable
+        ? 'choice-no-longer-divides'
+        : choice.method === 'differential'
+          ? 'choice-not-geared'
+          : 'choice-lacks';
   return {
     code,
     path: `${path}.choice`,
@@ -263,8 +271,17 @@ function planLine(
   const length = approx(pitch) * (spaces - 1);
   const short = travel.ok && approx(travel.value) < length;
   const issues: Issue[] = short
-    ? [{ code: 'travel-short', path: `${path}.millId`, severity: 'query', given: decimalText(length, 1), allowed: decimalText(approx(travel.value), 1), detail: { mill: mill.name } }]
-    : []; // prettier-ignore
+    ? [
+        {
+          code: 'travel-short',
+          path: `${path}.millId`,
+          severity: 'query',
+          given: decimalText(length, 1),
+          allowed: decimalText(approx(travel.value), 1),
+          detail: { mill: mill.name },
+        },
+      ]
+    : [];
   const { lead, marks } = way.choice as ChoiceOf<'table'>;
   return {
     ...empty,
@@ -272,11 +289,26 @@ function planLine(
     answer: way.words,
     values: tableValues(way, spaces),
     working: [
-      { key: 'turns', label: 'Turns of the screw for one space', formula: '\\frac{p}{L}', put: `\\frac{${decimalText(pitch, 6)}}{${decimalText(exact(lead), 6)}}`, result: decimalText(pitch.div(lead), 6), source: 'the table moves its screw’s lead for every turn' },
-      { key: 'reading', label: 'Reading of space k, never added up from rounded moves', formula: 'k\\,\\frac{p}{L}\\,n', put: `k \\times ${decimalText(pitch.div(lead), 6)} \\times ${marks}`, result: '\\text{rounded once}', joined: '\\Rightarrow', source: 'common practice' },
+      {
+        key: 'turns',
+        label: 'Turns of the screw for one space',
+        formula: '\\frac{p}{L}',
+        put: `\\frac{${decimalText(pitch, 6)}}{${decimalText(exact(lead), 6)}}`,
+        result: decimalText(pitch.div(lead), 6),
+        source: 'the table moves its screw’s lead for every turn',
+      },
+      {
+        key: 'reading',
+        label: 'Reading of space k, never added up from rounded moves',
+        formula: 'k\\,\\frac{p}{L}\\,n',
+        put: `k \\times ${decimalText(pitch.div(lead), 6)} \\times ${marks}`,
+        result: '\\text{rounded once}',
+        joined: '\\Rightarrow',
+        source: 'common practice',
+      },
     ],
     cautions: cautionsOf(way, { spaces, step: pitch, full: false, stride: 1, diameter: null }),
     issues,
     detail: { ...detail, inForce: way, preparation: preparationOf(way, null) },
   };
-} // prettier-ignore
+}

@@ -43,7 +43,10 @@ describe('dividing with the lead geared', () => {
   test('the crank’s own plate divides; the head’s ring, a differential and a compound move are out, and say why', () => {
     expect(serves(head, 12, null)).toContain('direct');
     expect(serves(head, 12)).toEqual(['simple', 'approximate'].sort());
-    const out = [...quickMethods(ground(head), countAim(53)), ...searchMethods(ground(head), countAim(53)).methods];
+    const out = [
+      ...quickMethods(ground(head), countAim(53)),
+      ...searchMethods(ground(head), countAim(53)).methods,
+    ];
     const why = Object.fromEntries(out.map(({ method, out: said }) => [method, said]));
     expect(why['differential']).toMatch(/gears are needed for the lead/);
     expect(why['direct']).toMatch(/locks the spindle that the lead has to turn/);
@@ -53,9 +56,17 @@ describe('dividing with the lead geared', () => {
   });
 
   test('a ring between spindle and work serves, the worm left in', () => {
-    const [direct] = quickMethods(ground(onWork), countAim(53)).find(({ method }) => method === 'direct')!.ways;
+    const [direct] = quickMethods(ground(onWork), countAim(53)).find(
+      ({ method }) => method === 'direct',
+    )!.ways;
     expect(direct!.choice).toMatchObject({ method: 'direct', holes: 53, onWork: true });
-    expect(preparationOf(direct!, onWork, lead).map(({ key }) => key)).toEqual(['worm', 'ring', 'unlock', 'gears', 'lock']);
+    expect(preparationOf(direct!, onWork, lead).map(({ key }) => key)).toEqual([
+      'worm',
+      'ring',
+      'unlock',
+      'gears',
+      'lock',
+    ]);
     expect(standingFor(direct!, onWork, lead).standing).toMatchObject({ worm: 'in', gears: 'lead 40 : 72' });
     expect(bestWay(ground(onWork), countAim(53))!.method).toBe('direct');
   });
@@ -83,8 +94,13 @@ describe('dividing with the lead geared', () => {
   });
 
   test('the strip of counts knows it', () => {
-    const reach = (count: number, of: Head, leadGeared: boolean) => REACHES[reachOfCounts([of], { gearSets: [STOCK_GEARS], leadGeared }, count, count)[0]!];
-    expect([reach(53, head, false), reach(53, head, true), reach(53, onWork, true)]).toEqual(['differential', 'none', 'direct']);
+    const reach = (count: number, of: Head, leadGeared: boolean) =>
+      REACHES[reachOfCounts([of], { gearSets: [STOCK_GEARS], leadGeared }, count, count)[0]!];
+    expect([reach(53, head, false), reach(53, head, true), reach(53, onWork, true)]).toEqual([
+      'differential',
+      'none',
+      'direct',
+    ]);
     expect([reach(12, head, false), reach(12, head, true)]).toEqual(['direct', 'simple']);
   });
-}); // prettier-ignore
+});

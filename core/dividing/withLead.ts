@@ -20,7 +20,9 @@ export function leadRefuses(
     case 'nearest-hole':
       return drive === 'worm' ? null : WORM_OUT;
     case 'direct':
-      return rings.some(({ id, onWork }) => id === choice.ringId && onWork) ? null : outWithLead('direct', drive);
+      return rings.some(({ id, onWork }) => id === choice.ringId && onWork)
+        ? null
+        : outWithLead('direct', drive);
     case 'differential':
     case 'compound':
     case 'handwheel':
@@ -29,7 +31,7 @@ export function leadRefuses(
     case 'table':
       return null;
   }
-} // prettier-ignore
+}
 
 /** Why a method is out while the lead is geared; null when it may serve. */
 export function outWithLead(method: Method, drive: LeadGearing['drive']): string | null {

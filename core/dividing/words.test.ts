@@ -53,25 +53,46 @@ describe('as it is said at the bench', () => {
   });
 
   test.each<[DividingChoice, string, string]>([
-    [{ method: 'direct', advance: '1/8', ringId: 'r', ringName: '24', holes: 24, spaces: 3 }, '3 spaces on the 24 ring', 'worm out'],
-    [{ method: 'direct', advance: '1/24', ringId: 'r', ringName: '24', holes: 24, spaces: 1 }, '1 space on the 24 ring', 'worm out'],
+    [
+      { method: 'direct', advance: '1/8', ringId: 'r', ringName: '24', holes: 24, spaces: 3 },
+      '3 spaces on the 24 ring',
+      'worm out',
+    ],
+    [
+      { method: 'direct', advance: '1/24', ringId: 'r', ringName: '24', holes: 24, spaces: 1 },
+      '1 space on the 24 ring',
+      'worm out',
+    ],
     [{ method: 'handwheel', advance: '1/53', ...wheel }, '6° 47′ 33″ by the wheel', '0.7547'],
-    [{ method: 'table', advance: '4712389/1000000', millId: 'm', millName: 'M', lead: '5', marks: 100 }, 'table 4.7124 mm on', '0.9425'],
-    [{ method: 'nearest-hole', advance: '1/53', plateId: 'p', plateName: 'C', side: 0, circle: 49 }, 'nearest hole of 49', '0.7547'],
+    [
+      { method: 'table', advance: '4712389/1000000', millId: 'm', millName: 'M', lead: '5', marks: 100 },
+      'table 4.7124 mm on',
+      '0.9425',
+    ],
+    [
+      { method: 'nearest-hole', advance: '1/53', plateId: 'p', plateName: 'C', side: 0, circle: 49 },
+      'nearest hole of 49',
+      '0.7547',
+    ],
   ])('%o', (choice, words, turns) => {
     expect(choiceText(choice)).toBe(words);
     expect(crankTurnsText(choice, '40')).toBe(turns);
-  }); // prettier-ignore
+  });
 });
 
 describe('the station’s figures, working and cautions for each method', () => {
-  const station = (head: typeof three, aim: Aim, choice: DividingChoice | null, steppers: Parameters<typeof planDividing>[2]['steppers'] = []) =>
+  const station = (
+    head: typeof three,
+    aim: Aim,
+    choice: DividingChoice | null,
+    steppers: Parameters<typeof planDividing>[2]['steppers'] = [],
+  ) =>
     planDividing(
       { headId: head.id, millId: null, choice, stride: measure('', 'count'), made: noPlateToMake('mm') },
       { along: 'turn', aim },
       { head, mill: null, gearSets: [STOCK_GEARS], steppers, shop: NO_EQUIPMENT },
       'p',
-    ); // prettier-ignore
+    );
   const said = (work: ReturnType<typeof station>) =>
     Object.fromEntries(
       work.values.map((value) => [value.key, value.kind === 'text' ? value.text : value.at]),
@@ -82,13 +103,20 @@ describe('the station’s figures, working and cautions for each method', () => 
 
   test('direct: the ring, no crank, and the caution that the pin breaks', () => {
     const aim = countAim(12);
-    const ring = { method: 'direct' as const, advance: '1/12', ringId: 'ring-24', ringName: '24 holes', holes: 24, spaces: 2 };
+    const ring = {
+      method: 'direct' as const,
+      advance: '1/12',
+      ringId: 'ring-24',
+      ringName: '24 holes',
+      holes: 24,
+      spaces: 2,
+    };
     const work = station(three, aim, ring);
     expect(said(work)).toMatchObject({ ring: '24 holes', worm: 'out', move: '2 spaces on the 24 ring' });
     expect(said(work)).not.toHaveProperty('direction');
     expect(shown(work)[0]).toBe('24 \\times \\tfrac{1}{12} → 2');
     expect(codes(work)).toEqual(['worm-out']);
-  }); // prettier-ignore
+  });
 
   test('compound: both moves spelt out, the trade’s caution, the sum that makes 40', () => {
     const compound = searchMethods(
@@ -122,12 +150,26 @@ describe('the station’s figures, working and cautions for each method', () => 
   });
 
   test('a motor coupled straight, whose turn is no whole number of steps, is warned about', () => {
-    const odd = { id: 'd', name: 'Motor', headId: three.id, on: 'spindle' as const, stepsPerTurn: 200, microsteps: 16, belt: '7/3' };
-    const choice: DividingChoice = { method: 'stepper', advance: '1/9', driveId: 'd', driveName: 'Motor', stepsPerTurn: '22400/3' };
+    const odd = {
+      id: 'd',
+      name: 'Motor',
+      headId: three.id,
+      on: 'spindle' as const,
+      stepsPerTurn: 200,
+      microsteps: 16,
+      belt: '7/3',
+    };
+    const choice: DividingChoice = {
+      method: 'stepper',
+      advance: '1/9',
+      driveId: 'd',
+      driveName: 'Motor',
+      stepsPerTurn: '22400/3',
+    };
     const work = station(three, countAim(9), choice, [odd]);
     expect(work.cautions[1]!.text).toMatch(/One turn of the work is 22400\/3 steps, not a whole number/);
     expect(said(work)['steps']).toBe('7466.6667');
-  }); // prettier-ignore
+  });
 
   test('a near miss by gears: what the train has beside what it should have, and that it does not close', () => {
     const near = searchMethods({ head: three, gearSets: [STOCK_GEARS], steppers: [] }, countAim(383))
@@ -140,13 +182,20 @@ describe('the station’s figures, working and cautions for each method', () => 
   });
 
   test('a choice whose drive has gone says that the head lacks it', () => {
-    const choice: DividingChoice = { method: 'stepper', advance: '1/9', driveId: 'gone', driveName: 'Motor', stepsPerTurn: '3200' };
+    const choice: DividingChoice = {
+      method: 'stepper',
+      advance: '1/9',
+      driveId: 'gone',
+      driveName: 'Motor',
+      stepsPerTurn: '3200',
+    };
     expect(station(three, countAim(9), choice).issues[0]?.code).toBe('choice-lacks');
-  }); // prettier-ignore
+  });
 });
 
 test('the best way of all on a head: exact before near, and nothing where there is nothing', () => {
-  const at = (head: typeof three, n: number) => bestWay({ head, gearSets: [STOCK_GEARS], steppers: [] }, countAim(n))?.words; // prettier-ignore
+  const at = (head: typeof three, n: number) =>
+    bestWay({ head, gearSets: [STOCK_GEARS], steppers: [] }, countAim(n))?.words;
   expect(at(three, 58)).toBe('20 spaces on 29');
   expect(at(three, 127)).toBe('11 spaces on 33, gears 56 : 24');
   expect(at(STOCK_ROTARY, 53)).toBe('6° 47′ 33″ by the wheel');

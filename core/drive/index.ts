@@ -30,4 +30,4 @@ export {
   wormSizes,
   type Worm,
   type WormSizes,
-} from './wormSizes.ts'; // prettier-ignore
+} from './wormSizes.ts';

@@ -6,7 +6,11 @@ import type { WormProportions } from './proportions.ts';
  * @returns pairs of teeth, ≥ 0; the wheel’s part of the line of contact ends where its base circle does
  * Source: contact ratio of a rack and a gear, by geometry; ISO 21771 gives the gear’s half
  */
-export function contactRatio(teeth: number, axialModule: number, { pressureAngle, addendum }: WormProportions): number {
+export function contactRatio(
+  teeth: number,
+  axialModule: number,
+  { pressureAngle, addendum }: WormProportions,
+): number {
   const ha = addendum * Math.PI * axialModule;
   const pitchRadius = (teeth * axialModule) / 2;
   const base = pitchRadius * Math.cos(pressureAngle);
@@ -14,7 +18,7 @@ export function contactRatio(teeth: number, axialModule: number, { pressureAngle
   const recess = Math.sqrt((pitchRadius + ha) ** 2 - base ** 2) - reach;
   const approach = Math.min(ha / Math.sin(pressureAngle), reach);
   return (recess + approach) / (Math.PI * axialModule * Math.cos(pressureAngle));
-} // prettier-ignore
+}
 
 /**
  * The least count a wheel has without undercut by a hob, which cuts as a rack.

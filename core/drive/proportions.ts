@@ -17,9 +17,23 @@ const DEG = Math.PI / 180;
  * Sources: Machinery’s Handbook, worm threads of 29° (0.3183 and 0.6866 of the pitch); for 40°, a depth of 2.2 m: common practice
  */
 export const WORM_SCHOOLS: readonly WormProportions[] = [
-  { id: '29', name: '29° thread', pressureAngle: 14.5 * DEG, addendum: 0.3183, depth: 0.6866, source: 'Machinery’s Handbook, worm threads' },
-  { id: '40', name: '40° thread, by module', pressureAngle: 20 * DEG, addendum: 1 / Math.PI, depth: 2.2 / Math.PI, source: 'common practice' },
-]; // prettier-ignore
+  {
+    id: '29',
+    name: '29° thread',
+    pressureAngle: 14.5 * DEG,
+    addendum: 0.3183,
+    depth: 0.6866,
+    source: 'Machinery’s Handbook, worm threads',
+  },
+  {
+    id: '40',
+    name: '40° thread, by module',
+    pressureAngle: 20 * DEG,
+    addendum: 1 / Math.PI,
+    depth: 2.2 / Math.PI,
+    source: 'common practice',
+  },
+];
 
 /**
  * Width of the tool's flat tip and of the thread's crest, as parts of the axial pitch: at the pitch line thread and space are alike,

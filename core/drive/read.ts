@@ -56,8 +56,15 @@ interface ReadPitch {
 /** Issues: out-of-range */
 function inRange(module: number, path: string, { typed }: Measure): Result<never> | null {
   if (module >= LEAST_MODULE && module <= MOST_MODULE) return null;
-  return fail({ code: 'out-of-range', path, severity: 'wrong', given: typed, allowed: `It runs from module ${LEAST_MODULE} to ${MOST_MODULE}. Was the unit meant otherwise?`, detail: { what: 'A pitch' } });
-} // prettier-ignore
+  return fail({
+    code: 'out-of-range',
+    path,
+    severity: 'wrong',
+    given: typed,
+    allowed: `It runs from module ${LEAST_MODULE} to ${MOST_MODULE}. Was the unit meant otherwise?`,
+    detail: { what: 'A pitch' },
+  });
+}
 
 /** Issues: those of the parsers; out-of-range */
 function readPitch(input: DriveInput): Result<ReadPitch> {
@@ -92,9 +99,21 @@ function readShape({ thread }: DriveInput): Result<ThreadShape> {
     ...(depth.ok ? [] : at('thread.depth', depth.issues)),
   ];
   if (angle.ok && (angle.value.lt(1) || angle.value.gt(90)))
-    issues.push({ code: 'out-of-range', path: 'thread.angle', severity: 'wrong', given: thread.angle.typed, allowed: 'The tool of a worm includes from 1° to 90°', detail: { what: 'A tool angle' } });
+    issues.push({
+      code: 'out-of-range',
+      path: 'thread.angle',
+      severity: 'wrong',
+      given: thread.angle.typed,
+      allowed: 'The tool of a worm includes from 1° to 90°',
+      detail: { what: 'A tool angle' },
+    });
   if (addendum.ok && depth.ok && depth.value <= addendum.value)
-    issues.push({ code: 'worm-depth-odd', path: 'thread.depth', severity: 'wrong', given: thread.depth.typed });
+    issues.push({
+      code: 'worm-depth-odd',
+      path: 'thread.depth',
+      severity: 'wrong',
+      given: thread.depth.typed,
+    });
   if (!angle.ok || !addendum.ok || !depth.ok || issues.length > 0) return fail(...issues);
   const pressureAngle = (approx(angle.value) / 2) * (Math.PI / 180);
   return ok({
@@ -110,7 +129,7 @@ function readShape({ thread }: DriveInput): Result<ThreadShape> {
       source: 'as typed',
     }),
   });
-} // prettier-ignore
+}
 
 /** A ratio as people write it in place of a count: `20:1`. @returns its figure; null where a count was typed */
 const ratioTyped = (typed: string): string | null => /^\s*(\d+)\s*:\s*1\s*$/.exec(typed)?.[1] ?? null;
@@ -130,8 +149,14 @@ function readTeeth({ teeth, starts }: DriveInput): Result<number> {
 function readStarts(input: DriveInput, teeth: number | null): Result<number> {
   const read = parseCount(input.starts, 'The number of starts', 1, MOST_STARTS);
   if (!read.ok || teeth === null || read.value < teeth) return read;
-  return fail({ code: 'starts-over-wheel', path: '', severity: 'wrong', given: input.starts.typed, detail: { teeth: String(teeth) } });
-} // prettier-ignore
+  return fail({
+    code: 'starts-over-wheel',
+    path: '',
+    severity: 'wrong',
+    given: input.starts.typed,
+    detail: { teeth: String(teeth) },
+  });
+}
 
 const valueOf = <T>(read: Result<T>): T | null => (read.ok ? read.value : null);
 
@@ -174,5 +199,12 @@ function readFriction(typed: Measure): Result<number> {
   if (typed.typed.trim() === '') return ok(USUAL_FRICTION);
   const read = parseRatio(typed, 'The coefficient of friction');
   if (read.ok && read.value.lte(1)) return ok(approx(read.value));
-  return fail({ code: 'out-of-range', path: '', severity: 'wrong', given: typed.typed, allowed: 'Between 0.02 (ground and oiled) and 0.2 (dry) are usual', detail: { what: 'A coefficient of friction' } });
-} // prettier-ignore
+  return fail({
+    code: 'out-of-range',
+    path: '',
+    severity: 'wrong',
+    given: typed.typed,
+    allowed: 'Between 0.02 (ground and oiled) and 0.2 (dry) are usual',
+    detail: { what: 'A coefficient of friction' },
+  });
+}

@@ -47,9 +47,12 @@ export interface SampleAnswer {
 const GIVE = { threads: 0.1, throatLow: 0.35, throatHigh: 0.08, centre: 0.15 } as const;
 
 const AXIAL: readonly { readonly text: string; readonly unit: 'mm' | 'in' }[] = [
-  ...['1/8', '3/16', '1/4', '5/16', '3/8', '1/2', '5/8', '3/4', '1'].map((text) => ({ text, unit: 'in' as const })),
+  ...['1/8', '3/16', '1/4', '5/16', '3/8', '1/2', '5/8', '3/4', '1'].map((text) => ({
+    text,
+    unit: 'in' as const,
+  })),
   ...['2', '3', '4', '5', '6', '8', '10', '12'].map((text) => ({ text, unit: 'mm' as const })),
-]; // prettier-ignore
+];
 
 interface Readings {
   readonly outside: number | null;
@@ -60,17 +63,22 @@ interface Readings {
   readonly centre: number | null;
 }
 
-function judge(module: number, { outside, spaces, over, teeth, throat, centre }: Readings): readonly SampleFit[] {
+function judge(
+  module: number,
+  { outside, spaces, over, teeth, throat, centre }: Readings,
+): readonly SampleFit[] {
   const fits: SampleFit[] = [];
   const add = (reading: SampleFit['reading'], read: number, expected: number, low: number, high: number) =>
     fits.push({ reading, read, expected, fits: read - expected >= -low && read - expected <= high });
-  if (spaces !== null && over !== null) add('threads', over, spaces * Math.PI * module, GIVE.threads, GIVE.threads);
-  if (teeth !== null && throat !== null) add('throat', throat, (teeth + 2) * module, GIVE.throatLow, GIVE.throatHigh);
+  if (spaces !== null && over !== null)
+    add('threads', over, spaces * Math.PI * module, GIVE.threads, GIVE.threads);
+  if (teeth !== null && throat !== null)
+    add('throat', throat, (teeth + 2) * module, GIVE.throatLow, GIVE.throatHigh);
   if (teeth !== null && centre !== null && outside !== null)
     // a worn worm measures small as well
     add('centre', centre, (outside - 2 * module + teeth * module) / 2, GIVE.centre, GIVE.centre + 0.1);
   return fits;
-} // prettier-ignore
+}
 
 const offBy = (fits: readonly SampleFit[]): number =>
   fits.reduce((sum, { read, expected }) => sum + Math.abs(read - expected) / Math.max(expected, 1), 0);
@@ -106,7 +114,12 @@ export function identifyDrive(sample: DriveSample): SampleAnswer {
     if (!read.ok) issues.push(...at(field, read.issues));
     return read.ok && read.value?.gt(0) ? approx(read.value as Exact) : null;
   };
-  const count = (field: 'threads' | 'starts' | 'teeth', what: string, least: number, most: number): number | null => {
+  const count = (
+    field: 'threads' | 'starts' | 'teeth',
+    what: string,
+    least: number,
+    most: number,
+  ): number | null => {
     if (sample[field].typed.trim() === '') return null;
     const read = parseCount(sample[field], what, least, most);
     if (!read.ok) issues.push(...at(field, read.issues));
@@ -126,7 +139,12 @@ export function identifyDrive(sample: DriveSample): SampleAnswer {
     .map((one): DriveCandidate => {
       const fits = judge(one.module, readings);
       const against = fits.filter((fit) => !fit.fits).length;
-      return { ...one, fits, against, wormDiameter: readings.outside === null ? null : readings.outside - 2 * one.module };
+      return {
+        ...one,
+        fits,
+        against,
+        wormDiameter: readings.outside === null ? null : readings.outside - 2 * one.module,
+      };
     })
     .filter(({ fits, against }) => fits.length > 0 && against < fits.length)
     .sort((a, b) => a.against - b.against || offBy(a.fits) - offBy(b.fits) || (a.figure < b.figure ? -1 : 1));
@@ -137,7 +155,7 @@ export function identifyDrive(sample: DriveSample): SampleAnswer {
     best: judged.slice(0, 5),
     issues,
   };
-} // prettier-ignore
+}
 
 /** Takes a candidate: its pitch and what was counted go into the drive’s own fields; the readings stay. */
 export function takeCandidate(drive: DriveInput, found: DriveCandidate): DriveInput {
@@ -148,7 +166,8 @@ export function takeCandidate(drive: DriveInput, found: DriveCandidate): DriveIn
       ? { pitchBy: 'axial' as const, axialPitch: measure(found.figure, found.unit) }
       : { pitchBy: 'pitch' as const, pitch: measure(found.figure, found.unit), plane: 'axial' as const };
   const inches = sample.outside.unit === 'in';
-  const worm = found.wormDiameter === null ? '' : decimalText(found.wormDiameter / (inches ? 25.4 : 1), inches ? 4 : 3);
+  const worm =
+    found.wormDiameter === null ? '' : decimalText(found.wormDiameter / (inches ? 25.4 : 1), inches ? 4 : 3);
   const size =
     sample.centre.typed.trim() !== ''
       ? { sizeBy: 'centre' as const, centre: sample.centre }
@@ -163,4 +182,4 @@ export function takeCandidate(drive: DriveInput, found: DriveCandidate): DriveIn
     teeth: given(sample.teeth, drive.teeth),
     thread: { ...drive.thread, school: found.by === 'module' ? '40' : '29' },
   };
-} // prettier-ignore
+}

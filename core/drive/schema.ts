@@ -64,8 +64,21 @@ export function emptyDrive(units: UnitSystem): DriveInput {
     wormDiameter: length,
     centre: length,
     hand: 'right',
-    thread: { school: units === 'mm' ? '40' : '29', angle: measure('30', 'deg'), addendum: length, depth: length },
+    thread: {
+      school: units === 'mm' ? '40' : '29',
+      angle: measure('30', 'deg'),
+      addendum: length,
+      depth: length,
+    },
     friction: measure('', 'count'),
-    sample: { outside: length, threads: count, over: length, starts: count, teeth: count, throat: length, centre: length },
+    sample: {
+      outside: length,
+      threads: count,
+      over: length,
+      starts: count,
+      teeth: count,
+      throat: length,
+      centre: length,
+    },
   };
-} // prettier-ignore
+}

@@ -12,5 +12,12 @@ export function parseSize(given: Measure, what: string): Result<number> {
   if (!read.ok) return read;
   const mm = approx(read.value);
   if (mm <= MOST_MM && mm >= 1e-3) return ok(mm);
-  return fail({ code: 'out-of-range', path: '', severity: 'wrong', given: given.typed, allowed: 'It runs from a thousandth of a millimetre to 10 m. Was the unit meant otherwise?', detail: { what } });
-} // prettier-ignore
+  return fail({
+    code: 'out-of-range',
+    path: '',
+    severity: 'wrong',
+    given: given.typed,
+    allowed: 'It runs from a thousandth of a millimetre to 10 m. Was the unit meant otherwise?',
+    detail: { what },
+  });
+}

@@ -2,7 +2,19 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { sayIssue } from '../findings/index.ts';
 import { exact, measure } from '../units/index.ts';
-import { contactRatio, emptyDrive, fromCentre, identifyDrive, planDrive, ratioText, takeCandidate, usualWorms, WORM_SCHOOLS, type DriveInput, type DriveSample } from './index.ts'; // prettier-ignore
+import {
+  contactRatio,
+  emptyDrive,
+  fromCentre,
+  identifyDrive,
+  planDrive,
+  ratioText,
+  takeCandidate,
+  usualWorms,
+  WORM_SCHOOLS,
+  type DriveInput,
+  type DriveSample,
+} from './index.ts';
 
 const DEG = 180 / Math.PI;
 const drive = (change: Partial<DriveInput> = {}): DriveInput => ({
@@ -28,11 +40,17 @@ describe('sizes, whichever way they are given', () => {
 
   test('diametral and circular pitch come to the same drive as the module they amount to', () => {
     const byDp = planned({ pitch: measure('10 DP', 'module'), wormDiameter: measure('1', 'in') }).facts!;
-    const byAxial = planned({ pitchBy: 'axial', axialPitch: measure(String((25.4 * Math.PI) / 10), 'mm'), wormDiameter: measure('25.4', 'mm') }).facts!; // prettier-ignore
+    const byAxial = planned({
+      pitchBy: 'axial',
+      axialPitch: measure(String((25.4 * Math.PI) / 10), 'mm'),
+      wormDiameter: measure('25.4', 'mm'),
+    }).facts!;
     expect(byAxial.worm.lead).toBeCloseTo(byDp.worm.lead, 9);
     expect(byAxial.centre).toBeCloseTo(byDp.centre, 9);
     // threads to the inch are an axial pitch as well
-    expect(planned({ pitchBy: 'axial', axialPitch: measure('4 tpi', 'mm') }).facts!.worm.axialPitch).toBeCloseTo(6.35, 12); // prettier-ignore
+    expect(
+      planned({ pitchBy: 'axial', axialPitch: measure('4 tpi', 'mm') }).facts!.worm.axialPitch,
+    ).toBeCloseTo(6.35, 12);
   });
 
   test('centre first: the worm is what the wheel leaves; with a stock cutter’s normal pitch both are sought together (seed 3)', () => {
@@ -41,23 +59,30 @@ describe('sizes, whichever way they are given', () => {
         .wormDiameter,
     ).toBe(24);
     fc.assert(
-      fc.property(fc.double({ min: 20, max: 60, noNaN: true }), fc.integer({ min: 1, max: 4 }), fc.integer({ min: 12, max: 60 }), (d1, starts, teeth) => {
-        // from a worm to its centre distance and back
-        const gamma = Math.asin((starts * 1.5) / d1);
-        const centre = (d1 + (teeth * 1.5) / Math.cos(gamma)) / 2;
-        const found = fromCentre('normal', 1.5, starts, teeth, centre)!;
-        expect(found.pitchDiameter + teeth * found.axialModule).toBeCloseTo(2 * centre, 6);
-        expect(found.pitchDiameter).toBeGreaterThan(d1 - 1e-6);
-      }),
+      fc.property(
+        fc.double({ min: 20, max: 60, noNaN: true }),
+        fc.integer({ min: 1, max: 4 }),
+        fc.integer({ min: 12, max: 60 }),
+        (d1, starts, teeth) => {
+          // from a worm to its centre distance and back
+          const gamma = Math.asin((starts * 1.5) / d1);
+          const centre = (d1 + (teeth * 1.5) / Math.cos(gamma)) / 2;
+          const found = fromCentre('normal', 1.5, starts, teeth, centre)!;
+          expect(found.pitchDiameter + teeth * found.axialModule).toBeCloseTo(2 * centre, 6);
+          expect(found.pitchDiameter).toBeGreaterThan(d1 - 1e-6);
+        },
+      ),
       { seed: 3, numRuns: 200 },
     );
-  }); // prettier-ignore
+  });
 
   test('a ratio in place of the teeth: 20:1 of two starts is 40 teeth', () => {
     const { facts } = planned({ teeth: measure('20 : 1', 'count'), starts: measure('2', 'count') });
     expect(facts).toMatchObject({ teeth: 40, starts: 2 });
-    expect(says({ teeth: measure('900:1', 'count'), starts: measure('2', 'count') })[0]).toMatch(/^wrong d\.teeth: The wheel’s tooth count of 1800 is out of range/);
-  }); // prettier-ignore
+    expect(says({ teeth: measure('900:1', 'count'), starts: measure('2', 'count') })[0]).toMatch(
+      /^wrong d\.teeth: The wheel’s tooth count of 1800 is out of range/,
+    );
+  });
 
   test('a ratio that is not whole is said in whole turns and a fraction', () => {
     expect(ratioText(40, 1)).toBe('40');
@@ -92,14 +117,18 @@ describe('sizes, whichever way they are given', () => {
 
 describe('bad input, at its field', () => {
   test('starts 0, or more than the wheel allows', () => {
-    expect(says({ starts: measure('0', 'count') })[0]).toMatch(/^wrong d\.starts: The number of starts of 0 is out of range\. It runs from 1 to 24/); // prettier-ignore
+    expect(says({ starts: measure('0', 'count') })[0]).toMatch(
+      /^wrong d\.starts: The number of starts of 0 is out of range\. It runs from 1 to 24/,
+    );
     expect(says({ starts: measure('12', 'count'), teeth: measure('12', 'count') })).toContain(
       'wrong d.starts: 12 starts are too many for a wheel of 12 teeth: it would turn as fast as its worm, or faster. Take fewer starts.',
     );
   });
 
   test('a worm thinner than its root, from its own size and from the distance; a wheel that fills the distance', () => {
-    expect(says({ wormDiameter: measure('4', 'mm') })[0]).toMatch(/^wrong d\.wormDiameter: A thread 4\.40 mm deep leaves no core in a worm of Ø 4\.00 mm\. Its pitch diameter must be more than 4\.80 mm/); // prettier-ignore
+    expect(says({ wormDiameter: measure('4', 'mm') })[0]).toMatch(
+      /^wrong d\.wormDiameter: A thread 4\.40 mm deep leaves no core in a worm of Ø 4\.00 mm\. Its pitch diameter must be more than 4\.80 mm/,
+    );
     expect(says({ sizeBy: 'centre', centre: measure('42', 'mm') })[0]).toMatch(
       /^wrong d\.centre: A thread 4\.40 mm deep leaves no core/,
     );
@@ -115,8 +144,15 @@ describe('bad input, at its field', () => {
     expect(says({ teeth: measure('15', 'count') })).toEqual([
       'query d.teeth: 15 teeth are fewer than the 17.1 that a 40° worm clears: hobbed, the roots are undercut; gashed, the thread may rub there. More teeth, or a tool of a larger angle.',
     ]);
-    expect(says({ starts: measure('4', 'count') })[0]).toMatch(/^query d\.wormDiameter: A lead angle of 18° 26′ 06″ is more than the 15°/); // prettier-ignore
-    const own = (angle: string, depth: string) => ({ school: 'typed' as const, angle: measure(angle, 'deg'), addendum: measure('2', 'mm'), depth: measure(depth, 'mm') }); // prettier-ignore
+    expect(says({ starts: measure('4', 'count') })[0]).toMatch(
+      /^query d\.wormDiameter: A lead angle of 18° 26′ 06″ is more than the 15°/,
+    );
+    const own = (angle: string, depth: string) => ({
+      school: 'typed' as const,
+      angle: measure(angle, 'deg'),
+      addendum: measure('2', 'mm'),
+      depth: measure(depth, 'mm'),
+    });
     expect(says({ thread: own('80', '4.4') })[0]).toMatch(/comes to a point/);
     expect(says({ thread: own('29', '1.5') })[0]).toMatch(/^wrong d\.thread\.depth/);
     expect(says({ thread: own('120', '4.4') })[0]).toMatch(/^wrong d\.thread\.angle/);
@@ -131,21 +167,48 @@ describe('a worm and wheel on the bench', () => {
   const sample = (change: Partial<Record<keyof DriveSample, string>>): DriveSample => {
     const empty = emptyDrive('mm').sample;
     return Object.fromEntries(
-      Object.entries(empty).map(([key, value]) => [key, measure(change[key as keyof DriveSample] ?? '', value.unit)]),
+      Object.entries(empty).map(([key, value]) => [
+        key,
+        measure(change[key as keyof DriveSample] ?? '', value.unit),
+      ]),
     ) as unknown as DriveSample;
-  }; // prettier-ignore
+  };
 
   test('crests, throat and distance agree on one pitch, a worn rim and all', () => {
-    const found = identifyDrive(sample({ outside: '27.9', threads: '6', over: '31.45', teeth: '40', throat: '83.8', centre: '51.95', starts: '2' })); // prettier-ignore
+    const found = identifyDrive(
+      sample({
+        outside: '27.9',
+        threads: '6',
+        over: '31.45',
+        teeth: '40',
+        throat: '83.8',
+        centre: '51.95',
+        starts: '2',
+      }),
+    );
     expect(found.best[0]).toMatchObject({ by: 'module', figure: '2', against: 0 });
-    const taken = takeCandidate(drive({ sample: sample({ outside: '28', starts: '2', teeth: '40' }) }), found.best[0]!); // prettier-ignore
-    expect(taken).toMatchObject({ pitchBy: 'pitch', pitch: { typed: '2', unit: 'module' }, starts: { typed: '2' }, teeth: { typed: '40' } }); // prettier-ignore
+    const taken = takeCandidate(
+      drive({ sample: sample({ outside: '28', starts: '2', teeth: '40' }) }),
+      found.best[0]!,
+    );
+    expect(taken).toMatchObject({
+      pitchBy: 'pitch',
+      pitch: { typed: '2', unit: 'module' },
+      starts: { typed: '2' },
+      teeth: { typed: '40' },
+    });
   });
 
   test('an axial pitch of a quarter inch is found as such; 12 DP and module 2.1 are told apart from it', () => {
-    const found = identifyDrive(sample({ outside: '1.16 in', threads: '9', over: '2.0 in', teeth: '30', throat: '2.54 in' })); // prettier-ignore
+    const found = identifyDrive(
+      sample({ outside: '1.16 in', threads: '9', over: '2.0 in', teeth: '30', throat: '2.54 in' }),
+    );
     expect(found.best[0]).toMatchObject({ by: 'axial', figure: '1/4', unit: 'in' });
-    expect(takeCandidate(drive(), found.best[0]!)).toMatchObject({ pitchBy: 'axial', axialPitch: { typed: '1/4', unit: 'in' }, thread: { school: '29' } }); // prettier-ignore
+    expect(takeCandidate(drive(), found.best[0]!)).toMatchObject({
+      pitchBy: 'axial',
+      axialPitch: { typed: '1/4', unit: 'in' },
+      thread: { school: '29' },
+    });
   });
 
   test('a reading that contradicts the others is counted against a pitch, not averaged away', () => {
@@ -163,7 +226,11 @@ describe('a worm and wheel on the bench', () => {
 });
 
 test('the pitch of a drive as a stock cutter has it: m = mn/cos γ', () => {
-  const { facts } = planned({ plane: 'normal', starts: measure('3', 'count'), wormDiameter: measure('30', 'mm') }); // prettier-ignore
+  const { facts } = planned({
+    plane: 'normal',
+    starts: measure('3', 'count'),
+    wormDiameter: measure('30', 'mm'),
+  });
   expect(facts!.worm.normalModule).toBeCloseTo(2, 12);
   expect(facts!.axialModule).toBeCloseTo(2 / Math.cos(Math.asin(0.2)), 12);
   expect(facts!.pitch.module.equals(exact(2))).toBe(true);

@@ -7,7 +7,7 @@ import { identifyDrive } from './sample.ts';
 import { valuesOf, workingOf } from './saying.ts';
 import type { DriveInput } from './schema.ts';
 import { fromCentre, fromDiameter } from './solve.ts';
-import { likelySelfLocking, wormSizes } from './wormSizes.ts'; // prettier-ignore
+import { likelySelfLocking, wormSizes } from './wormSizes.ts';
 import { shapeOf, type DriveDetail, type DriveFacts, type PairReport } from './detail.ts';
 
 export type DriveWork = StationWork<DriveFacts, DriveDetail>;
@@ -24,9 +24,14 @@ export function ratioText(teeth: number, starts: number): string {
 }
 
 /** @returns null while something is missing; issues at the field that cannot be */
-function solve(read: DriveReadings, input: DriveInput, system: UnitSystem): { facts: DriveFacts | null; issues: Issue[] } {
+function solve(
+  read: DriveReadings,
+  input: DriveInput,
+  system: UnitSystem,
+): { facts: DriveFacts | null; issues: Issue[] } {
   const { pitch, module, plane, starts, teeth, shape } = read;
-  if (!pitch || module === null || starts === null || teeth === null || !shape) return { facts: null, issues: [] };
+  if (!pitch || module === null || starts === null || teeth === null || !shape)
+    return { facts: null, issues: [] };
   const byWorm = input.sizeBy === 'worm';
   const given = byWorm ? read.wormDiameter : read.centre;
   if (given === null) return { facts: null, issues: [] };
@@ -35,32 +40,91 @@ function solve(read: DriveReadings, input: DriveInput, system: UnitSystem): { fa
     facts: null,
     issues: [{ code, path: field, severity: 'wrong', given: lengthText(given, system), detail }],
   });
-  const solved = byWorm ? fromDiameter(plane, module, starts, given) : fromCentre(plane, module, starts, teeth, given);
-  if (!solved) return byWorm ? wrong('worm-threads-across', { least: lengthText(starts * module, system) }) : wrong('worm-centre-none', {});
+  const solved = byWorm
+    ? fromDiameter(plane, module, starts, given)
+    : fromCentre(plane, module, starts, teeth, given);
+  if (!solved)
+    return byWorm
+      ? wrong('worm-threads-across', { least: lengthText(starts * module, system) })
+      : wrong('worm-centre-none', {});
   const { axialModule, pitchDiameter } = solved;
   const wheelDiameter = teeth * axialModule;
   if (pitchDiameter <= 0) return wrong('worm-centre-short', { wheel: lengthText(wheelDiameter / 2, system) });
   const proportions = shape.proportionsAt(Math.PI * axialModule);
   const worm = wormSizes({ axialModule, starts, pitchDiameter, proportions });
-  if (worm.root <= 0) return wrong('worm-thin', { worm: lengthText(pitchDiameter, system), depth: lengthText(worm.depth, system), least: lengthText(pitchDiameter - worm.root, system), at: byWorm ? 'its pitch diameter' : `a worm of Ø ${lengthText(pitchDiameter, system)}` });
+  if (worm.root <= 0)
+    return wrong('worm-thin', {
+      worm: lengthText(pitchDiameter, system),
+      depth: lengthText(worm.depth, system),
+      least: lengthText(pitchDiameter - worm.root, system),
+      at: byWorm ? 'its pitch diameter' : `a worm of Ø ${lengthText(pitchDiameter, system)}`,
+    });
   if (worm.toolFlat <= 0 || worm.crest <= 0)
-    return { facts: null, issues: [{ code: 'worm-thread-pointed', path: 'thread.depth', severity: 'wrong', given: dmsText(shape.includedDeg), detail: { which: worm.crest <= 0 ? 'crest' : 'tool' } }] };
+    return {
+      facts: null,
+      issues: [
+        {
+          code: 'worm-thread-pointed',
+          path: 'thread.depth',
+          severity: 'wrong',
+          given: dmsText(shape.includedDeg),
+          detail: { which: worm.crest <= 0 ? 'crest' : 'tool' },
+        },
+      ],
+    };
   const addendum = proportions.addendum * worm.axialPitch;
-  const facts: DriveFacts = { pitch, plane, axialModule, starts, teeth, hand: read.hand, proportions, includedDeg: shape.includedDeg, wormDiameter: pitchDiameter, worm, wheelDiameter, centre: (pitchDiameter + wheelDiameter) / 2, addendum };
+  const facts: DriveFacts = {
+    pitch,
+    plane,
+    axialModule,
+    starts,
+    teeth,
+    hand: read.hand,
+    proportions,
+    includedDeg: shape.includedDeg,
+    wormDiameter: pitchDiameter,
+    worm,
+    wheelDiameter,
+    centre: (pitchDiameter + wheelDiameter) / 2,
+    addendum,
+  };
   return { facts, issues: [] };
-} // prettier-ignore
+}
 
 /** Issues: worm-steep, wheel-undercut, worm-slender */
 function judge({ worm, teeth, proportions, wormDiameter }: DriveFacts, sizeField: string): Issue[] {
   const issues: Issue[] = [];
   const angle = dmsText(exact((worm.leadAngle * DEG).toFixed(6)));
   const steep = worm.leadAngle * DEG > FAIR_GASH_DEG;
-  if (steep) issues.push({ code: 'worm-steep', path: sizeField, severity: 'query', given: angle, detail: { fair: `${FAIR_GASH_DEG}°` } });
-  if (worm.root < worm.depth) issues.push({ code: 'worm-slender', path: sizeField, severity: 'query', given: decimalText(worm.root / wormDiameter, 2) });
+  if (steep)
+    issues.push({
+      code: 'worm-steep',
+      path: sizeField,
+      severity: 'query',
+      given: angle,
+      detail: { fair: `${FAIR_GASH_DEG}°` },
+    });
+  if (worm.root < worm.depth)
+    issues.push({
+      code: 'worm-slender',
+      path: sizeField,
+      severity: 'query',
+      given: decimalText(worm.root / wormDiameter, 2),
+    });
   const least = undercutBelow(proportions);
-  if (teeth < least - 0.5) issues.push({ code: 'wheel-undercut', path: 'teeth', severity: 'query', given: String(teeth), detail: { least: decimalText(least, 1), angle: dmsText(exact((2 * proportions.pressureAngle * DEG).toFixed(4))) } });
+  if (teeth < least - 0.5)
+    issues.push({
+      code: 'wheel-undercut',
+      path: 'teeth',
+      severity: 'query',
+      given: String(teeth),
+      detail: {
+        least: decimalText(least, 1),
+        angle: dmsText(exact((2 * proportions.pressureAngle * DEG).toFixed(4))),
+      },
+    });
   return issues;
-} // prettier-ignore
+}
 
 function reportOf(facts: DriveFacts, friction: number): PairReport {
   const { worm, proportions, teeth, starts, axialModule, wheelDiameter, addendum, centre } = facts;
@@ -97,16 +161,39 @@ export function planDrive(input: DriveInput, path: string, system: UnitSystem): 
   return {
     id: 'drive',
     facts,
-    answer: facts && pair ? answerOf(facts, pair) : read.teeth !== null && read.starts !== null ? `${ratioText(read.teeth, read.starts)} : 1, sizes to be given` : 'pitch, starts and teeth needed',
-    values: facts && pair ? valuesOf(facts, pair, system) : read.teeth !== null && read.starts !== null ? [textValue({ key: 'ratio', label: 'Ratio', settles: true }, `${ratioText(read.teeth, read.starts)} : 1`)] : [],
+    answer:
+      facts && pair
+        ? answerOf(facts, pair)
+        : read.teeth !== null && read.starts !== null
+          ? `${ratioText(read.teeth, read.starts)} : 1, sizes to be given`
+          : 'pitch, starts and teeth needed',
+    values:
+      facts && pair
+        ? valuesOf(facts, pair, system)
+        : read.teeth !== null && read.starts !== null
+          ? [
+              textValue(
+                { key: 'ratio', label: 'Ratio', settles: true },
+                `${ratioText(read.teeth, read.starts)} : 1`,
+              ),
+            ]
+          : [],
     working: facts && pair ? workingOf(facts, pair, read) : [],
     cautions: pair
-      ? [{ code: 'self-locking', when: 'Where a load hangs on it', text: pair.selfLocking ? 'fit a brake all the same. A worm this flat usually holds, until it shakes or is oiled well: then the load comes down.' : 'fit a brake. The wheel can drive a worm this steep, and the load comes down.' }]
+      ? [
+          {
+            code: 'self-locking',
+            when: 'Where a load hangs on it',
+            text: pair.selfLocking
+              ? 'fit a brake all the same. A worm this flat usually holds, until it shakes or is oiled well: then the load comes down.'
+              : 'fit a brake. The wheel can drive a worm this steep, and the load comes down.',
+          },
+        ]
       : [],
     issues: at(path, issues),
     detail: { shape: facts && shapeOf(facts), pair, sample },
   };
-} // prettier-ignore
+}
 
 function answerOf({ pitch, plane, starts, proportions }: DriveFacts, { ratio }: PairReport): string {
   const what = plane === 'normal' ? ' normal' : '';

@@ -12,7 +12,14 @@ const whole = (code: Issue['code'], severity: Severity = 'wrong'): Issue => ({
 });
 
 /** Their last sentence is the caller's own: what else there is to do. */
-const ENDED_BY_THE_CALLER: readonly Issue['code'][] = ['lead-out-of-reach', 'no-simple-indexing', 'starts-way', 'setup-no-room', 'not-json', 'shape']; // prettier-ignore
+const ENDED_BY_THE_CALLER: readonly Issue['code'][] = [
+  'lead-out-of-reach',
+  'no-simple-indexing',
+  'starts-way',
+  'setup-no-room',
+  'not-json',
+  'shape',
+];
 
 describe('what is told', () => {
   test.each(ISSUE_CODES)('%s is told in whole sentences of shop English', (code) => {

@@ -49,18 +49,35 @@ export function crossedMate(sizes: SpurSizes, { mate }: GearReadings): CrossedDe
 }
 
 /** Issues: shafts-needed, shafts-at-odds, crossed-centre-off */
-export function judgeCrossed(found: CrossedDetail | null, { mate }: GearReadings, path: string, system: UnitSystem): Issue[] {
+export function judgeCrossed(
+  found: CrossedDetail | null,
+  { mate }: GearReadings,
+  path: string,
+  system: UnitSystem,
+): Issue[] {
   const { crossed, centre } = mate;
   if (!crossed || mate.teeth === null) return [];
   if (!found) return [{ code: 'shafts-needed', path: `${path}.mate.shaftAngle`, severity: 'needed' }];
   const issues: Issue[] = [];
   const shafts = crossed.shaftDeg;
   if (shafts && Math.abs(approx(shafts) - found.shaftDeg) > 1 / 120)
-    issues.push({ code: 'shafts-at-odds', path: `${path}.mate.helix`, severity: 'wrong', given: `${decimalText(shafts, 3)}°`, detail: { found: `${decimalText(found.shaftDeg, 3)}°` } });
+    issues.push({
+      code: 'shafts-at-odds',
+      path: `${path}.mate.helix`,
+      severity: 'wrong',
+      given: `${decimalText(shafts, 3)}°`,
+      detail: { found: `${decimalText(found.shaftDeg, 3)}°` },
+    });
   if (centre && Math.abs(approx(centre) - found.centre) > 0.02)
-    issues.push({ code: 'crossed-centre-off', path: `${path}.mate.centre`, severity: 'query', given: lengthText(approx(centre), system, 'fine'), detail: { nominal: lengthText(found.centre, system, 'fine') } });
+    issues.push({
+      code: 'crossed-centre-off',
+      path: `${path}.mate.centre`,
+      severity: 'query',
+      given: lengthText(approx(centre), system, 'fine'),
+      detail: { nominal: lengthText(found.centre, system, 'fine') },
+    });
   return issues;
-} // prettier-ignore
+}
 
 export function crossedWorking(found: CrossedDetail, sizes: SpurSizes): Working[] {
   const [own, other] = [decimalText(sizes.helixDeg, 3), decimalText(found.mateHelixDeg, 3)];
@@ -68,7 +85,21 @@ export function crossedWorking(found: CrossedDetail, sizes: SpurSizes): Working[
   const m = decimalText(approx(sizes.module), 4);
   const source = 'Machinery’s Handbook, helical gears on shafts at an angle';
   return [
-    { key: 'shafts', label: `Angle of the shafts, ${same ? 'one hand' : 'opposite hands'}`, formula: same ? '\\Sigma = \\beta_1 + \\beta_2' : '\\Sigma = |\\beta_1 - \\beta_2|', put: same ? `${own}^\\circ + ${other}^\\circ` : `|${own}^\\circ - ${other}^\\circ|`, result: `${decimalText(found.shaftDeg, 3)}^\\circ`, source },
-    { key: 'crossedCentre', label: 'Centre distance', formula: 'a = \\frac{m_n}{2}\\left(\\frac{z_1}{\\cos\\beta_1} + \\frac{z_2}{\\cos\\beta_2}\\right)', put: `\\frac{${m}}{2}\\left(\\frac{${sizes.teeth}}{\\cos ${own}^\\circ} + \\frac{${found.mateTeeth}}{\\cos ${other}^\\circ}\\right)`, result: `${decimalText(found.centre, 4)}\\ \\mathrm{mm}`, source },
+    {
+      key: 'shafts',
+      label: `Angle of the shafts, ${same ? 'one hand' : 'opposite hands'}`,
+      formula: same ? '\\Sigma = \\beta_1 + \\beta_2' : '\\Sigma = |\\beta_1 - \\beta_2|',
+      put: same ? `${own}^\\circ + ${other}^\\circ` : `|${own}^\\circ - ${other}^\\circ|`,
+      result: `${decimalText(found.shaftDeg, 3)}^\\circ`,
+      source,
+    },
+    {
+      key: 'crossedCentre',
+      label: 'Centre distance',
+      formula: 'a = \\frac{m_n}{2}\\left(\\frac{z_1}{\\cos\\beta_1} + \\frac{z_2}{\\cos\\beta_2}\\right)',
+      put: `\\frac{${m}}{2}\\left(\\frac{${sizes.teeth}}{\\cos ${own}^\\circ} + \\frac{${found.mateTeeth}}{\\cos ${other}^\\circ}\\right)`,
+      result: `${decimalText(found.centre, 4)}\\ \\mathrm{mm}`,
+      source,
+    },
   ];
-} // prettier-ignore
+}

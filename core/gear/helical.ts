@@ -41,8 +41,30 @@ export function helicalWorking(sizes: SpurSizes): Working[] {
   const [m, d] = [decimalText(approx(sizes.module), 4), decimalText(found.pitchDiameter, 4)];
   const source = 'ISO 21771';
   return [
-    { key: 'transverseModule', label: 'Transverse module', formula: 'm_t = \\frac{m_n}{\\cos\\beta}', put: `\\frac{${m}}{\\cos ${b}}`, result: mm(found.transverseModule), source },
-    { key: 'lead', label: 'Lead of the helix', formula: 'L = \\frac{\\pi d}{\\tan\\beta}', put: `\\frac{\\pi \\times ${d}}{\\tan ${b}}`, result: mm(found.lead), source },
-    { key: 'tipHelix', label: 'Angle seen on the tips', formula: '\\tan\\beta_a = \\tan\\beta\\,\\frac{d_a}{d}', put: `\\tan ${b} \\times \\frac{${decimalText(found.tipDiameter, 4)}}{${d}}`, result: `\\beta_a = ${decimalText(found.tipHelixDeg, 3)}^\\circ`, joined: '\\Rightarrow', source },
+    {
+      key: 'transverseModule',
+      label: 'Transverse module',
+      formula: 'm_t = \\frac{m_n}{\\cos\\beta}',
+      put: `\\frac{${m}}{\\cos ${b}}`,
+      result: mm(found.transverseModule),
+      source,
+    },
+    {
+      key: 'lead',
+      label: 'Lead of the helix',
+      formula: 'L = \\frac{\\pi d}{\\tan\\beta}',
+      put: `\\frac{\\pi \\times ${d}}{\\tan ${b}}`,
+      result: mm(found.lead),
+      source,
+    },
+    {
+      key: 'tipHelix',
+      label: 'Angle seen on the tips',
+      formula: '\\tan\\beta_a = \\tan\\beta\\,\\frac{d_a}{d}',
+      put: `\\tan ${b} \\times \\frac{${decimalText(found.tipDiameter, 4)}}{${d}}`,
+      result: `\\beta_a = ${decimalText(found.tipHelixDeg, 3)}^\\circ`,
+      joined: '\\Rightarrow',
+      source,
+    },
   ];
-} // prettier-ignore
+}

@@ -43,7 +43,12 @@ export interface HelixGround {
 
 const RAD = Math.PI / 180;
 const empty = ({ typed }: Measure): boolean => typed.trim() === '';
-const wrong = (code: Issue['code'], path: string, given: string, detail: Readonly<Record<string, string>> = {}): Issue => ({ code, path, severity: 'wrong', given, detail }); // prettier-ignore
+const wrong = (
+  code: Issue['code'],
+  path: string,
+  given: string,
+  detail: Readonly<Record<string, string>> = {},
+): Issue => ({ code, path, severity: 'wrong', given, detail });
 
 /** A float angle to a ten-millionth of a degree: what arithmetic with cosines has no exact figure for. @param angle radians */
 const degrees = (angle: number): Exact => exact((angle / RAD).toFixed(7));
@@ -75,34 +80,61 @@ function fromPitches(input: GearInput, pitch: Pitch): Result<Exact> {
 }
 
 /** A wanted centre distance on parallel shafts: cos β = m_n(z1 + z2)/(2a). Issues: helix-needs-mate, helix-transverse-centre, helix-centre-short */
-function fromCentre(input: GearInput, on: HelixGround & { readonly pitch: Pitch; readonly teeth: number }): Result<Exact> {
+function fromCentre(
+  input: GearInput,
+  on: HelixGround & { readonly pitch: Pitch; readonly teeth: number },
+): Result<Exact> {
   const { pitch, teeth, mateTeeth, centre, system } = on;
   if (mateTeeth === null || centre === null)
-    return fail({ code: 'helix-needs-mate', path: mateTeeth === null ? 'mate.teeth' : 'mate.centre', severity: 'needed' });
-  if (input.pitchPlane === 'transverse') return fail(wrong('helix-transverse-centre', 'helixFrom', input.pitch.typed));
+    return fail({
+      code: 'helix-needs-mate',
+      path: mateTeeth === null ? 'mate.teeth' : 'mate.centre',
+      severity: 'needed',
+    });
+  if (input.pitchPlane === 'transverse')
+    return fail(wrong('helix-transverse-centre', 'helixFrom', input.pitch.typed));
   const straight = (approx(pitch.module) * (teeth + mateTeeth)) / 2;
   const given = lengthText(approx(centre), system);
   if (approx(centre) < straight - 1e-9)
-    return fail(wrong('helix-centre-short', 'mate.centre', given, { straight: lengthText(straight, system) }));
+    return fail(
+      wrong('helix-centre-short', 'mate.centre', given, { straight: lengthText(straight, system) }),
+    );
   const angle = degrees(Math.acos(Math.min(1, straight / approx(centre))));
   if (angle.lte(MOST_HELIX_DEG)) return ok(angle);
   return fail(wrong('helix-centre-long', 'mate.centre', given, { straight: lengthText(straight, system) }));
-} // prettier-ignore
+}
 
 /** A wanted centre distance on crossed shafts: where two angles serve, the one nearer to half the shaft angle. Issues: helix-needs-mate, helix-crossed-none */
-function fromCrossedCentre(input: GearInput, on: HelixGround & { readonly pitch: Pitch; readonly teeth: number }): Result<{ readonly angle: Exact; readonly other: Exact | null }> {
+function fromCrossedCentre(
+  input: GearInput,
+  on: HelixGround & { readonly pitch: Pitch; readonly teeth: number },
+): Result<{ readonly angle: Exact; readonly other: Exact | null }> {
   const { pitch, teeth, mateTeeth, centre, system } = on;
   const shafts = parseAngleDeg(input.mate.shaftAngle);
   // one that cannot be read is told of with the mate’s own fields
-  if (!shafts.ok) return empty(input.mate.shaftAngle) ? fail(...at('mate.shaftAngle', shafts.issues)) : fail();
+  if (!shafts.ok)
+    return empty(input.mate.shaftAngle) ? fail(...at('mate.shaftAngle', shafts.issues)) : fail();
   if (mateTeeth === null || centre === null)
-    return fail({ code: 'helix-needs-mate', path: mateTeeth === null ? 'mate.teeth' : 'mate.centre', severity: 'needed' });
-  const found = crossedForCentre(approx(pitch.module), [teeth, mateTeeth], approx(shafts.value) * RAD, approx(centre));
+    return fail({
+      code: 'helix-needs-mate',
+      path: mateTeeth === null ? 'mate.teeth' : 'mate.centre',
+      severity: 'needed',
+    });
+  const found = crossedForCentre(
+    approx(pitch.module),
+    [teeth, mateTeeth],
+    approx(shafts.value) * RAD,
+    approx(centre),
+  );
   const [best, other] = found.angles;
   if (best === undefined)
-    return fail(wrong('helix-crossed-none', 'mate.centre', lengthText(approx(centre), system), { least: lengthText(found.least, system) }));
+    return fail(
+      wrong('helix-crossed-none', 'mate.centre', lengthText(approx(centre), system), {
+        least: lengthText(found.least, system),
+      }),
+    );
   return ok({ angle: degrees(best), other: other === undefined ? null : degrees(other) });
-} // prettier-ignore
+}
 
 /** A lead measured by turning: sin β = π·z·m_n/L, or tan β = π·z·m_t/L. Issues: those of the parser; helix-lead-short */
 function fromLead(input: GearInput, pitch: Pitch, teeth: number, system: UnitSystem): Result<Exact> {
@@ -116,7 +148,10 @@ function fromLead(input: GearInput, pitch: Pitch, teeth: number, system: UnitSys
 }
 
 /** A print rubbed off the tips shows β_a there: tan β = tan β_a·d/d_a, gone over until it stands still. */
-function fromPrint(input: GearInput, on: HelixGround & { readonly pitch: Pitch; readonly teeth: number }): Result<Exact> {
+function fromPrint(
+  input: GearInput,
+  on: HelixGround & { readonly pitch: Pitch; readonly teeth: number },
+): Result<Exact> {
   const atTips = readAngle(input.helix, 'helix');
   if (!atTips.ok) return atTips;
   const steep = Math.tan(approx(atTips.value) * RAD);
@@ -128,7 +163,7 @@ function fromPrint(input: GearInput, on: HelixGround & { readonly pitch: Pitch; 
     angle = Math.atan((steep * pitchDiameter) / (pitchDiameter + 2 * (on.addendumOf(normal) ?? normal)));
   }
   return ok(degrees(angle));
-} // prettier-ignore
+}
 
 /** Where both pitches are given beside an angle, they have to agree with it. Issues: those of the parser; pitches-at-odds */
 function atOdds(input: GearInput, pitch: Pitch, helixDeg: Exact): Issue[] {
@@ -143,12 +178,26 @@ function atOdds(input: GearInput, pitch: Pitch, helixDeg: Exact): Issue[] {
   const ratio = approx(normal.module.div(transverse.module));
   const fits = ratio < 1 ? `${decimalText(Math.acos(ratio) / RAD, 3)}°` : 'no angle at all';
   const plane = input.pitchPlane === 'normal' ? 'transverse' : 'normal';
-  const said = other.value.system === expected.system ? expected : pitchOf(other.value.system, other.value.system === 'module' ? expected.module : exact(25.4).div(expected.module));
-  const detail = { expected: `${decimalText(said.figure, 4)}${said.system === 'dp' ? ' DP' : ''}`, plane, fits, angle: `${decimalText(helixDeg, 3)}°` };
+  const said =
+    other.value.system === expected.system
+      ? expected
+      : pitchOf(
+          other.value.system,
+          other.value.system === 'module' ? expected.module : exact(25.4).div(expected.module),
+        );
+  const detail = {
+    expected: `${decimalText(said.figure, 4)}${said.system === 'dp' ? ' DP' : ''}`,
+    plane,
+    fits,
+    angle: `${decimalText(helixDeg, 3)}°`,
+  };
   return [wrong('pitches-at-odds', 'otherPitch', input.otherPitch.typed, detail)];
-} // prettier-ignore
+}
 
-function solve(input: GearInput, on: HelixGround): Result<{ readonly angle: Exact; readonly notes: readonly Issue[] }> {
+function solve(
+  input: GearInput,
+  on: HelixGround,
+): Result<{ readonly angle: Exact; readonly notes: readonly Issue[] }> {
   const plain = (angle: Result<Exact>) => (angle.ok ? ok({ angle: angle.value, notes: [] }) : angle);
   if (input.helixFrom === 'angle')
     return plain(empty(input.helix) ? ok(exact(0)) : readAngle(input.helix, 'helix'));
@@ -169,11 +218,17 @@ function solve(input: GearInput, on: HelixGround): Result<{ readonly angle: Exac
       if (!crossed.ok) return crossed;
       const { angle, other } = crossed.value;
       const said = (value: Exact) => `${decimalText(value, 3)}°`;
-      const note = (also: Exact): Issue => ({ code: 'helix-two-angles', path: 'helixFrom', severity: 'note', given: said(angle), detail: { other: said(also) } });
+      const note = (also: Exact): Issue => ({
+        code: 'helix-two-angles',
+        path: 'helixFrom',
+        severity: 'note',
+        given: said(angle),
+        detail: { other: said(also) },
+      });
       return ok({ angle, notes: other ? [note(other)] : [] });
     }
   }
-} // prettier-ignore
+}
 
 /**
  * The helix angle by whichever of its sources is in force, and the pitch in the normal plane.

@@ -72,26 +72,66 @@ export function meshWithMate(
 }
 
 /** Issues: mesh-too-close, mesh-binds, mesh-bottoms, mesh-interferes, mesh-barely */
-export function judgeMesh({ report, deeper, centreForWanted }: MeshDetail, hasCentre: boolean, path: string, system: UnitSystem): Issue[] {
+export function judgeMesh(
+  { report, deeper, centreForWanted }: MeshDetail,
+  hasCentre: boolean,
+  path: string,
+  system: UnitSystem,
+): Issue[] {
   const mm = (value: number) => lengthText(value, system, 'fine');
   const given = mm(report.centre);
   const at = `${path}.mate.centre`;
   if (report.operatingAngle === null)
-    return [{ code: 'mesh-too-close', path: at, severity: 'query', given, detail: { nominal: mm(report.nominalCentre) } }];
+    return [
+      {
+        code: 'mesh-too-close',
+        path: at,
+        severity: 'query',
+        given,
+        detail: { nominal: mm(report.nominalCentre) },
+      },
+    ];
   const issues: Issue[] = [];
   const clearance = Math.min(...report.tipClearance);
   if (clearance < 0)
-    issues.push({ code: 'mesh-bottoms', path: at, severity: 'query', given, detail: { clearance: mm(clearance) } });
+    issues.push({
+      code: 'mesh-bottoms',
+      path: at,
+      severity: 'query',
+      given,
+      detail: { clearance: mm(clearance) },
+    });
   if (report.backlash! < 1e-6)
-    issues.push({ code: 'mesh-binds', path: at, severity: hasCentre ? 'query' : 'note', given, detail: { backlash: mm(Math.abs(report.backlash!) < 5e-5 ? 0 : report.backlash!), spread: mm(centreForWanted), deeper: mm(deeper) } });
+    issues.push({
+      code: 'mesh-binds',
+      path: at,
+      severity: hasCentre ? 'query' : 'note',
+      given,
+      detail: {
+        backlash: mm(Math.abs(report.backlash!) < 5e-5 ? 0 : report.backlash!),
+        spread: mm(centreForWanted),
+        deeper: mm(deeper),
+      },
+    });
   const [first, second] = report.tipInterference!;
   const worst = Math.max(first, second);
   if (worst > 0)
-    issues.push({ code: 'mesh-interferes', path: `${path}.mate.teeth`, severity: 'note', given: '', detail: { which: first > second ? 'gear on this card' : 'mate', by: mm(worst) } });
+    issues.push({
+      code: 'mesh-interferes',
+      path: `${path}.mate.teeth`,
+      severity: 'note',
+      given: '',
+      detail: { which: first > second ? 'gear on this card' : 'mate', by: mm(worst) },
+    });
   if (report.contactRatio! < 1.1)
-    issues.push({ code: 'mesh-barely', path: `${path}.mate.teeth`, severity: 'note', given: decimalText(report.contactRatio!, 2) });
+    issues.push({
+      code: 'mesh-barely',
+      path: `${path}.mate.teeth`,
+      severity: 'note',
+      given: decimalText(report.contactRatio!, 2),
+    });
   return issues;
-} // prettier-ignore
+}
 
 const TOO_MUCH = (sizes: SpurSizes): boolean =>
   approx(sizes.thinning) > MOST_THINNING * approx(sizes.module) * Math.PI;
@@ -120,7 +160,14 @@ export function meshWorking({ report, pair, wanted, deeper }: MeshDetail, cutter
   const deg = (angle: number) => dmsText(exact(((angle * 180) / Math.PI).toFixed(6))).replace('°', '^\\circ');
   const source = 'ISO 21771';
   const lines: Working[] = [
-    { key: 'nominalCentre', label: 'Centres where the pitch circles touch', formula: 'a_0 = \\frac{m(z_1 + z_2)}{2}', put: `\\frac{${m}(${one.teeth} + ${two.teeth})}{2}`, result: mm(report.nominalCentre), source },
+    {
+      key: 'nominalCentre',
+      label: 'Centres where the pitch circles touch',
+      formula: 'a_0 = \\frac{m(z_1 + z_2)}{2}',
+      put: `\\frac{${m}(${one.teeth} + ${two.teeth})}{2}`,
+      result: mm(report.nominalCentre),
+      source,
+    },
   ];
   if (report.operatingAngle === null) return lines;
   const tangents = report.centre * Math.sin(report.operatingAngle);
@@ -128,15 +175,47 @@ export function meshWorking({ report, pair, wanted, deeper }: MeshDetail, cutter
   /** No more than the line of contact has: beyond it is interference. */
   const reach = ({ teeth, addendum }: (typeof pair.gears)[number]) => {
     const radius = (pair.module * teeth) / 2;
-    const length = Math.sqrt(Math.max(0, (radius + addendum) ** 2 - (radius * Math.cos(pair.pressureAngle)) ** 2));
+    const length = Math.sqrt(
+      Math.max(0, (radius + addendum) ** 2 - (radius * Math.cos(pair.pressureAngle)) ** 2),
+    );
     return Math.min(length, tangents);
   };
   lines.push(
-    { key: 'operatingAngle', label: 'Operating angle', formula: '\\cos\\alpha_w = \\frac{a_0\\cos\\alpha}{a}', put: `\\frac{${decimalText(report.nominalCentre, 4)}\\cos ${decimalText((pair.pressureAngle * 180) / Math.PI, 4)}^\\circ}{${decimalText(report.centre, 4)}}`, result: `\\alpha_w = ${deg(report.operatingAngle)}`, joined: '\\Rightarrow', source },
-    { key: 'backlash', label: 'Backlash at the real centres', formula: 'j = 2a(\\mathrm{inv}\\,\\alpha_w - \\mathrm{inv}\\,\\alpha) + \\Delta s\\frac{a}{a_0}', put: `2 \\times ${decimalText(report.centre, 4)}(${decimalText(involute(report.operatingAngle), 6)} - ${decimalText(involute(pair.pressureAngle), 6)})${thinned > 0 ? ` + ${decimalText((thinned * report.centre) / report.nominalCentre, 4)}` : ''}`, result: mm(report.backlash!), source },
-    { key: 'contactRatio', label: 'Contact ratio', formula: '\\varepsilon = \\frac{\\sqrt{r_{a1}^2 - r_{b1}^2} + \\sqrt{r_{a2}^2 - r_{b2}^2} - a\\sin\\alpha_w}{\\pi m\\cos\\alpha}', put: `\\frac{${decimalText(reach(one), 4)} + ${decimalText(reach(two), 4)} - ${decimalText(tangents, 4)}}{\\pi \\times ${m}\\cos ${decimalText((pair.pressureAngle * 180) / Math.PI, 3)}^\\circ}`, result: decimalText(report.contactRatio!, 3), source },
+    {
+      key: 'operatingAngle',
+      label: 'Operating angle',
+      formula: '\\cos\\alpha_w = \\frac{a_0\\cos\\alpha}{a}',
+      put: `\\frac{${decimalText(report.nominalCentre, 4)}\\cos ${decimalText((pair.pressureAngle * 180) / Math.PI, 4)}^\\circ}{${decimalText(report.centre, 4)}}`,
+      result: `\\alpha_w = ${deg(report.operatingAngle)}`,
+      joined: '\\Rightarrow',
+      source,
+    },
+    {
+      key: 'backlash',
+      label: 'Backlash at the real centres',
+      formula: 'j = 2a(\\mathrm{inv}\\,\\alpha_w - \\mathrm{inv}\\,\\alpha) + \\Delta s\\frac{a}{a_0}',
+      put: `2 \\times ${decimalText(report.centre, 4)}(${decimalText(involute(report.operatingAngle), 6)} - ${decimalText(involute(pair.pressureAngle), 6)})${thinned > 0 ? ` + ${decimalText((thinned * report.centre) / report.nominalCentre, 4)}` : ''}`,
+      result: mm(report.backlash!),
+      source,
+    },
+    {
+      key: 'contactRatio',
+      label: 'Contact ratio',
+      formula:
+        '\\varepsilon = \\frac{\\sqrt{r_{a1}^2 - r_{b1}^2} + \\sqrt{r_{a2}^2 - r_{b2}^2} - a\\sin\\alpha_w}{\\pi m\\cos\\alpha}',
+      put: `\\frac{${decimalText(reach(one), 4)} + ${decimalText(reach(two), 4)} - ${decimalText(tangents, 4)}}{\\pi \\times ${m}\\cos ${decimalText((pair.pressureAngle * 180) / Math.PI, 3)}^\\circ}`,
+      result: decimalText(report.contactRatio!, 3),
+      source,
+    },
   );
   if (deeper > 0)
-    lines.push({ key: 'deeper', label: 'Deeper for the backlash wanted', formula: '\\Delta h = \\frac{\\Delta j\\,\\cos\\alpha}{2\\sin(\\alpha + 90^\\circ/z_c)}', put: `\\Delta j = ${decimalText(wanted - report.backlash!, 4)},\\ z_c = ${decimalText(cutterTeeth, 1)}`, result: mm(deeper), source: 'a form cutter keeps its shape and moves radially; by drawing it' });
+    lines.push({
+      key: 'deeper',
+      label: 'Deeper for the backlash wanted',
+      formula: '\\Delta h = \\frac{\\Delta j\\,\\cos\\alpha}{2\\sin(\\alpha + 90^\\circ/z_c)}',
+      put: `\\Delta j = ${decimalText(wanted - report.backlash!, 4)},\\ z_c = ${decimalText(cutterTeeth, 1)}`,
+      result: mm(deeper),
+      source: 'a form cutter keeps its shape and moves radially; by drawing it',
+    });
   return lines;
-} // prettier-ignore
+}

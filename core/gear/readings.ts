@@ -149,14 +149,22 @@ function readTurn(typed: Measure, what: string, most: number): Result<Exact> {
 }
 
 function readMate({ mate }: GearInput, take: Take): MateReading {
-  const teeth = left(mate.teeth) ? null : take('mate.teeth', parseCount(mate.teeth, 'The mate’s tooth count', LEAST_TEETH, MOST_TEETH));
-  const centre = left(mate.centre) ? null : take('mate.centre', parsePositiveLength(mate.centre, 'The centre distance'));
+  const teeth = left(mate.teeth)
+    ? null
+    : take('mate.teeth', parseCount(mate.teeth, 'The mate’s tooth count', LEAST_TEETH, MOST_TEETH));
+  const centre = left(mate.centre)
+    ? null
+    : take('mate.centre', parsePositiveLength(mate.centre, 'The centre distance'));
   const backlash = take('mate.backlash', parseOptionalLength(mate.backlash, 'The backlash'));
   if (mate.shafts === 'parallel') return { teeth, centre, backlash, crossed: null };
-  const helixDeg = left(mate.helix) ? null : take('mate.helix', readTurn(mate.helix, 'The mate’s helix angle', MOST_HELIX_DEG));
-  const shaftDeg = left(mate.shaftAngle) ? null : take('mate.shaftAngle', readTurn(mate.shaftAngle, 'The angle of the shafts', 2 * MOST_HELIX_DEG));
+  const helixDeg = left(mate.helix)
+    ? null
+    : take('mate.helix', readTurn(mate.helix, 'The mate’s helix angle', MOST_HELIX_DEG));
+  const shaftDeg = left(mate.shaftAngle)
+    ? null
+    : take('mate.shaftAngle', readTurn(mate.shaftAngle, 'The angle of the shafts', 2 * MOST_HELIX_DEG));
   return { teeth, centre, backlash, crossed: { helixDeg, hand: mate.hand, shaftDeg } };
-} // prettier-ignore
+}
 
 /** The addendum a normal module has by the rule in force; null where it is typed and cannot be read. */
 function addendumOf({ depth }: GearInput, normalModule: number): number | null {

@@ -70,14 +70,49 @@ function workingOf(sizes: SpurSizes): Working[] {
   }
   lines.push(
     pitchDiameterWorking(sizes, m, d),
-    { key: 'addendum', label: 'Addendum', formula: sizes.depth.rule ? `h_a = ${sizes.depth.rule.addendum}\\,m` : 'h_a', put: sizes.depth.rule ? `${sizes.depth.rule.addendum} \\times ${decimalText(m)}` : '\\text{as typed}', result: mm(ha), source: sizes.depth.rule?.source ?? sizes.depth.readFrom ?? '' },
+    {
+      key: 'addendum',
+      label: 'Addendum',
+      formula: sizes.depth.rule ? `h_a = ${sizes.depth.rule.addendum}\\,m` : 'h_a',
+      put: sizes.depth.rule ? `${sizes.depth.rule.addendum} \\times ${decimalText(m)}` : '\\text{as typed}',
+      result: mm(ha),
+      source: sizes.depth.rule?.source ?? sizes.depth.readFrom ?? '',
+    },
     depthWorking(sizes, m, h),
     ...sinkWorking(sizes),
-    { key: 'clearance', label: 'Clearance', formula: 'c = h - 2h_a', put: `${decimalText(h, 4)} - 2 \\times ${decimalText(ha, 4)}`, result: mm(approx(sizes.clearance)), source: iso },
-    { key: 'circularPitch', label: 'Circular pitch', formula: 'p = \\pi\\,m', put: `\\pi \\times ${decimalText(m)}`, result: mm(sizes.circularPitch), source: iso },
-    { key: 'toothThickness', label: 'Tooth thickness', formula: sizes.thinning.equals(0) ? 's = \\frac{p}{2}' : 's = \\frac{p}{2} - \\Delta s', put: `\\frac{${decimalText(sizes.circularPitch, 4)}}{2}${sizes.thinning.equals(0) ? '' : ` - ${decimalText(sizes.thinning, 4)}`}`, result: mm(sizes.toothThickness), source: iso },
-    { key: 'baseDiameter', label: 'Base diameter', formula: 'd_b = d\\cos\\alpha', put: `${decimalText(d)} \\times \\cos ${decimalText((sizes.transverse.pressureAngle * 180) / Math.PI, 4)}^\\circ`, result: mm(sizes.baseDiameter), source: iso },
-  ); // prettier-ignore
+    {
+      key: 'clearance',
+      label: 'Clearance',
+      formula: 'c = h - 2h_a',
+      put: `${decimalText(h, 4)} - 2 \\times ${decimalText(ha, 4)}`,
+      result: mm(approx(sizes.clearance)),
+      source: iso,
+    },
+    {
+      key: 'circularPitch',
+      label: 'Circular pitch',
+      formula: 'p = \\pi\\,m',
+      put: `\\pi \\times ${decimalText(m)}`,
+      result: mm(sizes.circularPitch),
+      source: iso,
+    },
+    {
+      key: 'toothThickness',
+      label: 'Tooth thickness',
+      formula: sizes.thinning.equals(0) ? 's = \\frac{p}{2}' : 's = \\frac{p}{2} - \\Delta s',
+      put: `\\frac{${decimalText(sizes.circularPitch, 4)}}{2}${sizes.thinning.equals(0) ? '' : ` - ${decimalText(sizes.thinning, 4)}`}`,
+      result: mm(sizes.toothThickness),
+      source: iso,
+    },
+    {
+      key: 'baseDiameter',
+      label: 'Base diameter',
+      formula: 'd_b = d\\cos\\alpha',
+      put: `${decimalText(d)} \\times \\cos ${decimalText((sizes.transverse.pressureAngle * 180) / Math.PI, 4)}^\\circ`,
+      result: mm(sizes.baseDiameter),
+      source: iso,
+    },
+  );
   return lines;
 }
 
@@ -96,10 +131,24 @@ function pitchDiameterWorking(sizes: SpurSizes, m: number, d: number): Working {
 function sinkWorking({ thinning, sink, cutDepth, depth }: SpurSizes): Working[] {
   if (thinning.equals(0)) return [];
   return [
-    { key: 'sink', label: 'Deeper, to thin the tooth', formula: '\\Delta h = \\frac{\\Delta s\\,\\cos\\alpha}{2\\sin(\\alpha + 90^\\circ/z_c)}', put: `\\Delta s = ${decimalText(thinning, 4)}`, result: mm(approx(sink)), source: 'a form cutter keeps its shape and moves radially; by drawing it' },
-    { key: 'cutDepth', label: 'Depth to cut', formula: 'h + \\Delta h', put: `${decimalText(depth.wholeDepth, 4)} + ${decimalText(sink, 4)}`, result: mm(approx(cutDepth)), source: 'by adding up' },
+    {
+      key: 'sink',
+      label: 'Deeper, to thin the tooth',
+      formula: '\\Delta h = \\frac{\\Delta s\\,\\cos\\alpha}{2\\sin(\\alpha + 90^\\circ/z_c)}',
+      put: `\\Delta s = ${decimalText(thinning, 4)}`,
+      result: mm(approx(sink)),
+      source: 'a form cutter keeps its shape and moves radially; by drawing it',
+    },
+    {
+      key: 'cutDepth',
+      label: 'Depth to cut',
+      formula: 'h + \\Delta h',
+      put: `${decimalText(depth.wholeDepth, 4)} + ${decimalText(sink, 4)}`,
+      result: mm(approx(cutDepth)),
+      source: 'by adding up',
+    },
   ];
-} // prettier-ignore
+}
 
 function depthWorking(sizes: SpurSizes, m: number, h: number): Working {
   const { depth } = sizes;

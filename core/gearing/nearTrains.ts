@@ -44,7 +44,11 @@ function offerSimple({ teeth, counts }: GearTable, nearest: Nearest): void {
  * than the worst that is kept: the work grows with the number of products, not of their pairs.
  * @param products rising @param offer whether the two go together; then they are offered
  */
-function offerAround(products: ArrayLike<number>, nearest: Nearest, offer: (above: number, below: number) => void): void {
+function offerAround(
+  products: ArrayLike<number>,
+  nearest: Nearest,
+  offer: (above: number, below: number) => void,
+): void {
   const many = products.length;
   let start = 0;
   for (let below = 0; below < many; below += 1) {
@@ -52,12 +56,20 @@ function offerAround(products: ArrayLike<number>, nearest: Nearest, offer: (abov
     const target = nearest.wanted * under;
     // as the products below rise, so does the place of the wanted one
     while (start < many && products[start]! < target) start += 1;
-    for (let above = start; above < many && products[above]! / under - nearest.wanted <= nearest.worst; above += 1)
+    for (
+      let above = start;
+      above < many && products[above]! / under - nearest.wanted <= nearest.worst;
+      above += 1
+    )
       offer(above, below);
-    for (let above = start - 1; above >= 0 && nearest.wanted - products[above]! / under <= nearest.worst; above -= 1)
+    for (
+      let above = start - 1;
+      above >= 0 && nearest.wanted - products[above]! / under <= nearest.worst;
+      above -= 1
+    )
       offer(above, below);
   }
-} // prettier-ignore
+}
 
 /**
  * The trains whose ratio lies nearest to a wanted one, nearest first and the plainer of two equally near.
@@ -86,7 +98,10 @@ export function findNearTrains(
 type Three = readonly [number, number, number];
 
 /** Every three that can be taken at once, by rising product. */
-function threesOf({ teeth, counts }: GearTable): { readonly threes: readonly Three[]; readonly products: Float64Array } {
+function threesOf({ teeth, counts }: GearTable): {
+  readonly threes: readonly Three[];
+  readonly products: Float64Array;
+} {
   const found: { readonly three: Three; readonly product: number }[] = [];
   const held = (tooth: number) => counts.get(tooth) ?? 0;
   for (const [i, a] of teeth.entries()) {
@@ -101,14 +116,23 @@ function threesOf({ teeth, counts }: GearTable): { readonly threes: readonly Thr
     }
   }
   found.sort((a, b) => a.product - b.product);
-  return { threes: found.map(({ three }) => three), products: Float64Array.from(found, ({ product }) => product) };
-} // prettier-ignore
+  return {
+    threes: found.map(({ three }) => three),
+    products: Float64Array.from(found, ({ product }) => product),
+  };
+}
 
 /** A gear on either side does nothing: the shorter train it amounts to is found among those of four. */
 const shares = (a: Three, b: Three): boolean =>
-  a[0] === b[0] || a[0] === b[1] || a[0] === b[2] ||
-  a[1] === b[0] || a[1] === b[1] || a[1] === b[2] ||
-  a[2] === b[0] || a[2] === b[1] || a[2] === b[2]; // prettier-ignore
+  a[0] === b[0] ||
+  a[0] === b[1] ||
+  a[0] === b[2] ||
+  a[1] === b[0] ||
+  a[1] === b[1] ||
+  a[1] === b[2] ||
+  a[2] === b[0] ||
+  a[2] === b[1] ||
+  a[2] === b[2];
 
 const ORDERS: readonly Three[] = [
   [0, 1, 2],

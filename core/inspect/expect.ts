@@ -49,7 +49,14 @@ function solve(of: (thick: number) => number, reading: number, size: number): nu
  * What each way of measuring should read on a gear cut as planned.
  * Sources: span, pins, chordal tooth: ISO 21771 and Machinery’s Handbook; depth to thickness: the form cutter’s rule
  */
-export function expectedOf({ sizes, outside, depth, faceWidth, cutterTeeth, pin }: AsCut): readonly Expected[] {
+export function expectedOf({
+  sizes,
+  outside,
+  depth,
+  faceWidth,
+  cutterTeeth,
+  pin,
+}: AsCut): readonly Expected[] {
   const helixAngle = (approx(sizes.helixDeg) * Math.PI) / 180;
   const { pressureAngle, teeth, toothThickness } = sizes;
   const module = approx(sizes.module);
@@ -104,7 +111,7 @@ export function expectedOf({ sizes, outside, depth, faceWidth, cutterTeeth, pin 
       with: pin,
     },
   ];
-} // prettier-ignore
+}
 
 /** Does a pin touch the flanks of its space, and stand out beyond the tips? @param circle that pins stand on, mm */
 function pinOut(circle: number, pin: number, outside: number, depth: number): Expected['out'] {
@@ -131,6 +138,8 @@ export const runoutSays = (reading: number, { pressureAngle, teeth }: SpurSizes)
   reading,
   eccentric: reading / 2,
   depth: reading / 2,
-  thickness: Math.abs((2 * reading * Math.sin(pressureAngle - Math.PI / (2 * teeth))) / Math.cos(pressureAngle)),
+  thickness: Math.abs(
+    (2 * reading * Math.sin(pressureAngle - Math.PI / (2 * teeth))) / Math.cos(pressureAngle),
+  ),
   pitch: reading / Math.cos(pressureAngle),
-}); // prettier-ignore
+});

@@ -17,7 +17,10 @@ export interface MeasuredRecord {
  * Every reading that stands on the inspect station, with what it should have been.
  * @returns null while nothing was read
  */
-export function recordOf({ checks, runout, round, verdict }: InspectDetail, units: UnitSystem): MeasuredRecord | null {
+export function recordOf(
+  { checks, runout, round, verdict }: InspectDetail,
+  units: UnitSystem,
+): MeasuredRecord | null {
   const single = checks.flatMap(({ name, reading, should, out }) =>
     reading === null ? [] : [{ name, read: reading, should: out ? null : should }],
   );
@@ -27,7 +30,11 @@ export function recordOf({ checks, runout, round, verdict }: InspectDetail, unit
         { name: `${round.name}, least to most`, read: round.off.runout, should: null },
       ]
     : [];
-  const readings = [...single, ...all, ...(runout ? [{ name: 'Runout', read: runout.reading, should: null }] : [])];
+  const readings = [
+    ...single,
+    ...all,
+    ...(runout ? [{ name: 'Runout', read: runout.reading, should: null }] : []),
+  ];
   if (readings.length === 0) return null;
   return { readings, verdict: verdict ? verdictText(verdict, (mm) => lengthText(mm, units, 'fine')) : '' };
-} // prettier-ignore
+}

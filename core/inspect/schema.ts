@@ -31,5 +31,16 @@ export type InspectInput = z.infer<typeof inspectSchema>;
 
 export function nothingMeasured(units: UnitSystem): InspectInput {
   const length = measure('', units);
-  return { pin: length, tolerance: length, outside: length, depth: length, chordal: length, span: length, pins: length, runout: length, sunk: length, round: { what: 'span', readings: { typed: '', unit: units } } };
-} // prettier-ignore
+  return {
+    pin: length,
+    tolerance: length,
+    outside: length,
+    depth: length,
+    chordal: length,
+    span: length,
+    pins: length,
+    runout: length,
+    sunk: length,
+    round: { what: 'span', readings: { typed: '', unit: units } },
+  };
+}

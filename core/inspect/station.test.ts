@@ -14,13 +14,19 @@ const GEAR = { id: 'g', name: 'Gear', pitch: '2', teeth: 30, face: '20', bore: '
 const withReadings = (job: Job, readings: Partial<Record<keyof InspectInput, string>>): Job =>
   withSpurPart(job, 'p1', (part) => ({
     ...part,
-    inspect: { ...part.inspect, ...Object.fromEntries(Object.entries(readings).map(([key, typed]) => [key, measure(typed, 'mm')])) },
-  })); // prettier-ignore
+    inspect: {
+      ...part.inspect,
+      ...Object.fromEntries(Object.entries(readings).map(([key, typed]) => [key, measure(typed, 'mm')])),
+    },
+  }));
 const inspected = (readings: Partial<Record<keyof InspectInput, string>> = {}, job = drawnSpurJob(GEAR)) =>
   stationOf(plan(withReadings(job, readings), STOCK_EQUIPMENT).parts[0]!, 'inspect')!;
 const checkOf = (id: string, ...args: Parameters<typeof inspected>) =>
   inspected(...args).detail.checks.find((check) => check.id === id)!;
-const says = (...args: Parameters<typeof inspected>) => inspected(...args).issues.map((issue) => `${issue.severity} ${issue.path.replace('parts.p1.inspect.', '')}: ${sayIssue(issue)}`); // prettier-ignore
+const says = (...args: Parameters<typeof inspected>) =>
+  inspected(...args).issues.map(
+    (issue) => `${issue.severity} ${issue.path.replace('parts.p1.inspect.', '')}: ${sayIssue(issue)}`,
+  );
 
 describe('what it should read', () => {
   test('before anything is measured: every tool’s figure, the station open and in nobody’s way', () => {
@@ -84,14 +90,20 @@ describe('what it should read', () => {
 describe('pins in small spaces', () => {
   test.each([12, 13, 14, 17])('%d teeth are measured over the usual pin, thick or thin', (teeth) => {
     for (const pressureAngle of ['20', '14.5']) {
-      const job = withSpurPart(drawnSpurJob({ ...GEAR, teeth, bore: '6' }), 'p1', (part) => ({ ...part, gear: { ...part.gear, pressureAngle: measure(pressureAngle, 'deg') } })); // prettier-ignore
+      const job = withSpurPart(drawnSpurJob({ ...GEAR, teeth, bore: '6' }), 'p1', (part) => ({
+        ...part,
+        gear: { ...part.gear, pressureAngle: measure(pressureAngle, 'deg') },
+      }));
       const gear = { teeth, module: 2, pressureAngle: rad(Number(pressureAngle)) };
       expect(checkOf('pins', {}, job)).toMatchObject({
         out: null,
         should: expect.closeTo(overPins(3.456, gear), 9),
       });
       for (const thick of [0.08, -0.02])
-        expect(checkOf('pins', { pins: overPins(3.456, gear, -thick).toFixed(9) }, job).thick).toBeCloseTo(thick, 6); // prettier-ignore
+        expect(checkOf('pins', { pins: overPins(3.456, gear, -thick).toFixed(9) }, job).thick).toBeCloseTo(
+          thick,
+          6,
+        );
     }
   });
   test('a pin that lies below the tips is told; a reading below anything a tooth could give tells nothing', () => {
@@ -105,19 +117,29 @@ describe('pins in small spaces', () => {
 describe('what the readings say', () => {
   test('whichever tool is used, a tooth too thick by so much is found to be that (seed 5)', () => {
     fc.assert(
-      fc.property(fc.double({ min: -0.2, max: 0.2, noNaN: true }), fc.constantFrom('0', '15', '28'), (thick, helix) => {
-        const job = helix === '0' ? drawnSpurJob(GEAR) : drawnHelicalJob({ ...GEAR, face: '40' }, helix);
-        const gear = { teeth: 30, module: 2, pressureAngle: rad(20), helixAngle: rad(Number(helix)) };
-        const k = checkOf('span', {}, job).set.match(/\d+/)![0];
-        expect(checkOf('span', { span: spanOver(Number(k), gear, -thick).toFixed(9) }, job).thick).toBeCloseTo(thick, 6);
-        expect(checkOf('pins', { pins: overPins(3.456, gear, -thick).toFixed(9) }, job).thick).toBeCloseTo(thick, 6);
-        // the depth by the cutter's rule, backwards
-        const shallow = thick / thinningFromDeeper(1, rad(20), 26);
-        if (helix === '0') expect(checkOf('depth', { depth: (4.5 - shallow).toFixed(9) }, job).thick).toBeCloseTo(thick, 6);
-      }),
+      fc.property(
+        fc.double({ min: -0.2, max: 0.2, noNaN: true }),
+        fc.constantFrom('0', '15', '28'),
+        (thick, helix) => {
+          const job = helix === '0' ? drawnSpurJob(GEAR) : drawnHelicalJob({ ...GEAR, face: '40' }, helix);
+          const gear = { teeth: 30, module: 2, pressureAngle: rad(20), helixAngle: rad(Number(helix)) };
+          const k = checkOf('span', {}, job).set.match(/\d+/)![0];
+          expect(
+            checkOf('span', { span: spanOver(Number(k), gear, -thick).toFixed(9) }, job).thick,
+          ).toBeCloseTo(thick, 6);
+          expect(checkOf('pins', { pins: overPins(3.456, gear, -thick).toFixed(9) }, job).thick).toBeCloseTo(
+            thick,
+            6,
+          );
+          // the depth by the cutter's rule, backwards
+          const shallow = thick / thinningFromDeeper(1, rad(20), 26);
+          if (helix === '0')
+            expect(checkOf('depth', { depth: (4.5 - shallow).toFixed(9) }, job).thick).toBeCloseTo(thick, 6);
+        },
+      ),
       { seed: 5, numRuns: 60 },
     );
-  }); // prettier-ignore
+  });
 
   test('thick teeth on the head: sink so much more; the outside as turned moves depth and caliper', () => {
     const thick = inspected({ span: '21.60' });
@@ -125,35 +147,51 @@ describe('what the readings say', () => {
     expect(thick.state).toBe('doubt');
     const sink = thick.detail.verdict!.sink;
     expect(thinningFromDeeper(sink, rad(20), 26)).toBeCloseTo(thick.detail.verdict!.thick, 9);
-    expect(says({ span: '21.60' })[0]).toMatch(/^query span: The teeth are 0\.101 mm too thick\. While the gear is still on the head, sink the cutter 0\.1\d\d mm more/); // prettier-ignore
+    expect(says({ span: '21.60' })[0]).toMatch(
+      /^query span: The teeth are 0\.101 mm too thick\. While the gear is still on the head, sink the cutter 0\.1\d\d mm more/,
+    );
     expect(says({ span: '21.40' })[0]).toMatch(/too thin\. Nothing puts metal back/);
     expect(inspected({ span: '21.51' }).answer).toBe('good');
-    const under = withSpurPart(drawnSpurJob(GEAR), 'p1', (part) => ({ ...part, blank: { ...part.blank, measured: measure('63.9', 'mm') } }));
+    const under = withSpurPart(drawnSpurJob(GEAR), 'p1', (part) => ({
+      ...part,
+      blank: { ...part.blank, measured: measure('63.9', 'mm') },
+    }));
     expect(checkOf('depth', {}, under).should).toBeCloseTo(4.45, 9);
     expect(checkOf('outside', {}, under).should).toBeCloseTo(63.9, 9);
-  }); // prettier-ignore
+  });
 
   test('bad input: another unit, readings at odds, nonsense', () => {
-    expect(says({ span: '0.8467' })[0]).toMatch(/^query span: 0\.8467 is far from the 21\.505 mm it should be\. Was it read in the other unit/);
+    expect(says({ span: '0.8467' })[0]).toMatch(
+      /^query span: 0\.8467 is far from the 21\.505 mm it should be\. Was it read in the other unit/,
+    );
     // two readings at odds: nothing is to be sunk on the strength of one
-    expect(says({ span: '21.50', pins: '65.9' })).toEqual([expect.stringMatching(/^query span: This reading says the teeth are .* too thin; over pins says .* too thick\. Measure both again/)]);
+    expect(says({ span: '21.50', pins: '65.9' })).toEqual([
+      expect.stringMatching(
+        /^query span: This reading says the teeth are .* too thin; over pins says .* too thick\. Measure both again/,
+      ),
+    ]);
     expect(inspected({ span: '21.50', pins: '65.9' }).answer).toBe('readings at odds: measure again');
     expect(says({ span: 'x' })[0]).toMatch(/^wrong span/);
     expect(says({ runout: '-1' })[0]).toMatch(/^wrong runout/);
-  }); // prettier-ignore
+  });
 
   test('runout: by a gear that sits off its axis, its teeth measured on a circle about the axis', () => {
-    for (const [teeth, angle] of [[30, 20], [12, 20], [60, 14.5]] as const) {
+    for (const [teeth, angle] of [
+      [30, 20],
+      [12, 20],
+      [60, 14.5],
+    ] as const) {
       const [t, alpha, r] = [0.1, rad(angle), teeth];
       const sizes = { pressureAngle: alpha, teeth } as never;
       // module 2: near and far side of the circle cross the teeth that much lower and higher
-      const thick = (radius: number) => 2 * radius * toothHalfAngle(radius, r * Math.cos(alpha), r, alpha, Math.PI);
+      const thick = (radius: number) =>
+        2 * radius * toothHalfAngle(radius, r * Math.cos(alpha), r, alpha, Math.PI);
       const found = runoutSays(t, sizes);
       const measured = Math.abs(thick(r - t / 2) - thick(r + t / 2));
       expect(Math.abs(found.thickness / measured - 1)).toBeLessThan(0.02);
       expect(found).toMatchObject({ eccentric: 0.05, depth: 0.05 });
     }
-  }); // prettier-ignore
+  });
 });
 
 describe('what the logbook keeps of it', () => {
@@ -174,24 +212,41 @@ describe('what the logbook keeps of it', () => {
   test('readings all round go in by their middle and their swing', () => {
     const job = withSpurPart(drawnSpurJob(GEAR), 'p1', (part) => ({
       ...part,
-      inspect: { ...part.inspect, round: { what: 'span' as const, readings: { typed: '21.50 21.54 21.52 21.48', unit: 'mm' as const } } },
-    })); // prettier-ignore
+      inspect: {
+        ...part.inspect,
+        round: { what: 'span' as const, readings: { typed: '21.50 21.54 21.52 21.48', unit: 'mm' as const } },
+      },
+    }));
     expect(recordOf(inspected({}, job).detail, 'mm')!.readings).toEqual([
-      { name: 'Span over teeth, mean all round', read: expect.closeTo(21.51, 9), should: expect.closeTo(21.5049, 3) },
+      {
+        name: 'Span over teeth, mean all round',
+        read: expect.closeTo(21.51, 9),
+        should: expect.closeTo(21.5049, 3),
+      },
       { name: 'Span over teeth, least to most', read: expect.closeTo(0.06, 9), should: null },
-    ]); // prettier-ignore
+    ]);
   });
 });
 
 describe('where the figures come from', () => {
   const worked = (...args: Parameters<typeof inspected>) =>
-    new Map(inspected(...args).working.map(({ key, result }) => [key, Number.parseFloat(result.replace(/^[^\d]*/, ''))])); // prettier-ignore
+    new Map(
+      inspected(...args).working.map(({ key, result }) => [
+        key,
+        Number.parseFloat(result.replace(/^[^\d]*/, '')),
+      ]),
+    );
   test('every figure to be read has its working, and it ends in that figure', () => {
-    for (const job of [drawnSpurJob(GEAR), drawnSpurJob({ ...GEAR, teeth: 31 }), drawnHelicalJob({ ...GEAR, face: '25' }, '20')]) {
+    for (const job of [
+      drawnSpurJob(GEAR),
+      drawnSpurJob({ ...GEAR, teeth: 31 }),
+      drawnHelicalJob({ ...GEAR, face: '25' }, '20'),
+    ]) {
       const lines = worked({}, job);
-      for (const id of ['chordal', 'span', 'pins']) expect(lines.get(id)).toBeCloseTo(checkOf(id, {}, job).should, 4);
+      for (const id of ['chordal', 'span', 'pins'])
+        expect(lines.get(id)).toBeCloseTo(checkOf(id, {}, job).should, 4);
     }
-  }); // prettier-ignore
+  });
   test('the angle where pins touch puts them where they are', () => {
     // 30 teeth, m 2: db = 60 cos 20°
     const { result } = inspected().working.find(({ key }) => key === 'pin-angle')!;

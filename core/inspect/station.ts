@@ -10,7 +10,7 @@ import { eccentricOf } from './eccentric.ts';
 import { readRound } from './round.ts';
 import { workingOf } from './working.ts';
 import type { Check, InspectDetail, InspectFacts, InspectGround, RoundSays } from './detail.ts';
-import type { MeasuringTool } from '../shop/index.ts'; // prettier-ignore
+import type { MeasuringTool } from '../shop/index.ts';
 
 /** What each way of measuring takes. A span is taken by a caliper too. */
 export const TOOL_OF: Readonly<Record<CheckId, readonly MeasuringTool[]>> = {
@@ -42,7 +42,9 @@ function readAll(input: InspectInput): { readonly read: Read; readonly issues: r
   const take = (field: Exclude<keyof InspectInput, 'round'>, what: string): number | null => {
     const length = parseOptionalLength(input[field], what);
     if (!length.ok) issues.push(...at(field, length.issues));
-    return length.ok && length.value !== null && (length.value.gt(0) || field === 'runout') ? approx(length.value) : null;
+    return length.ok && length.value !== null && (length.value.gt(0) || field === 'runout')
+      ? approx(length.value)
+      : null;
   };
   const read = {
     pin: take('pin', 'The pin'),
@@ -56,7 +58,7 @@ function readAll(input: InspectInput): { readonly read: Read; readonly issues: r
     sunk: take('sunk', 'What it was sunk by'),
   };
   return { read, issues };
-} // prettier-ignore
+}
 
 function setText({ id, with: figure }: Expected, helical: boolean, system: UnitSystem): string {
   switch (id) {
@@ -85,10 +87,25 @@ const OUT = {
  * Issues: those of the parser; inspect-far, inspect-disagree, inspect-thick, inspect-thin
  * Source: docs/sources.md#inspect
  */
-export function planInspect(input: InspectInput, sizes: SpurSizes | null, ground: InspectGround | null, path: string, system: UnitSystem): StationWork<InspectFacts, InspectDetail> {
+export function planInspect(
+  input: InspectInput,
+  sizes: SpurSizes | null,
+  ground: InspectGround | null,
+  path: string,
+  system: UnitSystem,
+): StationWork<InspectFacts, InspectDetail> {
   const { read, issues: found } = readAll(input);
   const issues: Issue[] = at(path, found);
-  const empty: StationWork<InspectFacts, InspectDetail> = { id: 'inspect', facts: null, answer: 'waits for the gear', values: [], working: [], cautions: [], issues, detail: { checks: [], verdict: null, runout: null, pin: null, round: null } };
+  const empty: StationWork<InspectFacts, InspectDetail> = {
+    id: 'inspect',
+    facts: null,
+    answer: 'waits for the gear',
+    values: [],
+    working: [],
+    cautions: [],
+    issues,
+    detail: { checks: [], verdict: null, runout: null, pin: null, round: null },
+  };
   if (!sizes || !ground) return empty;
   const module = approx(sizes.module);
   const tolerance = read.tolerance ?? TOLERANCE_MM;
@@ -109,32 +126,73 @@ export function planInspect(input: InspectInput, sizes: SpurSizes | null, ground
       thick,
     };
   });
-  const far = checks.filter(({ id, reading, should, out }) => reading !== null && !out && Math.abs(reading - should) > FAR * module * (id === 'pins' ? 2 : 1));
-  issues.push(...at(path, far.map(({ id, should }): Issue => ({ code: 'inspect-far', path: id, severity: 'query', given: input[id].typed, detail: { should: lengthText(should, system, 'fine') } }))));
-  const told = BEST.map((id) => checks.find((check) => check.id === id)!).filter((check) => check.thick !== null && !far.includes(check));
+  const far = checks.filter(
+    ({ id, reading, should, out }) =>
+      reading !== null && !out && Math.abs(reading - should) > FAR * module * (id === 'pins' ? 2 : 1),
+  );
+  issues.push(
+    ...at(
+      path,
+      far.map(({ id, should }): Issue => ({
+        code: 'inspect-far',
+        path: id,
+        severity: 'query',
+        given: input[id].typed,
+        detail: { should: lengthText(should, system, 'fine') },
+      })),
+    ),
+  );
+  const told = BEST.map((id) => checks.find((check) => check.id === id)!).filter(
+    (check) => check.thick !== null && !far.includes(check),
+  );
   const [best] = told;
-  const sink = best ? deeperForThinning(Math.max(0, best.thick!), sizes.pressureAngle, ground.cutterTeeth) : 0;
-  const verdict = best ? { by: best.id, thick: best.thick!, sink, dial: ground.dial(sink), tolerance, agreed: !told.some((other) => atOdds(other, best.thick!, tolerance)) } : null;
+  const sink = best
+    ? deeperForThinning(Math.max(0, best.thick!), sizes.pressureAngle, ground.cutterTeeth)
+    : 0;
+  const verdict = best
+    ? {
+        by: best.id,
+        thick: best.thick!,
+        sink,
+        dial: ground.dial(sink),
+        tolerance,
+        agreed: !told.some((other) => atOdds(other, best.thick!, tolerance)),
+      }
+    : null;
   issues.push(...at(path, judge(told, verdict, system)));
   const listed = readRound(input.round.readings);
   if (!listed.ok) issues.push(...at(`${path}.round`, listed.issues));
-  const round = listed.ok && listed.value.length > 0 ? roundSays(input.round.what, listed.value, checks, expected) : null;
+  const round =
+    listed.ok && listed.value.length > 0 ? roundSays(input.round.what, listed.value, checks, expected) : null;
   const runout = read.runout === null ? null : runoutSays(read.runout, sizes);
   const any = CHECKS.some((id) => read[id] !== null) || runout !== null;
   const span = checks.find(({ id }) => id === 'span')!;
   return {
     ...empty,
     facts: any && found.length === 0 ? { thick: verdict?.thick ?? null } : null,
-    answer: verdict ? answerOf(verdict, system) : `span ${lengthFigure(span.should, system, 'fine')} ${span.set}`,
+    answer: verdict
+      ? answerOf(verdict, system)
+      : `span ${lengthFigure(span.should, system, 'fine')} ${span.set}`,
     values: valuesOf(checks, verdict, system),
     working: workingOf({ sizes, ground, expected, checks, verdict }),
     issues,
-    cautions: [{ code: 'stop-to-measure', when: 'Before measuring', text: 'stop the spindle and draw the work clear of the cutter. Measure before the gear leaves the head: there it can still be sunk.' }],
+    cautions: [
+      {
+        code: 'stop-to-measure',
+        when: 'Before measuring',
+        text: 'stop the spindle and draw the work clear of the cutter. Measure before the gear leaves the head: there it can still be sunk.',
+      },
+    ],
     detail: { checks, verdict, runout, pin, round },
   };
-} // prettier-ignore
+}
 
-function roundSays(what: CheckId, readings: readonly number[], checks: readonly Check[], expected: readonly Expected[]): RoundSays {
+function roundSays(
+  what: CheckId,
+  readings: readonly number[],
+  checks: readonly Check[],
+  expected: readonly Expected[],
+): RoundSays {
   const check = checks.find(({ id }) => id === what)!;
   const one = expected.find(({ id }) => id === what)!;
   return {
@@ -146,7 +204,7 @@ function roundSays(what: CheckId, readings: readonly number[], checks: readonly 
     off: eccentricOf(readings),
     thick: readings.map((reading) => (one.out ? null : one.thick(reading))),
   };
-} // prettier-ignore
+}
 
 /** Does a reading say another thing of the tooth than the best one does? */
 const atOdds = ({ thick }: Check, best: number, tolerance: number): boolean =>
@@ -159,11 +217,33 @@ function judge(told: readonly Check[], verdict: InspectDetail['verdict'], system
   const issues: Issue[] = [];
   const other = told.find((check) => atOdds(check, verdict.thick, verdict.tolerance));
   // nothing is to be sunk on the strength of one of two
-  if (other) return [{ code: 'inspect-disagree', path: other.id, severity: 'query', given: mm(other.thick!), detail: { way: other.thick! > 0 ? 'thick' : 'thin', by: NAMES[verdict.by].toLowerCase(), best: mm(verdict.thick), bestWay: verdict.thick > 0 ? 'thick' : 'thin' } }];
-  if (verdict.thick > verdict.tolerance) issues.push({ code: 'inspect-thick', path: verdict.by, severity: 'query', given: mm(verdict.thick), detail: { sink: mm(verdict.sink) } });
-  if (verdict.thick < -verdict.tolerance) issues.push({ code: 'inspect-thin', path: verdict.by, severity: 'query', given: mm(verdict.thick) });
+  if (other)
+    return [
+      {
+        code: 'inspect-disagree',
+        path: other.id,
+        severity: 'query',
+        given: mm(other.thick!),
+        detail: {
+          way: other.thick! > 0 ? 'thick' : 'thin',
+          by: NAMES[verdict.by].toLowerCase(),
+          best: mm(verdict.thick),
+          bestWay: verdict.thick > 0 ? 'thick' : 'thin',
+        },
+      },
+    ];
+  if (verdict.thick > verdict.tolerance)
+    issues.push({
+      code: 'inspect-thick',
+      path: verdict.by,
+      severity: 'query',
+      given: mm(verdict.thick),
+      detail: { sink: mm(verdict.sink) },
+    });
+  if (verdict.thick < -verdict.tolerance)
+    issues.push({ code: 'inspect-thin', path: verdict.by, severity: 'query', given: mm(verdict.thick) });
   return issues;
-} // prettier-ignore
+}
 
 /** What the teeth are, in words. @param say says a length, which is never less than 0 */
 export function verdictText(
@@ -183,8 +263,12 @@ function valuesOf(checks: readonly Check[], verdict: InspectDetail['verdict'], s
   return [
     ...checks.flatMap(({ id, name, should, reading, out }) => [
       ...(out ? [] : [lengthValue({ key: id, label: name }, should)]),
-      ...(reading === null ? [] : [lengthValue({ key: `${id}-read`, label: `${name}, as read`, settles: true }, reading)]),
+      ...(reading === null
+        ? []
+        : [lengthValue({ key: `${id}-read`, label: `${name}, as read`, settles: true }, reading)]),
     ]),
-    ...(verdict ? [textValue({ key: 'verdict', label: 'Teeth', settles: true }, answerOf(verdict, system))] : []),
+    ...(verdict
+      ? [textValue({ key: 'verdict', label: 'Teeth', settles: true }, answerOf(verdict, system))]
+      : []),
   ];
-} // prettier-ignore
+}

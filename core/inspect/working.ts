@@ -26,7 +26,11 @@ export function workingOf(worked: Worked): Working[] {
 
 function shouldRead({ sizes, expected }: Worked): Working[] {
   const { teeth, pressureAngle, toothThickness } = sizes;
-  const [module, thinning, helix] = [approx(sizes.module), approx(sizes.thinning), (approx(sizes.helixDeg) * Math.PI) / 180]; // prettier-ignore
+  const [module, thinning, helix] = [
+    approx(sizes.module),
+    approx(sizes.thinning),
+    (approx(sizes.helixDeg) * Math.PI) / 180,
+  ];
   const turning = transversePressureAngle(pressureAngle, helix);
   const inv = involute(turning);
   const shaped = (module * teeth) / Math.cos(helix) ** 3;
@@ -36,24 +40,54 @@ function shouldRead({ sizes, expected }: Worked): Working[] {
   const [chordal, span, pins] = [of('chordal'), of('span'), of('pins')];
   const thinned = thinning === 0 ? ['', ''] : [' - j\\cos\\alpha', ` - ${f(thinning)}\\cos ${a}`];
   const lines: Working[] = [
-    { key: 'chordal', label: 'Tooth, by gear caliper', formula: `s_c = d${helix === 0 ? '' : '_v'}\\sin\\frac{s}{d${helix === 0 ? '' : '_v'}}`, put: `${f(shaped)}\\sin ${deg(toothThickness / shaped)}`, result: mm(chordal.should), source: 'chord of the tooth; Machinery’s Handbook, gear-tooth caliper' },
-  ]; // prettier-ignore
+    {
+      key: 'chordal',
+      label: 'Tooth, by gear caliper',
+      formula: `s_c = d${helix === 0 ? '' : '_v'}\\sin\\frac{s}{d${helix === 0 ? '' : '_v'}}`,
+      put: `${f(shaped)}\\sin ${deg(toothThickness / shaped)}`,
+      result: mm(chordal.should),
+      source: 'chord of the tooth; Machinery’s Handbook, gear-tooth caliper',
+    },
+  ];
   if (!span.out)
-    lines.push({ key: 'span', label: `Span over ${span.with} teeth`, formula: `W_k = m\\cos\\alpha\\,[\\pi(k - \\tfrac12) + z\\,\\mathrm{inv}\\,${at}]${thinned[0]}`, put: `${f(module)}\\cos ${a}\\,[\\pi \\times ${f(span.with! - 0.5, 1)} + ${teeth} \\times ${f(inv, 6)}]${thinned[1]}`, result: mm(span.should), source: 'ISO 21771' }); // prettier-ignore
+    lines.push({
+      key: 'span',
+      label: `Span over ${span.with} teeth`,
+      formula: `W_k = m\\cos\\alpha\\,[\\pi(k - \\tfrac12) + z\\,\\mathrm{inv}\\,${at}]${thinned[0]}`,
+      put: `${f(module)}\\cos ${a}\\,[\\pi \\times ${f(span.with! - 0.5, 1)} + ${teeth} \\times ${f(inv, 6)}]${thinned[1]}`,
+      result: mm(span.should),
+      source: 'ISO 21771',
+    });
   if (!pins.out) {
     const pin = pins.with!;
     const base = (teeth * module * Math.cos(turning)) / Math.cos(helix);
     const gear = { teeth, module, pressureAngle, helixAngle: helix };
     const angle = Math.acos(base / pinCircle(pin, gear, thinning));
-    const odd = teeth % 2 === 0 ? ['', ''] : ['\\cos\\frac{90^\\circ}{z}', `\\cos\\frac{90^\\circ}{${teeth}}`];
-    const left = thinning === 0 ? ['', ''] : [' - \\frac{j}{z\\,m}', ` - \\frac{${f(thinning)}}{${f(teeth * module)}}`];
+    const odd =
+      teeth % 2 === 0 ? ['', ''] : ['\\cos\\frac{90^\\circ}{z}', `\\cos\\frac{90^\\circ}{${teeth}}`];
+    const left =
+      thinning === 0 ? ['', ''] : [' - \\frac{j}{z\\,m}', ` - \\frac{${f(thinning)}}{${f(teeth * module)}}`];
     lines.push(
-      { key: 'pin-angle', label: 'Where the pins touch', formula: `\\mathrm{inv}\\,\\varphi = \\mathrm{inv}\\,${at} + \\frac{d_p}{z\\,m\\cos\\alpha} - \\frac{\\pi}{2z}${left[0]}`, put: `${f(inv, 6)} + \\frac{${f(pin)}}{${f(teeth * module)}\\cos ${a}} - \\frac{\\pi}{${2 * teeth}}${left[1]}`, result: `${f(involute(angle), 6)}, \\quad \\varphi = ${deg(angle)}`, source: 'Machinery’s Handbook, measurement over wires' },
-      { key: 'pins', label: 'Over pins', formula: `M = \\frac{d_b}{\\cos\\varphi}${odd[0]} + d_p`, put: `\\frac{${f(base)}}{\\cos ${deg(angle)}}${odd[1]} + ${f(pin)}`, result: mm(pins.should), source: 'Machinery’s Handbook, measurement over wires' },
-    ); // prettier-ignore
+      {
+        key: 'pin-angle',
+        label: 'Where the pins touch',
+        formula: `\\mathrm{inv}\\,\\varphi = \\mathrm{inv}\\,${at} + \\frac{d_p}{z\\,m\\cos\\alpha} - \\frac{\\pi}{2z}${left[0]}`,
+        put: `${f(inv, 6)} + \\frac{${f(pin)}}{${f(teeth * module)}\\cos ${a}} - \\frac{\\pi}{${2 * teeth}}${left[1]}`,
+        result: `${f(involute(angle), 6)}, \\quad \\varphi = ${deg(angle)}`,
+        source: 'Machinery’s Handbook, measurement over wires',
+      },
+      {
+        key: 'pins',
+        label: 'Over pins',
+        formula: `M = \\frac{d_b}{\\cos\\varphi}${odd[0]} + d_p`,
+        put: `\\frac{${f(base)}}{\\cos ${deg(angle)}}${odd[1]} + ${f(pin)}`,
+        result: mm(pins.should),
+        source: 'Machinery’s Handbook, measurement over wires',
+      },
+    );
   }
   return lines;
-} // prettier-ignore
+}
 
 /** The reading that is believed, and the tooth it means. */
 function thickBy({ sizes, ground, checks, verdict }: Worked): Working[] {
@@ -63,7 +97,10 @@ function thickBy({ sizes, ground, checks, verdict }: Worked): Working[] {
   const slope = slopeOf(sizes, ground);
   const by: Readonly<Record<Check['id'], readonly [string, string] | null>> = {
     outside: null,
-    depth: ['\\Delta s = \\frac{2(h - h_r)\\sin(\\alpha + 90^\\circ/z_c)}{\\cos\\alpha}', `\\frac{2(${f(should)} - ${f(reading!)})\\sin(${slope})}{\\cos ${a}}`], // prettier-ignore
+    depth: [
+      '\\Delta s = \\frac{2(h - h_r)\\sin(\\alpha + 90^\\circ/z_c)}{\\cos\\alpha}',
+      `\\frac{2(${f(should)} - ${f(reading!)})\\sin(${slope})}{\\cos ${a}}`,
+    ],
     chordal: ['\\Delta s = d\\arcsin\\frac{s_r}{d} - s', `\\text{the tooth whose chord is } ${f(reading!)}`],
     span: [
       '\\Delta s = \\frac{W_r - W_k}{\\cos\\alpha}',
@@ -73,14 +110,30 @@ function thickBy({ sizes, ground, checks, verdict }: Worked): Working[] {
   };
   const [formula, put] = by[verdict.by] ?? [];
   if (!formula || !put) return [];
-  return [{ key: 'thick', label: 'Too thick by, from the reading', formula, put, result: mm(verdict.thick), source: 'the same rule, read the other way' }]; // prettier-ignore
+  return [
+    {
+      key: 'thick',
+      label: 'Too thick by, from the reading',
+      formula,
+      put,
+      result: mm(verdict.thick),
+      source: 'the same rule, read the other way',
+    },
+  ];
 }
 
 function deeperBy({ sizes, ground, verdict }: Worked): Working[] {
   if (!verdict?.agreed || verdict.thick <= 0) return [];
   return [
-    { key: 'sink', label: 'Deeper, for a tooth too thick', formula: '\\Delta h = \\frac{\\Delta s\\,\\cos\\alpha}{2\\sin(\\alpha + 90^\\circ/z_c)}', put: `\\frac{${f(verdict.thick)} \\times \\cos ${deg(sizes.pressureAngle)}}{2\\sin(${slopeOf(sizes, ground)})}`, result: mm(verdict.sink), source: 'a form cutter keeps its shape and moves radially; by drawing it' },
-  ]; // prettier-ignore
+    {
+      key: 'sink',
+      label: 'Deeper, for a tooth too thick',
+      formula: '\\Delta h = \\frac{\\Delta s\\,\\cos\\alpha}{2\\sin(\\alpha + 90^\\circ/z_c)}',
+      put: `\\frac{${f(verdict.thick)} \\times \\cos ${deg(sizes.pressureAngle)}}{2\\sin(${slopeOf(sizes, ground)})}`,
+      result: mm(verdict.sink),
+      source: 'a form cutter keeps its shape and moves radially; by drawing it',
+    },
+  ];
 }
 
 /** How each flank of a form cutter slopes to the middle of its space. */

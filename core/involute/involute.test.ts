@@ -40,7 +40,8 @@ describe('the involute function', () => {
 
 describe('half a tooth', () => {
   const { pitchDiameter, baseDiameter, pressureAngle, toothThickness } = gear(30);
-  const half = (r: number) => toothHalfAngle(r, baseDiameter / 2, pitchDiameter / 2, pressureAngle, toothThickness); // prettier-ignore
+  const half = (r: number) =>
+    toothHalfAngle(r, baseDiameter / 2, pitchDiameter / 2, pressureAngle, toothThickness);
   test('at the pitch circle is half the thickness', () => {
     expect(half(pitchDiameter / 2) * pitchDiameter).toBeCloseTo(toothThickness, 12);
   });
@@ -106,7 +107,9 @@ describe('a tooth drawn', () => {
     const outline = toothOutline(thin);
     const highest = Math.max(...outline.map(radius));
     expect(highest).toBeLessThan(thin.tipDiameter / 2);
-    expect(outline.filter((point) => radius(point) > highest - 1e-9).every(({ x }) => Math.abs(x) < 1e-6)).toBe(true); // prettier-ignore
+    expect(
+      outline.filter((point) => radius(point) > highest - 1e-9).every(({ x }) => Math.abs(x) < 1e-6),
+    ).toBe(true);
     expect(outline.slice(0, outline.length / 2).every(({ x }) => x <= 1e-9)).toBe(true);
   });
   test('a root at or within the centre is drawn at the centre', () => {

@@ -10,7 +10,17 @@ import { knownLength, measure, type UnitSystem } from '../units/index.ts';
 import { emptyDrive } from '../drive/index.ts';
 import { noGashChosen, plainRim } from '../wheel/index.ts';
 import { noLatheChosen, plainWorm } from '../worm/index.ts';
-import { JOB_FORMAT, JOB_VERSION, type DividePart, type IndexedPart, type Job, type Part, type SpurPart, type WheelPart, type WormPart } from './schema.ts'; // prettier-ignore
+import {
+  JOB_FORMAT,
+  JOB_VERSION,
+  type DividePart,
+  type IndexedPart,
+  type Job,
+  type Part,
+  type SpurPart,
+  type WheelPart,
+  type WormPart,
+} from './schema.ts';
 
 interface NewJob {
   readonly id: string;
@@ -101,8 +111,16 @@ function emptyDividePart(id: string, units: UnitSystem, head: Head | null): Divi
 }
 
 function emptyWormPart(id: string, units: UnitSystem): WormPart {
-  return { id, kind: 'worm', name: '', drive: emptyDrive(units), lathe: noLatheChosen(units), worm: plainWorm(units), settled: {} };
-} // prettier-ignore
+  return {
+    id,
+    kind: 'worm',
+    name: '',
+    drive: emptyDrive(units),
+    lathe: noLatheChosen(units),
+    worm: plainWorm(units),
+    settled: {},
+  };
+}
 
 function emptyWheelPart(id: string, units: UnitSystem, head: Head | null): WheelPart {
   return {
@@ -175,7 +193,13 @@ function unmeasured(part: Part, units: UnitSystem): Part {
       return {
         ...part,
         blank: { ...part.blank, measured: length },
-        setup: { ...part.setup, round: nothingSetUp(units).round, alongTop: length, alongSide: length, alongLength: length },
+        setup: {
+          ...part.setup,
+          round: nothingSetUp(units).round,
+          alongTop: length,
+          alongSide: length,
+          alongLength: length,
+        },
         inspect: { ...nothingMeasured(units), pin, tolerance },
         settled,
       };
@@ -186,7 +210,7 @@ function unmeasured(part: Part, units: UnitSystem): Part {
     case 'worm':
       return part;
   }
-} // prettier-ignore
+}
 
 /**
  * A run of a part has begun. A gear that is sunk stands deeper from now on, and its readings went with the run they were taken on;
@@ -197,11 +221,17 @@ export function withRunBegun(job: Job, partId: string, sunk: { readonly by: numb
   return withSpurPart(job, partId, (part) => {
     const none = nothingMeasured(job.units);
     const { pin, tolerance } = part.inspect;
-    if (!sunk) return part.inspect.sunk.typed === '' ? part : { ...part, inspect: { ...part.inspect, sunk: none.sunk } };
+    if (!sunk)
+      return part.inspect.sunk.typed === ''
+        ? part
+        : { ...part, inspect: { ...part.inspect, sunk: none.sunk } };
     const deeper = (knownLength(part.inspect.sunk) ?? 0) + sunk.by;
-    return { ...part, inspect: { ...none, pin, tolerance, sunk: measure(String(Number(deeper.toFixed(6))), 'mm') } };
+    return {
+      ...part,
+      inspect: { ...none, pin, tolerance, sunk: measure(String(Number(deeper.toFixed(6))), 'mm') },
+    };
   });
-} // prettier-ignore
+}
 
 /** The same job under another id and name, as if nothing of it had been cut: no readings, no blank as it was turned. */
 export function duplicateJob(job: Job, id: string, name: string): Job {
@@ -282,24 +312,36 @@ export function withLathe(job: Job, partId: string, latheId: string, shop: Equip
   if (!lathe) return job;
   const changed = withPart(job, partId, (part) =>
     part.kind === 'worm'
-      ? { ...part, lathe: { ...part.lathe, latheId, choice: part.lathe.latheId === latheId ? part.lathe.choice : null } }
+      ? {
+          ...part,
+          lathe: {
+            ...part.lathe,
+            latheId,
+            choice: part.lathe.latheId === latheId ? part.lathe.choice : null,
+          },
+        }
       : part,
   );
   const used = new Set(changed.parts.map((part) => (part.kind === 'worm' ? part.lathe.latheId : null)));
   const lathes = [...job.equipment.lathes.filter(({ id }) => id !== latheId && used.has(id)), lathe];
   const set = shop.gearSets.find(({ id }) => id === lathe.gearSetId);
-  const gearSets = set ? [...job.equipment.gearSets.filter(({ id }) => id !== set.id), set] : job.equipment.gearSets;
+  const gearSets = set
+    ? [...job.equipment.gearSets.filter(({ id }) => id !== set.id), set]
+    : job.equipment.gearSets;
   return { ...changed, equipment: { ...job.equipment, lathes, gearSets } };
-} // prettier-ignore
+}
 
 /** Puts a set of change gears in force for the lead of a part, with a copy of it in the job; null: those of the head. */
 export function withLeadGears(job: Job, partId: string, gearSetId: string | null, shop: Equipment): Job {
   const set = shop.gearSets.find(({ id }) => id === gearSetId);
-  const changed = withSpurPart(job, partId, (part) => ({ ...part, lead: { ...part.lead, gearSetId, choice: null } }));
+  const changed = withSpurPart(job, partId, (part) => ({
+    ...part,
+    lead: { ...part.lead, gearSetId, choice: null },
+  }));
   if (!set) return changed;
   const gearSets = [...job.equipment.gearSets.filter(({ id }) => id !== set.id), set];
   return { ...changed, equipment: { ...job.equipment, gearSets } };
-} // prettier-ignore
+}
 
 /** A plate or ring that has been made, put on a head. One of that id that is there already is replaced. */
 export function headWithMade(head: Head, made: Plate | Ring): Head {

@@ -45,13 +45,20 @@ export function takeSample(job: Job, partId: string, found: Identification): Job
         pitchPlane: 'normal',
         helixFrom: 'angle',
         hand: sample.hand === 'not-looked' ? part.gear.hand : sample.hand,
-        helix: found.helixDeg === 0 ? measure('', 'deg') : measure(dmsText(exact(Math.round(found.helixDeg * 60), 60)), 'deg'),
-        mate: { ...part.gear.mate, teeth: given(sample.mateTeeth, part.gear.mate.teeth), centre: given(sample.mateCentre, part.gear.mate.centre) },
+        helix:
+          found.helixDeg === 0
+            ? measure('', 'deg')
+            : measure(dmsText(exact(Math.round(found.helixDeg * 60), 60)), 'deg'),
+        mate: {
+          ...part.gear.mate,
+          teeth: given(sample.mateTeeth, part.gear.mate.teeth),
+          centre: given(sample.mateCentre, part.gear.mate.centre),
+        },
       },
       blank: { ...part.blank, bore: given(sample.bore, part.blank.bore) },
     };
   });
-} // prettier-ignore
+}
 
 /** Says which way the teeth lean: of the gear, and of the sample it was taken from. */
 export function withHand(part: SpurPart, hand: 'right' | 'left'): SpurPart {
@@ -154,7 +161,12 @@ export interface MateHelix {
  * @param crossed its angle and hand on crossed shafts, as planned; null on parallel ones @param normalPitch as planned
  * @returns the job, and the mate’s part; the job as it is when there is one, or the mate’s teeth are not known
  */
-export function withMatePart(job: Job, partId: string, crossed: MateHelix | null, normalPitch: Pitch | null = null): { readonly job: Job; readonly mateId: string | null } {
+export function withMatePart(
+  job: Job,
+  partId: string,
+  crossed: MateHelix | null,
+  normalPitch: Pitch | null = null,
+): { readonly job: Job; readonly mateId: string | null } {
   const part = job.parts.find(({ id }) => id === partId);
   const known = mateOf(job, partId);
   if (part?.kind !== 'spur' || known || part.gear.mate.teeth.typed.trim() === '')
@@ -163,7 +175,11 @@ export function withMatePart(job: Job, partId: string, crossed: MateHelix | null
   const { gear } = part;
   const { mate } = gear;
   const helix = crossed
-    ? { helixFrom: 'angle' as const, helix: measure(decimalText(crossed.helixDeg, 6), 'deg'), hand: crossed.hand }
+    ? {
+        helixFrom: 'angle' as const,
+        helix: measure(decimalText(crossed.helixDeg, 6), 'deg'),
+        hand: crossed.hand,
+      }
     : { hand: otherHand(gear.hand) };
   // on another angle the pitch in the plane of rotation is another one
   const pitch = crossed && normalPitch && gear.pitchPlane === 'transverse' ? inNormalPlane(normalPitch) : {};
@@ -177,7 +193,12 @@ export function withMatePart(job: Job, partId: string, crossed: MateHelix | null
       ...pitch,
       ...helix,
       teeth: mate.teeth,
-      mate: { ...mate, teeth: gear.teeth, hand: gear.hand, helix: crossed ? measure(decimalText(crossed.ownHelixDeg, 6), 'deg') : mate.helix },
+      mate: {
+        ...mate,
+        teeth: gear.teeth,
+        hand: gear.hand,
+        helix: crossed ? measure(decimalText(crossed.ownHelixDeg, 6), 'deg') : mate.helix,
+      },
     },
     cutter: { ...part.cutter, cutterId: null },
     dividing: { ...part.dividing, choice: null },
@@ -193,7 +214,7 @@ export function withMatePart(job: Job, partId: string, crossed: MateHelix | null
     },
     mateId: id,
   };
-} // prettier-ignore
+}
 
 /** An angle bent to what the gears cut, with the train that cuts it. */
 export interface BentTo {
@@ -209,7 +230,12 @@ export interface BentTo {
  * is the cutter’s, stays; a print that gave the transverse one is put into it.
  * @param normalPitch of this gear, as planned
  */
-export function takeBentAngle(job: Job, partId: string, { helixDeg, train, mateTrain }: BentTo, normalPitch: Pitch): Job {
+export function takeBentAngle(
+  job: Job,
+  partId: string,
+  { helixDeg, train, mateTrain }: BentTo,
+  normalPitch: Pitch,
+): Job {
   const bent = (gear: SpurPart['gear']): SpurPart['gear'] => ({
     ...gear,
     ...(gear.pitchPlane === 'transverse' ? inNormalPlane(normalPitch) : {}),
@@ -217,7 +243,11 @@ export function takeBentAngle(job: Job, partId: string, { helixDeg, train, mateT
     helixFrom: 'angle',
     helix: measure(decimalText(helixDeg, 6), 'deg'),
   });
-  const own = withSpurPart(job, partId, (part) => ({ ...part, gear: bent(part.gear), lead: { ...part.lead, choice: train } }));
+  const own = withSpurPart(job, partId, (part) => ({
+    ...part,
+    gear: bent(part.gear),
+    lead: { ...part.lead, choice: train },
+  }));
   const mate = mateOf(job, partId);
   const first = job.parts.find(({ id }) => id === partId);
   if (!mate || !mateTrain || first?.kind !== 'spur') return own;
@@ -227,7 +257,7 @@ export function takeBentAngle(job: Job, partId: string, { helixDeg, train, mateT
     gear: { ...bent(part.gear), hand: otherHand(hand) },
     lead: { ...part.lead, choice: mateTrain },
   }));
-} // prettier-ignore
+}
 
 /** Puts a cutter of the shop in force for a part, with a copy of it in the job; null puts it back. */
 export function withCutter(job: Job, partId: string, cutterId: string | null, shop: Equipment): Job {

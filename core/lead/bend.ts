@@ -44,7 +44,13 @@ function window(
  * @param machine lead of the machine, mm, exact
  * Source: sin β = π·z·m_n/L turned round; checked against a fine scan in the test
  */
-export function bendAngle(table: GearTable, machine: Exact, bending: Bending, compound: boolean, most: number): readonly BentAngle[] {
+export function bendAngle(
+  table: GearTable,
+  machine: Exact,
+  bending: Bending,
+  compound: boolean,
+  most: number,
+): readonly BentAngle[] {
   const [low, high] = window(bending, machine);
   const away = ({ helixAngle }: BentAngle) => Math.abs(helixAngle - bending.helixAngle);
   return trainsBetween(table, low, high, compound)
@@ -55,7 +61,7 @@ export function bendAngle(table: GearTable, machine: Exact, bending: Bending, co
     })
     .sort((a, b) => away(a) - away(b))
     .slice(0, most);
-} // prettier-ignore
+}
 
 /** One angle for both gears of a pair on parallel shafts. */
 export interface PairAngle {
@@ -77,19 +83,36 @@ const MOST_NEAR = 4000;
  * @param mateTeeth of the second gear @param keep which angles may be taken, radians
  * @returns exact ones first, then by how far the second is off, then by the angle moved
  */
-export function bendPair(table: GearTable, machine: Exact, bending: Bending, mateTeeth: number, compound: boolean, most: number, keep: (helixAngle: number) => boolean = () => true): readonly PairAngle[] {
-  const angles = bendAngle(table, machine, bending, compound, Infinity).filter(({ helixAngle }) => keep(helixAngle));
+export function bendPair(
+  table: GearTable,
+  machine: Exact,
+  bending: Bending,
+  mateTeeth: number,
+  compound: boolean,
+  most: number,
+  keep: (helixAngle: number) => boolean = () => true,
+): readonly PairAngle[] {
+  const angles = bendAngle(table, machine, bending, compound, Infinity).filter(({ helixAngle }) =>
+    keep(helixAngle),
+  );
   const found = angles.map(({ train, helixAngle }, i): PairAngle | null => {
     const wanted = trainRatio(train).mul(bending.teeth).div(mateTeeth);
     const [same] = findTrains(table, Number(wanted.n), Number(wanted.d), { compound });
     if (same) return { helixAngle, trains: [train, same], exact: true, off: 0 };
     const [near] = i < MOST_NEAR ? findNearTrains(table, approx(wanted), { compound, most: 1 }) : [];
     if (!near) return null;
-    return { helixAngle, trains: [train, near], exact: false, off: approx(wanted) / approx(trainRatio(near)) - 1 };
+    return {
+      helixAngle,
+      trains: [train, near],
+      exact: false,
+      off: approx(wanted) / approx(trainRatio(near)) - 1,
+    };
   });
   const moved = ({ helixAngle }: PairAngle) => Math.abs(helixAngle - bending.helixAngle);
   return found
     .filter((one) => one !== null)
-    .sort((a, b) => Number(b.exact) - Number(a.exact) || Math.abs(a.off) - Math.abs(b.off) || moved(a) - moved(b))
+    .sort(
+      (a, b) => Number(b.exact) - Number(a.exact) || Math.abs(a.off) - Math.abs(b.off) || moved(a) - moved(b),
+    )
     .slice(0, most);
-} // prettier-ignore
+}

@@ -33,7 +33,10 @@ function readAngle(typed: Measure): Result<number> {
 }
 
 /** What a person lets move. Issues: those of the parsers, out-of-range, negative, each at its field under `give` */
-export function readGive({ give }: Pick<LeadInput, 'give'>): { readonly give: Give | null; readonly issues: readonly Issue[] } {
+export function readGive({ give }: Pick<LeadInput, 'give'>): {
+  readonly give: Give | null;
+  readonly issues: readonly Issue[];
+} {
   const angle = readAngle(give.angle);
   const centre = parseOptionalLength(give.centre, 'What the centre distance may move');
   const diameter = parseOptionalLength(give.diameter, 'What the outside may move');
@@ -43,5 +46,12 @@ export function readGive({ give }: Pick<LeadInput, 'give'>): { readonly give: Gi
     ...(diameter.ok ? [] : at('give.diameter', diameter.issues)),
   ];
   if (!angle.ok || !centre.ok || !diameter.ok) return { give: null, issues };
-  return { give: { angle: angle.value, centre: centre.value && approx(centre.value), diameter: diameter.value && approx(diameter.value) }, issues };
-} // prettier-ignore
+  return {
+    give: {
+      angle: angle.value,
+      centre: centre.value && approx(centre.value),
+      diameter: diameter.value && approx(diameter.value),
+    },
+    issues,
+  };
+}

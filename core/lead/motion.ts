@@ -37,7 +37,11 @@ export function proveHelix(
   drive: { readonly screwLead: Exact; readonly train: Train; readonly ratio: Exact },
   starts: readonly Exact[],
   should: readonly Exact[],
-  { face, drawn, pitchDiameter }: { readonly face: Exact; readonly drawn: number; readonly pitchDiameter: number },
+  {
+    face,
+    drawn,
+    pitchDiameter,
+  }: { readonly face: Exact; readonly drawn: number; readonly pitchDiameter: number },
 ): HelixProof {
   const { screwLead, train, ratio } = drive;
   const turnsAt = (travel: Exact) => spindleTurns(travel, screwLead, train, ratio);
@@ -59,4 +63,4 @@ export function proveHelix(
     lead: exactText(screwLead.mul(ratio).div(trainRatio(train))),
     worst,
   };
-} // prettier-ignore
+}

@@ -81,7 +81,7 @@ function equip(input: LeadInput, { head, mill, gearSets }: LeadGround, path: str
   else if (!lead?.ok) issues.push(blocked('lead-screw-unknown', mill.name));
   if (issues.length > 0 || !head || !mill || !lead?.ok || !gearSet || !table) return fail(...issues);
   return ok({ head, mill, screwLead: lead.value, gearSet, table });
-} // prettier-ignore
+}
 
 function emptyDetail(input: LeadInput, { head, mill }: LeadGround, hand: 'right' | 'left'): LeadDetail {
   return {
@@ -138,50 +138,86 @@ export function planLead(
 ): LeadWork {
   const hand = sizes?.hand ?? 'right';
   const detail = emptyDetail(input, ground, hand);
-  const empty: LeadWork = { id: 'lead', facts: null, answer: 'waits for the gear', values: [], working: [], cautions: [], issues: [], detail };
+  const empty: LeadWork = {
+    id: 'lead',
+    facts: null,
+    answer: 'waits for the gear',
+    values: [],
+    working: [],
+    cautions: [],
+    issues: [],
+    detail,
+  };
   if (!sizes) return empty;
   const helixAngle = (approx(sizes.helixDeg) * Math.PI) / 180;
   const pitchDiameter = approx(sizes.pitchDiameter);
   const wanted = (Math.PI * pitchDiameter) / Math.tan(helixAngle);
   const known: LeadDetail = { ...detail, wanted, pitchDiameter };
   const equipped = equip(input, ground, `${path}.choice`);
-  if (!equipped.ok) return { ...empty, answer: 'no gears for the lead', issues: equipped.issues, detail: known };
+  if (!equipped.ok)
+    return { ...empty, answer: 'no gears for the lead', issues: equipped.issues, detail: known };
   const { head, mill, screwLead, gearSet, table } = equipped.value;
   const ratio = input.drive === 'worm' ? exact(head.ratio) : exact(1);
   const machine = machineLead(ratio, screwLead);
-  const ready: LeadDetail = { ...known, gearSet: { id: gearSet.id, name: gearSet.name }, machine: approx(machine), machineText: exactText(machine) };
+  const ready: LeadDetail = {
+    ...known,
+    gearSet: { id: gearSet.id, name: gearSet.name },
+    machine: approx(machine),
+    machineText: exactText(machine),
+  };
   if (!face) return { ...empty, answer: 'waits for the face width', detail: ready };
   const faceWidth = approx(face);
   const asked: LeadAsked = { lead: wanted, pitchDiameter, faceWidth };
   const compound = head.differential!.stud;
   const allowed = readAllowed(input, path);
-  const ways = findLeadTrains(table, machine, asked, { compound, most: QUICK }).map((found) => wayOfTrain(found, head, hand));
+  const ways = findLeadTrains(table, machine, asked, { compound, most: QUICK }).map((found) =>
+    wayOfTrain(found, head, hand),
+  );
   const full: LeadDetail = { ...ready, ways, faceWidth, allowed: allowed.mm * 1000 };
   const { choice } = input;
   if (choice && !ownsTrain(table, choice)) {
-    const lacks: Issue = { code: 'lead-train-lacks', path: `${path}.choice`, severity: 'blocked', given: trainText(choice) };
+    const lacks: Issue = {
+      code: 'lead-train-lacks',
+      path: `${path}.choice`,
+      severity: 'blocked',
+      given: trainText(choice),
+    };
     return { ...empty, answer: 'choose a train again', issues: [lacks, ...allowed.issues], detail: full };
   }
-  const way = choice ? wayOfTrain(judgeTrain(choice, machine, asked), head, hand) : (ways.find(({ refused, clears }) => refused === null && clears) ?? ways.find(({ refused }) => refused === null) ?? ways[0] ?? null);
+  const way = choice
+    ? wayOfTrain(judgeTrain(choice, machine, asked), head, hand)
+    : (ways.find(({ refused, clears }) => refused === null && clears) ??
+      ways.find(({ refused }) => refused === null) ??
+      ways[0] ??
+      null);
   if (!way || Math.abs(way.lead / wanted - 1) > OUT_OF_REACH) {
     const issue = outOfReach(wanted, table, input.drive, compound, machine, exact(head.ratio), path, system);
     return { ...empty, answer: 'no train near this lead', issues: [issue, ...allowed.issues], detail: full };
   }
   const lead = exact(way.leadText);
-  const setting = setTable(input, { hand, helixDeg: way.helixDeg, depth: approx(sizes.cutDepth), mill, cutter }, path);
+  const setting = setTable(
+    input,
+    { hand, helixDeg: way.helixDeg, depth: approx(sizes.cutDepth), mill, cutter },
+    path,
+  );
   const done: LeadDetail = {
     ...full,
     inForce: way,
     table: setting.setting,
     test: testLine(hand, way.lead, faceWidth, approx(sizes.tipDiameter)),
     // a width that is not known must not make the cutter seem clear too soon
-    approach: cutter.diameter === null || cutter.width === null ? null : approachAlong(approx(sizes.cutDepth), cutter.diameter, cutter.width, helixAngle),
+    approach:
+      cutter.diameter === null || cutter.width === null
+        ? null
+        : approachAlong(approx(sizes.cutDepth), cutter.diameter, cutter.width, helixAngle),
   };
   const issues = [...allowed.issues, ...judge(way, allowed.mm, head, path, system), ...setting.issues];
   const blocked = issues.some(({ severity }) => severity === 'blocked' || severity === 'wrong');
   return {
     ...empty,
-    facts: blocked ? null : { train: way.train, idlers: way.idlers, drive: input.drive, hand, lead, screwLead, ratio },
+    facts: blocked
+      ? null
+      : { train: way.train, idlers: way.idlers, drive: input.drive, hand, lead, screwLead, ratio },
     answer: `${trainText(way.train)}, ${setting.words}`,
     values: valuesOf(done, way, lead, setting.setting),
     working: workingOf(sizes, done, way, { screwLead, ratio, machine, cutter }),
@@ -189,29 +225,66 @@ export function planLead(
     issues,
     detail: done,
   };
-} // prettier-ignore
+}
 
 /** Issues: lead-off, lead-bracket */
 function judge(way: LeadWay, allowed: number, head: Head, path: string, system: UnitSystem): Issue[] {
   const issues: Issue[] = [];
   if (Math.abs(way.overFace) > allowed * 1000)
-    issues.push({ code: 'lead-off', path: `${path}.choice`, severity: 'query', given: trainText(way.train), detail: { off: `${decimalText(Math.abs(way.overFace), 0)} µm`, allowed: lengthText(allowed, system, 'fine') } });
+    issues.push({
+      code: 'lead-off',
+      path: `${path}.choice`,
+      severity: 'query',
+      given: trainText(way.train),
+      detail: {
+        off: `${decimalText(Math.abs(way.overFace), 0)} µm`,
+        allowed: lengthText(allowed, system, 'fine'),
+      },
+    });
   if (way.refused)
-    issues.push({ code: 'lead-bracket', path: `${path}.choice`, severity: 'blocked', given: trainText(way.train), detail: { head: head.name, why: way.refused } });
+    issues.push({
+      code: 'lead-bracket',
+      path: `${path}.choice`,
+      severity: 'blocked',
+      given: trainText(way.train),
+      detail: { head: head.name, why: way.refused },
+    });
   return issues;
-} // prettier-ignore
+}
 
 /** Issues: lead-out-of-reach */
-function outOfReach(wanted: number, table: GearTable, drive: LeadInput['drive'], compound: boolean, machine: Exact, ratio: Exact, path: string, system: UnitSystem): Issue {
+function outOfReach(
+  wanted: number,
+  table: GearTable,
+  drive: LeadInput['drive'],
+  compound: boolean,
+  machine: Exact,
+  ratio: Exact,
+  path: string,
+  system: UnitSystem,
+): Issue {
   const mm = (value: number) => lengthText(value, system);
   const [shortest, longest] = reachOfLeads(table, machine, compound) ?? [0, 0];
   // the same gears on the other shaft
-  const other = drive === 'worm' ? [shortest / approx(ratio), longest / approx(ratio)] : [shortest * approx(ratio), longest * approx(ratio)];
+  const other =
+    drive === 'worm'
+      ? [shortest / approx(ratio), longest / approx(ratio)]
+      : [shortest * approx(ratio), longest * approx(ratio)];
   const serves = wanted >= other[0]! && wanted <= other[1]!;
   const way = drive === 'worm' ? 'Past the worm, on the spindle itself,' : 'Through the worm';
-  const hint = serves ? `${way} they cut from ${mm(other[0]!)} to ${mm(other[1]!)}.` : wanted > longest ? 'A finer angle has a longer lead: this one wants a head of a larger ratio, or gears that differ more.' : 'A steeper angle has a shorter lead: it wants gears that differ more.';
-  return { code: 'lead-out-of-reach', path: `${path}.choice`, severity: 'blocked', given: mm(wanted), detail: { shortest: mm(shortest), longest: mm(longest), try: hint } };
-} // prettier-ignore
+  const hint = serves
+    ? `${way} they cut from ${mm(other[0]!)} to ${mm(other[1]!)}.`
+    : wanted > longest
+      ? 'A finer angle has a longer lead: this one wants a head of a larger ratio, or gears that differ more.'
+      : 'A steeper angle has a shorter lead: it wants gears that differ more.';
+  return {
+    code: 'lead-out-of-reach',
+    path: `${path}.choice`,
+    severity: 'blocked',
+    given: mm(wanted),
+    detail: { shortest: mm(shortest), longest: mm(longest), try: hint },
+  };
+}
 
 /** The longer search: the best of every train of two, four and, where asked for, six gears. Run it off the thread that draws. */
 export function searchLeads(
@@ -235,10 +308,12 @@ export interface LeadQuestion {
 }
 
 /** How far a cutter reaches, from what the shop says of it. */
-export function leadCutter(cutter: { readonly diameter: Mill['lead']; readonly width: Mill['lead'] } | null): LeadCutter {
+export function leadCutter(
+  cutter: { readonly diameter: Mill['lead']; readonly width: Mill['lead'] } | null,
+): LeadCutter {
   const read = (typed: Mill['lead'] | undefined) => {
     const length = typed && typed.typed.trim() !== '' ? parseLength(typed) : null;
     return length?.ok ? approx(length.value) : null;
   };
   return { diameter: read(cutter?.diameter), width: read(cutter?.width) };
-} // prettier-ignore
+}

@@ -25,10 +25,15 @@ export function tableSwing(hand: 'right' | 'left', helixDeg: number): TableSwing
  * @param depth mm @param cutterDiameter mm @param cutterWidth mm @param helixAngle radians
  * Source: common practice, √(h(Dc − h))·cos β + (w/2)·sin β; checked by a cutter’s outline in the test
  */
-export function approachAlong(depth: number, cutterDiameter: number, cutterWidth: number, helixAngle: number): number {
+export function approachAlong(
+  depth: number,
+  cutterDiameter: number,
+  cutterWidth: number,
+  helixAngle: number,
+): number {
   const chord = Math.sqrt(Math.max(0, depth * (cutterDiameter - depth)));
   return chord * Math.cos(helixAngle) + (cutterWidth / 2) * Math.sin(helixAngle);
-} // prettier-ignore
+}
 
 /** How a head is tilted for a helix, its cutter on a stub arbor beside the work, seen from where the mill is run. */
 export interface HeadTilt {

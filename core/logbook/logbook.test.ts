@@ -12,14 +12,33 @@ function runOf(id: string, name: string, teeth = 24, scratch = false): Run {
   const job = withSpurPart(
     drawnSpurJob({ id: `j-${id}`, name, pitch: '1.5', teeth, face: '12', bore: '10' }),
     'p1',
-    (part) => ({ ...part, cut: { ...part.cut, scratch }, setup: { ...part.setup, cutterDiameter: measure('60', 'mm') } }),
+    (part) => ({
+      ...part,
+      cut: { ...part.cut, scratch },
+      setup: { ...part.setup, cutterDiameter: measure('60', 'mm') },
+    }),
   );
-  return need(freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, { runId: id, jobRevision: 1, partId: 'p1', piece: { kind: id === 'r2' ? 'proof' : 'work', name: id === 'r2' ? 'brass offcut' : '' } }));
-} // prettier-ignore
+  return need(
+    freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, {
+      runId: id,
+      jobRevision: 1,
+      partId: 'p1',
+      piece: { kind: id === 'r2' ? 'proof' : 'work', name: id === 'r2' ? 'brass offcut' : '' },
+    }),
+  );
+}
 
 const SECONDS = 30;
 const eventsOf = (run: Run, acts: readonly RunAct[]): RunEvent[] =>
-  acts.map((act, i) => ({ id: `${run.id}-${i}`, runId: run.id, device: 'd', deviceSeq: i + 1, lastSeen: {}, clientTime: new Date(Date.UTC(2026, 10, 25, 9, 0, i * SECONDS)).toISOString(), ...act })) as RunEvent[]; // prettier-ignore
+  acts.map((act, i) => ({
+    id: `${run.id}-${i}`,
+    runId: run.id,
+    device: 'd',
+    deviceSeq: i + 1,
+    lastSeen: {},
+    clientTime: new Date(Date.UTC(2026, 10, 25, 9, 0, i * SECONDS)).toISOString(),
+    ...act,
+  })) as RunEvent[];
 const doneUpTo = (run: Run, n: number): RunAct[] =>
   run.cuts.slice(0, n).map(({ round, index }) => ({ kind: 'done', round, index }));
 const entryOf = (run: Run, acts: readonly RunAct[]): LogEntry => ({
@@ -76,23 +95,43 @@ describe('the digest of a run', () => {
   });
   test('what was measured is kept each time, and what was taken back is not', () => {
     const plain = runOf('r8', 'Plain');
-    const span = (read: number, verdict: string): RunAct => ({ kind: 'measured', readings: [{ name: 'Span over teeth', read, should: 21.505 }], verdict });
-    const measured = [span(21.6, 'thick'), span(2.16, ''), { kind: 'take-back' as const, ids: ['r8-1'] }, span(21.5, 'good')];
+    const span = (read: number, verdict: string): RunAct => ({
+      kind: 'measured',
+      readings: [{ name: 'Span over teeth', read, should: 21.505 }],
+      verdict,
+    });
+    const measured = [
+      span(21.6, 'thick'),
+      span(2.16, ''),
+      { kind: 'take-back' as const, ids: ['r8-1'] },
+      span(21.5, 'good'),
+    ];
     const { digest } = entryOf(plain, measured);
     expect(digest.measured.map(({ verdict }) => verdict)).toEqual(['thick', 'good']);
     expect(digest).toMatchObject({ done: 0, screens: 0, counted: 0 });
-    expect(measuredText(digest.measured[1]!, 'in')).toBe('Span over teeth 0.8465 in, should be 0.8467 in; good');
-  }); // prettier-ignore
+    expect(measuredText(digest.measured[1]!, 'in')).toBe(
+      'Span over teeth 0.8465 in, should be 0.8467 in; good',
+    );
+  });
   test('a check half-way is kept with what it should have been', () => {
     const plain = runOf('r9', 'Plain');
     const at = { round: 1, index: 13 };
-    const good = digestOf(plain, eventsOf(plain, [...doneUpTo(plain, 13), { kind: 'checked', ...at, read: [27.58] }]));
+    const good = digestOf(
+      plain,
+      eventsOf(plain, [...doneUpTo(plain, 13), { kind: 'checked', ...at, read: [27.58] }]),
+    );
     expect(good.checks).toMatchObject([{ space: 13, read: [27.58], good: true }]);
-    const slip = digestOf(plain, eventsOf(plain, [...doneUpTo(plain, 13), { kind: 'checked', ...at, read: [27.58, 30.94] }]));
+    const slip = digestOf(
+      plain,
+      eventsOf(plain, [...doneUpTo(plain, 13), { kind: 'checked', ...at, read: [27.58, 30.94] }]),
+    );
     expect(slip.checks[0]!.good).toBe(false);
-    const passed = digestOf(plain, eventsOf(plain, [...doneUpTo(plain, 13), { kind: 'checked', ...at, read: null }]));
+    const passed = digestOf(
+      plain,
+      eventsOf(plain, [...doneUpTo(plain, 13), { kind: 'checked', ...at, read: null }]),
+    );
     expect(passed.checks[0]).toMatchObject({ read: null, good: null });
-  }); // prettier-ignore
+  });
 });
 
 describe('finding and comparing runs', () => {

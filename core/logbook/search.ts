@@ -48,15 +48,21 @@ function textOf({ digest }: LogEntry): string {
 }
 
 /** The runs that fit, in the order they came. */
-export function searchLog(entries: readonly LogEntry[], { words, outcome, piece }: LogFilter): readonly LogEntry[] {
-  const wanted = words.toLowerCase().split(/\s+/).filter((word) => word !== '');
+export function searchLog(
+  entries: readonly LogEntry[],
+  { words, outcome, piece }: LogFilter,
+): readonly LogEntry[] {
+  const wanted = words
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((word) => word !== '');
   return entries.filter((entry) => {
     if (outcome !== 'any' && outcomeOf(entry.digest) !== outcome) return false;
     if (piece !== 'any' && entry.digest.piece.kind !== piece) return false;
     const text = textOf(entry);
     return wanted.every((word) => text.includes(word));
   });
-} // prettier-ignore
+}
 
 /** Two runs line by line: what is the same in both, and what is not. */
 export interface ComparedLine {
@@ -69,9 +75,11 @@ export interface ComparedLine {
 /** One measuring in words: `Span over teeth 30.100 mm, should be 30.086 mm; good`. */
 export function measuredText({ readings, verdict }: MeasuredRecord, units: UnitSystem): string {
   const mm = (value: number) => lengthText(value, units, 'fine');
-  const told = readings.map(({ name, read, should }) => `${name} ${mm(read)}${should === null ? '' : `, should be ${mm(should)}`}`);
+  const told = readings.map(
+    ({ name, read, should }) => `${name} ${mm(read)}${should === null ? '' : `, should be ${mm(should)}`}`,
+  );
   return [...told, ...(verdict === '' ? [] : [verdict])].join('; ');
-} // prettier-ignore
+}
 
 const minutes = (seconds: number | null): string => (seconds === null ? '' : `${Math.round(seconds)} s`);
 
@@ -109,7 +117,29 @@ export function compareRuns(a: LogEntry, b: LogEntry): readonly ComparedLine[] {
 
 /** The logbook as a table for a spreadsheet, its heading first. */
 export function logTable(entries: readonly LogEntry[]): readonly (readonly string[])[] {
-  const heading = ['started', 'job', 'work', 'piece', 'proof', 'head', 'method', 'move', 'spaces', 'rounds', 'cuts', 'of', 'ended', 'why ended', 'seconds a space', 'minutes counted', 'taken back', 'interruptions', 'measured', 'notes', 'run']; // prettier-ignore
+  const heading = [
+    'started',
+    'job',
+    'work',
+    'piece',
+    'proof',
+    'head',
+    'method',
+    'move',
+    'spaces',
+    'rounds',
+    'cuts',
+    'of',
+    'ended',
+    'why ended',
+    'seconds a space',
+    'minutes counted',
+    'taken back',
+    'interruptions',
+    'measured',
+    'notes',
+    'run',
+  ];
   const rows = entries.map(({ runId, startedAt, digest }) => [
     startedAt,
     digest.jobName,

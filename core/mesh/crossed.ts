@@ -43,11 +43,15 @@ export function crossedPair({ normalModule, teeth, helixAngles, hands }: Crossed
 }
 
 /** The mate of a gear whose shafts cross at an angle: its own angle and hand. Σ under β1 asks for the opposite hand. */
-export function mateOnCrossedShafts(helixAngle: number, hand: 'right' | 'left', shaftAngle: number): { readonly helixAngle: number; readonly hand: 'right' | 'left' } {
+export function mateOnCrossedShafts(
+  helixAngle: number,
+  hand: 'right' | 'left',
+  shaftAngle: number,
+): { readonly helixAngle: number; readonly hand: 'right' | 'left' } {
   const rest = shaftAngle - helixAngle;
   const other = hand === 'right' ? 'left' : 'right';
   return { helixAngle: Math.abs(rest), hand: rest < 0 ? other : hand };
-} // prettier-ignore
+}
 
 const STEPS = 400;
 
@@ -56,7 +60,12 @@ const STEPS = 400;
  * @param shaftAngle radians @param centre mm
  * @returns none, one or two, the one nearer to half the shaft angle first; and the least centre distance there is
  */
-export function crossedForCentre(normalModule: number, teeth: readonly [number, number], shaftAngle: number, centre: number): { readonly angles: readonly number[]; readonly least: number } {
+export function crossedForCentre(
+  normalModule: number,
+  teeth: readonly [number, number],
+  shaftAngle: number,
+  centre: number,
+): { readonly angles: readonly number[]; readonly least: number } {
   const [from, to] = [Math.max(0, shaftAngle - Math.PI / 2 + 1e-4), Math.min(shaftAngle, Math.PI / 2 - 1e-4)];
   const distance = (angle: number) =>
     (diameter(normalModule, teeth[0], angle) + diameter(normalModule, teeth[1], shaftAngle - angle)) / 2;
@@ -77,4 +86,4 @@ export function crossedForCentre(normalModule: number, teeth: readonly [number, 
   }
   const away = (angle: number) => Math.abs(angle - shaftAngle / 2);
   return { angles: angles.sort((a, b) => away(a) - away(b)), least };
-} // prettier-ignore
+}

@@ -53,7 +53,8 @@ export function meshAt(pair: Pair, centre: number): MeshReport {
   const tipClearance = [centre - tips[0] - roots[1], centre - tips[1] - roots[0]] as const;
   const cos = (nominal * Math.cos(pressureAngle)) / centre;
   const none = { nominalCentre: nominal, centre, tipClearance };
-  if (cos > 1) return { ...none, operatingAngle: null, contactRatio: null, backlash: null, tipInterference: null };
+  if (cos > 1)
+    return { ...none, operatingAngle: null, contactRatio: null, backlash: null, tipInterference: null };
 
   const operatingAngle = Math.acos(cos);
   const tangents = centre * Math.sin(operatingAngle);
@@ -70,7 +71,7 @@ export function meshAt(pair: Pair, centre: number): MeshReport {
       2 * centre * (involute(operatingAngle) - involute(pressureAngle)) + (thinned * centre) / nominal,
     tipInterference: [reaches[0] - tangents, reaches[1] - tangents],
   };
-} // prettier-ignore
+}
 
 /**
  * How much deeper a form cutter must go to take this much off the tooth, along the pitch circle. The cutter keeps its

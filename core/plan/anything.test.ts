@@ -277,9 +277,13 @@ const DRIVE_SHOP = {
   ...STOCK_EQUIPMENT,
   cutters: [{ ...plainCutter('c', 'm 2', measure('2', 'module')), diameter: measure('60', 'mm') }],
   lathes: [
-    { ...plainLathe('l', 'Any lathe', measure('3', 'mm')), box: { by: 'mm' as const, settings: '1 2 3' }, gearSetId: 'gears-twelve' },
+    {
+      ...plainLathe('l', 'Any lathe', measure('3', 'mm')),
+      box: { by: 'mm' as const, settings: '1 2 3' },
+      gearSetId: 'gears-twelve',
+    },
   ],
-}; // prettier-ignore
+};
 
 const driveJobs: fc.Arbitrary<Job> = fc
   .record({
@@ -301,7 +305,15 @@ const driveJobs: fc.Arbitrary<Job> = fc
         depth: mostly(right('4.4'), lengths),
       }),
       friction: mostly(rightCount('', '0.05'), counts),
-      sample: fc.record({ outside: lengths, threads: counts, over: lengths, starts: counts, teeth: counts, throat: lengths, centre: lengths }),
+      sample: fc.record({
+        outside: lengths,
+        threads: counts,
+        over: lengths,
+        starts: counts,
+        teeth: counts,
+        throat: lengths,
+        centre: lengths,
+      }),
     }),
     rim: fc.record({
       rim: fc.constantFrom('throat' as const, 'plain' as const),
@@ -318,8 +330,15 @@ const driveJobs: fc.Arbitrary<Job> = fc
       hobStock: mostly(right('', '0.3'), lengths),
       flutes: mostly(rightCount('8'), counts),
     }),
-    lathe: fc.record({ allowed: mostly(right('', '0.01'), lengths), startsBy: fc.constantFrom('gear' as const, 'slide' as const, 'driver' as const) }),
-    worm: fc.record({ length: mostly(right('', '40'), lengths), tool: fc.constantFrom('axis' as const, 'thread' as const), scale: mostly(rightCount('20'), counts) }),
+    lathe: fc.record({
+      allowed: mostly(right('', '0.01'), lengths),
+      startsBy: fc.constantFrom('gear' as const, 'slide' as const, 'driver' as const),
+    }),
+    worm: fc.record({
+      length: mostly(right('', '40'), lengths),
+      tool: fc.constantFrom('axis' as const, 'thread' as const),
+      scale: mostly(rightCount('20'), counts),
+    }),
     cutterId: fc.constantFrom(null, 'c'),
   })
   .map(({ drive, rim, gash, lathe, worm, cutterId }) => {
@@ -332,7 +351,7 @@ const driveJobs: fc.Arbitrary<Job> = fc
           : part,
     );
     return { ...job, parts };
-  }); // prettier-ignore
+  });
 test('whatever is typed of a worm drive: an answer, whole sentences, plain data; a wheel that may be cut freezes into a run (seed 88)', () => {
   let frozen = 0;
   fc.assert(

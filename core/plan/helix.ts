@@ -19,10 +19,20 @@ export const gearingOf = (facts: LeadFacts | null, drive: LeadFacts['drive']): L
 });
 
 /** The spaces by the motion of the head, each run over the face by the motion of table and train. */
-export function withProof(lead: LeadWork, dividing: DividingFacts | null, sizes: SpurSizes | null, face: Exact | null, aim: Aim): LeadWork {
+export function withProof(
+  lead: LeadWork,
+  dividing: DividingFacts | null,
+  sizes: SpurSizes | null,
+  face: Exact | null,
+  aim: Aim,
+): LeadWork {
   const { facts } = lead;
   if (!facts || !dividing || !sizes || !face) return lead;
-  const { denominator, states } = runChoice(exact(dividing.head?.ratio ?? '1'), dividing.way.choice, aim.spaces - 1);
+  const { denominator, states } = runChoice(
+    exact(dividing.head?.ratio ?? '1'),
+    dividing.way.choice,
+    aim.spaces - 1,
+  );
   const advance = advanceOf(aim);
   const proof = proveHelix(
     facts,
@@ -31,7 +41,7 @@ export function withProof(lead: LeadWork, dividing: DividingFacts | null, sizes:
     { face, drawn: lead.detail.wanted!, pitchDiameter: approx(sizes.pitchDiameter) },
   );
   return { ...lead, detail: { ...lead.detail, proof } };
-} // prettier-ignore
+}
 
 const WAY = {
   away: 'right end away from you',

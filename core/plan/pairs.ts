@@ -18,27 +18,49 @@ function readPart(part: SpurPart, job: Job, shop: Equipment): GearReadings {
 function alike(a: GearReadings, b: GearReadings, path: string): Issue[] {
   const issues: Issue[] = [];
   if (a.pitch && b.pitch && !a.pitch.module.equals(b.pitch.module))
-    issues.push({ code: 'pair-pitches-differ', path: `${path}.pitch`, severity: 'query', given: `${pitchText(a.pitch)} and ${pitchText(b.pitch)}` });
+    issues.push({
+      code: 'pair-pitches-differ',
+      path: `${path}.pitch`,
+      severity: 'query',
+      given: `${pitchText(a.pitch)} and ${pitchText(b.pitch)}`,
+    });
   if (a.pressureAngleDeg && b.pressureAngleDeg && !a.pressureAngleDeg.equals(b.pressureAngleDeg))
-    issues.push({ code: 'pair-pressure-differs', path: `${path}.pressureAngle`, severity: 'query', given: `${angleText(a.pressureAngleDeg)} and ${angleText(b.pressureAngleDeg)}` });
+    issues.push({
+      code: 'pair-pressure-differs',
+      path: `${path}.pressureAngle`,
+      severity: 'query',
+      given: `${angleText(a.pressureAngleDeg)} and ${angleText(b.pressureAngleDeg)}`,
+    });
   if (a.depth && b.depth && a.pitch && b.pitch) {
-    const [one, two] = [approx(a.depth.wholeDepth.div(a.pitch.module)), approx(b.depth.wholeDepth.div(b.pitch.module))];
-    const tall = Math.abs(approx(a.depth.addendum.div(a.pitch.module)) - approx(b.depth.addendum.div(b.pitch.module))) > SAME_DEPTH;
+    const [one, two] = [
+      approx(a.depth.wholeDepth.div(a.pitch.module)),
+      approx(b.depth.wholeDepth.div(b.pitch.module)),
+    ];
+    const tall =
+      Math.abs(approx(a.depth.addendum.div(a.pitch.module)) - approx(b.depth.addendum.div(b.pitch.module))) >
+      SAME_DEPTH;
     if (tall || Math.abs(one - two) > SAME_DEPTH)
-      issues.push({ code: 'pair-depths-differ', path: `${path}.depth`, severity: tall ? 'query' : 'note', given: `${decimalText(one, 3)} and ${decimalText(two, 3)} of the module` });
+      issues.push({
+        code: 'pair-depths-differ',
+        path: `${path}.depth`,
+        severity: tall ? 'query' : 'note',
+        given: `${decimalText(one, 3)} and ${decimalText(two, 3)} of the module`,
+      });
   }
   return issues;
-} // prettier-ignore
+}
 
 /** On parallel shafts they have one angle and lean opposite ways, or they do not mesh. Issues: pair-angles-differ, pair-hands-same */
 function leaning(a: GearReadings, b: GearReadings, path: string): Issue[] {
   if (!a.helixKnown || !b.helixKnown) return [];
   const issue = { path: `${path}.helix`, severity: 'query' } as const;
   const given = `${angleText(a.helixDeg)} and ${angleText(b.helixDeg)}`;
-  if (Math.abs(approx(a.helixDeg.sub(b.helixDeg))) > 1e-4) return [{ ...issue, code: 'pair-angles-differ', given }];
-  if (!a.helixDeg.equals(0) && a.hand === b.hand) return [{ ...issue, code: 'pair-hands-same', given: a.hand }];
+  if (Math.abs(approx(a.helixDeg.sub(b.helixDeg))) > 1e-4)
+    return [{ ...issue, code: 'pair-angles-differ', given }];
+  if (!a.helixDeg.equals(0) && a.hand === b.hand)
+    return [{ ...issue, code: 'pair-hands-same', given: a.hand }];
   return [];
-} // prettier-ignore
+}
 
 /**
  * Two gears of one job that are to run together.

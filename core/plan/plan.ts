@@ -47,7 +47,7 @@ function asBuilt(head: Head): Partial<Head> {
 }
 
 /** A mill as far as its table divides or drives a helix; what only a set-up asks of it is looked up in the shop each time. */
-const asTable = ({ id, name, lead, marks, travel, swing, scaleMinutes, tableLength, tableWidth, toColumn, headTilts }: Mill): Partial<Mill> => ({
+const asTable = ({
   id,
   name,
   lead,
@@ -59,7 +59,19 @@ const asTable = ({ id, name, lead, marks, travel, swing, scaleMinutes, tableLeng
   tableWidth,
   toColumn,
   headTilts,
-}); // prettier-ignore
+}: Mill): Partial<Mill> => ({
+  id,
+  name,
+  lead,
+  marks,
+  travel,
+  swing,
+  scaleMinutes,
+  tableLength,
+  tableWidth,
+  toColumn,
+  headTilts,
+});
 
 type Named = { readonly id: string; readonly name: string };
 type Kept = { readonly own: Named; readonly live: Named | null; readonly changed: boolean };
@@ -91,7 +103,9 @@ function changesSince(job: Job, shop: Equipment, part: Part): Issue[] {
   const own = job.equipment;
   if (part.kind === 'worm') {
     const lathe = kept(own.lathes.find(({ id }) => id === part.lathe.latheId) ?? null, shop.lathes);
-    return lathe ? sayChange(lathe, 'equipment.lathes', { changed: 'lathe-changed', left: 'lathe-left-shop' }) : [];
+    return lathe
+      ? sayChange(lathe, 'equipment.lathes', { changed: 'lathe-changed', left: 'lathe-left-shop' })
+      : [];
   }
   const head = own.heads.find(({ id }) => id === part.dividing.headId) ?? null;
   const gears = own.gearSets.find(({ id }) => id === head?.differential?.gearSetId) ?? null;
@@ -107,14 +121,15 @@ function changesSince(job: Job, shop: Equipment, part: Part): Issue[] {
   // what goes with a head that has left is not told one by one
   if (ofHead?.live) {
     say(kept(gears, shop.gearSets), 'equipment.gearSets', 'gears-changed', null);
-    for (const drive of drives) say(kept(drive, shop.steppers), 'equipment.steppers', 'stepper-changed', null);
+    for (const drive of drives)
+      say(kept(drive, shop.steppers), 'equipment.steppers', 'stepper-changed', null);
   }
   say(kept(mill, shop.mills, asTable), 'equipment.mills', 'mill-changed', 'mill-left-shop');
   const cutterId = 'cutter' in part ? part.cutter.cutterId : null;
   const cutter = own.cutters.find(({ id }) => id === cutterId) ?? null;
   say(kept(cutter, shop.cutters), 'equipment.cutters', 'cutter-changed', 'cutter-left-shop');
   return found;
-} // prettier-ignore
+}
 
 /** The job's own copies rule; the shop's serve where the job has none. How a head stands is always today's. */
 export function groundOf(

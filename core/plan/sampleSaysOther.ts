@@ -14,9 +14,15 @@ export function angleAssumed(arrival: Arrival, angleDeg: Exact | null, path: str
   if (!angleDeg.equals(usualAngle(taken.pitch.unit === 'dp' ? 'dp' : 'module', taken.stub))) return [];
   const pitch = taken.pitch.unit === 'dp' ? 'a diametral pitch' : 'a module';
   return [
-    { code: 'angle-assumed', path: `${path}.pressureAngle`, severity: 'query', given: angleText(angleDeg), detail: { pitch } },
+    {
+      code: 'angle-assumed',
+      path: `${path}.pressureAngle`,
+      severity: 'query',
+      given: angleText(angleDeg),
+      detail: { pitch },
+    },
   ];
-} // prettier-ignore
+}
 
 /**
  * A helical sample was taken and nobody said which way its teeth lean. A query that stands until it is answered.
@@ -53,6 +59,12 @@ export function sampleSaysOther(arrival: Arrival, detail: ArrivalDetail, path: s
   if (same) return [];
   const given = `${taken.pitch.unit === 'dp' ? `${taken.pitch.typed} DP` : `m ${taken.pitch.typed}`}, ${taken.teeth} teeth`;
   return [
-    { code: 'sample-says-other', path, severity: 'query', given, detail: { now: `${first.pitch}, ${first.teeth} teeth` } },
+    {
+      code: 'sample-says-other',
+      path,
+      severity: 'query',
+      given,
+      detail: { now: `${first.pitch}, ${first.teeth} teeth` },
+    },
   ];
-} // prettier-ignore
+}

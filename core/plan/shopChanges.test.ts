@@ -1,11 +1,37 @@
 import { describe, expect, test } from '@jest/globals';
 import { sayIssue } from '../findings/index.ts';
-import { drawnSpurJob, headWithMade, madeFor, newDivideJob, readJob, withDividing, withHead, withMill, withPart, withRingPart } from '../job/index.ts'; // prettier-ignore
-import { equipmentSchema, equipmentToToday, STOCK_EQUIPMENT, STOCK_MILL, STOCK_ROTARY, type Equipment } from '../shop/index.ts'; // prettier-ignore
+import {
+  drawnSpurJob,
+  headWithMade,
+  madeFor,
+  newDivideJob,
+  readJob,
+  withDividing,
+  withHead,
+  withMill,
+  withPart,
+  withRingPart,
+} from '../job/index.ts';
+import {
+  equipmentSchema,
+  equipmentToToday,
+  STOCK_EQUIPMENT,
+  STOCK_MILL,
+  STOCK_ROTARY,
+  type Equipment,
+} from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import { plan, stationOf } from './index.ts';
 
-const drive = { id: 'd', name: 'Motor', headId: STOCK_ROTARY.id, on: 'crank' as const, stepsPerTurn: 200, microsteps: 8, belt: '3' }; // prettier-ignore
+const drive = {
+  id: 'd',
+  name: 'Motor',
+  headId: STOCK_ROTARY.id,
+  on: 'crank' as const,
+  stepsPerTurn: 200,
+  microsteps: 8,
+  belt: '3',
+};
 const shop: Equipment = {
   ...STOCK_EQUIPMENT,
   heads: [...STOCK_EQUIPMENT.heads, STOCK_ROTARY],
@@ -23,7 +49,8 @@ describe('what has changed in the shop since a job was planned', () => {
     const now = { ...shop, heads: [turned, ...rest] };
     expect(found(gear, now)).toEqual([]);
     const job = drawnSpurJob({ id: 'h', name: 'H', pitch: '1', teeth: 41, face: '4', bore: '6' });
-    const ways = (equipment: Equipment) => stationOf(plan(job, equipment).parts[0]!, 'dividing')!.detail.inForce!.change; // prettier-ignore
+    const ways = (equipment: Equipment) =>
+      stationOf(plan(job, equipment).parts[0]!, 'dividing')!.detail.inForce!.change;
     expect([ways(shop), ways(now)]).toEqual(['plate C', null]);
   });
 
@@ -81,7 +108,9 @@ describe('heads and mills put into a job', () => {
   test('a ring or plate that was made divides what it was made for, directly and behind the worm', () => {
     const head = shop.heads[0]!;
     const ringed = headWithMade(head, madeFor('ring', 73));
-    const answer = (richer: typeof head) => stationOf(plan(withHead(gear, 'p1', richer, shop), { ...shop, heads: [richer] }).parts[0]!, 'dividing')!.answer; // prettier-ignore
+    const answer = (richer: typeof head) =>
+      stationOf(plan(withHead(gear, 'p1', richer, shop), { ...shop, heads: [richer] }).parts[0]!, 'dividing')!
+        .answer;
     expect(answer(ringed)).toBe('1 space on the 73 ring');
     const plated = headWithMade(head, madeFor('plate', 73));
     expect(answer(plated)).toBe('40 spaces on 73');
@@ -108,8 +137,16 @@ describe('heads and mills put into a job', () => {
 
 describe('equipment that rests from earlier versions', () => {
   const v1 = {
-    heads: [{ id: 'h', name: 'Old', ratio: '40', plates: [{ id: 'p', name: 'A', sides: [{ circles: [20] }] }], mounted: null }],
-  }; // prettier-ignore
+    heads: [
+      {
+        id: 'h',
+        name: 'Old',
+        ratio: '40',
+        plates: [{ id: 'p', name: 'A', sides: [{ circles: [20] }] }],
+        mounted: null,
+      },
+    ],
+  };
   test('what it lacks is filled in, what it has stays', () => {
     const today = equipmentSchema.parse(equipmentToToday(v1));
     expect(today.heads[0]).toMatchObject({

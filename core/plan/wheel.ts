@@ -33,17 +33,42 @@ const formOf = ({ teeth, worm, proportions, addendum }: DriveFacts): ToothForm =
 });
 
 /** A worm wheel: the drive, its blank, cutter, spaces, how it is gashed, and the rounds. */
-export function planWheelPart(part: WheelPart, ground: DividingGround, cutters: CutterGround, shop: SetupShop, system: UnitSystem): PartPlan {
+export function planWheelPart(
+  part: WheelPart,
+  ground: DividingGround,
+  cutters: CutterGround,
+  shop: SetupShop,
+  system: UnitSystem,
+): PartPlan {
   const path = `parts.${part.id}`;
   const drive = planDrive(part.drive, `${path}.drive`, system);
   const { facts } = drive;
   const blank = planRim(part.rim, facts, `${path}.rim`, system);
-  const { cutter: picked, diameter } = cutterInForce(pickedCutter(part.cutter, cutters.jobs, cutters.shop), part.setup);
+  const { cutter: picked, diameter } = cutterInForce(
+    pickedCutter(part.cutter, cutters.jobs, cutters.shop),
+    part.setup,
+  );
   const need = facts && wheelNeed(facts);
-  const cutter = planCutter(part.cutter, facts?.teeth ?? null, need, facts && formOf(facts), { picked, owned: cutters.shop, diameter }, path, 'drive.teeth');
+  const cutter = planCutter(
+    part.cutter,
+    facts?.teeth ?? null,
+    need,
+    facts && formOf(facts),
+    { picked, owned: cutters.shop, diameter },
+    path,
+    'drive.teeth',
+  );
   const judged = need && picked ? judgeCutter(picked, need, part.cutter.countBy, cutters.shop) : null;
   const madeFor = judged?.madeFor ?? (need && countFor(need, part.cutter.countBy, diameter));
-  const wheel = planWheel(part.gash, facts, blank.facts, ground.mill, { diameter, madeFor }, `${path}.gash`, system);
+  const wheel = planWheel(
+    part.gash,
+    facts,
+    blank.facts,
+    ground.mill,
+    { diameter, madeFor },
+    `${path}.gash`,
+    system,
+  );
   const target: Target | null = facts && { along: 'turn', aim: countAim(facts.teeth, facts.wheelDiameter) };
   const dividing = planDividing(part.dividing, target, ground, `${path}.dividing`);
   const spaces = facts && { spaces: facts.teeth, full: true };
@@ -84,6 +109,19 @@ export function planWheelPart(part: WheelPart, ground: DividingGround, cutters: 
       finishStation('setup', setup, settled.setup, system),
       finishStation('cut', cut, settled.cut, system),
     ],
-    cutting: ready ? { divisions: facts.teeth, full: true, startSpace: cut.facts.startSpace, rounds: cut.detail.rounds, helix: null, mount: setup.detail.mount, safe: setup.facts?.safe ?? null, minutesPerCut: setup.facts?.minutesPerCut ?? null, outside: setup.detail.outside, bore: rim && rim.bore > 0 ? rim.bore : null } : null,
+    cutting: ready
+      ? {
+          divisions: facts.teeth,
+          full: true,
+          startSpace: cut.facts.startSpace,
+          rounds: cut.detail.rounds,
+          helix: null,
+          mount: setup.detail.mount,
+          safe: setup.facts?.safe ?? null,
+          minutesPerCut: setup.facts?.minutesPerCut ?? null,
+          outside: setup.detail.outside,
+          bore: rim && rim.bore > 0 ? rim.bore : null,
+        }
+      : null,
   };
-} // prettier-ignore
+}

@@ -13,7 +13,11 @@ export interface WormGround {
 }
 
 /** A worm: the drive, the lathe that cuts its thread, the thread and its tool. It has no spaces to count at the mill. */
-export function planWormPart(part: WormPart, { lathe: ground, scale }: WormGround, system: UnitSystem): PartPlan {
+export function planWormPart(
+  part: WormPart,
+  { lathe: ground, scale }: WormGround,
+  system: UnitSystem,
+): PartPlan {
   const path = `parts.${part.id}`;
   const drive = planDrive(part.drive, `${path}.drive`, system);
   const lathe = planLathe(part.lathe, drive.facts, ground, `${path}.lathe`, system);
@@ -30,4 +34,4 @@ export function planWormPart(part: WormPart, { lathe: ground, scale }: WormGroun
     ],
     cutting: null,
   };
-} // prettier-ignore
+}

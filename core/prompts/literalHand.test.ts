@@ -36,7 +36,10 @@ const off = (a: Exact, b: Exact, round: boolean): number => {
 /** Every space of every round once, where it should be and as deep as it should be. */
 function judge(run: Run, cuts: readonly MadeCut[], tolerance = 0): void {
   const zero = cuts[0]!.at;
-  const rounds = run.rounds.map(({ name, depthMm }) => ({ scratch: name === 'scratch', depth: name === 'scratch' ? 0 : depthMm })); // prettier-ignore
+  const rounds = run.rounds.map(({ name, depthMm }) => ({
+    scratch: name === 'scratch',
+    depth: name === 'scratch' ? 0 : depthMm,
+  }));
   expect(cuts).toHaveLength(rounds.length * run.divisions);
   rounds.forEach((round, r) => {
     const made = cuts.slice(r * run.divisions, (r + 1) * run.divisions);
@@ -62,18 +65,42 @@ function cutAll(run: Run, eachStep = false): Mill {
 }
 
 /** For every method: what is asked of the stock shop, and how far a space may be off, in turns. */
-const METHODS: readonly (readonly [string, Asked, Parameters<typeof freeze>[1], ((choice: DividingChoice) => boolean) | null, number])[] = [
+const METHODS: readonly (readonly [
+  string,
+  Asked,
+  Parameters<typeof freeze>[1],
+  ((choice: DividingChoice) => boolean) | null,
+  number,
+])[] = [
   ['simple', { head: three, count: 58 }, 'simple', null, 0],
   ['simple, whole turns', { head: three, count: 20 }, 'simple', null, 0],
   ['direct', { head: three, count: 12 }, 'direct', null, 0],
   ['differential, plate against the crank', { head: three, count: 53 }, 'differential', null, 0],
   ['differential, plate with the crank', { head: three, count: 83 }, 'differential', null, 0],
-  ['compound that goes back', { head: three, count: 69 }, 'compound', (choice) => choice.method === 'compound' && choice.back.spaces < 0, 0],
-  ['compound that goes on', { head: three, count: 63 }, 'compound', (choice) => choice.method === 'compound' && choice.back.spaces > 0, 0],
-  ['the nearest hole', { head: three, count: 53 }, 'approximate', (choice) => choice.method === 'nearest-hole' && choice.circle === 49, 0.5 / (40 * 49)],
+  [
+    'compound that goes back',
+    { head: three, count: 69 },
+    'compound',
+    (choice) => choice.method === 'compound' && choice.back.spaces < 0,
+    0,
+  ],
+  [
+    'compound that goes on',
+    { head: three, count: 63 },
+    'compound',
+    (choice) => choice.method === 'compound' && choice.back.spaces > 0,
+    0,
+  ],
+  [
+    'the nearest hole',
+    { head: three, count: 53 },
+    'approximate',
+    (choice) => choice.method === 'nearest-hole' && choice.circle === 49,
+    0.5 / (40 * 49),
+  ],
   ['a wheel', { head: STOCK_ROTARY, count: 53 }, 'handwheel', null, 0.5 / (90 * 240 * 6)],
   ['a motor', { head: STOCK_ROTARY, count: 53 }, 'stepper', null, 0.5 / 144_000],
-]; // prettier-ignore
+];
 
 const scratched = (run: Run): Run => ({
   ...run,
@@ -156,45 +183,54 @@ test.each([false, true])(
 
 describe('a run that goes on with another', () => {
   const old = begin(cardOf(62, twoPasses));
-  test.each([1, 10, 30, 61, 62, 63, 100, 123])('under another head after %i cuts: the space is found, and everything meets', (done) => {
-    for (const method of ['plates', 'wheel', 'motor'] as const) {
-      const mill = new Mill(old);
-      const before = new Hand(old, false, mill);
-      while (before.state.done < done) before.step();
-      const head = method === 'plates' ? STOCK_HEADS[1]! : STOCK_ROTARY;
-      const other = withHead(cardOf(62, twoPasses), 'p1', head, shop);
-      const choice = method === 'plates' ? null : freeze({ head, count: 62 }, method === 'wheel' ? 'handwheel' : 'stepper').move;
-      const job = withDividing(other, 'p1', (dividing) => ({ ...dividing, choice }));
-      const run = begin(job, { runId: 'r2', continues: { run: old, done } });
-      mill.takeUp(run);
-      const after = new Hand(run, done % 2 === 0, mill);
-      after.goOn();
-      expect(after.state.closed).toEqual({ fits: true });
-      judge(old, mill.cuts, method === 'plates' ? 0 : 1 / 129_600);
-    }
-  }); // prettier-ignore
+  test.each([1, 10, 30, 61, 62, 63, 100, 123])(
+    'under another head after %i cuts: the space is found, and everything meets',
+    (done) => {
+      for (const method of ['plates', 'wheel', 'motor'] as const) {
+        const mill = new Mill(old);
+        const before = new Hand(old, false, mill);
+        while (before.state.done < done) before.step();
+        const head = method === 'plates' ? STOCK_HEADS[1]! : STOCK_ROTARY;
+        const other = withHead(cardOf(62, twoPasses), 'p1', head, shop);
+        const choice =
+          method === 'plates'
+            ? null
+            : freeze({ head, count: 62 }, method === 'wheel' ? 'handwheel' : 'stepper').move;
+        const job = withDividing(other, 'p1', (dividing) => ({ ...dividing, choice }));
+        const run = begin(job, { runId: 'r2', continues: { run: old, done } });
+        mill.takeUp(run);
+        const after = new Hand(run, done % 2 === 0, mill);
+        after.goOn();
+        expect(after.state.closed).toEqual({ fits: true });
+        judge(old, mill.cuts, method === 'plates' ? 0 : 1 / 129_600);
+      }
+    },
+  );
 });
 
 describe('a gear that closed and is sunk deeper', () => {
-  test.each(['kept', 'found'] as const)('its register %s: one round more, in the same spaces, so much deeper', (register) => {
-    for (const change of [(job: Job) => job, helical]) {
-      const old = begin(cardOf(40, change));
-      const mill = cutAll(old);
-      const run = begin(cardOf(40, change), { runId: 'r2', deepens: { run: old, by: 0.04, register } });
-      mill.takeUp(run);
-      const hand = new Hand(run, register === 'kept', mill);
-      // nothing says that the pin may go into any hole: that would lose what the first cut stands in
-      const first = hand.now.map((prompt) => prompt.do);
-      expect(first).toContain(register === 'kept' ? 'stand' : 'find');
-      hand.goOn();
-      const deeper = mill.cuts.slice(40);
-      expect(deeper).toHaveLength(40);
-      for (const [i, cut] of deeper.entries()) {
-        expect(cut.depth).toBeCloseTo(3.375 + 0.04, 9);
-        expect(off(cut.at, mill.cuts[i]!.at, true)).toBe(0);
+  test.each(['kept', 'found'] as const)(
+    'its register %s: one round more, in the same spaces, so much deeper',
+    (register) => {
+      for (const change of [(job: Job) => job, helical]) {
+        const old = begin(cardOf(40, change));
+        const mill = cutAll(old);
+        const run = begin(cardOf(40, change), { runId: 'r2', deepens: { run: old, by: 0.04, register } });
+        mill.takeUp(run);
+        const hand = new Hand(run, register === 'kept', mill);
+        // nothing says that the pin may go into any hole: that would lose what the first cut stands in
+        const first = hand.now.map((prompt) => prompt.do);
+        expect(first).toContain(register === 'kept' ? 'stand' : 'find');
+        hand.goOn();
+        const deeper = mill.cuts.slice(40);
+        expect(deeper).toHaveLength(40);
+        for (const [i, cut] of deeper.entries()) {
+          expect(cut.depth).toBeCloseTo(3.375 + 0.04, 9);
+          expect(off(cut.at, mill.cuts[i]!.at, true)).toBe(0);
+        }
       }
-    }
-  }); // prettier-ignore
+    },
+  );
 });
 
 test('whatever interrupts: presses doubled and taken back, the count lost and found by a hole, screens that ask more or less (seed 1212)', () => {
@@ -203,7 +239,11 @@ test('whatever interrupts: presses doubled and taken back, the count lost and fo
     begin(cardOf(24, twoPasses)),
     begin(cardOf(24, scratchFirst)),
     begin(cardOf(20, helical)),
-    freeze({ head: three, count: 69 }, 'compound', (choice) => choice.method === 'compound' && choice.back.spaces < 0),
+    freeze(
+      { head: three, count: 69 },
+      'compound',
+      (choice) => choice.method === 'compound' && choice.back.spaces < 0,
+    ),
     freeze({ head: three, count: 53 }, 'differential'),
   ];
   const story = fc.array(fc.constantFrom('step', 'step', 'step', 'step', 'slip', 'lost', 'pause', 'ask'), {
@@ -220,10 +260,17 @@ test('whatever interrupts: presses doubled and taken back, the count lost and fo
           // pressed once too often, and taken back
           hand.press({ kind: 'done', round: next.round, index: next.index });
           hand.press({ kind: 'take-back', ids: hand.state.takeBack });
-        } else if (what === 'lost' && next && last?.round === next.round && 'hole' in last.landing && hand.state.heeded.length === 0) {
+        } else if (
+          what === 'lost' &&
+          next &&
+          last?.round === next.round &&
+          'hole' in last.landing &&
+          hand.state.heeded.length === 0
+        ) {
           // counted two too many; the hole and a look set it right
           const truth = hand.state.done;
-          for (let i = 0; i < 2 && hand.state.next?.round === last.round; i += 1) hand.press({ kind: 'done', round: last.round, index: hand.state.next.index });
+          for (let i = 0; i < 2 && hand.state.next?.round === last.round; i += 1)
+            hand.press({ kind: 'done', round: last.round, index: hand.state.next.index });
           const about = run.cuts.slice(0, truth).filter(({ round }) => round === last.round).length;
           const { places } = whereInRun(run, last.landing.hole, { round: last.round, about });
           expect(places[0]?.cutsDone).toBe(truth);
@@ -243,7 +290,7 @@ test('whatever interrupts: presses doubled and taken back, the count lost and fo
     }),
     { seed: 1212, numRuns: 60 },
   );
-}); // prettier-ignore
+});
 
 test('the pin already stands at a space that is not cut: the next thing is to lock and cut it, not to crank', () => {
   const run = begin(cardOf(14));

@@ -317,7 +317,15 @@ export class Hand {
   press(...acts: readonly RunAct[]): void {
     for (const act of acts) {
       const seq = this.events.length + 1;
-      this.events.push({ id: `e${seq}`, runId: this.run.id, device: 'hand', deviceSeq: seq, lastSeen: {}, clientTime: '2026-11-27T09:00:00Z', ...act } as RunEvent); // prettier-ignore
+      this.events.push({
+        id: `e${seq}`,
+        runId: this.run.id,
+        device: 'hand',
+        deviceSeq: seq,
+        lastSeen: {},
+        clientTime: '2026-11-27T09:00:00Z',
+        ...act,
+      } as RunEvent);
     }
   }
 

@@ -32,13 +32,20 @@ export function promptSheet(run: Run): SheetStretch[] {
   const { cuts } = run;
   const first = cuts[0]!;
   const lines = (next: Run['cuts'][number] | null): string[] =>
-    stretchOf(run, { next, last: cutBefore(run, next) }).filter(({ learner }) => !learner).map((prompt) => promptText(run, prompt));
+    stretchOf(run, { next, last: cutBefore(run, next) })
+      .filter(({ learner }) => !learner)
+      .map((prompt) => promptText(run, prompt));
   const second = cuts[1];
   const begun = cuts.filter(({ round }, i) => i > 0 && round !== cuts[i - 1]!.round);
   return [
-    { title: `To space ${first.space}`, lines: stretchOf(run, { next: first, last: null }).map((prompt) => promptText(run, prompt)) },
-    ...(second?.round === first.round ? [{ title: `From space ${first.space} to space ${second.space}, and so on`, lines: lines(second) }] : []),
+    {
+      title: `To space ${first.space}`,
+      lines: stretchOf(run, { next: first, last: null }).map((prompt) => promptText(run, prompt)),
+    },
+    ...(second?.round === first.round
+      ? [{ title: `From space ${first.space} to space ${second.space}, and so on`, lines: lines(second) }]
+      : []),
     ...begun.map((next) => ({ title: `To the ${roundName(run, next.round)}`, lines: lines(next) })),
     { title: 'After the last space', lines: lines(null) },
   ];
-} // prettier-ignore
+}

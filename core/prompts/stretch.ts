@@ -124,9 +124,21 @@ function start(run: Run, cut: Cut): Step[] {
   const { helix } = run;
   const again = run.continues !== null;
   if (run.deepens?.register === 'kept' && !again)
-    return [stop({ do: 'stand', space: cut.space }), { do: 'register', work: 'stands' }, ...lock(run), ...depthAgain(run, cut), stop(cutIt(run, cut))];
+    return [
+      stop({ do: 'stand', space: cut.space }),
+      { do: 'register', work: 'stands' },
+      ...lock(run),
+      ...depthAgain(run, cut),
+      stop(cutIt(run, cut)),
+    ];
   const prepared = run.preparation.map(({ what, why }): Act => ({ do: 'prepare', what, why: why ?? null }));
-  const swung: Act[] = helix ? [{ do: 'centre', by: helix.by }, { do: 'swing', by: helix.by, setting: helix.setting }, { do: 'scribe', hand: helix.hand }] : [];
+  const swung: Act[] = helix
+    ? [
+        { do: 'centre', by: helix.by },
+        { do: 'swing', by: helix.by, setting: helix.setting },
+        { do: 'scribe', hand: helix.hand },
+      ]
+    : [];
   const found = again || run.deepens !== null;
   const begun: Act = { do: 'register', work: found ? 'found' : 'fresh' };
   // with nothing to change on the head one look serves for hole, depth and cut
@@ -143,7 +155,7 @@ function start(run: Run, cut: Cut): Step[] {
     ...(found ? depthAgain(run, cut) : firstDepth(run, cut)),
     stop(cutIt(run, cut, again)),
   ];
-} // prettier-ignore
+}
 
 /** Everyone is stopped at the last of these. */
 function stopAtEnd(steps: readonly Step[]): Step[] {
@@ -161,12 +173,16 @@ function between(run: Run, last: Cut, next: Cut): Step[] {
     ...toClear(run),
     ...(dueCheck(run, last) ? [{ act: { do: 'chord' }, learner: true } as const] : []),
     ...unlock(run),
-    ...moved(run, [...turnTo(run, next.landing, last, { space: next.space, round: false }), ...tell(next), ...arms(run)]),
+    ...moved(run, [
+      ...turnTo(run, next.landing, last, { space: next.space, round: false }),
+      ...tell(next),
+      ...arms(run),
+    ]),
     ...lock(run),
     ...toDepth(run, depthOf(run, next), isScratch(run, next.round)),
     stop(cutIt(run, next)),
   ];
-} // prettier-ignore
+}
 
 /** On to the first space of the next round: a whole turn on, or back to where a part of a turn began. */
 function toFirst(run: Run, last: Cut, next: Cut): Act[] {
@@ -186,7 +202,8 @@ function change(run: Run, last: Cut, next: Cut): Step[] {
   const scratched = isScratch(run, last.round);
   const depth = depthOf(run, next);
   const goes: Step[] = [...toFirst(run, last, next), ...arms(run)];
-  const tried: Step[] = scratched && run.full ? [...toDepth(run, null, true), stop({ do: 'marks', space: next.space })] : [];
+  const tried: Step[] =
+    scratched && run.full ? [...toDepth(run, null, true), stop({ do: 'marks', space: next.space })] : [];
   const comesIn = toDepth(run, depth);
   const sets: Step[] = depth === null || run.safe?.way === 'sink' ? [] : [{ do: 'depth', depth, by: null }];
   return [
@@ -198,7 +215,7 @@ function change(run: Run, last: Cut, next: Cut): Step[] {
     ...(scratched ? firstDepth(run, next) : comesIn.length > 0 ? comesIn : sets),
     stop(cutIt(run, next)),
   ];
-} // prettier-ignore
+}
 
 /** After the last space. */
 function close(run: Run, last: Cut): Step[] {

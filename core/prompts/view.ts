@@ -76,11 +76,14 @@ interface At {
 function leadOfTurn(landing: Cut['landing'], { run, next, last, progress }: At): string {
   const verb = run.mill ? 'Table to:' : VERB[landing.on];
   if (!last) return verb;
-  if (!next) return `All ${run.divisions} are cut. ${run.helix ? 'It is clear and run back. ' : ''}One closing move. ${verb}`;
-  if (progress.now.some((prompt) => prompt.do === 'marks')) return `Scratched all round. One more move, to the first mark. ${verb}`;
-  if (next.round !== last.round) return `${capital(roundName(run, last.round))} is done. On to space ${next.space} again. ${verb}`;
+  if (!next)
+    return `All ${run.divisions} are cut. ${run.helix ? 'It is clear and run back. ' : ''}One closing move. ${verb}`;
+  if (progress.now.some((prompt) => prompt.do === 'marks'))
+    return `Scratched all round. One more move, to the first mark. ${verb}`;
+  if (next.round !== last.round)
+    return `${capital(roundName(run, last.round))} is done. On to space ${next.space} again. ${verb}`;
   return `${run.helix ? 'Run back, the cutter clear.' : stands(run, last)} ${verb}`;
-} // prettier-ignore
+}
 
 function leadOf(main: Prompt, at: At): string {
   const { run, next, last, progress } = at;
@@ -94,14 +97,18 @@ function leadOf(main: Prompt, at: At): string {
       return last ? stands(run, last) : 'First:';
     case 'depth':
     case 'in':
-      if (progress.made > 0 && progress.prompts.some((prompt) => prompt.do === 'marks')) return `The marks close. The work stands at space ${next?.space}.`;
-      return next && last && next.round !== last.round ? `The work stands at space ${next.space}. The depth of the ${roundName(run, next.round)}:` : `The work stands at space ${next?.space}.`;
+      if (progress.made > 0 && progress.prompts.some((prompt) => prompt.do === 'marks'))
+        return `The marks close. The work stands at space ${next?.space}.`;
+      return next && last && next.round !== last.round
+        ? `The work stands at space ${next.space}. The depth of the ${roundName(run, next.round)}:`
+        : `The work stands at space ${next?.space}.`;
     case 'find':
       return 'Find the last space that was cut:';
     case 'stand':
       return 'Once more round, deeper:';
     case 'cut':
-      if (last) return progress.now.length > 1 ? `The work stands at space ${main.space}. Do not crank:` : 'Now';
+      if (last)
+        return progress.now.length > 1 ? `The work stands at space ${main.space}. Do not crank:` : 'Now';
       if (progress.made > 0) return 'Everything stands at its start:';
       return deepest === 'scratch' ? 'First a scratch, all the way round:' : 'First cut:';
     case 'judge':
@@ -117,26 +124,44 @@ function leadOf(main: Prompt, at: At): string {
     default:
       return '';
   }
-} // prettier-ignore
+}
 
 function figuresOf(main: Prompt, run: Run, { now }: Progress, first: boolean): readonly Figure[] {
   if (first && main.do === 'cut' && now.length > 1)
-    return [{ figure: String(main.space), words: main.again ? 'is cut already' : main.space === 1 ? 'is the first space' : 'is the space to start at', brass: true }];
+    return [
+      {
+        figure: String(main.space),
+        words: main.again
+          ? 'is cut already'
+          : main.space === 1
+            ? 'is the first space'
+            : 'is the space to start at',
+        brass: true,
+      },
+    ];
   const own = promptFigures(run, main);
   const plate = now.find((prompt) => prompt.do === 'turn-plate');
-  return main.do === 'turn' && plate ? [...own.map((figure) => ({ ...figure, brass: false })), ...promptFigures(run, plate)] : own;
-} // prettier-ignore
+  return main.do === 'turn' && plate
+    ? [...own.map((figure) => ({ ...figure, brass: false })), ...promptFigures(run, plate)]
+    : own;
+}
 
 /** Where the move must end, for who counts only the last of all this. */
 function landsLine(main: Prompt, now: readonly Prompt[], run: Run): string[] {
   if (main.do !== 'turn') return [];
   const { landing, from, space } = main;
-  if (landing.on === 'steps') return [`Counted from the start of the round; ${landing.by} on from here. Space ${space} of ${run.divisions}.`];
+  if (landing.on === 'steps')
+    return [
+      `Counted from the start of the round; ${landing.by} on from here. Space ${space} of ${run.divisions}.`,
+    ];
   if (!('hole' in landing) || !from || !('hole' in from)) return [`Space ${space} of ${run.divisions}.`];
   const plate = now.find((prompt) => prompt.do === 'turn-plate');
-  const back = plate?.do === 'turn-plate' ? `; the back pin from ${plate.from} in hole ${plate.hole}${plate.back < 0 ? ', half a turn past and up clockwise' : ''}` : '';
+  const back =
+    plate?.do === 'turn-plate'
+      ? `; the back pin from ${plate.from} in hole ${plate.hole}${plate.back < 0 ? ', half a turn past and up clockwise' : ''}`
+      : '';
   return [`Pin is in hole ${from.hole}, lands in hole ${landing.hole}${back}.`];
-} // prettier-ignore
+}
 
 /**
  * What is to be done now, in words and figures: one prompt alone where each step is asked; else the thing that stands large, with
@@ -165,4 +190,4 @@ export function sayNow(run: Run, { next }: { readonly next: Cut | null }, progre
     why: promptWhy(run, main),
     done: promptDone(now.at(-1)!),
   };
-} // prettier-ignore
+}

@@ -31,9 +31,14 @@ const begin = (job: Job, shop = STOCK_EQUIPMENT, more: object = {}): Run =>
 /** Everything the mill says from the first prompt to the last. */
 const allSaid = (run: Run): string => {
   const cuts = [...run.cuts, null];
-  return cuts.flatMap((next) => stretchOf(run, { next, last: cutBefore(run, next) }).map((prompt) => promptText(run, prompt))).join('\n'); // prettier-ignore
+  return cuts
+    .flatMap((next) =>
+      stretchOf(run, { next, last: cutBefore(run, next) }).map((prompt) => promptText(run, prompt)),
+    )
+    .join('\n');
 };
-const between = (run: Run) => stretchOf(run, { next: run.cuts[1]!, last: run.cuts[0]! }).map((prompt) => promptText(run, prompt)); // prettier-ignore
+const between = (run: Run) =>
+  stretchOf(run, { next: run.cuts[1]!, last: run.cuts[0]! }).map((prompt) => promptText(run, prompt));
 
 describe('what the mill says, word for word', () => {
   test('between two spaces, in the order of the hands, with the dial and both units', () => {
@@ -51,71 +56,113 @@ describe('what the mill says, word for word', () => {
   test('the touch and the depth: paper is gone through too, on the screw of this mill', () => {
     const papered = card((part) => ({ ...part, setup: { ...part.setup, paper: measure('0.05', 'mm') } }));
     const said = allSaid(begin(papered));
-    expect(said).toContain('Spindle stopped: raise the knee until 0.050 mm of paper is just held on the outside; the dial of the knee to 0.');
+    expect(said).toContain(
+      'Spindle stopped: raise the knee until 0.050 mm of paper is just held on the outside; the dial of the knee to 0.',
+    );
     // 4.5 + 0.05 = 4.55 mm on a knee of 2 mm and 40 marks: 2 turns are 4 mm, 0.55 mm are 11 marks of 0.05
     const knee = { lead: measure('2', 'mm'), marks: 40, travel: measure('', 'mm') };
     const known = { ...STOCK_EQUIPMENT, mills: [{ ...STOCK_EQUIPMENT.mills[0]!, knee, readout: false }] };
-    expect(allSaid(begin(papered, known))).toContain('Raise the knee to 4.500 mm (0.1772 in): 2 turns + 11 marks from the touch, on the dial.');
-  }); // prettier-ignore
+    expect(allSaid(begin(papered, known))).toContain(
+      'Raise the knee to 4.500 mm (0.1772 in): 2 turns + 11 marks from the touch, on the dial.',
+    );
+  });
 
   test.each([
     ['behind', 'Cross slide away from you', 'cross slide towards you'],
     ['front', 'Cross slide towards you', 'cross slide away from you'],
-  ] as const)('beside an upright spindle with the cutter %s: the cross slide sets the depth, and no knee is named', (side, goesIn, goesOut) => {
-    const stands = (part: SpurPart): SpurPart => ({ ...part, setup: { ...part.setup, side } });
-    const straight = allSaid(begin(card(stands), upright));
-    expect(straight).toContain(`${goesIn} until the turning cutter just marks the outside; the dial of the cross slide to 0.`);
-    expect(straight).toContain(`${goesIn} to 4.500 mm`);
-    expect(straight).not.toMatch(/knee/);
-    const leaning = withSpurPart(drawnHelicalJob({ id: 'j', name: 'Fan', pitch: '1.5', teeth: 24, face: '16', bore: '10' }, '20'), 'p1', stands);
-    const said = allSaid(begin(leaning, upright));
-    expect(said).toContain(`draw clear of the cutter: ${goesOut}.`);
-    expect(said).not.toMatch(/knee/);
-  }); // prettier-ignore
+  ] as const)(
+    'beside an upright spindle with the cutter %s: the cross slide sets the depth, and no knee is named',
+    (side, goesIn, goesOut) => {
+      const stands = (part: SpurPart): SpurPart => ({ ...part, setup: { ...part.setup, side } });
+      const straight = allSaid(begin(card(stands), upright));
+      expect(straight).toContain(
+        `${goesIn} until the turning cutter just marks the outside; the dial of the cross slide to 0.`,
+      );
+      expect(straight).toContain(`${goesIn} to 4.500 mm`);
+      expect(straight).not.toMatch(/knee/);
+      const leaning = withSpurPart(
+        drawnHelicalJob({ id: 'j', name: 'Fan', pitch: '1.5', teeth: 24, face: '16', bore: '10' }, '20'),
+        'p1',
+        stands,
+      );
+      const said = allSaid(begin(leaning, upright));
+      expect(said).toContain(`draw clear of the cutter: ${goesOut}.`);
+      expect(said).not.toMatch(/knee/);
+    },
+  );
 
   test('a helical gear: centred with the table straight, then swung, then scribed, then touched', () => {
-    const run = begin(drawnHelicalJob({ id: 'j', name: 'Fan', pitch: '1.5', teeth: 24, face: '16', bore: '10' }, '20'));
+    const run = begin(
+      drawnHelicalJob({ id: 'j', name: 'Fan', pitch: '1.5', teeth: 24, face: '16', bore: '10' }, '20'),
+    );
     const order = stretchOf(run, { next: run.cuts[0]!, last: null }).map(({ do: what }) => what);
     const at = (what: string) => order.indexOf(what as never);
-    expect([at('centre'), at('swing'), at('scribe'), at('touch')]).toEqual([...[at('centre'), at('swing'), at('scribe'), at('touch')]].sort((a, b) => a - b));
+    expect([at('centre'), at('swing'), at('scribe'), at('touch')]).toEqual(
+      [...[at('centre'), at('swing'), at('scribe'), at('touch')]].sort((a, b) => a - b),
+    );
     expect(at('centre')).toBeGreaterThanOrEqual(0);
-    expect(allSaid(run)).toMatch(/The table straight, the cutter over its swivel: bring the cutter to the middle of the work now\nNow swing the table: the table swung 20°/);
-  }); // prettier-ignore
+    expect(allSaid(run)).toMatch(
+      /The table straight, the cutter over its swivel: bring the cutter to the middle of the work now\nNow swing the table: the table swung 20°/,
+    );
+  });
 
   test('compound: the pin, then the plate that goes back too far and comes up again', () => {
-    const run = freeze({ head: three, count: 69 }, 'compound', (choice) => choice.method === 'compound' && choice.circle === 23 && choice.back.circle === 33);
+    const run = freeze(
+      { head: three, count: 69 },
+      'compound',
+      (choice) => choice.method === 'compound' && choice.circle === 23 && choice.back.circle === 33,
+    );
     expect(between(run).slice(2, 5)).toEqual([
       'To space 2: back pin home, crank pin out; turn clockwise 21 spaces on 23; from hole 0 the pin lands in hole 21.',
       'To space 2, crank pin home, back pin out: crank and plate together 11 spaces back on 33 and half a turn more, then come up clockwise; from hole 0 the back pin lands in hole 11.',
       'Look at the plate, not at the screen: which hole is each pin in now?',
     ]);
-  }); // prettier-ignore
+  });
 
   test('a motor: unlocked before it goes; after the last space on to the full circle, then counted from 0', () => {
     const run = freeze({ head: STOCK_ROTARY, count: 53, rounds: 2 }, 'stepper');
-    expect(between(run).slice(1, 3)).toEqual(['Unlock the spindle.', 'To space 2: let the motor go on to 2717 steps, 2717 on from here.']);
-    const change = stretchOf(run, { next: run.cuts[53]!, last: run.cuts[52]! }).map((prompt) => promptText(run, prompt));
+    expect(between(run).slice(1, 3)).toEqual([
+      'Unlock the spindle.',
+      'To space 2: let the motor go on to 2717 steps, 2717 on from here.',
+    ]);
+    const change = stretchOf(run, { next: run.cuts[53]!, last: run.cuts[52]! }).map((prompt) =>
+      promptText(run, prompt),
+    );
     // 52 spaces are 141 283 steps of 144 000
     expect(change.slice(1, 4)).toEqual([
       'Unlock the spindle.',
       'On to space 1: let the motor go on to 144000 steps, 2717 on from here.',
       'Set the count of Motor to 0 where it stands: the next round is counted from here.',
     ]);
-  }); // prettier-ignore
+  });
 
   test('sunk deeper: the depth in full, the pin left where it is', () => {
-    const inches = withSpurPart(drawnSpurJob({ id: 'j', name: 'W', pitch: '16', teeth: 20, face: '.5', bore: '.25', units: 'in' }), 'p1', (part) => part);
+    const inches = withSpurPart(
+      drawnSpurJob({ id: 'j', name: 'W', pitch: '16', teeth: 20, face: '.5', bore: '.25', units: 'in' }),
+      'p1',
+      (part) => part,
+    );
     const old = begin(inches);
-    const run = begin(inches, STOCK_EQUIPMENT, { runId: 'r2', deepens: { run: old, by: 0.0218 * 25.4, register: 'kept' } });
+    const run = begin(inches, STOCK_EQUIPMENT, {
+      runId: 'r2',
+      deepens: { run: old, by: 0.0218 * 25.4, register: 'kept' },
+    });
     const said = allSaid(run);
-    expect(said).toContain('Leave the pin in the hole it is in of 49, plate C: it is now hole 0.'.replace('49, plate C', `${'circle' in run.move ? run.move.circle : ''}, plate ${'plateName' in run.move ? run.move.plateName : ''}`));
+    expect(said).toContain(
+      'Leave the pin in the hole it is in of 49, plate C: it is now hole 0.'.replace(
+        '49, plate C',
+        `${'circle' in run.move ? run.move.circle : ''}, plate ${'plateName' in run.move ? run.move.plateName : ''}`,
+      ),
+    );
     expect(said).not.toMatch(/any hole|nearest hole/);
     // 2.157/16 = 0.1348 in, and 0.0218 more
     expect(said).toContain('to 0.1566 in');
-    expect(run.card.find(({ title }) => title === 'Cut')!.answer).toBe('once more round, 0.1566 in deep, 0.0218 in more than before');
+    expect(run.card.find(({ title }) => title === 'Cut')!.answer).toBe(
+      'once more round, 0.1566 in deep, 0.0218 in more than before',
+    );
     const safe = (one: Run) => (one.safe?.way === 'along' ? one.safe.approach : null);
     expect(safe(run)).toBe(safe(old));
-  }); // prettier-ignore
+  });
 
   test('a sunk cutter clears later: the safe reading is that of the deeper cut', () => {
     const old = begin(card());
@@ -138,12 +185,20 @@ describe('one screen, one thing to do', () => {
       const progress = progressOf(run, hand.state, true);
       const now = sayNow(run, hand.state, progress)!;
       expect(progress.now).toHaveLength(1);
-      if (now.main.do !== 'turn') expect(now.figures.map(({ words }) => words).join()).not.toMatch(/turn|spaces on \d/);
+      if (now.main.do !== 'turn')
+        expect(now.figures.map(({ words }) => words).join()).not.toMatch(/turn|spaces on \d/);
       seen.push(now.done);
       hand.step();
     }
-    expect(seen).toEqual(['It is clear', 'Unlocked', 'The move is made', 'The arms are round', 'Locked', 'Space 3 cut']);
-  }); // prettier-ignore
+    expect(seen).toEqual([
+      'It is clear',
+      'Unlocked',
+      'The move is made',
+      'The arms are round',
+      'Locked',
+      'Space 3 cut',
+    ]);
+  });
 
   test('after a scratch round nobody is asked to move: the work stands at space 1, and the depth is next', () => {
     const run = begin(card((part) => ({ ...part, cut: { ...part.cut, scratch: true } })));
@@ -151,12 +206,20 @@ describe('one screen, one thing to do', () => {
       const hand = new Hand(run, eachStep, new Mill(run));
       while (!hand.state.tried) hand.step();
       const left = progressOf(run, hand.state, eachStep);
-      expect(left.prompts.slice(left.made).map((prompt) => prompt.do)).toEqual(['lock', 'touch', 'back', 'depth', 'cut']);
+      expect(left.prompts.slice(left.made).map((prompt) => prompt.do)).toEqual([
+        'lock',
+        'touch',
+        'back',
+        'depth',
+        'cut',
+      ]);
     }
-  }); // prettier-ignore
+  });
 
   test('what rests of a run is told on the bench as at the mill, also by summaries of before prompts had names', () => {
-    const run = begin(drawnHelicalJob({ id: 'j', name: 'Fan', pitch: '1.5', teeth: 24, face: '16', bore: '10' }, '20')); // prettier-ignore
+    const run = begin(
+      drawnHelicalJob({ id: 'j', name: 'Fan', pitch: '1.5', teeth: 24, face: '16', bore: '10' }, '20'),
+    );
     const state = foldRun(run, []);
     const old = { ...state, done: 1, next: run.cuts[1]!, inDoubt: false, strokeMade: 2 };
     const { heeded: _h, ...summary } = old;

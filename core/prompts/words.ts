@@ -62,7 +62,10 @@ function returnText(by: WayBack, space: number): string {
     case 'plate':
       return `Back to space ${space}: turn back ${moveText(by)} ${up} into that hole: it is hole 0 again.`;
     case 'two-circles': {
-      const plate = by.back === 0 ? '' : ` Then plate and crank together, by the back pin, ${backText({ spaces: by.back, circle: by.backCircle })}${by.back < 0 ? ` ${up}` : ''}: both are in hole 0 again.`;
+      const plate =
+        by.back === 0
+          ? ''
+          : ` Then plate and crank together, by the back pin, ${backText({ spaces: by.back, circle: by.backCircle })}${by.back < 0 ? ` ${up}` : ''}: both are in hole 0 again.`;
       return `Back to space ${space}: turn the pin back ${moveText(by)} ${up} into that hole.${plate}`;
     }
     case 'ring':
@@ -72,7 +75,7 @@ function returnText(by: WayBack, space: number): string {
     case 'steps':
       return `Back to space ${space}: let the motor go back past 0 by half a turn of the crank, then on to 0.`;
   }
-} // prettier-ignore
+}
 
 /** How the pin comes into the hole that is 0: on new work, on work that stands as it closed, on work that was found again. */
 const PIN: Readonly<Record<PromptOf<'register'>['work'], string>> = {
@@ -91,7 +94,8 @@ function wormText({ move, helix }: Run): string {
 function registerText(run: Run, { work }: PromptOf<'register'>): string {
   const { move } = run;
   const pin = PIN[work];
-  const arms = 'spaces' in move && move.method !== 'direct' && move.spaces > 0 ? ` Arms: ${armsText(move.spaces)}.` : '';
+  const arms =
+    'spaces' in move && move.method !== 'direct' && move.spaces > 0 ? ` Arms: ${armsText(move.spaces)}.` : '';
   const ring = `a hole of the ${'holes' in move ? move.holes : ''} ring`;
   switch (move.method) {
     case 'simple':
@@ -104,24 +108,35 @@ function registerText(run: Run, { work }: PromptOf<'register'>): string {
       return `${pin} of ${move.circle}, plate ${move.plateName}: it is now hole 0. The move changes from space to space: read it here every time.`;
     case 'direct':
       if (work === 'stands') return `Leave the pin in the hole it is in: it is now hole 0.${wormText(run)}`;
-      if (work === 'found') return `Without turning the work, get the pin into ${ring}, the work shifted on its mandrel if need be: it is now hole 0.${wormText(run)}`;
-      return move.onWork ? `Ring of ${move.holes} between spindle and work, its pin in any hole: it is now hole 0.${wormText(run)}` : `Worm out; direct pin into any hole of the ${move.holes} ring: it is now hole 0.`;
+      if (work === 'found')
+        return `Without turning the work, get the pin into ${ring}, the work shifted on its mandrel if need be: it is now hole 0.${wormText(run)}`;
+      return move.onWork
+        ? `Ring of ${move.holes} between spindle and work, its pin in any hole: it is now hole 0.${wormText(run)}`
+        : `Worm out; direct pin into any hole of the ${move.holes} ring: it is now hole 0.`;
     case 'handwheel':
-      return work === 'fresh' ? 'Come up clockwise, a turn or two, and set table and wheel to read 0 there: every reading is from here.' : 'Without turning the work, set table and wheel to read 0 where they stand.';
+      return work === 'fresh'
+        ? 'Come up clockwise, a turn or two, and set table and wheel to read 0 there: every reading is from here.'
+        : 'Without turning the work, set table and wheel to read 0 where they stand.';
     case 'stepper':
-      return work === 'fresh' ? `Direct pin out; let the motor go on a turn, to take up the slack, and set the count of ${move.driveName} to 0 there.` : `Without turning the work, set the count of ${move.driveName} to 0.`;
+      return work === 'fresh'
+        ? `Direct pin out; let the motor go on a turn, to take up the slack, and set the count of ${move.driveName} to 0 there.`
+        : `Without turning the work, set the count of ${move.driveName} to 0.`;
     case 'table': {
       const name = run.mill?.name ?? 'the mill';
-      return work === 'fresh' ? `Bring the place of the first space under the cutter, from the side you go on to, and set the table’s dial of ${name} to 0 there.` : `Without moving the table, set its dial on ${name} to 0.`;
+      return work === 'fresh'
+        ? `Bring the place of the first space under the cutter, from the side you go on to, and set the table’s dial of ${name} to 0 there.`
+        : `Without moving the table, set its dial on ${name} to 0.`;
     }
   }
-} // prettier-ignore
+}
 
 function zeroText({ move, mill }: Run): string {
-  if (move.method === 'stepper') return `Set the count of ${move.driveName} to 0 where it stands: the next round is counted from here.`;
-  if (move.method === 'table') return `Set the dial of ${mill?.name ?? 'the table'} to 0 where it stands: the next round is read from here.`;
+  if (move.method === 'stepper')
+    return `Set the count of ${move.driveName} to 0 where it stands: the next round is counted from here.`;
+  if (move.method === 'table')
+    return `Set the dial of ${mill?.name ?? 'the table'} to 0 where it stands: the next round is read from here.`;
   return 'Table and wheel read 0 here; where they do not, set them to 0 as they stand: the next round is read from here.';
-} // prettier-ignore
+}
 
 function touchText(run: Run, { paper }: PromptOf<'touch'>): string {
   const { in: bring, screw } = handleOf(run.mount);
@@ -138,9 +153,12 @@ function depthText(run: Run, depth: number | null): string {
 }
 
 function backAlongText(run: Run, { to, slack }: PromptOf<'back'>): string {
-  const way = to === 'before-touch' ? `Run the table back${backWay(run)}, past 0, the first touch` : `Run back${backWay(run)}${backWay(run) === '' ? '' : ','} until the cutter is clear of the work`;
+  const way =
+    to === 'before-touch'
+      ? `Run the table back${backWay(run)}, past 0, the first touch`
+      : `Run back${backWay(run)}${backWay(run) === '' ? '' : ','} until the cutter is clear of the work`;
   return slack ? `${way}; then come on a little the way it cuts, so that the slack is taken up.` : `${way}.`;
-} // prettier-ignore
+}
 
 function cutText(run: Run, { space, scratch, again, sink, through }: PromptOf<'cut'>): string {
   const mark = !scratch && (space === 1 || space % 10 === 0) ? ', and mark it' : '';
@@ -189,7 +207,9 @@ export function promptText(run: Run, prompt: Prompt): string {
         ? `Draw the cutter out: ${handle.out}, back past 0, the touch.`
         : `Stop the feed and draw clear of the cutter: ${handle.out}.`;
     case 'in':
-      return prompt.graze ? `Go in again: ${handle.in} until the cutter only marks the outside.` : `Go in again: ${handle.in} ${depthText(run, prompt.depth)}.`;
+      return prompt.graze
+        ? `Go in again: ${handle.in} until the cutter only marks the outside.`
+        : `Go in again: ${handle.in} ${depthText(run, prompt.depth)}.`;
     case 'back':
       return backAlongText(run, prompt);
     case 'on':
@@ -201,7 +221,9 @@ export function promptText(run: Run, prompt: Prompt): string {
     case 'return':
       return returnText(prompt.by, prompt.space);
     case 'tell-hole':
-      return prompt.backHole === null ? 'Look at the plate, not at the screen: which hole is the pin in now?' : 'Look at the plate, not at the screen: which hole is each pin in now?';
+      return prompt.backHole === null
+        ? 'Look at the plate, not at the screen: which hole is the pin in now?'
+        : 'Look at the plate, not at the screen: which hole is each pin in now?';
     case 'arms':
       return `Bring the arms round to the pin: ${armsText(prompt.spaces)}.`;
     case 'chord':
@@ -215,7 +237,7 @@ export function promptText(run: Run, prompt: Prompt): string {
     case 'finish':
       return 'This is less than a whole turn, so there is no closing move. Measure from the first to the last before it comes off.';
   }
-} // prettier-ignore
+}
 
 /** Why a prompt is as it is, where that is not plain. */
 export function promptWhy(run: Run, prompt: Prompt): string | null {
@@ -223,19 +245,24 @@ export function promptWhy(run: Run, prompt: Prompt): string | null {
     case 'prepare':
       return prompt.why;
     case 'out':
-      return run.helix ? 'The gears have slack. Run back in the space and the cutter drags across the flank it has just cut.' : null;
+      return run.helix
+        ? 'The gears have slack. Run back in the space and the cutter drags across the flank it has just cut.'
+        : null;
     case 'turn':
-      if (prompt.landing.on === 'steps') return run.helix ? null : 'A motor against a lock loses steps without a sign.';
+      if (prompt.landing.on === 'steps')
+        return run.helix ? null : 'A motor against a lock loses steps without a sign.';
       if (prompt.landing.on === 'ring') return null;
       return 'Past it? Back off half a turn and come up again.';
     case 'turn-plate':
       return prompt.back < 0 ? 'Every space is come to clockwise, so that the slack lies on one side.' : null;
     case 'register':
-      return prompt.work === 'stands' ? 'The register is what makes the deeper cut fall into the first one.' : null;
+      return prompt.work === 'stands'
+        ? 'The register is what makes the deeper cut fall into the first one.'
+        : null;
     default:
       return null;
   }
-} // prettier-ignore
+}
 
 /** A figure with its words behind it, large enough for two metres. */
 export interface Figure {
@@ -267,18 +294,33 @@ export function landingFigures(run: Run, landing: Landing): readonly Figure[] {
     case 'ring':
       return [shown(landing.spaces, `${spacesWord(landing.spaces)} on the ${circle} ring`)];
     case 'two-circles':
-      return [...turnsFigure(landing.turns, landing.spaces === 0), ...(landing.spaces > 0 ? [shown(landing.spaces, `${spacesWord(landing.spaces)} on ${circle}, the pin`)] : [])];
+      return [
+        ...turnsFigure(landing.turns, landing.spaces === 0),
+        ...(landing.spaces > 0
+          ? [shown(landing.spaces, `${spacesWord(landing.spaces)} on ${circle}, the pin`)]
+          : []),
+      ];
     case 'dial': {
-      if (move.method !== 'handwheel') return [shown(landing.turns, landing.turns === 1 ? 'whole turn' : 'whole turns', false), shown(decimalText(exact(landing.mark), 3), 'on the dial')];
+      if (move.method !== 'handwheel')
+        return [
+          shown(landing.turns, landing.turns === 1 ? 'whole turn' : 'whole turns', false),
+          shown(decimalText(exact(landing.mark), 3), 'on the dial'),
+        ];
       const ratio = exact(head?.ratio ?? '1');
       return move.reads === 'angle'
-        ? [shown(rimText(landing.turns, ratio), 'on the table', false), shown(markText(landing.mark, move, ratio), 'on the wheel')]
-        : [shown(landing.turns, 'whole turns', false), shown(decimalText(exact(landing.mark), 3), 'on the wheel')];
+        ? [
+            shown(rimText(landing.turns, ratio), 'on the table', false),
+            shown(markText(landing.mark, move, ratio), 'on the wheel'),
+          ]
+        : [
+            shown(landing.turns, 'whole turns', false),
+            shown(decimalText(exact(landing.mark), 3), 'on the wheel'),
+          ];
     }
     case 'steps':
       return [shown(landing.steps, 'steps')];
   }
-} // prettier-ignore
+}
 
 /** What stands large while a prompt is the thing to do. */
 export function promptFigures(run: Run, prompt: Prompt): readonly Figure[] {
@@ -288,13 +330,23 @@ export function promptFigures(run: Run, prompt: Prompt): readonly Figure[] {
     case 'turn':
       return landingFigures(run, prompt.landing);
     case 'turn-plate':
-      return [shown(Math.abs(prompt.back), `${spacesWord(prompt.back)} ${prompt.back < 0 ? 'back' : 'more'} on ${prompt.circle}, the plate with it`)];
+      return [
+        shown(
+          Math.abs(prompt.back),
+          `${spacesWord(prompt.back)} ${prompt.back < 0 ? 'back' : 'more'} on ${prompt.circle}, the plate with it`,
+        ),
+      ];
     case 'return':
       return [shown(prompt.space, 'is where it begins again')];
     case 'depth':
       return [shown(mm(prompt.depth), 'deep')];
     case 'in':
-      return [shown('in', prompt.graze ? 'till it only marks' : prompt.depth === null ? 'to depth' : `to ${mm(prompt.depth)}`)];
+      return [
+        shown(
+          'in',
+          prompt.graze ? 'till it only marks' : prompt.depth === null ? 'to depth' : `to ${mm(prompt.depth)}`,
+        ),
+      ];
     case 'touch':
       return [shown('touch', prompt.paper > 0 ? 'the paper just held, dial to 0' : 'the outside, dial to 0')];
     case 'graze':
@@ -319,14 +371,19 @@ export function promptFigures(run: Run, prompt: Prompt): readonly Figure[] {
     case 'register':
       return [shown('0', registers(run))];
     case 'cut':
-      return [shown(prompt.space, prompt.again ? 'is cut already' : prompt.scratch ? 'is scratched next' : 'is cut next')];
+      return [
+        shown(
+          prompt.space,
+          prompt.again ? 'is cut already' : prompt.scratch ? 'is scratched next' : 'is cut next',
+        ),
+      ];
     case 'marks':
     case 'judge':
       return [shown(prompt.space, 'is where it must fall')];
     default:
       return [];
   }
-} // prettier-ignore
+}
 
 const registers = ({ move }: Run): string =>
   move.method === 'stepper'

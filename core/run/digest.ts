@@ -76,12 +76,22 @@ function interruptionsOf(events: readonly RunEvent[]): RunDigest['interruptions'
     if (event.kind !== 'pause') return [];
     const end = resumes.find(({ ids }) => ids.includes(event.id));
     const seconds = end ? (Date.parse(end.clientTime) - Date.parse(event.clientTime)) / 1000 : null;
-    return [{ at: event.clientTime, reason: end?.reason ?? '', seconds: seconds !== null && seconds >= 0 ? seconds : null }]; // prettier-ignore
+    return [
+      {
+        at: event.clientTime,
+        reason: end?.reason ?? '',
+        seconds: seconds !== null && seconds >= 0 ? seconds : null,
+      },
+    ];
   });
 }
 
 /** The page of the logbook for a run. @param state folded from these events; folded here when left out */
-export function digestOf(run: Run, events: readonly RunEvent[], state: RunState = foldRun(run, events)): RunDigest {
+export function digestOf(
+  run: Run,
+  events: readonly RunEvent[],
+  state: RunState = foldRun(run, events),
+): RunDigest {
   const ordered = inOrder(events);
   const takenBack = new Set(ordered.flatMap((event) => (event.kind === 'take-back' ? event.ids : [])));
   const dones = ordered.filter((event) => event.kind === 'done' && !takenBack.has(event.id));
@@ -113,20 +123,43 @@ export function digestOf(run: Run, events: readonly RunEvent[], state: RunState 
     perCut: median(between),
     takenBack: ordered.filter((event) => event.kind === 'done' && takenBack.has(event.id)).length,
     screens: new Set(dones.map(({ device }) => device)).size,
-    notes: state.notes.map((note) => ({ space: spaceAt(note)?.space ?? 0, round: note.round, at: note.clientTime, text: note.text, reset: note.reset })),
+    notes: state.notes.map((note) => ({
+      space: spaceAt(note)?.space ?? 0,
+      round: note.round,
+      at: note.clientTime,
+      text: note.text,
+      reset: note.reset,
+    })),
     interruptions: interruptionsOf(ordered),
     checks: ordered.flatMap((event) => {
       if (event.kind !== 'checked' || takenBack.has(event.id)) return [];
       const cut = spaceAt(event);
       const due = cut && dueCheck(run, cut);
-      const good = due && event.read ? event.read.every((read) => { const { slip, odd } = chordSays(due, read); return slip === 0 && !odd; }) : null;
-      return [{ space: cut?.space ?? 0, round: event.round, at: event.clientTime, read: event.read && [...event.read], chord: due?.chord ?? null, good }];
+      const good =
+        due && event.read
+          ? event.read.every((read) => {
+              const { slip, odd } = chordSays(due, read);
+              return slip === 0 && !odd;
+            })
+          : null;
+      return [
+        {
+          space: cut?.space ?? 0,
+          round: event.round,
+          at: event.clientTime,
+          read: event.read && [...event.read],
+          chord: due?.chord ?? null,
+          good,
+        },
+      ];
     }),
     measured: ordered.flatMap((event) => {
       if (event.kind !== 'measured' || takenBack.has(event.id)) return [];
-      return [{ at: event.clientTime, readings: event.readings.map((one) => ({ ...one })), verdict: event.verdict }];
+      return [
+        { at: event.clientTime, readings: event.readings.map((one) => ({ ...one })), verdict: event.verdict },
+      ];
     }),
     asked: landings.length,
     wrong: landings.filter(({ right }) => !right).length,
   };
-} // prettier-ignore
+}

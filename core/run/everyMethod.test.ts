@@ -49,7 +49,9 @@ describe('runs by every method: what the mill is told is what turns the work', (
     const run = freeze({ head: STOCK_ROTARY, count: 53, rounds: 2 }, 'handwheel');
     expect(run.cuts).toHaveLength(106);
     expect(run.cuts[53]!.landing).toEqual({ on: 'dial', turns: 0, mark: '0' });
-    expect(run.cuts.slice(53).map(({ landing }) => landing)).toEqual(run.cuts.slice(0, 53).map(({ landing }) => landing)); // prettier-ignore
+    expect(run.cuts.slice(53).map(({ landing }) => landing)).toEqual(
+      run.cuts.slice(0, 53).map(({ landing }) => landing),
+    );
     expect(run.closing).toEqual({ on: 'dial', turns: 0, mark: '0' });
     expect(sayLanding(run, run.cuts[1]!.landing).lands).toBe('It must read: table 4°, wheel 2° 47′ 30″.');
   });
@@ -67,7 +69,11 @@ describe('runs by every method: what the mill is told is what turns the work', (
   });
 
   test('the nearest hole: the move changes, and the holes are those reckoned from the start', () => {
-    const run = freeze({ head: three, count: 53 }, 'approximate', (choice) => choice.method === 'nearest-hole' && choice.circle === 49); // prettier-ignore
+    const run = freeze(
+      { head: three, count: 53 },
+      'approximate',
+      (choice) => choice.method === 'nearest-hole' && choice.circle === 49,
+    );
     for (const [k, { landing }] of run.cuts.entries()) {
       if (landing.on !== 'plate') throw new Error('no plate');
       expect(landing.hole).toBe(Math.floor((k * 40 * 49) / 53 + 0.5) % 49);
@@ -131,7 +137,15 @@ describe('runs by every method: what the mill is told is what turns the work', (
   test('a lost count is set right on a run without turns as on any other', () => {
     const run = freeze({ head: three, count: 12 }, 'direct');
     const event = (n: number, act: object): RunEvent =>
-      ({ id: `e${n}`, runId: 'r', device: 's', deviceSeq: n, lastSeen: {}, clientTime: '2026-11-24T08:00:00Z', ...act }) as RunEvent; // prettier-ignore
+      ({
+        id: `e${n}`,
+        runId: 'r',
+        device: 's',
+        deviceSeq: n,
+        lastSeen: {},
+        clientTime: '2026-11-24T08:00:00Z',
+        ...act,
+      }) as RunEvent;
     const events = [1, 2, 4].map((index, i) => event(i + 1, { kind: 'done', round: 1, index }));
     const state = foldRun(run, events);
     expect(state.doubts.map(({ kind }) => kind)).toEqual(['gap']);

@@ -50,9 +50,16 @@ describe('a helical run whose return stroke was counted by number, before prompt
     expect(foldRun(run, [])).toMatchObject({ heeded: [], done: 0 });
     expect(foldRun(run, [first])).toMatchObject({ heeded: [], done: 1, next: { space: 2 } });
     for (const n of [1, 2, 3])
-      expect(foldRun(run, [first, ...stages.slice(0, n)])).toMatchObject({ heeded: ['out', 'back', 'turn'].slice(0, n), done: 1 });
+      expect(foldRun(run, [first, ...stages.slice(0, n)])).toMatchObject({
+        heeded: ['out', 'back', 'turn'].slice(0, n),
+        done: 1,
+      });
     const second = event({ kind: 'done', round: 1, index: 2 });
-    expect(foldRun(run, [first, ...stages, second])).toMatchObject({ heeded: [], done: 2, next: { space: 3 } });
+    expect(foldRun(run, [first, ...stages, second])).toMatchObject({
+      heeded: [],
+      done: 2,
+      next: { space: 3 },
+    });
   });
 
   test('taken back one by one: the stage, a turn of the crank, the stage before, the cut', () => {
@@ -78,4 +85,4 @@ describe('a helical run whose return stroke was counted by number, before prompt
     const acts = reconcile(run, events, foldRun(run, events), 0);
     expect(acts).toEqual([{ kind: 'take-back', ids: [first.id, ...stages.map(({ id }) => id)] }]);
   });
-}); // prettier-ignore
+});

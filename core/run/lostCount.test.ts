@@ -10,34 +10,44 @@ import { freezeRun, toldByHole, whereInRun, type Run } from './index.ts';
 function runOf(teeth: number, passes: 'one' | 'rough-finish' = 'one', choice: unknown = null): Run {
   const drawn = drawnSpurJob({ id: 'j', name: 'Gear', pitch: '1', teeth, face: '10', bore: '4' });
   const job = withDividing(
-    withPart(drawn, 'p1', (part) => (part.kind === 'worm' ? part : { ...part, cut: { ...part.cut, passes } })),
+    withPart(drawn, 'p1', (part) =>
+      part.kind === 'worm' ? part : { ...part, cut: { ...part.cut, passes } },
+    ),
     'p1',
     (dividing) => ({ ...dividing, choice: choice as never }),
   );
-  const run = freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, { runId: 'r', jobRevision: 1, partId: 'p1' });
+  const run = freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, {
+    runId: 'r',
+    jobRevision: 1,
+    partId: 'p1',
+  });
   if (!run.ok) throw new Error(JSON.stringify(run.issues));
   return run.value;
-} // prettier-ignore
+}
 
 describe('where the pin says we are', () => {
   test('by cranking it through, hole by hole, for many counts (seed 61)', () => {
     fc.assert(
-      fc.property(fc.constantFrom(14, 18, 24, 27, 33, 36, 44, 60, 62, 66, 78), fc.integer({ min: 0, max: 60 }), (teeth, hole) => {
-        const run = runOf(teeth);
-        if (run.move.method !== 'simple') return;
-        const { circle, spaces } = run.move;
-        const found = whereInRun(run, hole, { round: 1, about: 0 });
-        const counted: number[] = [];
-        for (let k = 0; k < teeth; k += 1) if ((k * spaces) % circle === hole) counted.push(k + 1);
-        expect(found.places.map(({ cutsDone }) => cutsDone)).toEqual(counted);
-        // proof of a slip: a hole that the common factor of move and circle does not divide
-        expect(found.every).toBe(greatestCommon(spaces, circle));
-        if (hole % found.every !== 0) expect(counted).toEqual([]);
-        expect(found.most).toBe(circle - 1);
-      }),
+      fc.property(
+        fc.constantFrom(14, 18, 24, 27, 33, 36, 44, 60, 62, 66, 78),
+        fc.integer({ min: 0, max: 60 }),
+        (teeth, hole) => {
+          const run = runOf(teeth);
+          if (run.move.method !== 'simple') return;
+          const { circle, spaces } = run.move;
+          const found = whereInRun(run, hole, { round: 1, about: 0 });
+          const counted: number[] = [];
+          for (let k = 0; k < teeth; k += 1) if ((k * spaces) % circle === hole) counted.push(k + 1);
+          expect(found.places.map(({ cutsDone }) => cutsDone)).toEqual(counted);
+          // proof of a slip: a hole that the common factor of move and circle does not divide
+          expect(found.every).toBe(greatestCommon(spaces, circle));
+          if (hole % found.every !== 0) expect(counted).toEqual([]);
+          expect(found.most).toBe(circle - 1);
+        },
+      ),
       { seed: 61, numRuns: 300 },
     );
-  }); // prettier-ignore
+  });
 
   test('a rough count by eye puts the likely one first, counted within the round that is at hand', () => {
     const run = runOf(60, 'rough-finish');

@@ -63,11 +63,17 @@ describe('runs that rest from earlier versions', () => {
   test('version 4, two passes on a head whose height was not known: every cut as it was frozen', () => {
     const rested = JSON.parse(readFileSync(new URL('./samples/v4.json', import.meta.url), 'utf8')) as Run;
     const run = readRun(rested);
-    expect(run).toMatchObject({ version: RUN_VERSION, piece: { kind: 'work', name: '' }, continues: null, safe: null, card: [] });
+    expect(run).toMatchObject({
+      version: RUN_VERSION,
+      piece: { kind: 'work', name: '' },
+      continues: null,
+      safe: null,
+      card: [],
+    });
     expect(run.cuts).toEqual(rested.cuts);
     expect(run.closing).toEqual(rested.closing);
     expect(foldRun(run, [])).toMatchObject({ total: 124, ended: null });
-  }); // prettier-ignore
+  });
 
   test('version 5, with a table that was known to be clear: its readings, its card and every cut are kept', () => {
     const rested = JSON.parse(readFileSync(new URL('./samples/v5.json', import.meta.url), 'utf8')) as Run;
@@ -88,13 +94,29 @@ describe('runs that rest from earlier versions', () => {
   test('version 6, sunk once more: where its work stood is not known, so it is found again; a stage it was stopped at is kept', () => {
     const rested = JSON.parse(readFileSync(new URL('./samples/v6.json', import.meta.url), 'utf8')) as Run;
     const run = readRun(rested);
-    expect(run).toEqual({ ...rested, version: RUN_VERSION, mount: null, preparation: [], deepens: { ...rested.deepens, register: 'found' } });
+    expect(run).toEqual({
+      ...rested,
+      version: RUN_VERSION,
+      mount: null,
+      preparation: [],
+      deepens: { ...rested.deepens, register: 'found' },
+    });
     const at = (kind: string, rest: object, deviceSeq: number) =>
-      ({ id: `e${deviceSeq}`, runId: 'r6b', device: 'tablet', deviceSeq, lastSeen: {}, clientTime: '2026-11-25T09:00:00.000Z', round: 1, kind, ...rest }) as RunEvent;
+      ({
+        id: `e${deviceSeq}`,
+        runId: 'r6b',
+        device: 'tablet',
+        deviceSeq,
+        lastSeen: {},
+        clientTime: '2026-11-25T09:00:00.000Z',
+        round: 1,
+        kind,
+        ...rest,
+      }) as RunEvent;
     // a learner had cut the first space, was clear of it and had unlocked, and had made the move
     const events = [at('done', { index: 1 }, 1), at('step', { index: 2, step: 3 }, 2)];
     const { next, heeded } = foldRun(run, events);
     expect(next).toMatchObject({ space: 2 });
     expect(heeded).toEqual(['turn']);
-  }); // prettier-ignore
+  });
 });

@@ -29,7 +29,12 @@ const twoPasses = (job: Job): Job =>
 
 type Start = Partial<Parameters<typeof freezeRun>[3]>;
 const freeze = (job: Job, start: Start = {}) =>
-  freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, { runId: 'r', jobRevision: 1, partId: 'p1', ...start }); // prettier-ignore
+  freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, {
+    runId: 'r',
+    jobRevision: 1,
+    partId: 'p1',
+    ...start,
+  });
 const runOf = (job: Job, start: Start = {}): Run => need(freeze(job, start));
 
 /** Events of one screen, a second apart unless said otherwise. */
@@ -74,17 +79,25 @@ describe('the check half-way', () => {
     expect(run.cuts.flatMap((cut, i) => (dueCheck(run, cut) ? [i + 1] : []))).toEqual([31]);
     expect(check).toMatchObject({ from: 1, middle: 16, to: 31, over: 15 });
     for (const read of [null, [check.chord]]) {
-      const state = foldRun(run, eventsOf(run, [...doneUpTo(run, 31), { kind: 'checked', round: 1, index: 31, read }]));
+      const state = foldRun(
+        run,
+        eventsOf(run, [...doneUpTo(run, 31), { kind: 'checked', round: 1, index: 31, read }]),
+      );
       expect(state).toMatchObject({ answered: true, checked: read });
     }
-  }); // prettier-ignore
+  });
   test('the chord is the distance of two points on the blank, drawn', () => {
-    for (const [D, k, n] of [[96, 15, 62], [30, 3, 12], [200, 100, 400]] as const) {
-      const at = (i: number) => [(D / 2) * Math.cos((2 * Math.PI * i) / n), (D / 2) * Math.sin((2 * Math.PI * i) / n)] as const;
+    for (const [D, k, n] of [
+      [96, 15, 62],
+      [30, 3, 12],
+      [200, 100, 400],
+    ] as const) {
+      const at = (i: number) =>
+        [(D / 2) * Math.cos((2 * Math.PI * i) / n), (D / 2) * Math.sin((2 * Math.PI * i) / n)] as const;
       const [a, b] = [at(0), at(k)];
       expect(chordOver(D, k, n)).toBeCloseTo(Math.hypot(a[0] - b[0], a[1] - b[1]), 9);
     }
-  }); // prettier-ignore
+  });
   test('a slip of one space either way is found; half a space is no slip of the count', () => {
     const { chord, over } = check;
     expect(chordSays(check, chord)).toMatchObject({ slip: 0, odd: false });
@@ -124,10 +137,12 @@ describe('going on under another plan', () => {
         old.cuts.slice(done - 1).map(({ round, index, space }) => [round, index, space]),
       );
       const move = run.move as { turns: number; spaces: number; circle: number };
-      run.cuts.forEach(({ landing }, i) => expect(landing).toMatchObject({ hole: (i * move.spaces) % move.circle }));
+      run.cuts.forEach(({ landing }, i) =>
+        expect(landing).toMatchObject({ hole: (i * move.spaces) % move.circle }),
+      );
       expect(run.closing).toMatchObject({ hole: (run.cuts.length * move.spaces) % move.circle });
     }
-  }); // prettier-ignore
+  });
   test('it is counted by place, from the middle of a round', () => {
     const run = runOf(other, { continues: { run: old, done: 30 } });
     const state = foldRun(run, eventsOf(run, doneUpTo(run, 40)));
@@ -172,13 +187,19 @@ describe('time left', () => {
     const events = eventsOf(run, doneUpTo(run, 12), 'd', 80);
     const jumped = events.map((event, i) => ({
       ...event,
-      clientTime: new Date(Date.parse(event.clientTime) + (i > 3 ? -7_200_000 : 0) + (i > 7 ? 86_400_000 : 0)).toISOString(),
+      clientTime: new Date(
+        Date.parse(event.clientTime) + (i > 3 ? -7_200_000 : 0) + (i > 7 ? 86_400_000 : 0),
+      ).toISOString(),
     }));
     expect(pace(jumped).perCut).toBe(80);
     expect(foldRun(run, jumped).done).toBe(12);
-  }); // prettier-ignore
+  });
   test('without either nothing is made up', () => {
-    expect(paceOf({ ...run, minutesPerCut: null }, [], { done: 0, total: 62 })).toEqual({ perCut: null, by: null, minutesLeft: null }); // prettier-ignore
+    expect(paceOf({ ...run, minutesPerCut: null }, [], { done: 0, total: 62 })).toEqual({
+      perCut: null,
+      by: null,
+      minutesLeft: null,
+    });
   });
 });
 
@@ -248,6 +269,8 @@ describe('a gear that measured thick, sunk deeper', () => {
   });
   test('with another count on the card it is refused in words: it would cut between the teeth', () => {
     const found = freeze(drawn(25), { deepens: { run: old, by, register: 'kept' } });
-    expect(!found.ok && found.issues.map(sayIssue)).toEqual([expect.stringMatching(/was cut in 24 spaces, and the card now says 25/)]); // prettier-ignore
+    expect(!found.ok && found.issues.map(sayIssue)).toEqual([
+      expect.stringMatching(/was cut in 24 spaces, and the card now says 25/),
+    ]);
   });
 });

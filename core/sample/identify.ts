@@ -133,7 +133,13 @@ const misfitOf = ({ cost, hypothesis, pitch }: Candidate): number =>
   cost - hypothesis.family.rarity - pitch.rarity;
 
 /** What was most likely done wrong with a reading that the others contradict. */
-function causeOf(reading: ReadingName, given: number, band: Band, hypothesis: Hypothesis, readings: Readings): Contradiction['cause'] {
+function causeOf(
+  reading: ReadingName,
+  given: number,
+  band: Band,
+  hypothesis: Hypothesis,
+  readings: Readings,
+): Contradiction['cause'] {
   const give = 2 * readings.give;
   const inside = (value: number, { low, high }: Band) => value > low - give && value < high + give;
   if (inside(given * 25.4, band) || inside(given / 25.4, band)) return 'unit';
@@ -148,11 +154,13 @@ function causeOf(reading: ReadingName, given: number, band: Band, hypothesis: Hy
   }
   if (inside(given * 2, band)) return 'radius';
   return reading === 'teeth' ? 'miscounted' : 'unknown';
-} // prettier-ignore
+}
 
 /** Readings that stand against all the others: without one of them the rest fits. */
 function contradictions(readings: Readings): readonly Contradiction[] {
-  const names = taken(readings).filter((name) => name !== 'survivors' && name !== 'gauge' && name !== 'helixAngle' && name !== 'lead');
+  const names = taken(readings).filter(
+    (name) => name !== 'survivors' && name !== 'gauge' && name !== 'helixAngle' && name !== 'lead',
+  );
   if (names.length < 2) return [];
   return names.flatMap((reading): Contradiction[] => {
     const others = without(readings, reading);
@@ -171,7 +179,7 @@ function contradictions(readings: Readings): readonly Contradiction[] {
     const cause = causeOf(reading, found.given, found.band, best.hypothesis, readings);
     return [{ reading, given: found.given, wanted: found.band, rest: asIdentification(best, others), cause }];
   });
-} // prettier-ignore
+}
 
 /** Teeth are seldom cut at more, degrees; a helix that nobody saw or measured makes any outside fit some pitch. Common practice. */
 const UNUSUAL_HELIX = (32 * Math.PI) / 180;
@@ -186,7 +194,9 @@ function countedWrong(first: Candidate, readings: Readings): readonly Contradict
   const { least, most } = readings.teeth;
   if (told || helixAngle <= UNUSUAL_HELIX || least !== most || !readings.tip) return [];
   const straight = Math.round(readings.tip.mm / module - 2);
-  const counts = [least + 1, least - 1, least + 2, least - 2, straight].filter((count) => count >= 4 && count !== least);
+  const counts = [least + 1, least - 1, least + 2, least - 2, straight].filter(
+    (count) => count >= 4 && count !== least,
+  );
   const found = counts.flatMap((count) => {
     const [best] = search({ ...readings, teeth: { least: count, most: count }, helix: 'none' }, 1);
     return best && misfitOf(best) <= TIE ? [best] : [];
@@ -195,8 +205,16 @@ function countedWrong(first: Candidate, readings: Readings): readonly Contradict
   const best = found.find((one) => Math.abs(one.hypothesis.module - module) < 1e-9) ?? found[0];
   if (!best) return [];
   const { teeth } = best.hypothesis;
-  return [{ reading: 'teeth', given: least, wanted: { low: teeth, high: teeth }, rest: asIdentification(best, readings), cause: 'count-again' }];
-} // prettier-ignore
+  return [
+    {
+      reading: 'teeth',
+      given: least,
+      wanted: { low: teeth, high: teeth },
+      rest: asIdentification(best, readings),
+      cause: 'count-again',
+    },
+  ];
+}
 
 /** The gap between two bands beyond what blurs each; 0 when they overlap. */
 const gap = (a: Band, b: Band): number => Math.max(0, a.low - b.high, b.low - a.high);
@@ -209,20 +227,36 @@ function deciding(one: Hypothesis, two: Hypothesis, readings: Readings): Decidin
   // a family whose angle is open is met at either angle: its span is a band over both
   const spanOf = (hypothesis: Hypothesis, k: number): Band => {
     if (hypothesis.family.angleDeg !== null) return spanBand(hypothesis, k);
-    const both = [14.5, 20].map((angleDeg) => spanBand({ ...hypothesis, family: { ...hypothesis.family, angleDeg } }, k));
+    const both = [14.5, 20].map((angleDeg) =>
+      spanBand({ ...hypothesis, family: { ...hypothesis.family, angleDeg } }, k),
+    );
     return { low: Math.min(...both.map(({ low }) => low)), high: Math.max(...both.map(({ high }) => high)) };
   };
   const baseOf = (hypothesis: Hypothesis): Band => {
     if (hypothesis.family.angleDeg !== null) return basePitchBand(hypothesis);
-    const both = [20, 14.5].map((angleDeg) => basePitchBand({ ...hypothesis, family: { ...hypothesis.family, angleDeg } }).low);
+    const both = [20, 14.5].map(
+      (angleDeg) => basePitchBand({ ...hypothesis, family: { ...hypothesis.family, angleDeg } }).low,
+    );
     return { low: both[0]!, high: both[1]! };
   };
   if (one.teeth !== two.teeth && readings.teeth.least !== readings.teeth.most)
-    add('count', [{ low: one.teeth, high: one.teeth }, { low: two.teeth, high: two.teeth }], 0.1);
-  const k = usualSpan({ teeth: one.teeth, module: one.module, pressureAngle: ((one.family.angleDeg ?? 20) * Math.PI) / 180 });
+    add(
+      'count',
+      [
+        { low: one.teeth, high: one.teeth },
+        { low: two.teeth, high: two.teeth },
+      ],
+      0.1,
+    );
+  const k = usualSpan({
+    teeth: one.teeth,
+    module: one.module,
+    pressureAngle: ((one.family.angleDeg ?? 20) * Math.PI) / 180,
+  });
   if (!readings.span) add('span', [spanOf(one, k), spanOf(two, k)], readings.give, k);
   if (readings.basePitch === null) add('basePitch', [baseOf(one), baseOf(two)], readings.give, k);
-  if (readings.depth === null) add('depth', [wouldRead.depth(one, readings), wouldRead.depth(two, readings)], 2 * readings.give);
+  if (readings.depth === null)
+    add('depth', [wouldRead.depth(one, readings), wouldRead.depth(two, readings)], 2 * readings.give);
   if (readings.root === null) add('root', [wouldRead.root(one), wouldRead.root(two)], 2 * readings.give);
   if (!readings.tip || readings.give > 0.02) {
     const crisp = { ...readings, tip: readings.tip ?? { mm: 0, acrossOdd: false } };
@@ -237,8 +271,14 @@ function deciding(one: Hypothesis, two: Hypothesis, readings: Readings): Decidin
   const enough = ranked.filter(({ apart }) => apart >= 3);
   const chosen = enough.find(({ by }) => by === 'span' || by === 'count') ?? best;
   const middle = ({ low, high }: Band) => (low + high) / 2;
-  return { by: chosen.by, k: chosen.k, first: middle(chosen.bands[0]), second: middle(chosen.bands[1]), sure: chosen.apart >= 3 };
-} // prettier-ignore
+  return {
+    by: chosen.by,
+    k: chosen.k,
+    first: middle(chosen.bands[0]),
+    second: middle(chosen.bands[1]),
+    sure: chosen.apart >= 3,
+  };
+}
 
 /** A profile shift beyond this leaves no tooth worth the name, modules. Common practice. */
 const MOST_SHIFT = 0.7;

@@ -154,24 +154,37 @@ export function readingMisfit(name: ReadingName, hypothesis: Hypothesis, reading
 }
 
 /** The band a reading should lie in, where it is a length. */
-export function bandOf(name: ReadingName, hypothesis: Hypothesis, readings: Readings): { given: number; band: Band } | null {
+export function bandOf(
+  name: ReadingName,
+  hypothesis: Hypothesis,
+  readings: Readings,
+): { given: number; band: Band } | null {
   switch (name) {
     case 'tip':
       return readings.tip && { given: readings.tip.mm, band: tipBand(hypothesis, readings) };
     case 'depth':
-      return readings.depth === null ? null : { given: readings.depth, band: depthBand(hypothesis, readings) };
+      return readings.depth === null
+        ? null
+        : { given: readings.depth, band: depthBand(hypothesis, readings) };
     case 'root':
       return readings.root === null ? null : { given: readings.root, band: rootBand(hypothesis) };
     case 'span':
       return readings.span && { given: readings.span.mm, band: spanBand(hypothesis, readings.span.k) };
     case 'basePitch':
-      return readings.basePitch === null ? null : { given: readings.basePitch, band: basePitchBand(hypothesis) };
+      return readings.basePitch === null
+        ? null
+        : { given: readings.basePitch, band: basePitchBand(hypothesis) };
     case 'mateCentre':
-      return readings.mateCentre && { given: readings.mateCentre.mm, band: mateBand(hypothesis, readings.mateCentre.teeth) };
+      return (
+        readings.mateCentre && {
+          given: readings.mateCentre.mm,
+          band: mateBand(hypothesis, readings.mateCentre.teeth),
+        }
+      );
     default:
       return null;
   }
-} // prettier-ignore
+}
 
 /** Bands of what has not been measured yet, to say what would decide: whole depth and root diameter. */
 export const wouldRead = { depth: depthBand, root: rootBand } as const;

@@ -30,7 +30,10 @@ const blank = ({ typed }: Measure): boolean => typed.trim() === '';
  * A sample’s fields as readings; wrong ones are left out, each with its sentence.
  * Issues: those of the parsers; tip-under-bore, tips-at-odds, spans-contradict, sample-unit, survivors-over-turn, span-alone
  */
-export function readSample(input: SampleInput, system: UnitSystem): { readonly readings: Readings; readonly issues: readonly Issue[] } {
+export function readSample(
+  input: SampleInput,
+  system: UnitSystem,
+): { readonly readings: Readings; readonly issues: readonly Issue[] } {
   const issues: Issue[] = [];
   const take = <T>(path: string, result: Result<T>): T | null => {
     if (result.ok) return result.value;
@@ -49,8 +52,13 @@ export function readSample(input: SampleInput, system: UnitSystem): { readonly r
     const read = take(path, parsePitch(typed));
     return read && approx(read.module);
   };
-  const wrong = (code: Issue['code'], path: string, given: string, detail: Record<string, string>, severity: Issue['severity'] = 'wrong') =>
-    issues.push({ code, path, severity, given, detail });
+  const wrong = (
+    code: Issue['code'],
+    path: string,
+    given: string,
+    detail: Record<string, string>,
+    severity: Issue['severity'] = 'wrong',
+  ) => issues.push({ code, path, severity, given, detail });
   const mm = (value: number) => lengthText(value, system);
 
   const teeth = count('teeth', input.teeth, 'The tooth count', 4, 1000);
@@ -66,21 +74,35 @@ export function readSample(input: SampleInput, system: UnitSystem): { readonly r
     }
     const give = input.tipBy === 'across' ? TIPS_APART.across * (over ?? 0) : TIPS_APART.over;
     if (over !== null && reached !== null && Math.abs(over - reached) > give)
-      wrong('tips-at-odds', 'edgeToTip', input.edgeToTip.typed, { over: mm(over), bore: mm(bore!), edge: mm(edge!), reached: mm(reached) }, 'query');
+      wrong(
+        'tips-at-odds',
+        'edgeToTip',
+        input.edgeToTip.typed,
+        { over: mm(over), bore: mm(bore!), edge: mm(edge!), reached: mm(reached) },
+        'query',
+      );
     // the one that was chosen, else the one there is
-    if (reached !== null && (input.tipBy === 'bore' || over === null)) return { mm: reached, acrossOdd: false };
+    if (reached !== null && (input.tipBy === 'bore' || over === null))
+      return { mm: reached, acrossOdd: false };
     return over === null ? null : { mm: over, acrossOdd: input.tipBy === 'across' };
   }
   const k = count('spanTeeth', input.spanTeeth, 'Teeth between the jaws', 1, teeth ?? 1000);
   const span = length('span', input.span, 'The span');
   const next = length('spanNext', input.spanNext, 'The span over one more');
-  if (span !== null && k === null && blank(input.spanTeeth)) wrong('span-alone', 'spanTeeth', '', { span: mm(span) }, 'query');
+  if (span !== null && k === null && blank(input.spanTeeth))
+    wrong('span-alone', 'spanTeeth', '', { span: mm(span) }, 'query');
   let basePitch = span !== null && next !== null ? next - span : null;
   if (basePitch !== null && basePitch <= 0) {
-    wrong('spans-contradict', 'spanNext', input.spanNext.typed, { first: mm(span!), why: 'it must be larger by one base pitch' });
+    wrong('spans-contradict', 'spanNext', input.spanNext.typed, {
+      first: mm(span!),
+      why: 'it must be larger by one base pitch',
+    });
     basePitch = null;
   } else if (basePitch !== null && tip && basePitch > tip.mm / 1.5) {
-    wrong('spans-contradict', 'spanNext', input.spanNext.typed, { first: mm(span!), why: `one base pitch would be ${mm(basePitch)}, too much for a gear of this outside` });
+    wrong('spans-contradict', 'spanNext', input.spanNext.typed, {
+      first: mm(span!),
+      why: `one base pitch would be ${mm(basePitch)}, too much for a gear of this outside`,
+    });
     basePitch = null;
   }
   const survivors = readSurvivors();
@@ -109,10 +131,19 @@ export function readSample(input: SampleInput, system: UnitSystem): { readonly r
   const mate = count('mateTeeth', input.mateTeeth, 'The mate’s teeth', 4, 1000);
   const centre = length('mateCentre', input.mateCentre, 'The centre distance');
   const fits = leaf('gaugeFits', input.gaugeFits);
-  const not = [leaf('gaugeCoarse', input.gaugeCoarse), leaf('gaugeFine', input.gaugeFine)].filter((found) => found !== null);
+  const not = [leaf('gaugeCoarse', input.gaugeCoarse), leaf('gaugeFine', input.gaugeFine)].filter(
+    (found) => found !== null,
+  );
   const helix = blank(input.helixAngle) ? null : take('helixAngle', parseAngleDeg(input.helixAngle));
   if (helix && (helix.lte(0) || helix.gte(60)))
-    issues.push({ code: 'out-of-range', path: 'helixAngle', severity: 'wrong', given: input.helixAngle.typed, allowed: 'A helix angle lies between 0° and 60°', detail: { what: 'A helix angle' } });
+    issues.push({
+      code: 'out-of-range',
+      path: 'helixAngle',
+      severity: 'wrong',
+      given: input.helixAngle.typed,
+      allowed: 'A helix angle lies between 0° and 60°',
+      detail: { what: 'A helix angle' },
+    });
   const typedGive = input.tool === 'typed' ? length('toolError', input.toolError, 'The tool’s ±') : null;
   const readings: Readings = {
     teeth: teeth === null ? aboutSurvivors(survivors) : { least: teeth, most: teeth },
@@ -125,22 +156,40 @@ export function readSample(input: SampleInput, system: UnitSystem): { readonly r
     mateCentre: mate !== null && centre !== null ? { teeth: mate, mm: centre } : null,
     gauge: fits === null && not.length === 0 ? null : { fits, not },
     helix: input.helix,
-    helixAngle: input.helix === 'none' || !helix || helix.lte(0) || helix.gte(60) ? null : (approx(helix) * Math.PI) / 180,
+    helixAngle:
+      input.helix === 'none' || !helix || helix.lte(0) || helix.gte(60)
+        ? null
+        : (approx(helix) * Math.PI) / 180,
     lead: input.helix === 'none' ? null : length('lead', input.lead, 'The lead'),
     wear: WEAR[input.wear],
     give: input.tool === 'typed' ? (typedGive ?? TOOL_GIVE.caliper) : TOOL_GIVE[input.tool],
   };
   if (tip && teeth !== null && tip.mm / (teeth + 2) < FINEST_MODULE) {
-    const [other, turned] = input.tip.unit === 'mm' ? ['inches', tip.mm * 25.4] : ['millimetres', tip.mm / 25.4];
+    const [other, turned] =
+      input.tip.unit === 'mm' ? ['inches', tip.mm * 25.4] : ['millimetres', tip.mm / 25.4];
     const module = turned / (teeth + 2);
-    wrong('sample-unit', 'tip', input.tip.typed, { module: decimalText(tip.mm / (teeth + 2), 3), other, dp: decimalText(25.4 / module, 2), m: decimalText(module, 3) }, 'query');
+    wrong(
+      'sample-unit',
+      'tip',
+      input.tip.typed,
+      {
+        module: decimalText(tip.mm / (teeth + 2), 3),
+        other,
+        dp: decimalText(25.4 / module, 2),
+        m: decimalText(module, 3),
+      },
+      'query',
+    );
   }
   // kept with the readings, though it says nothing of what gear this is
   length('room', input.room, 'The room where it goes');
   if (tip && readings.root !== null && readings.root >= tip.mm)
-    wrong('spans-contradict', 'root', input.root.typed, { first: mm(tip.mm), why: 'the root is smaller than the outside' });
+    wrong('spans-contradict', 'root', input.root.typed, {
+      first: mm(tip.mm),
+      why: 'the root is smaller than the outside',
+    });
   return { readings, issues };
-} // prettier-ignore
+}
 
 /** Survivors narrow the counts to look through: five of their ± either way. */
 function aboutSurvivors(survivors: Readings['survivors']): Readings['teeth'] {

@@ -19,7 +19,12 @@ const better = (a: Candidate, b: Candidate): number =>
   a.cost - b.cost || a.order[0] - b.order[0] || a.order[1] - b.order[1] || a.order[2] - b.order[2];
 
 /** The helix angle by the readings that tell it: a lead, else a print off the tips brought down to the pitch cylinder; null when there is none. */
-function helixRead(family: Family, module: number, teeth: number, { lead, helixAngle }: Readings): number | null {
+function helixRead(
+  family: Family,
+  module: number,
+  teeth: number,
+  { lead, helixAngle }: Readings,
+): number | null {
   if (lead !== null) {
     const sine = (Math.PI * teeth * module) / lead;
     return sine < Math.sin(HELIX.most) ? Math.asin(sine) : null;
@@ -32,7 +37,7 @@ function helixRead(family: Family, module: number, teeth: number, { lead, helixA
     angle = Math.atan((Math.tan(helixAngle) * pitchDiameter) / (pitchDiameter + 2 * addendum));
   }
   return angle;
-} // prettier-ignore
+}
 
 /** The helix angle at which a count of this pitch has the outside that was read; null when there is none. */
 function helixFor(family: Family, module: number, teeth: number, readings: Readings): number | null {
@@ -52,14 +57,20 @@ const helicalMay = (readings: Readings): boolean =>
 const rest = (guide: ReadingName | null): readonly ReadingName[] => READINGS.filter((name) => name !== guide);
 
 /** Misfits added up until they pass what may be kept. */
-function costOf(names: readonly ReadingName[], hypothesis: Hypothesis, readings: Readings, from: number, limit: number): number {
+function costOf(
+  names: readonly ReadingName[],
+  hypothesis: Hypothesis,
+  readings: Readings,
+  from: number,
+  limit: number,
+): number {
   let cost = from;
   for (const name of names) {
     cost += readingMisfit(name, hypothesis, readings);
     if (cost > limit) return cost;
   }
   return cost;
-} // prettier-ignore
+}
 
 /** The best so far, in order, no more than wanted. */
 class Best {
@@ -167,7 +178,7 @@ export function search(readings: Readings, wanted: number): readonly Candidate[]
     }
   }
   return best.list();
-} // prettier-ignore
+}
 
 /** The same by plain nested search over every family, pitch and count: the witness of {@link search}. */
 export function searchPlainly(readings: Readings, wanted: number): readonly Candidate[] {

@@ -20,17 +20,20 @@ describe('over two tips and from the bore, both', () => {
     const { issues } = readSample(given({ ...both, edgeToTip: mm('28.17') }), 'mm');
     expect(issues).toMatchObject([{ severity: 'query', path: 'edgeToTip' }]);
     // 14 + 2 × 28.17 = 70.34
-    expect(sayIssue(issues[0]!)).toBe('Over two tips it is 62.75 mm, and by the bore of 14.00 mm with 28.17 mm to a tip on either side 70.34 mm. They cannot both be; measure both again before either is believed.'); // prettier-ignore
+    expect(sayIssue(issues[0]!)).toBe(
+      'Over two tips it is 62.75 mm, and by the bore of 14.00 mm with 28.17 mm to a tip on either side 70.34 mm. They cannot both be; measure both again before either is believed.',
+    );
   });
   test('what agrees is not; the one that was chosen is used, and where there is one it serves', () => {
     const good = { ...both, edgeToTip: mm('24.4') };
     expect(readSample(given(good), 'mm').issues).toEqual([]);
-    const tip = (change: Partial<SampleInput>) => readSample(given({ ...good, ...change }), 'mm').readings.tip!.mm;
+    const tip = (change: Partial<SampleInput>) =>
+      readSample(given({ ...good, ...change }), 'mm').readings.tip!.mm;
     expect(tip({ tipBy: 'over' })).toBeCloseTo(62.75, 9);
     expect(tip({ tipBy: 'bore' })).toBeCloseTo(62.8, 9);
     expect(tip({ tip: mm('') })).toBeCloseTo(62.8, 9);
     expect(tip({ tipBy: 'bore', edgeToTip: mm('') })).toBeCloseTo(62.75, 9);
-  }); // prettier-ignore
+  });
 });
 
 describe('an angle that is hardly ever met never leads', () => {
@@ -39,7 +42,9 @@ describe('an angle that is hardly ever met never leads', () => {
   const found = identify(readSample(counted, 'mm').readings);
   test('“count again” comes first, with the straight teeth that fit', () => {
     expect(found.verdict).toBe('contradiction');
-    expect(found.contradictions.map((one) => sayContradiction(one, 'mm'))).toEqual(['Count again: 45 straight teeth fit, m 1.25. With 33 only a helix of an unusual angle would, and nobody has seen one.']); // prettier-ignore
+    expect(found.contradictions.map((one) => sayContradiction(one, 'mm'))).toEqual([
+      'Count again: 45 straight teeth fit, m 1.25. With 33 only a helix of an unusual angle would, and nobody has seen one.',
+    ]);
     expect(found.best[0]).toMatchObject({ pitch: 'm 1.25', teeth: 45, helixDeg: 0 });
     expect(found.best[1]!.helixDeg).toBeGreaterThan(40);
     expect(sayVerdict(found, 'mm')).toMatch(/one of them is off/);

@@ -42,11 +42,15 @@ export function sayFit({ reading, off, sits }: Fit, system: UnitSystem): string 
   if (sits === 'within') {
     if (Math.abs(off) < 5e-4) return `${name} on nominal`;
     const why =
-      off < 0 && (reading === 'tip' || reading === 'span') ? ', as worn or thinned teeth do' : off > 0 && reading === 'mateCentre' ? ', room for backlash' : '';
+      off < 0 && (reading === 'tip' || reading === 'span')
+        ? ', as worn or thinned teeth do'
+        : off > 0 && reading === 'mateCentre'
+          ? ', room for backlash'
+          : '';
     return `${name} ${size} ${off < 0 ? 'under' : 'over'}${why}`;
   }
   return `${name} ${size} ${sits}: more than wear and your tool explain`;
-} // prettier-ignore
+}
 
 /** Where nobody looked for a helix, one would make it another gear. */
 const sayHelix = ([first, ...others]: readonly Identification[]): string =>
@@ -71,11 +75,13 @@ export function sayVerdict({ verdict, best, bare }: Identified, system: UnitSyst
     case 'none': {
       if (!bare) return 'None of the standard ones sits on these readings.';
       const { shifted } = bare;
-      const or = shifted ? ` Or ${shifted.pitch} with its teeth moved ${shifted.shift > 0 ? 'out' : 'in'} by ${decimalText(Math.abs(shifted.shift), 2)} of the module: a corrected gear.` : '';
+      const or = shifted
+        ? ` Or ${shifted.pitch} with its teeth moved ${shifted.shift > 0 ? 'out' : 'in'} by ${decimalText(Math.abs(shifted.shift), 2)} of the module: a corrected gear.`
+        : '';
       return `None of the standard ones. By outside and count alone it is module ${decimalText(bare.module, 3)} (${decimalText(bare.dp, 2)} DP).${or} Measure again in ${system === 'mm' ? 'inches and millimetres' : 'millimetres and inches'}, and look for a helix.`;
     }
   }
-} // prettier-ignore
+}
 
 const CAUSE: Readonly<Record<Contradiction['cause'], (one: Contradiction) => string>> = {
   unit: () => 'read in the other units?',
@@ -100,7 +106,11 @@ export function sayContradiction(one: Contradiction, system: UnitSystem): string
 }
 
 /** The one more measurement that would decide between the first two. */
-export function sayDeciding({ by, k, first, second, sure }: Deciding, best: readonly Identification[], system: UnitSystem): string {
+export function sayDeciding(
+  { by, k, first, second, sure }: Deciding,
+  best: readonly Identification[],
+  system: UnitSystem,
+): string {
   const [one, two] = best;
   if (!one || !two) return '';
   const mm = (value: number) => lengthText(value, system, 'fine');
@@ -112,6 +122,11 @@ export function sayDeciding({ by, k, first, second, sure }: Deciding, best: read
     tip: 'the outside again, with a micrometer over tips that are not worn',
     count: 'counting the teeth',
   }[by];
-  const figures = by === 'count' ? `${first} or ${second}` : `${mm(first)} for ${sayWhole(one)}, ${mm(second)} for ${sayWhole(two)}`;
-  return sure ? `What decides: ${what}. About ${figures}.` : `What says most: ${what}. About ${figures}; with this tool it may still not be enough.`;
-} // prettier-ignore
+  const figures =
+    by === 'count'
+      ? `${first} or ${second}`
+      : `${mm(first)} for ${sayWhole(one)}, ${mm(second)} for ${sayWhole(two)}`;
+  return sure
+    ? `What decides: ${what}. About ${figures}.`
+    : `What says most: ${what}. About ${figures}; with this tool it may still not be enough.`;
+}

@@ -62,7 +62,9 @@ export function centringsOf({ outside, width, paper, centreHeight, upright }: Si
       first: upright
         ? 'Set the height gauge to the figure beside it, from the table.'
         : 'Stand a square on the table against the side of the work; the figure beside it is from its blade to the far face of the cutter.',
-      then: upright ? 'Bring the upper face of the cutter to it by the knee.' : 'Bring the cutter to it by the cross screw.',
+      then: upright
+        ? 'Bring the upper face of the cutter to it by the knee.'
+        : 'Bring the cutter to it by the cross screw.',
       formula: upright ? 'H + w/2' : 'D/2 + w/2',
     },
     {
@@ -82,4 +84,4 @@ export function centringsOf({ outside, width, paper, centreHeight, upright }: Si
       formula: '',
     },
   ];
-} // prettier-ignore
+}

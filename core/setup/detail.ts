@@ -52,9 +52,19 @@ export interface SetupFacts {
 }
 
 export interface SetupDetail {
-  readonly mill: { readonly id: string; readonly name: string; readonly upright: boolean; readonly readout: boolean } | null;
+  readonly mill: {
+    readonly id: string;
+    readonly name: string;
+    readonly upright: boolean;
+    readonly readout: boolean;
+  } | null;
   readonly material: { readonly id: string; readonly name: string; readonly starting: boolean } | null;
-  readonly cutter: { readonly diameter: number | null; readonly width: number | null; readonly teeth: number | null; readonly picked: boolean };
+  readonly cutter: {
+    readonly diameter: number | null;
+    readonly width: number | null;
+    readonly teeth: number | null;
+    readonly picked: boolean;
+  };
   readonly data: CuttingData | null;
   readonly thrust: Thrust;
   readonly headAt: 'left' | 'right';
@@ -64,7 +74,11 @@ export interface SetupDetail {
   readonly mandrels: readonly MandrelFit[];
   readonly mount: Mount;
   /** What the travel being out of line does over the face, mm: taper of the depth, lean of the teeth. */
-  readonly along: { readonly face: number; readonly taper: number | null; readonly lean: number | null } | null;
+  readonly along: {
+    readonly face: number;
+    readonly taper: number | null;
+    readonly lean: number | null;
+  } | null;
   readonly round: (Eccentric & { readonly effects: RunoutSays | null; readonly goodFor: string }) | null;
   readonly centrings: readonly (Centring & { readonly dial: string | null })[];
   readonly centring: SetupInput['centring'];
@@ -79,8 +93,14 @@ export interface SetupDetail {
   /** Where the cutter is sunk in place: how deep, mm, and that on the dial; null where the table travels. */
   readonly sink: { readonly depth: number; readonly dial: string } | null;
   /** The same readings on the dial of the table. */
-  readonly tableDial: { readonly approach: string; readonly through: string; readonly clearAfter: string } | null;
+  readonly tableDial: {
+    readonly approach: string;
+    readonly through: string;
+    readonly clearAfter: string;
+  } | null;
   readonly fits: readonly Fit[];
   readonly minutes: number | null;
-  readonly keyway: (Keyway & { readonly width: number; readonly offsetDial: string; readonly depthDial: string | null }) | null;
-} // prettier-ignore
+  readonly keyway:
+    | (Keyway & { readonly width: number; readonly offsetDial: string; readonly depthDial: string | null })
+    | null;
+}

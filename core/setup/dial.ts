@@ -21,8 +21,12 @@ export function dialOf(screw: Screw): Dial | null {
   const lead = parseOptionalLength(screw.lead, '');
   const travel = parseOptionalLength(screw.travel, '');
   if (!lead.ok || lead.value === null || lead.value.equals(0)) return null;
-  return { lead: approx(lead.value), marks: screw.marks, travel: travel.ok && travel.value ? approx(travel.value) : null };
-} // prettier-ignore
+  return {
+    lead: approx(lead.value),
+    marks: screw.marks,
+    travel: travel.ok && travel.value ? approx(travel.value) : null,
+  };
+}
 
 /** Turns and marks of a dial for a move. */
 export interface DialMove {

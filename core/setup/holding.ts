@@ -57,8 +57,13 @@ interface Held {
   readonly module: number | null;
   readonly blanks: number;
   /** Seat and length of the mandrel, mm. */
-  readonly mandrel: { readonly kind: 'taper' | 'nut' | 'stub'; readonly small: number | null; readonly length: number | null; readonly key: boolean } | null;
-} // prettier-ignore
+  readonly mandrel: {
+    readonly kind: 'taper' | 'nut' | 'stub';
+    readonly small: number | null;
+    readonly length: number | null;
+    readonly key: boolean;
+  } | null;
+}
 
 /** A gear from this module on, or this many times its bore across, wants more than the grip of a mandrel. Common practice. */
 const KEY_FROM = { module: 2, timesBore: 4 };
@@ -87,33 +92,89 @@ export function reasonsOf(held: Held): readonly Reason[] {
     !thrust.toHead,
   );
   if (input.holding === 'mandrel')
-    say('thick-end', `Thick end of the mandrel at ${pushed}`, 'the cut then drives the blank up the taper and tightens it; the other way it works loose');
+    say(
+      'thick-end',
+      `Thick end of the mandrel at ${pushed}`,
+      'the cut then drives the blank up the taper and tightens it; the other way it works loose',
+    );
   if (input.holding === 'stub')
-    say('draw', 'Draw the stub home with its bar', 'a taper that is only pushed in walks out under an interrupted cut');
+    say(
+      'draw',
+      'Draw the stub home with its bar',
+      'a taper that is only pushed in walks out under an interrupted cut',
+    );
   if (input.holding === 'chuck')
-    say('jaws', teeth !== null && teeth % 3 === 0 ? `${teeth} teeth sit in a three-jaw` : 'Four jaws, or soft ones, if it has to run true', teeth !== null && teeth % 3 === 0 ? 'a count that three divides puts every jaw on the same part of a tooth, when the cut gear is held again' : 'a three-jaw holds as true as its scroll, and a finished gear of this count is not held evenly by three jaws');
+    say(
+      'jaws',
+      teeth !== null && teeth % 3 === 0
+        ? `${teeth} teeth sit in a three-jaw`
+        : 'Four jaws, or soft ones, if it has to run true',
+      teeth !== null && teeth % 3 === 0
+        ? 'a count that three divides puts every jaw on the same part of a tooth, when the cut gear is held again'
+        : 'a three-jaw holds as true as its scroll, and a finished gear of this count is not held evenly by three jaws',
+    );
   if (input.holding === 'bar')
-    say('bar', 'Cut the bar long, part it afterwards', 'nothing can creep on a mandrel; leave parting and facing between the gears');
+    say(
+      'bar',
+      'Cut the bar long, part it afterwards',
+      'nothing can creep on a mandrel; leave parting and facing between the gears',
+    );
   say(
     'feed',
     thrust.climb ? 'Climb: the feed goes with the cutter' : 'Conventional: the feed goes against the cutter',
-    thrust.climb ? 'a table with slack in its screw is snatched forward: only where the slack is taken out, with the gibs drawn up' : 'the slack of the screw is always taken up',
+    thrust.climb
+      ? 'a table with slack in its screw is snatched forward: only where the slack is taken out, with the gibs drawn up'
+      : 'the slack of the screw is always taken up',
     thrust.climb,
   );
   if (input.holding !== 'chuck' && input.holding !== 'bar') {
     const wanted = wantsKey(held);
     const keyed = input.keyed || (mandrel?.key ?? false);
     if (wanted || keyed)
-      say('key', keyed ? 'Keyed or pinned' : 'Key or pin it', 'deep teeth, or a rim far from its bore, turn a blank on its mandrel: half a tooth is what is left at the end', wanted && !keyed);
+      say(
+        'key',
+        keyed ? 'Keyed or pinned' : 'Key or pin it',
+        'deep teeth, or a rim far from its bore, turn a blank on its mandrel: half a tooth is what is left at the end',
+        wanted && !keyed,
+      );
     if (mandrel?.kind === 'nut' || blanks > 1)
-      say('nut', 'Try the nut again after a quarter of the spaces', 'chatter loosens it; and a spindle run in reverse can unscrew it');
+      say(
+        'nut',
+        'Try the nut again after a quarter of the spaces',
+        'chatter loosens it; and a spindle run in reverse can unscrew it',
+      );
   }
   if (blanks > 1)
-    say('stack', `${blanks} blanks, faced parallel and clean between`, 'a chip or a burr between two of them tips the stack, and every tooth leans');
-  if (mandrel && mandrel.small !== null && mandrel.length !== null && mandrel.length > SLENDER * mandrel.small)
-    say('jack', 'A jack under the mandrel', `${Math.round(mandrel.length / mandrel.small)} times as long as it is thick: it bends away from the cutter, and the teeth in the middle come out shallow`);
+    say(
+      'stack',
+      `${blanks} blanks, faced parallel and clean between`,
+      'a chip or a burr between two of them tips the stack, and every tooth leans',
+    );
+  if (
+    mandrel &&
+    mandrel.small !== null &&
+    mandrel.length !== null &&
+    mandrel.length > SLENDER * mandrel.small
+  )
+    say(
+      'jack',
+      'A jack under the mandrel',
+      `${Math.round(mandrel.length / mandrel.small)} times as long as it is thick: it bends away from the cutter, and the teeth in the middle come out shallow`,
+    );
   if (input.holding === 'mandrel' || input.holding === 'bar')
-    say('tailstock', 'Tailstock to the height of the head', 'by indicator along a test bar: a tenth too high is a tenth of taper in the depth');
-  say('sight', thrust.place === 'front' ? 'The cutter is on your side: in sight, and chips come at you' : thrust.place === 'behind' ? 'The cutter is behind the work: more room, less to see' : 'The cutter is above: chips fall clear', 'chosen for reach or for sight; set up guard and light for it');
+    say(
+      'tailstock',
+      'Tailstock to the height of the head',
+      'by indicator along a test bar: a tenth too high is a tenth of taper in the depth',
+    );
+  say(
+    'sight',
+    thrust.place === 'front'
+      ? 'The cutter is on your side: in sight, and chips come at you'
+      : thrust.place === 'behind'
+        ? 'The cutter is behind the work: more room, less to see'
+        : 'The cutter is above: chips fall clear',
+    'chosen for reach or for sight; set up guard and light for it',
+  );
   return reasons;
-} // prettier-ignore
+}

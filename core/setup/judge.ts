@@ -42,36 +42,67 @@ interface With {
  * What a machinist would ask about a set-up before clamping anything. Paths are fields of the set-up.
  * Issues: setup-size-far, setup-no-room, setup-cutter-small, mandrel-fit, setup-left-shop, runout-far, along-far, along-alone, keyway-cutter, speed-none
  */
-export function judgeSetup(input: SetupInput, read: SetupRead, detail: SetupDetail, { mandrel, system }: With): Issue[] {
+export function judgeSetup(
+  input: SetupInput,
+  read: SetupRead,
+  detail: SetupDetail,
+  { mandrel, system }: With,
+): Issue[] {
   const issues: Issue[] = [];
   const mm = (value: number) => lengthText(value, system);
-  const ask = (code: Issue['code'], path: keyof SetupInput | 'millId' | 'choice', given: string, more: Readonly<Record<string, string>> = {}, severity: Issue['severity'] = 'query') =>
-    issues.push({ code, path, severity, given, detail: more });
+  const ask = (
+    code: Issue['code'],
+    path: keyof SetupInput | 'millId' | 'choice',
+    given: string,
+    more: Readonly<Record<string, string>> = {},
+    severity: Issue['severity'] = 'query',
+  ) => issues.push({ code, path, severity, given, detail: more });
 
   for (const { key, name, needs, has, fits, remedies } of detail.fits)
-    if (fits === false) ask('setup-no-room', FIELD_OF[key], mm(needs), { what: name, has: mm(has!), remedy: remedies.join(' ') });
+    if (fits === false)
+      ask('setup-no-room', FIELD_OF[key], mm(needs), {
+        what: name,
+        has: mm(has!),
+        remedy: remedies.join(' '),
+      });
   for (const [field, most] of Object.entries(LARGEST) as [keyof typeof LARGEST, number][]) {
     const size = read[field];
     if (size !== null && size > most) ask('setup-size-far', field, mm(size), { most: mm(most) });
   }
   const { cutter, depth, data } = detail;
-  if (cutter.diameter !== null && depth !== null && depth >= cutter.diameter / 2) ask('setup-cutter-small', 'cutterDiameter', mm(cutter.diameter), { depth: mm(depth) });
+  if (cutter.diameter !== null && depth !== null && depth >= cutter.diameter / 2)
+    ask('setup-cutter-small', 'cutterDiameter', mm(cutter.diameter), { depth: mm(depth) });
   if (input.mandrelId !== null && input.holding !== 'chuck' && input.holding !== 'bar') {
     const fit = detail.mandrels.find(({ id }) => id === input.mandrelId);
     if (!mandrel) ask('setup-left-shop', 'mandrelId', 'The mandrel', {}, 'note');
     else if (fit?.fits === false) ask('mandrel-fit', 'mandrelId', mandrel.name, { why: fit.line });
   }
-  if (input.materialId !== null && detail.material === null) ask('setup-left-shop', 'materialId', 'The material', {}, 'note');
-  if (data?.tooFast && read.speedSet === null) ask('speed-none', 'speedSet', String(Math.round(data.rpm)), { wanted: String(Math.round(data.rpmWanted)) }, 'note');
+  if (input.materialId !== null && detail.material === null)
+    ask('setup-left-shop', 'materialId', 'The material', {}, 'note');
+  if (data?.tooFast && read.speedSet === null)
+    ask(
+      'speed-none',
+      'speedSet',
+      String(Math.round(data.rpm)),
+      { wanted: String(Math.round(data.rpmWanted)) },
+      'note',
+    );
   if (detail.round && detail.round.runout > RUNOUT_FAR) ask('runout-far', 'round', mm(detail.round.runout));
   for (const field of ['alongTop', 'alongSide'] as const) {
     const moved = read[field];
     if (moved === null) continue;
     if (read.alongLength === null) ask('along-alone', 'alongLength', mm(Math.abs(moved)), {}, 'needed');
-    else if (Math.abs(moved) > ALONG_FAR * read.alongLength) ask('along-far', field, mm(Math.abs(moved)), { length: mm(read.alongLength) });
+    else if (Math.abs(moved) > ALONG_FAR * read.alongLength)
+      ask('along-far', field, mm(Math.abs(moved)), { length: mm(read.alongLength) });
   }
   const { keyWidth, keyCutter } = read;
   if (keyWidth !== null && keyCutter !== null && (keyCutter > keyWidth || keyWidth > 2 * keyCutter))
-    ask('keyway-cutter', 'keyCutter', mm(keyCutter), { width: mm(keyWidth), least: mm(keyWidth / 2) }, 'wrong');
+    ask(
+      'keyway-cutter',
+      'keyCutter',
+      mm(keyCutter),
+      { width: mm(keyWidth), least: mm(keyWidth / 2) },
+      'wrong',
+    );
   return issues;
-} // prettier-ignore
+}

@@ -18,16 +18,29 @@ const SLACK = 0.03;
  * go on it. Common practice
  * @param bore mm; null or 0 where there is none @param face of all blanks, mm
  */
-export function mandrelFits(mandrel: Mandrel, bore: number | null, face: number | null, system: UnitSystem): MandrelFit {
+export function mandrelFits(
+  mandrel: Mandrel,
+  bore: number | null,
+  face: number | null,
+  system: UnitSystem,
+): MandrelFit {
   const { id, name, kind } = mandrel;
-  const [small, large, length] = [knownLength(mandrel.small), knownLength(mandrel.large), knownLength(mandrel.length)];
+  const [small, large, length] = [
+    knownLength(mandrel.small),
+    knownLength(mandrel.large),
+    knownLength(mandrel.length),
+  ];
   const tell = (fits: boolean | null, line: string): MandrelFit => ({ id, name, fits, line });
   const mm = (value: number) => lengthText(value, system, 'fine');
-  if (small === null || !bore) return tell(null, small === null ? 'its seat is not listed' : 'the bore is not known');
+  if (small === null || !bore)
+    return tell(null, small === null ? 'its seat is not listed' : 'the bore is not known');
   if (small > bore + 1e-9) return tell(false, `its thin end, ${mm(small)}, does not enter the bore`);
   if (kind === 'taper' && large === null) return tell(null, 'its thick end is not listed');
-  if (kind === 'taper' && large! < bore - 1e-9) return tell(false, `its thick end, ${mm(large!)}, slips through the bore`);
-  if (kind !== 'taper' && bore - small > SLACK) return tell(false, `${mm(bore - small)} of slack in the bore`);
-  if (length !== null && face !== null && length < face) return tell(false, `${mm(length)} long, and the work is ${mm(face)}`);
+  if (kind === 'taper' && large! < bore - 1e-9)
+    return tell(false, `its thick end, ${mm(large!)}, slips through the bore`);
+  if (kind !== 'taper' && bore - small > SLACK)
+    return tell(false, `${mm(bore - small)} of slack in the bore`);
+  if (length !== null && face !== null && length < face)
+    return tell(false, `${mm(length)} long, and the work is ${mm(face)}`);
   return tell(true, 'fits the bore');
-} // prettier-ignore
+}

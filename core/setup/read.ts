@@ -61,7 +61,10 @@ const LENGTHS = {
 const SIDED = ['offset', 'alongTop', 'alongSide'] as const;
 
 /** Issues: those of the parsers, negative, not-positive, out-of-range, readings-few; paths are fields of the set-up */
-export function readSetup(input: SetupInput): { readonly read: SetupRead; readonly issues: readonly Issue[] } {
+export function readSetup(input: SetupInput): {
+  readonly read: SetupRead;
+  readonly issues: readonly Issue[];
+} {
   const issues: Issue[] = [];
   const take = <T>(field: keyof SetupInput, result: Result<T>): T | null => {
     if (!result.ok) issues.push(...at(field, result.issues));
@@ -77,7 +80,10 @@ export function readSetup(input: SetupInput): { readonly read: SetupRead; readon
 
   const lengths = Object.fromEntries(
     Object.entries(LENGTHS).map(([field, what]) => {
-      const value = take(field as keyof SetupInput, parseOptionalLength(input[field as keyof typeof LENGTHS], what));
+      const value = take(
+        field as keyof SetupInput,
+        parseOptionalLength(input[field as keyof typeof LENGTHS], what),
+      );
       return [field, value && approx(value)];
     }),
   ) as Record<keyof typeof LENGTHS, number | null>;
@@ -107,4 +113,4 @@ export function readSetup(input: SetupInput): { readonly read: SetupRead; readon
     round: round ?? [],
   };
   return { read, issues };
-} // prettier-ignore
+}

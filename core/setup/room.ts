@@ -49,10 +49,16 @@ export function tableNeeds(
   return 2 * Math.max(Math.abs(offset + low), Math.abs(offset + high));
 }
 
-const fit = (key: Fit['key'], name: string, needs: number, has: number | null, remedies: readonly string[]): Fit => {
+const fit = (
+  key: Fit['key'],
+  name: string,
+  needs: number,
+  has: number | null,
+  remedies: readonly string[],
+): Fit => {
   const fits = has === null ? null : needs <= has + 1e-9;
   return { key, name, needs, has, fits, remedies: fits === false ? remedies : [] };
-}; // prettier-ignore
+};
 
 function tableFit(room: Room): Fit {
   const { stroke, indexAt, thrust, offset, tableTravel, cutting } = room;
@@ -98,11 +104,13 @@ function endFit(room: Room, end: 'head-end' | 'tail-end'): Fit {
   const remedies = [
     atHead ? 'Hold it farther out, on a longer mandrel.' : 'A longer mandrel, or a half centre with a flat.',
     ...(enters && room.indexAt === 'entry' ? ['Start the cut from the other end.'] : []),
-    ...(!enters && room.indexAt === 'exit' ? ['Index where the cutter enters: here it need only come through.'] : []),
+    ...(!enters && room.indexAt === 'exit'
+      ? ['Index where the cutter enters: here it need only come through.']
+      : []),
     'A smaller cutter.',
   ];
   return fit(end, name, needs, gap, remedies);
-} // prettier-ignore
+}
 
 /**
  * Everything that has to fit before anything is clamped.
@@ -115,14 +123,42 @@ export function fitsOf(room: Room): readonly Fit[] {
   const apart = (outside + cutting.cutterDiameter) / 2;
   if (upright) {
     const needs = 2 * (apart + CLEAR_BY);
-    fits.push(fit('cross', 'Cross travel', needs, crossTravel, ['Stand the head off the middle line of the table.', 'A smaller cutter.', 'Cut from the other side of the work.'])); // prettier-ignore
+    fits.push(
+      fit('cross', 'Cross travel', needs, crossTravel, [
+        'Stand the head off the middle line of the table.',
+        'A smaller cutter.',
+        'Cut from the other side of the work.',
+      ]),
+    );
   } else if (centreHeight !== null) {
     const high = centreHeight + apart + CLEAR_BY;
-    fits.push(fit('height', 'Room under the arbor', high, roomUnder, ['A lower head or blocks taken away.', 'A smaller cutter.', 'An upright spindle with a stub arbor, beside the work.'])); // prettier-ignore
+    fits.push(
+      fit('height', 'Room under the arbor', high, roomUnder, [
+        'A lower head or blocks taken away.',
+        'A smaller cutter.',
+        'An upright spindle with a stub arbor, beside the work.',
+      ]),
+    );
     if (roomUnder !== null && kneeTravel !== null)
-      fits.push(fit('raise', 'Rise of the knee to depth', roomUnder - (centreHeight + apart - cutting.depth), kneeTravel, ['Blocks under head and tailstock.', 'A larger cutter.'])); // prettier-ignore
+      fits.push(
+        fit(
+          'raise',
+          'Rise of the knee to depth',
+          roomUnder - (centreHeight + apart - cutting.depth),
+          kneeTravel,
+          ['Blocks under head and tailstock.', 'A larger cutter.'],
+        ),
+      );
   }
   const under = 2 * (cutting.depth + 1);
-  fits.push(fit('collar', 'Cutter over its collars', (collar ?? 0) + under, collar === null ? null : cutting.cutterDiameter, ['Smaller collars, turned down beside the cutter.', 'A larger cutter.'])); // prettier-ignore
+  fits.push(
+    fit(
+      'collar',
+      'Cutter over its collars',
+      (collar ?? 0) + under,
+      collar === null ? null : cutting.cutterDiameter,
+      ['Smaller collars, turned down beside the cutter.', 'A larger cutter.'],
+    ),
+  );
   return fits;
 }

@@ -15,7 +15,7 @@ export function answerOf({ data, stroke, sink, minutes, cutter }: SetupDetail, s
   const parts = [
     ...(data ? [rpmText(data.rpm)] : []),
     ...(data?.feed ? [feedText(data.feed, system)] : []),
-    ...(stroke ? [`clear ${lengthText(stroke.approach, system)} off`] : []), // prettier-ignore
+    ...(stroke ? [`clear ${lengthText(stroke.approach, system)} off`] : []),
     ...(sink ? [`clear ${lengthText(sink.depth, system)} out`] : []),
     ...(minutes === null ? [] : [`about ${timeText(minutes)}`]),
   ];
@@ -40,7 +40,12 @@ export function valuesOf(detail: SetupDetail, system: UnitSystem): Value[] {
   if (sink)
     values.push(lengthValue({ key: 'out', label: 'Clear when drawn out by', settles: true }, sink.depth));
   if (outside !== null)
-    values.push(textValue({ key: 'push', label: 'The cut pushes', settles: true }, `${thrust.toward}, to the ${thrust.toHead ? 'head' : 'tailstock'}`)); // prettier-ignore
+    values.push(
+      textValue(
+        { key: 'push', label: 'The cut pushes', settles: true },
+        `${thrust.toward}, to the ${thrust.toHead ? 'head' : 'tailstock'}`,
+      ),
+    );
   if (round) values.push(lengthValue({ key: 'runout', label: 'Runout', settles: true }, round.runout));
   if (minutes !== null)
     values.push(textValue({ key: 'time', label: 'For the whole job' }, timeText(minutes)));
@@ -61,31 +66,91 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
     lines.push({ key, label, formula, put, result, source });
   const speed = material ? readCuttingSpeed(material.speed) : null;
   if (data && cutter.diameter !== null && speed?.ok) {
-    push('rpm', 'Spindle speed', 'n = \\frac{1000\\,v}{\\pi D}', `\\frac{1000 \\times ${mm(approx(speed.value), 1)}}{\\pi \\times ${mm(cutter.diameter)}}`, `${mm(data.rpmWanted, 1)} \\rightarrow ${mm(data.rpm, 1)}\\ \\mathrm{rpm}`, 'cutting-speed formula, Machinery’s Handbook; the step at or below it');
+    push(
+      'rpm',
+      'Spindle speed',
+      'n = \\frac{1000\\,v}{\\pi D}',
+      `\\frac{1000 \\times ${mm(approx(speed.value), 1)}}{\\pi \\times ${mm(cutter.diameter)}}`,
+      `${mm(data.rpmWanted, 1)} \\rightarrow ${mm(data.rpm, 1)}\\ \\mathrm{rpm}`,
+      'cutting-speed formula, Machinery’s Handbook; the step at or below it',
+    );
     if (data.feedWanted !== null)
-      push('feed', 'Feed', 'F = n\\,z_c\\,f_z', `${mm(data.rpm, 1)} \\times ${cutter.teeth} \\times ${mm(data.feedWanted / data.rpm / cutter.teeth!)}`, `${mm(data.feedWanted, 1)} \\rightarrow ${mm(data.feed!, 1)}\\ \\mathrm{mm/min}`, 'feed per tooth, Machinery’s Handbook; the step at or below it');
+      push(
+        'feed',
+        'Feed',
+        'F = n\\,z_c\\,f_z',
+        `${mm(data.rpm, 1)} \\times ${cutter.teeth} \\times ${mm(data.feedWanted / data.rpm / cutter.teeth!)}`,
+        `${mm(data.feedWanted, 1)} \\rightarrow ${mm(data.feed!, 1)}\\ \\mathrm{mm/min}`,
+        'feed per tooth, Machinery’s Handbook; the step at or below it',
+      );
   }
   if (stroke && depth !== null && cutter.diameter !== null) {
     const straight = helixDeg === 0;
-    push('approach', 'Approach', straight ? 'a = \\sqrt{h(D-h)}' : 'a = \\sqrt{h(D-h)}\\,\\cos\\beta + \\tfrac{w}{2}\\sin\\beta', `\\sqrt{${mm(depth)}(${mm(cutter.diameter)} - ${mm(depth)})}${straight ? '' : `\\cos ${mm(helixDeg, 2)}^\\circ + ${mm((cutter.width ?? 0) / 2)}\\sin ${mm(helixDeg, 2)}^\\circ`}`, `${mm(stroke.approach)}\\ \\mathrm{mm}`, 'half the chord of the cutter at that depth');
+    push(
+      'approach',
+      'Approach',
+      straight ? 'a = \\sqrt{h(D-h)}' : 'a = \\sqrt{h(D-h)}\\,\\cos\\beta + \\tfrac{w}{2}\\sin\\beta',
+      `\\sqrt{${mm(depth)}(${mm(cutter.diameter)} - ${mm(depth)})}${straight ? '' : `\\cos ${mm(helixDeg, 2)}^\\circ + ${mm((cutter.width ?? 0) / 2)}\\sin ${mm(helixDeg, 2)}^\\circ`}`,
+      `${mm(stroke.approach)}\\ \\mathrm{mm}`,
+      'half the chord of the cutter at that depth',
+    );
   }
   if (stroke && detail.face !== null)
-    push('clear', 'Clear on the far side, from the first touch', '2a + b', `2 \\times ${mm(stroke.approach)} + ${mm(detail.face)}`, `${mm(stroke.clearAfter)}\\ \\mathrm{mm}`, 'the approach on either side, and the face between');
+    push(
+      'clear',
+      'Clear on the far side, from the first touch',
+      '2a + b',
+      `2 \\times ${mm(stroke.approach)} + ${mm(detail.face)}`,
+      `${mm(stroke.clearAfter)}\\ \\mathrm{mm}`,
+      'the approach on either side, and the face between',
+    );
   if (sink)
-    push('out', 'Clear when drawn out by', 'h', mm(sink.depth), `${mm(sink.depth)}\\ \\mathrm{mm}`, 'the depth on the dial, from the touch: the Wheel station');
+    push(
+      'out',
+      'Clear when drawn out by',
+      'h',
+      mm(sink.depth),
+      `${mm(sink.depth)}\\ \\mathrm{mm}`,
+      'the depth on the dial, from the touch: the Wheel station',
+    );
   const travel = stroke ? stroke.travel[detail.indexAt] : sink && sink.depth + CLEAR_BY;
   if (travel !== null && detail.minutes !== null && data?.feed) {
     const seconds = (read.returnSeconds ?? USUAL_RETURN_SECONDS) + (read.indexSeconds ?? USUAL_INDEX_SECONDS);
     const perCut = travel / data.feed + seconds / 60;
-    push('time', 'Time for all cuts', 'N\\left(\\frac{s}{F} + t\\right)', `${mm(detail.minutes / perCut, 0)} \\left(\\frac{${mm(travel)}}{${mm(data.feed, 1)}} + \\frac{${seconds}}{60}\\right)`, `${mm(detail.minutes, 0)}\\ \\mathrm{min}`, 'feed, return and indexing of each; common practice');
+    push(
+      'time',
+      'Time for all cuts',
+      'N\\left(\\frac{s}{F} + t\\right)',
+      `${mm(detail.minutes / perCut, 0)} \\left(\\frac{${mm(travel)}}{${mm(data.feed, 1)}} + \\frac{${seconds}}{60}\\right)`,
+      `${mm(detail.minutes, 0)}\\ \\mathrm{min}`,
+      'feed, return and indexing of each; common practice',
+    );
   }
   const chosen = detail.centrings.find(({ by }) => by === detail.centring);
   if (chosen?.move && chosen.formula && outside !== null && cutter.width !== null)
-    push('centre', 'Move to the middle', chosen.formula, chosen.formula.replace('D', mm(outside)).replace('w', mm(cutter.width)).replace('t', mm(read.paper ?? 0)).replace('H', mm(chosen.move - cutter.width / 2)), `${mm(chosen.move)}\\ \\mathrm{mm}`, 'geometry of the touch');
+    push(
+      'centre',
+      'Move to the middle',
+      chosen.formula,
+      chosen.formula
+        .replace('D', mm(outside))
+        .replace('w', mm(cutter.width))
+        .replace('t', mm(read.paper ?? 0))
+        .replace('H', mm(chosen.move - cutter.width / 2)),
+      `${mm(chosen.move)}\\ \\mathrm{mm}`,
+      'geometry of the touch',
+    );
   if (round)
-    push('eccentric', 'Off the middle', `e = \\frac{2}{n}\\left|\\sum r_i\\,e^{i\\theta_i}\\right|`, `\\frac{2}{${round.readings.length}} \\times ${mm((round.off * round.readings.length) / 2, 4)}`, `${mm(round.off, 4)}\\ \\mathrm{mm}`, 'least squares: the circle that lies best through the readings');
+    push(
+      'eccentric',
+      'Off the middle',
+      `e = \\frac{2}{n}\\left|\\sum r_i\\,e^{i\\theta_i}\\right|`,
+      `\\frac{2}{${round.readings.length}} \\times ${mm((round.off * round.readings.length) / 2, 4)}`,
+      `${mm(round.off, 4)}\\ \\mathrm{mm}`,
+      'least squares: the circle that lies best through the readings',
+    );
   return lines;
-} // prettier-ignore
+}
 
 const DEFER = 'Your machine’s manual, your school’s or shop’s rules and local codes come first.';
 
@@ -97,12 +162,34 @@ export function cautionsOf(detail: SetupDetail, system: UnitSystem): Caution[] {
     cautions.push({
       code: 'index-clear',
       when: 'Before indexing',
-      text: indexAt === 'entry' ? `run back past the first touch, ${lengthText(stroke.approach, system)} before the face. Turned any sooner, the work gouges itself on the cutter.` : `run on to ${at} past the first touch. Turned any sooner, the cutter nicks the next land.`,
+      text:
+        indexAt === 'entry'
+          ? `run back past the first touch, ${lengthText(stroke.approach, system)} before the face. Turned any sooner, the work gouges itself on the cutter.`
+          : `run on to ${at} past the first touch. Turned any sooner, the cutter nicks the next land.`,
     });
   }
-  if (sink) cautions.push({ code: 'index-clear', when: 'Before indexing', text: `draw the work back past the touch, ${lengthText(sink.depth, system)} out of the bottom. Turned any sooner, the work gouges itself on the cutter.` });
-  if (thrust.climb) cautions.push({ code: 'climb', when: 'Climb', text: 'the cutter pulls the table along. With slack in the screw it snatches, breaks the cutter and throws the work.' });
-  if (reasons.some(({ key, against }) => key === 'key' && against)) cautions.push({ code: 'creep', when: 'No key', text: 'a blank that creeps on its mandrel leaves half a tooth at the end: key or pin it.' });
-  cautions.push({ code: 'setup-hands', when: 'Setting up', text: `spindle stopped while anything is measured, clamped or brushed. Lock the head before a cut; drop the worm or pull the direct pin, never both engaged. Eye protection; guards stay where they belong. ${DEFER}` });
+  if (sink)
+    cautions.push({
+      code: 'index-clear',
+      when: 'Before indexing',
+      text: `draw the work back past the touch, ${lengthText(sink.depth, system)} out of the bottom. Turned any sooner, the work gouges itself on the cutter.`,
+    });
+  if (thrust.climb)
+    cautions.push({
+      code: 'climb',
+      when: 'Climb',
+      text: 'the cutter pulls the table along. With slack in the screw it snatches, breaks the cutter and throws the work.',
+    });
+  if (reasons.some(({ key, against }) => key === 'key' && against))
+    cautions.push({
+      code: 'creep',
+      when: 'No key',
+      text: 'a blank that creeps on its mandrel leaves half a tooth at the end: key or pin it.',
+    });
+  cautions.push({
+    code: 'setup-hands',
+    when: 'Setting up',
+    text: `spindle stopped while anything is measured, clamped or brushed. Lock the head before a cut; drop the worm or pull the direct pin, never both engaged. Eye protection; guards stay where they belong. ${DEFER}`,
+  });
   return cautions;
-} // prettier-ignore
+}

@@ -22,7 +22,16 @@ import { eccentricOf, goodFor } from '../inspect/index.ts';
 const TAU = 2 * Math.PI;
 
 describe('speed and feed', () => {
-  const plain = { diameter: 60, teeth: 12, speed: 24, chipLoad: 0.035, speeds: [], feeds: [], rpmSet: null, feedSet: null };
+  const plain = {
+    diameter: 60,
+    teeth: 12,
+    speed: 24,
+    chipLoad: 0.035,
+    speeds: [],
+    feeds: [],
+    rpmSet: null,
+    feedSet: null,
+  };
   // Source: N = 12·V/(π·D), Machinery’s Handbook, cutting speeds and spindle speeds; 3.82·V/D is the same to a part in 5000
   test.each([
     [80, 2.5, 122.23],
@@ -53,10 +62,13 @@ describe('speed and feed', () => {
     expect(cuttingData({ ...plain, teeth: 1, rpmSet: 200 }).feed).toBeCloseTo(7, 9);
     expect(cuttingData({ ...plain, chipLoad: null }).feed).toBeNull();
   });
-}); // prettier-ignore
+});
 
 /** Does a disk on a swung arbor touch a round blank? By points of its rim against the cylinder between its faces. */
-function touches(x: number, { D, w, h, b, R, face }: { D: number; w: number; h: number; b: number; R: number; face: number }): boolean {
+function touches(
+  x: number,
+  { D, w, h, b, R, face }: { D: number; w: number; h: number; b: number; R: number; face: number },
+): boolean {
   const axis = R - h + D / 2;
   for (let i = 0; i < 3000; i += 1) {
     const t = Math.PI + (Math.PI * i) / 3000;
@@ -69,7 +81,7 @@ function touches(x: number, { D, w, h, b, R, face }: { D: number; w: number; h: 
     }
   }
   return false;
-} // prettier-ignore
+}
 
 describe('approach and stroke, against a drawn disk and blank', () => {
   const firstTouch = (of: Parameters<typeof touches>[1]): number => {
@@ -163,11 +175,18 @@ describe('which way the cut pushes, by the velocity of the cutting point', () =>
     expect(toward).toBe(velocity(upright, spin, side) < 0 ? 'left' : 'right');
   });
   test('against the feed is conventional; the end that goes ahead is met first', () => {
-    const as = (feed: 'left' | 'right') => thrustOf({ headAt: 'left', spin: 'clockwise', side: 'behind', feed }, false);
-    expect(as('right')).toMatchObject({ toward: 'left', climb: false, toHead: true, entry: 'right', entryAtHead: false });
+    const as = (feed: 'left' | 'right') =>
+      thrustOf({ headAt: 'left', spin: 'clockwise', side: 'behind', feed }, false);
+    expect(as('right')).toMatchObject({
+      toward: 'left',
+      climb: false,
+      toHead: true,
+      entry: 'right',
+      entryAtHead: false,
+    });
     expect(as('left')).toMatchObject({ climb: true, entryAtHead: true });
   });
-}); // prettier-ignore
+});
 
 describe('the cutter to the middle', () => {
   const found = centringsOf({ outside: 67.5, width: 5, paper: 0.03, centreHeight: 125, upright: false });
@@ -183,9 +202,13 @@ describe('the cutter to the middle', () => {
     expect(by('point', upright)).toBeNull();
   });
   test('what is not known is not made up', () => {
-    expect(centringsOf({ outside: null, width: 5, paper: 0, centreHeight: null, upright: true }).every(({ move }) => move === null)).toBe(true);
+    expect(
+      centringsOf({ outside: null, width: 5, paper: 0, centreHeight: null, upright: true }).every(
+        ({ move }) => move === null,
+      ),
+    ).toBe(true);
   });
-}); // prettier-ignore
+});
 
 describe('a move on a dial', () => {
   const dial = { lead: 5, marks: 100, travel: null };
@@ -213,8 +236,25 @@ describe('what has to fit, by running it', () => {
   const cutting = { depth: 3, cutterDiameter: 60, cutterWidth: 6, face: 20, helixDeg: 0 };
   const stroke = strokeOf(cutting);
   const thrust = thrustOf({ headAt: 'left', spin: 'clockwise', side: 'behind', feed: 'right' }, false);
-  const room: Room = { cutting, stroke, thrust, indexAt: 'entry', outside: 70, upright: false, offset: null, tableTravel: 500, crossTravel: null, kneeTravel: null, roomUnder: null, centreHeight: null, collar: null, jaw: { gap: null, across: null }, tail: { gap: null, across: null } };
-  const of = (key: string, more: Partial<Room> = {}) => fitsOf({ ...room, ...more }).find((fit) => fit.key === key)!;
+  const room: Room = {
+    cutting,
+    stroke,
+    thrust,
+    indexAt: 'entry',
+    outside: 70,
+    upright: false,
+    offset: null,
+    tableTravel: 500,
+    crossTravel: null,
+    kneeTravel: null,
+    roomUnder: null,
+    centreHeight: null,
+    collar: null,
+    jaw: { gap: null, across: null },
+    tail: { gap: null, across: null },
+  };
+  const of = (key: string, more: Partial<Room> = {}) =>
+    fitsOf({ ...room, ...more }).find((fit) => fit.key === key)!;
 
   test.each([-180, 0, 40, 222])('the table, with the work %d mm off its middle', (offset) => {
     for (const entry of ['left', 'right'] as const)
@@ -259,13 +299,19 @@ describe('what has to fit, by running it', () => {
     expect(of('head-end', { indexAt: 'exit' }).needs).toBeCloseTo(enters, 9);
   });
   test('room under the arbor, collars, and an upright spindle’s cross travel', () => {
-    expect(of('height', { centreHeight: 125, roomUnder: 180 })).toMatchObject({ needs: 125 + 35 + 30 + 2, fits: false });
+    expect(of('height', { centreHeight: 125, roomUnder: 180 })).toMatchObject({
+      needs: 125 + 35 + 30 + 2,
+      fits: false,
+    });
     expect(of('collar', { collar: 53 })).toMatchObject({ needs: 61, has: 60, fits: false });
     expect(of('collar', { collar: 52 }).fits).toBe(true);
     expect(of('cross', { upright: true, crossTravel: 180 })).toMatchObject({ needs: 134, fits: true });
-    expect(of('raise', { centreHeight: 125, roomUnder: 400, kneeTravel: 200 })).toMatchObject({ needs: 213, fits: false });
+    expect(of('raise', { centreHeight: 125, roomUnder: 400, kneeTravel: 200 })).toMatchObject({
+      needs: 213,
+      fits: false,
+    });
   });
-}); // prettier-ignore
+});
 
 describe('keyways and time', () => {
   test('two cuts beside the middle leave exactly the key', () => {
@@ -276,6 +322,13 @@ describe('keyways and time', () => {
   });
   test('honest to five minutes, then to the half hour', () => {
     expect(minutesFor(60, 30, 60, 15, 30)).toBeCloseTo(75, 9);
-    expect([2, 63, 118, 121, 200, 300].map(timeText)).toEqual(['5 min', '65 min', '120 min', '2 hours', '3½ hours', '5 hours']);
+    expect([2, 63, 118, 121, 200, 300].map(timeText)).toEqual([
+      '5 min',
+      '65 min',
+      '120 min',
+      '2 hours',
+      '3½ hours',
+      '5 hours',
+    ]);
   });
-}); // prettier-ignore
+});

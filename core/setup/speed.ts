@@ -40,7 +40,16 @@ interface Running {
  * The feed follows the speed that was got, not the one wanted.
  * Source: n = 1000·v/(π·D), feed = n·z·f; docs/sources.md#speeds
  */
-export function cuttingData({ diameter, teeth, speed, chipLoad, speeds, feeds, rpmSet, feedSet }: Running): CuttingData {
+export function cuttingData({
+  diameter,
+  teeth,
+  speed,
+  chipLoad,
+  speeds,
+  feeds,
+  rpmSet,
+  feedSet,
+}: Running): CuttingData {
   const rpmWanted = (1000 * speed) / (Math.PI * diameter);
   const rpm = rpmSet ?? snapDown(rpmWanted, speeds);
   const feedWanted = chipLoad === null || teeth === null ? null : rpm * teeth * chipLoad;
@@ -54,4 +63,4 @@ export function cuttingData({ diameter, teeth, speed, chipLoad, speeds, feeds, r
     speed: (rpm * Math.PI * diameter) / 1000,
     chip: feed === null || teeth === null ? null : feed / (rpm * teeth),
   };
-} // prettier-ignore
+}

@@ -13,23 +13,58 @@ const shop: Equipment = {
   ...STOCK_EQUIPMENT,
   heads: STOCK_EQUIPMENT.heads.map((head) => ({ ...head, centreHeight: mm('125') })),
   mills: [
-    { ...STOCK_MILL, id: 'plain', travel: mm('500'), cross: screw('5', '180'), knee: screw('2', '300'), room: mm('360'), collar: mm('32'), speeds: '45 63 90 125 180', feeds: { by: 'mm', settings: '18 25 36 50 71' } },
-    { ...STOCK_MILL, id: 'upright', name: 'Upright', axis: 'vertical', travel: mm('500'), cross: screw('4', '200'), knee: screw('2', '300'), readout: true },
+    {
+      ...STOCK_MILL,
+      id: 'plain',
+      travel: mm('500'),
+      cross: screw('5', '180'),
+      knee: screw('2', '300'),
+      room: mm('360'),
+      collar: mm('32'),
+      speeds: '45 63 90 125 180',
+      feeds: { by: 'mm', settings: '18 25 36 50 71' },
+    },
+    {
+      ...STOCK_MILL,
+      id: 'upright',
+      name: 'Upright',
+      axis: 'vertical',
+      travel: mm('500'),
+      cross: screw('4', '200'),
+      knee: screw('2', '300'),
+      readout: true,
+    },
   ],
   mandrels: [
-    { ...plainMandrel('m10', 'Mandrel 10', 'taper'), small: mm('9.98'), large: mm('10.04'), length: mm('140') },
+    {
+      ...plainMandrel('m10', 'Mandrel 10', 'taper'),
+      small: mm('9.98'),
+      large: mm('10.04'),
+      length: mm('140'),
+    },
     { ...plainMandrel('m12', 'Mandrel 12', 'nut'), small: mm('11.99'), length: mm('60') },
   ],
-}; // prettier-ignore
+};
 const gear = (teeth = 30, pitch = '1.5'): Job =>
-  withMill(drawnSpurJob({ id: 'g', name: 'Gear', pitch, teeth, face: '12', bore: '10' }), 'p1', 'plain', shop); // prettier-ignore
+  withMill(
+    drawnSpurJob({ id: 'g', name: 'Gear', pitch, teeth, face: '12', bore: '10' }),
+    'p1',
+    'plain',
+    shop,
+  );
 const CUTTER = { cutterDiameter: mm('60'), cutterWidth: mm('5'), cutterTeeth: measure('12', 'count') };
 const setUp = (said: Partial<SetupInput> = {}, job = gear(), equipment = shop) =>
   stationOf(
-    plan(withSpurPart(job, 'p1', (part) => ({ ...part, setup: { ...part.setup, ...CUTTER, ...said } })), equipment).parts[0]!,
+    plan(
+      withSpurPart(job, 'p1', (part) => ({ ...part, setup: { ...part.setup, ...CUTTER, ...said } })),
+      equipment,
+    ).parts[0]!,
     'setup',
-  )!; // prettier-ignore
-const asks = (...args: Parameters<typeof setUp>) => setUp(...args).issues.map((issue) => `${issue.severity} ${issue.path.replace('parts.p1.setup.', '')}: ${sayIssue(issue)}`); // prettier-ignore
+  )!;
+const asks = (...args: Parameters<typeof setUp>) =>
+  setUp(...args).issues.map(
+    (issue) => `${issue.severity} ${issue.path.replace('parts.p1.setup.', '')}: ${sayIssue(issue)}`,
+  );
 
 describe('a set-up', () => {
   test('holds nothing up: without a word of it the gear can be cut', () => {
@@ -38,7 +73,10 @@ describe('a set-up', () => {
     expect(part.cutting).toMatchObject({ safe: null, minutesPerCut: null });
   });
   test('what it works out goes with the run', () => {
-    const job = withSpurPart(gear(), 'p1', (part) => ({ ...part, setup: { ...part.setup, ...CUTTER, materialId: 'material-brass' } })); // prettier-ignore
+    const job = withSpurPart(gear(), 'p1', (part) => ({
+      ...part,
+      setup: { ...part.setup, ...CUTTER, materialId: 'material-brass' },
+    }));
     const { cutting } = plan(job, shop).parts[0]!;
     const approach = Math.sqrt(3.375 * (60 - 3.375));
     expect(cutting!.safe).toMatchObject({
@@ -56,7 +94,9 @@ describe('a set-up', () => {
     expect(detail.thrust).toMatchObject({ toward: 'right', place: 'front', toHead: false });
     expect(detail.depths[0]!.dial).toBe('3.375 mm');
     expect(detail.fits.map(({ key }) => key)).toContain('cross');
-    expect(setUp({ centring: 'height' }, job).detail.centrings.find(({ by }) => by === 'height')!.move).toBeCloseTo(127.5, 9); // prettier-ignore
+    expect(
+      setUp({ centring: 'height' }, job).detail.centrings.find(({ by }) => by === 'height')!.move,
+    ).toBeCloseTo(127.5, 9);
   });
   test('blanks in a stack lie face to face; a bar needs its kerf between them', () => {
     expect(setUp({ blanks: measure('4', 'count') }).detail.face).toBe(48);
@@ -64,17 +104,25 @@ describe('a set-up', () => {
   });
   test('mandrels that take the bore are marked, the others say why not', () => {
     const { mandrels } = setUp().detail;
-    expect(mandrels.map(({ id, fits }) => [id, fits])).toEqual([['m10', true], ['m12', false]]);
-    expect(asks({ mandrelId: 'm12' })).toContain('query mandrelId: Mandrel 12 does not hold this blank: its thin end, 11.990 mm, does not enter the bore.');
-    expect(asks({ mandrelId: 'gone' })).toContain('note mandrelId: The mandrel chosen here is no longer in the shop. Choose another.');
-  }); // prettier-ignore
+    expect(mandrels.map(({ id, fits }) => [id, fits])).toEqual([
+      ['m10', true],
+      ['m12', false],
+    ]);
+    expect(asks({ mandrelId: 'm12' })).toContain(
+      'query mandrelId: Mandrel 12 does not hold this blank: its thin end, 11.990 mm, does not enter the bore.',
+    );
+    expect(asks({ mandrelId: 'gone' })).toContain(
+      'note mandrelId: The mandrel chosen here is no longer in the shop. Choose another.',
+    );
+  });
   test('a deep gear, or a rim far from its bore, is told to be keyed', () => {
-    const key = (job: Job, said: Partial<SetupInput> = {}) => setUp(said, job).detail.reasons.find((reason) => reason.key === 'key');
+    const key = (job: Job, said: Partial<SetupInput> = {}) =>
+      setUp(said, job).detail.reasons.find((reason) => reason.key === 'key');
     expect(key(gear(20, '1'))).toBeUndefined();
     expect(key(gear(20, '2.5'))).toMatchObject({ against: true });
     expect(key(gear(20, '2.5'), { keyed: true })).toMatchObject({ against: false });
     expect(key(gear(60, '1'))).toMatchObject({ against: true });
-  }); // prettier-ignore
+  });
   test('a count that three divides sits in a three-jaw', () => {
     const jaws = (teeth: number) =>
       setUp({ holding: 'chuck' }, gear(teeth)).detail.reasons.find(({ key }) => key === 'jaws')!.say;
@@ -90,28 +138,67 @@ describe('a set-up', () => {
 
 describe('what a machinist would ask', () => {
   test.each<[string, Partial<SetupInput>, RegExp]>([
-    ['another unit', { round: { typed: '0 2 4 2', unit: 'mm' } }, /^query round: A runout of 4\.00 mm is more than/],
+    [
+      'another unit',
+      { round: { typed: '0 2 4 2', unit: 'mm' } },
+      /^query round: A runout of 4\.00 mm is more than/,
+    ],
     ['too few', { round: { typed: '0 .02', unit: 'mm' } }, /^wrong round: 2 readings cannot tell/],
-    ['in inches', { cutterDiameter: measure('60', 'in') }, /^query cutterDiameter: 1524\.00 mm is more than 400\.00 mm/],
+    [
+      'in inches',
+      { cutterDiameter: measure('60', 'in') },
+      /^query cutterDiameter: 1524\.00 mm is more than 400\.00 mm/,
+    ],
     ['no length', { alongTop: mm('.1') }, /^needed alongLength: Over what length/],
     ['far out', { alongTop: mm('5'), alongLength: mm('100') }, /^query alongTop: 5\.00 mm over 100\.00 mm/],
-    ['a small cutter', { cutterDiameter: mm('6') }, /^query cutterDiameter: A cutter of 6\.00 mm cannot sink 3\.38 mm/],
+    [
+      'a small cutter',
+      { cutterDiameter: mm('6') },
+      /^query cutterDiameter: A cutter of 6\.00 mm cannot sink 3\.38 mm/,
+    ],
     ['a key too wide', { keyWidth: mm('6'), keyCutter: mm('2') }, /^wrong keyCutter: A keyway of 6\.00 mm/],
-    ['no teeth', { cutterTeeth: measure('0', 'count') }, /^wrong cutterTeeth: The cutter’s teeth of 0 is out of range/],
+    [
+      'no teeth',
+      { cutterTeeth: measure('0', 'count') },
+      /^wrong cutterTeeth: The cutter’s teeth of 0 is out of range/,
+    ],
     ['a word', { jawGap: mm('wide') }, /^wrong jawGap: “wide” cannot be read/],
     ['less than nothing', { jawGap: mm('-3') }, /^wrong jawGap: .* cannot be less than zero/],
-    ['too far out', { offset: mm('245') }, /^query offset: Travel of the table: .* is needed, and there is 500\.00 mm\..*nearer/],
-    ['fast', { materialId: 'material-stainless', cutterDiameter: mm('120') }, /^note speedSet: The slowest speed of this mill, 45 rpm/],
-  ])('%s', (_, said, words) => expect(asks(said)).toContainEqual(expect.stringMatching(words))); // prettier-ignore
+    [
+      'too far out',
+      { offset: mm('245') },
+      /^query offset: Travel of the table: .* is needed, and there is 500\.00 mm\..*nearer/,
+    ],
+    [
+      'fast',
+      { materialId: 'material-stainless', cutterDiameter: mm('120') },
+      /^note speedSet: The slowest speed of this mill, 45 rpm/,
+    ],
+  ])('%s', (_, said, words) => expect(asks(said)).toContainEqual(expect.stringMatching(words)));
   test('a set-up in order asks nothing', () => {
-    expect(asks({ materialId: 'material-brass', mandrelId: 'm10', offset: mm('-60'), round: { typed: '0 .01 .02 .01', unit: 'mm' } })).toEqual([]); // prettier-ignore
+    expect(
+      asks({
+        materialId: 'material-brass',
+        mandrelId: 'm10',
+        offset: mm('-60'),
+        round: { typed: '0 .01 .02 .01', unit: 'mm' },
+      }),
+    ).toEqual([]);
   });
 });
 
 test('whatever is typed there is an answer in whole sentences and plain figures (seed 606)', () => {
-  const typed = fc.oneof(fc.constantFrom('', '0', '-5', '60', '2 3/8 in', '1e9', 'x', '.02', '1/0', '999999'), fc.double({ noNaN: true, min: -500, max: 500 }).map((value) => value.toFixed(3))); // prettier-ignore
+  const typed = fc.oneof(
+    fc.constantFrom('', '0', '-5', '60', '2 3/8 in', '1e9', 'x', '.02', '1/0', '999999'),
+    fc.double({ noNaN: true, min: -500, max: 500 }).map((value) => value.toFixed(3)),
+  );
   const blank = nothingSetUp('mm');
-  const fields = Object.keys(blank).filter((key) => typeof blank[key as keyof SetupInput] === 'object' && key !== 'round' && blank[key as keyof SetupInput] !== null); // prettier-ignore
+  const fields = Object.keys(blank).filter(
+    (key) =>
+      typeof blank[key as keyof SetupInput] === 'object' &&
+      key !== 'round' &&
+      blank[key as keyof SetupInput] !== null,
+  );
   fc.assert(
     fc.property(
       fc.array(fc.tuple(fc.constantFrom(...fields), typed), { maxLength: 12 }),
@@ -119,8 +206,18 @@ test('whatever is typed there is an answer in whole sentences and plain figures 
       fc.constantFrom('entry', 'exit'),
       fc.constantFrom('0 .1 .2', '', 'x y', '0 0 0 0'),
       (given, feed, indexAt, round) => {
-        const said = Object.fromEntries(given.map(([field, text]) => [field, { ...(blank[field as keyof SetupInput] as object), typed: text }])); // prettier-ignore
-        const station = setUp({ ...said, feed, indexAt, round: { typed: round, unit: 'mm' } } as Partial<SetupInput>); // prettier-ignore
+        const said = Object.fromEntries(
+          given.map(([field, text]) => [
+            field,
+            { ...(blank[field as keyof SetupInput] as object), typed: text },
+          ]),
+        );
+        const station = setUp({
+          ...said,
+          feed,
+          indexAt,
+          round: { typed: round, unit: 'mm' },
+        } as Partial<SetupInput>);
         expect(JSON.parse(JSON.stringify(station))).toEqual(station);
         const text = JSON.stringify(station);
         expect(text).not.toMatch(/NaN|Infinity|undefined/);

@@ -39,20 +39,25 @@ function cutterIn(read: SetupRead, picked: FormCutter | null): SetupDetail['cutt
   };
 }
 
-function dataOf(read: SetupRead, cutter: SetupDetail['cutter'], material: Material | null, mill: Mill | null): CuttingData | null {
+function dataOf(
+  read: SetupRead,
+  cutter: SetupDetail['cutter'],
+  material: Material | null,
+  mill: Mill | null,
+): CuttingData | null {
   const speed = material ? readCuttingSpeed(material.speed) : null;
   if (!cutter.diameter || !speed?.ok) return null;
   return cuttingData({
     diameter: cutter.diameter,
     teeth: cutter.teeth,
     speed: approx(speed.value),
-    chipLoad: (material && knownLength(material.chipLoad)),
+    chipLoad: material && knownLength(material.chipLoad),
     speeds: mill ? figures(readSpeeds(mill.speeds)) : [],
     feeds: mill ? figures(readFeeds(mill.feeds)) : [],
     rpmSet: read.speedSet,
     feedSet: read.feedSet,
   });
-} // prettier-ignore
+}
 
 function alongOf({ alongLength, alongTop, alongSide }: SetupRead, face: number | null): SetupDetail['along'] {
   if (alongLength === null || face === null || (alongTop === null && alongSide === null)) return null;
@@ -111,7 +116,14 @@ const NAMES: Readonly<Record<string, string>> = {
  * Issues: those of readSetup and judgeSetup
  * Source: docs/sources.md#setup
  */
-export function planSetup(input: SetupInput, work: SetupWork, shop: SetupShop, picked: FormCutter | null, path: string, system: UnitSystem): StationWork<SetupFacts, SetupDetail> {
+export function planSetup(
+  input: SetupInput,
+  work: SetupWork,
+  shop: SetupShop,
+  picked: FormCutter | null,
+  path: string,
+  system: UnitSystem,
+): StationWork<SetupFacts, SetupDetail> {
   const { read, issues: found } = readSetup(input);
   const { mill, head } = shop;
   const material = shop.materials.find(({ id }) => id === input.materialId) ?? null;
@@ -121,20 +133,60 @@ export function planSetup(input: SetupInput, work: SetupWork, shop: SetupShop, p
   const outside = work.outside ?? read.outside;
   const one = work.face ?? read.face;
   const blanks = read.blanks ?? 1;
-  const face = one === null ? null : blanks * one + (blanks - 1) * (input.holding === 'bar' ? (read.kerf ?? 0) : 0);
-  const depths = work.rounds.flatMap(({ name, depthMm }) => (depthMm === null ? [] : [{ name, mm: depthMm }]));
+  const face =
+    one === null ? null : blanks * one + (blanks - 1) * (input.holding === 'bar' ? (read.kerf ?? 0) : 0);
+  const depths = work.rounds.flatMap(({ name, depthMm }) =>
+    depthMm === null ? [] : [{ name, mm: depthMm }],
+  );
   const depth = depths.at(-1)?.mm ?? null;
   const dials = dialsOf(mill, upright, system);
   const paper = read.paper ?? 0;
   const thrust = thrustOf(input, upright);
   const data = dataOf(read, cutter, material, mill);
-  const cutting = depth !== null && face !== null && cutter.diameter !== null && work.traverses ? { depth, face, cutterDiameter: cutter.diameter, cutterWidth: cutter.width ?? 0, helixDeg: work.helixDeg } : null;
+  const cutting =
+    depth !== null && face !== null && cutter.diameter !== null && work.traverses
+      ? {
+          depth,
+          face,
+          cutterDiameter: cutter.diameter,
+          cutterWidth: cutter.width ?? 0,
+          helixDeg: work.helixDeg,
+        }
+      : null;
   const stroke = cutting && strokeOf(cutting);
-  const fits = cutting && stroke && outside !== null ? fitsOf({ cutting, stroke, thrust, indexAt: input.indexAt, outside, upright, offset: read.offset, tableTravel: (mill && knownLength(mill.travel)), crossTravel: (mill && knownLength(mill.cross.travel)), kneeTravel: (mill && knownLength(mill.knee.travel)), roomUnder: (mill && knownLength(mill.room)), centreHeight: (head && knownLength(head.centreHeight)), collar: (mill && knownLength(mill.collar)), jaw: { gap: read.jawGap, across: read.jawDiameter }, tail: { gap: read.tailGap, across: read.tailDiameter } }) : [];
+  const fits =
+    cutting && stroke && outside !== null
+      ? fitsOf({
+          cutting,
+          stroke,
+          thrust,
+          indexAt: input.indexAt,
+          outside,
+          upright,
+          offset: read.offset,
+          tableTravel: mill && knownLength(mill.travel),
+          crossTravel: mill && knownLength(mill.cross.travel),
+          kneeTravel: mill && knownLength(mill.knee.travel),
+          roomUnder: mill && knownLength(mill.room),
+          centreHeight: head && knownLength(head.centreHeight),
+          collar: mill && knownLength(mill.collar),
+          jaw: { gap: read.jawGap, across: read.jawDiameter },
+          tail: { gap: read.tailGap, across: read.tailDiameter },
+        })
+      : [];
   const cuts = (work.teeth ?? 0) * work.rounds.length;
   const sink = !work.traverses && depth !== null ? { depth, dial: dials.depth(depth) } : null;
   const travel = stroke ? stroke.travel[input.indexAt] : sink && sink.depth + CLEAR_BY;
-  const perCut = travel !== null && data?.feed ? minutesFor(1, travel, data.feed, read.returnSeconds ?? USUAL_RETURN_SECONDS, read.indexSeconds ?? USUAL_INDEX_SECONDS) : null;
+  const perCut =
+    travel !== null && data?.feed
+      ? minutesFor(
+          1,
+          travel,
+          data.feed,
+          read.returnSeconds ?? USUAL_RETURN_SECONDS,
+          read.indexSeconds ?? USUAL_INDEX_SECONDS,
+        )
+      : null;
   const eccentric = read.round.length > 0 ? eccentricOf(read.round) : null;
   const mandrels = shop.mandrels.map((each) => mandrelFits(each, work.bore, face, system));
   const detail: SetupDetail = {
@@ -146,14 +198,45 @@ export function planSetup(input: SetupInput, work: SetupWork, shop: SetupShop, p
     headAt: input.headAt,
     spin: input.spin,
     feed: input.feed,
-    reasons: reasonsOf({ input, thrust, teeth: work.teeth, outside, bore: work.bore, module: work.module, blanks, mandrel: mandrel && { kind: mandrel.kind, small: knownLength(mandrel.small), length: knownLength(mandrel.length), key: mandrel.key } }),
+    reasons: reasonsOf({
+      input,
+      thrust,
+      teeth: work.teeth,
+      outside,
+      bore: work.bore,
+      module: work.module,
+      blanks,
+      mandrel: mandrel && {
+        kind: mandrel.kind,
+        small: knownLength(mandrel.small),
+        length: knownLength(mandrel.length),
+        key: mandrel.key,
+      },
+    }),
     mandrels,
     mount: mountOf({ thrust, feed: input.feed }, mill, paper),
     along: alongOf(read, face),
-    round: eccentric && { ...eccentric, effects: work.sizes && runoutSays(2 * eccentric.off, work.sizes), goodFor: goodFor(eccentric.runout) },
-    centrings: centringsOf({ outside, width: cutter.width, paper, centreHeight: (head && knownLength(head.centreHeight)), upright }).map((each) => ({ ...each, dial: each.move === null || each.by === 'height' ? null : dials.centre(each.move) })),
+    round: eccentric && {
+      ...eccentric,
+      effects: work.sizes && runoutSays(2 * eccentric.off, work.sizes),
+      goodFor: goodFor(eccentric.runout),
+    },
+    centrings: centringsOf({
+      outside,
+      width: cutter.width,
+      paper,
+      centreHeight: head && knownLength(head.centreHeight),
+      upright,
+    }).map((each) => ({
+      ...each,
+      dial: each.move === null || each.by === 'height' ? null : dials.centre(each.move),
+    })),
     centring: input.centring,
-    depths: depths.map(({ name, mm }) => ({ name: NAMES[name] ?? name, mm: mm + paper, dial: dials.depth(mm + paper) })),
+    depths: depths.map(({ name, mm }) => ({
+      name: NAMES[name] ?? name,
+      mm: mm + paper,
+      dial: dials.depth(mm + paper),
+    })),
     outside,
     face,
     depth,
@@ -161,12 +244,19 @@ export function planSetup(input: SetupInput, work: SetupWork, shop: SetupShop, p
     indexAt: input.indexAt,
     stroke,
     sink,
-    tableDial: stroke && { approach: dials.table(stroke.approach), through: dials.table(stroke.through), clearAfter: dials.table(stroke.clearAfter) },
+    tableDial: stroke && {
+      approach: dials.table(stroke.approach),
+      through: dials.table(stroke.through),
+      clearAfter: dials.table(stroke.clearAfter),
+    },
     fits,
     minutes: perCut !== null && cuts > 0 ? cuts * perCut : null,
     keyway: keywayIn(read, work.bore, dials),
   };
-  const issues: Issue[] = at(path, [...found, ...judgeSetup(input, read, detail, { mandrel, bore: work.bore, system })]);
+  const issues: Issue[] = at(path, [
+    ...found,
+    ...judgeSetup(input, read, detail, { mandrel, bore: work.bore, system }),
+  ]);
   const known = stroke !== null || sink !== null || data !== null;
   const wrong = issues.some(({ severity }) => severity === 'wrong');
   return {
@@ -179,4 +269,4 @@ export function planSetup(input: SetupInput, work: SetupWork, shop: SetupShop, p
     issues,
     detail,
   };
-} // prettier-ignore
+}

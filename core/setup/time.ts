@@ -4,9 +4,15 @@ export const USUAL_RETURN_SECONDS = 15;
 export const USUAL_INDEX_SECONDS = 30;
 
 /** Minutes for all cuts: feed, return and indexing of each. @param travel mm @param feed mm a minute */
-export function minutesFor(cuts: number, travel: number, feed: number, returnSeconds: number, indexSeconds: number): number {
+export function minutesFor(
+  cuts: number,
+  travel: number,
+  feed: number,
+  returnSeconds: number,
+  indexSeconds: number,
+): number {
   return cuts * (travel / feed + (returnSeconds + indexSeconds) / 60);
-} // prettier-ignore
+}
 
 /** A time as honest as it is known: to five minutes, from two hours on to the half hour. */
 export function timeText(minutes: number): string {

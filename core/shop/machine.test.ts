@@ -83,22 +83,28 @@ describe('machines in full', () => {
       'mill|screw lead|dial marks|spindle|cross lead|knee lead|speeds|feeds|feeds in\nA|4 tpi|250|horizontal|4 tpi|0.1 in|50 80 120|1/2|in\nB|5|100|sideways||||\nC|5|100||||45 x||',
     );
     expect(mills.equipment.mills).toMatchObject([
-      { name: 'A', cross: { lead: { typed: '1/4', unit: 'in' } }, knee: { lead: { typed: '0.1', unit: 'in' } } },
+      {
+        name: 'A',
+        cross: { lead: { typed: '1/4', unit: 'in' } },
+        knee: { lead: { typed: '0.1', unit: 'in' } },
+      },
     ]);
     expect(mills.bad.map(({ row, issues }) => `${row}: ${sayIssue(issues[0]!)}`)).toEqual([
       '3: “sideways” is not known for how the spindle stands. Write horizontal or vertical.',
       '4: “x” is not a speed. Write them one after another: 45 63 90 125.',
     ]);
-    expect(read('materials', 'material|speed|chip load\nOld iron|50 ft/min|.002 in').equipment.materials).toMatchObject(
-      [{ name: 'Old iron', speed: '50 ft/min', chipLoad: { typed: '.002', unit: 'in' }, starting: false }],
-    );
+    expect(
+      read('materials', 'material|speed|chip load\nOld iron|50 ft/min|.002 in').equipment.materials,
+    ).toMatchObject([
+      { name: 'Old iron', speed: '50 ft/min', chipLoad: { typed: '.002', unit: 'in' }, starting: false },
+    ]);
     expect(read('materials', 'material|speed\nX|quick').bad[0]!.issues.map(sayIssue)).toEqual([
       '“quick” is not a cutting speed. Write it like 24 m/min or 80 ft/min.',
     ]);
     expect(read('mandrels', 'mandrel|diameter|kind|key\nM|12|nut|yes').equipment.mandrels).toMatchObject([
       { name: 'M', kind: 'nut', key: true, small: { typed: '12', unit: 'mm' } },
     ]);
-  }); // prettier-ignore
+  });
   test('a shop stored before materials were listed starts with the stock ones; one that emptied its list keeps it empty', () => {
     const { materials: _materials, mandrels: _mandrels, lessons: _lessons, ...before } = STOCK_EQUIPMENT;
     const old = { ...before, heads: before.heads.map(({ centreHeight: _height, ...head }) => head) };

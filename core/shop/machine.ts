@@ -16,11 +16,18 @@ function readSteps(typed: string, what: string): Result<readonly Exact[]> {
     if (figure.ok) read.push(figure.value);
     else issues.push({ code: 'steps-bad', path: '', severity: 'wrong', given: word, detail: { what } });
   }
-  if (read.length > MOST_STEPS) issues.push({ code: 'steps-bad', path: '', severity: 'wrong', given: `${read.length} of them`, detail: { what } });
+  if (read.length > MOST_STEPS)
+    issues.push({
+      code: 'steps-bad',
+      path: '',
+      severity: 'wrong',
+      given: `${read.length} of them`,
+      detail: { what },
+    });
   if (issues.length > 0) return fail(...issues);
   const rising = read.sort((a, b) => a.compare(b));
   return ok(rising.filter((value, i) => i === 0 || !value.equals(rising[i - 1]!)));
-} // prettier-ignore
+}
 
 /** The spindle speeds of a mill, turns a minute, rising; none where they are not known. Issues: steps-bad */
 export const readSpeeds = (typed: string): Result<readonly Exact[]> => readSteps(typed, 'a speed');

@@ -41,19 +41,30 @@ export const unitsOfSize = (size: Measure, otherwise: UnitSystem): UnitSystem =>
  * @param units of the thing @param what its name in a sentence
  * Issues: those of the parser; not-positive, size-unlikely
  */
-export function readSize(typed: string, of: SizeOf, { units, what }: { readonly units: UnitSystem; readonly what: string }): Result<Measure> {
+export function readSize(
+  typed: string,
+  of: SizeOf,
+  { units, what }: { readonly units: UnitSystem; readonly what: string },
+): Result<Measure> {
   const threads = of === 'lead' ? leadFromThreads(typed) : null;
   const given = threads ?? lengthCell(typed, units);
   if (given.typed === '') return ok(given);
   const read = parseLength(given);
   if (!read.ok) return read;
   const mm = approx(read.value);
-  if (mm <= 0) return fail({ code: 'not-positive', path: '', severity: 'wrong', given: typed, detail: { what } });
+  if (mm <= 0)
+    return fail({ code: 'not-positive', path: '', severity: 'wrong', given: typed, detail: { what } });
   const [least, most] = SIZES[of];
   const likely = (value: number) => value >= least && value <= most;
   if (threads || saysItsUnit(typed) || likely(mm)) return ok(given);
   const other = units === 'mm' ? 'in' : 'mm';
   const otherMm = units === 'mm' ? mm * 25.4 : mm / 25.4;
-  const detail = { what, read: `${typed.trim()} ${units}`, least: lengthText(least, units), most: lengthText(most, units), other: likely(otherMm) ? `${typed.trim()} ${other}` : '' };
+  const detail = {
+    what,
+    read: `${typed.trim()} ${units}`,
+    least: lengthText(least, units),
+    most: lengthText(most, units),
+    other: likely(otherMm) ? `${typed.trim()} ${other}` : '',
+  };
   return fail({ code: 'size-unlikely', path: '', severity: 'wrong', given: typed, detail });
-} // prettier-ignore
+}

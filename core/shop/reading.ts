@@ -144,15 +144,21 @@ export interface BoxSetting {
  * Issues: box-bad for each that cannot be read
  */
 export function readBox({ by, settings }: ShopLathe['box'], leadscrew: Exact): Result<readonly BoxSetting[]> {
-  const words = (/[,;]/.test(settings) ? settings.split(/[,;]/) : settings.split(/\s+/)).map((word) => word.trim()).filter((word) => word !== '');
+  const words = (/[,;]/.test(settings) ? settings.split(/[,;]/) : settings.split(/\s+/))
+    .map((word) => word.trim())
+    .filter((word) => word !== '');
   const issues: Issue[] = [];
   const read: BoxSetting[] = [];
   for (const word of words) {
-    const figure = parseRatio(measure(word.replace('½', ' 1/2').replace('¼', ' 1/4').replace('¾', ' 3/4').trim(), 'count'), 'A setting');
+    const figure = parseRatio(
+      measure(word.replace('½', ' 1/2').replace('¼', ' 1/4').replace('¾', ' 3/4').trim(), 'count'),
+      'A setting',
+    );
     if (!figure.ok) issues.push({ code: 'box-bad', path: '', severity: 'wrong', given: word });
-    else if (by === 'tpi') read.push({ name: `${word} per inch`, ratio: MM_PER_INCH.div(figure.value).div(leadscrew) });
+    else if (by === 'tpi')
+      read.push({ name: `${word} per inch`, ratio: MM_PER_INCH.div(figure.value).div(leadscrew) });
     else if (by === 'mm') read.push({ name: `${word} mm`, ratio: figure.value.div(leadscrew) });
     else read.push({ name: word, ratio: figure.value });
   }
   return issues.length > 0 ? fail(...issues) : ok(read);
-} // prettier-ignore
+}

@@ -147,7 +147,23 @@ export const stepperSchema = z
 export type Stepper = z.infer<typeof stepperSchema>;
 
 /** Numbers of form cutters: 1 to 8, with the halves of the fifteen-cutter set. */
-export const CUTTER_NUMBERS = ['1', '1½', '2', '2½', '3', '3½', '4', '4½', '5', '5½', '6', '6½', '7', '7½', '8'] as const; // prettier-ignore
+export const CUTTER_NUMBERS = [
+  '1',
+  '1½',
+  '2',
+  '2½',
+  '3',
+  '3½',
+  '4',
+  '4½',
+  '5',
+  '5½',
+  '6',
+  '6½',
+  '7',
+  '7½',
+  '8',
+] as const;
 export type CutterNumber = (typeof CUTTER_NUMBERS)[number];
 
 /** A form (disk) cutter. What is not known of it is left empty. */

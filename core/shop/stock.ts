@@ -102,19 +102,25 @@ export const STOCK_ROTARY: Head = {
 };
 
 /** A mill of which nothing is known but its screw: whether its table swings is to be seen on it. */
-export const STRAIGHT_TABLE: Pick<Mill, 'swing' | 'scaleMinutes' | 'tableLength' | 'tableWidth' | 'toColumn' | 'headTilts'> = {
+export const STRAIGHT_TABLE: Pick<
+  Mill,
+  'swing' | 'scaleMinutes' | 'tableLength' | 'tableWidth' | 'toColumn' | 'headTilts'
+> = {
   swing: measure('', 'deg'),
   scaleMinutes: 60,
   tableLength: measure('', 'mm'),
   tableWidth: measure('', 'mm'),
   toColumn: measure('', 'mm'),
   headTilts: false,
-}; // prettier-ignore
+};
 
 const unknownScrew = { lead: measure('', 'mm'), marks: 100, travel: measure('', 'mm') };
 
 /** A mill of which only its table and that table's screw are known. */
-export const BARE_MACHINE: Pick<Mill, 'axis' | 'cross' | 'knee' | 'room' | 'collar' | 'speeds' | 'feeds' | 'readout'> = {
+export const BARE_MACHINE: Pick<
+  Mill,
+  'axis' | 'cross' | 'knee' | 'room' | 'collar' | 'speeds' | 'feeds' | 'readout'
+> = {
   axis: 'horizontal',
   cross: unknownScrew,
   knee: unknownScrew,
@@ -123,7 +129,7 @@ export const BARE_MACHINE: Pick<Mill, 'axis' | 'cross' | 'knee' | 'room' | 'coll
   speeds: '',
   feeds: { by: 'mm', settings: '' },
   readout: false,
-}; // prettier-ignore
+};
 
 const material = (id: string, name: string, metresPerMinute: number, chip: string): Material => ({
   id: `material-${id}`,

@@ -29,27 +29,58 @@ import { exact, exactText, measure } from '../units/index.ts';
 const shop = {
   ...STOCK_EQUIPMENT,
   heads: [...STOCK_EQUIPMENT.heads, STOCK_ROTARY],
-  steppers: [{ id: 'd', name: 'Belt drive', headId: STOCK_ROTARY.id, on: 'crank' as const, stepsPerTurn: 200, microsteps: 8, belt: '3' }],
+  steppers: [
+    {
+      id: 'd',
+      name: 'Belt drive',
+      headId: STOCK_ROTARY.id,
+      on: 'crank' as const,
+      stepsPerTurn: 200,
+      microsteps: 8,
+      belt: '3',
+    },
+  ],
   cutters: [
-    { ...plainCutter('c1', 'Fog drive cutter', measure('12', 'dp')), number: '3' as const, school: 'inch' as const, range: { from: 35, to: 54 }, stamped: measure('.180', 'in'), diameter: measure('2 3/8', 'in'), teeth: 12, material: 'HSS' },
+    {
+      ...plainCutter('c1', 'Fog drive cutter', measure('12', 'dp')),
+      number: '3' as const,
+      school: 'inch' as const,
+      range: { from: 35, to: 54 },
+      stamped: measure('.180', 'in'),
+      diameter: measure('2 3/8', 'in'),
+      teeth: 12,
+      material: 'HSS',
+    },
     { ...plainCutter('c2', 'Orrery set, no name', measure('0.5', 'module')), number: '1½' as const },
     { ...plainCutter('c3', 'Rack end', measure('1', 'module')), range: { from: 135, to: null } },
   ],
   materials: STOCK_MATERIALS,
   mandrels: [
-    { ...plainMandrel('m1', 'Mandrel 10', 'taper'), small: measure('9.98', 'mm'), large: measure('10.04', 'mm'), length: measure('5.5', 'in') },
+    {
+      ...plainMandrel('m1', 'Mandrel 10', 'taper'),
+      small: measure('9.98', 'mm'),
+      large: measure('10.04', 'mm'),
+      length: measure('5.5', 'in'),
+    },
     { ...plainMandrel('m2', 'Half inch with nut', 'nut'), small: measure('1/2', 'in'), key: true },
   ],
   lathes: [
-    { ...plainLathe('l1', 'Inch lathe', measure('1/8', 'in')), box: { by: 'tpi' as const, settings: '8 9 10 11½ 12' }, gearSetId: STOCK_EQUIPMENT.gearSets[0]!.id, slideLead: measure('2.5', 'mm') },
+    {
+      ...plainLathe('l1', 'Inch lathe', measure('1/8', 'in')),
+      box: { by: 'tpi' as const, settings: '8 9 10 11½ 12' },
+      gearSetId: STOCK_EQUIPMENT.gearSets[0]!.id,
+      slideLead: measure('2.5', 'mm'),
+    },
     { ...plainLathe('l2', 'Bare lathe', measure('3', 'mm')), stud: false },
   ],
-}; // prettier-ignore
+};
 const rows = (text: string) => text.split('\n').map((line) => line.split('|'));
 const read = (id: TableId, text: string) => readTable(id, rows(text), shop);
 const why = (id: TableId, text: string) => {
   const result = read(id, text);
-  return result.ok ? result.value.bad.map(({ row, issues }) => `${row}: ${issues.map(sayIssue).join(' ')}`) : result.issues.map(sayIssue); // prettier-ignore
+  return result.ok
+    ? result.value.bad.map(({ row, issues }) => `${row}: ${issues.map(sayIssue).join(' ')}`)
+    : result.issues.map(sayIssue);
 };
 
 describe('worm ratios as people write them', () => {
@@ -88,9 +119,16 @@ describe('the box of a lathe', () => {
   test('a lathe row: its screw in threads, a set that is not listed', () => {
     const text = `lathe|leadscrew|box|box counts|gear set\nLittle lathe|8 tpi|8 16|tpi|${shop.gearSets[0]!.name}\nOther|3 mm||| None such\nThird|0`;
     const result = need(read('lathes', text));
-    expect(result.equipment.lathes.at(-1)).toMatchObject({ name: 'Little lathe', leadscrew: { typed: '1/8', unit: 'in' }, gearSetId: shop.gearSets[0]!.id });
-    expect(why('lathes', text)).toEqual(['3: There is no set of change gears called “None such” in the shop.', '4: The lead of the leadscrew must be more than zero; 0 is not.']);
-  }); // prettier-ignore
+    expect(result.equipment.lathes.at(-1)).toMatchObject({
+      name: 'Little lathe',
+      leadscrew: { typed: '1/8', unit: 'in' },
+      gearSetId: shop.gearSets[0]!.id,
+    });
+    expect(why('lathes', text)).toEqual([
+      '3: There is no set of change gears called “None such” in the shop.',
+      '4: The lead of the leadscrew must be more than zero; 0 is not.',
+    ]);
+  });
 });
 
 describe('circles', () => {
@@ -99,7 +137,9 @@ describe('circles', () => {
   });
   test.each(['0', '2.5', '100000', '15 x', '', '1'])('%s cannot be, and the sentence names it', (typed) => {
     const result = readCircles(typed);
-    expect(result.ok ? '' : sayIssue(result.issues[0]!)).toMatch(/^A circle of .+ holes cannot be\. Circles run from 2 to 2000/); // prettier-ignore
+    expect(result.ok ? '' : sayIssue(result.issues[0]!)).toMatch(
+      /^A circle of .+ holes cannot be\. Circles run from 2 to 2000/,
+    );
   });
 });
 
@@ -167,10 +207,20 @@ describe('tables out and in again', () => {
     for (const id of ['gears', 'heads', 'plates', 'rings', 'steppers', 'mills'] as const)
       built = need(readTable(id, writeTable(id, shop), built)).equipment;
     expect(equipmentSchema.safeParse(built).success).toBe(true);
-    expect(built.heads.map(({ plates, rings, ratio }) => [plates.map(({ sides }) => sides), rings.map(({ holes }) => holes), ratio])).toEqual(
-      shop.heads.map(({ plates, rings, ratio }) => [plates.map(({ sides }) => sides), rings.map(({ holes }) => holes), ratio]),
+    expect(
+      built.heads.map(({ plates, rings, ratio }) => [
+        plates.map(({ sides }) => sides),
+        rings.map(({ holes }) => holes),
+        ratio,
+      ]),
+    ).toEqual(
+      shop.heads.map(({ plates, rings, ratio }) => [
+        plates.map(({ sides }) => sides),
+        rings.map(({ holes }) => holes),
+        ratio,
+      ]),
     );
-  }); // prettier-ignore
+  });
 
   test('good rows are taken, bad ones named with their reason; what is there already stays', () => {
     const text = `head|plate|circles
@@ -192,7 +242,12 @@ Head with three plates|F|71`;
   });
 
   test('a head with an odd ratio, a wheel and gears; a ratio that is none', () => {
-    const result = need(read('heads', `Head|Ratio|Gear set|Plate lock|wheel marks\nOld one|1/72|Twelve change gears|yes|\nBad|7x||maybe|0`)); // prettier-ignore
+    const result = need(
+      read(
+        'heads',
+        `Head|Ratio|Gear set|Plate lock|wheel marks\nOld one|1/72|Twelve change gears|yes|\nBad|7x||maybe|0`,
+      ),
+    );
     expect(result.equipment.heads.at(-1)).toMatchObject({
       name: 'Old one',
       ratio: '72',
@@ -224,7 +279,12 @@ Head with three plates|F|71`;
   });
 
   test('lengths keep the unit they were written with', () => {
-    const { equipment } = need(read('mills', 'mill|screw lead|dial marks|travel\nKnee mill|1/4 in|250|18"\nSmall mill|4|80|\nOld mill|4 tpi|250|\nFive mill|5 threads per inch|200|'));
+    const { equipment } = need(
+      read(
+        'mills',
+        'mill|screw lead|dial marks|travel\nKnee mill|1/4 in|250|18"\nSmall mill|4|80|\nOld mill|4 tpi|250|\nFive mill|5 threads per inch|200|',
+      ),
+    );
     expect(equipment.mills.slice(1)).toMatchObject([
       { lead: { typed: '1/4', unit: 'in' }, travel: { typed: '18', unit: 'in' } },
       { lead: { typed: '4', unit: 'mm' }, travel: { typed: '' } },
@@ -232,12 +292,25 @@ Head with three plates|F|71`;
       { lead: { typed: '1/4', unit: 'in' } },
       { lead: { typed: '1/5', unit: 'in' } },
     ]);
-    const swings = need(read('mills', 'mill|screw lead|dial marks|swing|scale minutes|table length|head tilts\nKnee|5|100|45°|15|36 in|yes')).equipment.mills[1];
-    expect(swings).toMatchObject({ swing: { typed: '45', unit: 'deg' }, scaleMinutes: 15, tableLength: { typed: '36', unit: 'in' }, headTilts: true });
-    expect(why('mills', 'mill|screw lead|dial marks|scale minutes\nKnee|5|100|90').join()).toMatch(/minutes of the scale/i);
-    const rings = need(read('rings', `head|holes|on the work\n${shop.heads[0]!.name}|53|yes`)).equipment.heads[0]!.rings;
+    const swings = need(
+      read(
+        'mills',
+        'mill|screw lead|dial marks|swing|scale minutes|table length|head tilts\nKnee|5|100|45°|15|36 in|yes',
+      ),
+    ).equipment.mills[1];
+    expect(swings).toMatchObject({
+      swing: { typed: '45', unit: 'deg' },
+      scaleMinutes: 15,
+      tableLength: { typed: '36', unit: 'in' },
+      headTilts: true,
+    });
+    expect(why('mills', 'mill|screw lead|dial marks|scale minutes\nKnee|5|100|90').join()).toMatch(
+      /minutes of the scale/i,
+    );
+    const rings = need(read('rings', `head|holes|on the work\n${shop.heads[0]!.name}|53|yes`)).equipment
+      .heads[0]!.rings;
     expect(rings.at(-1)).toMatchObject({ holes: 53, onWork: true });
-  }); // prettier-ignore
+  });
 });
 
 test('ids are made from names and never clash', () => {
@@ -247,14 +320,26 @@ test('ids are made from names and never clash', () => {
 });
 
 test('whatever shop: its tables go out and build it again, names with odd signs and all (seed 24)', () => {
-  const name = fc.string({ minLength: 1, maxLength: 12 }).map((text) => text.replace(/\s+/g, ' ').trim()).filter((text) => text !== ''); // prettier-ignore
-  const circles = fc.uniqueArray(fc.integer({ min: 2, max: 400 }), { minLength: 1, maxLength: 8 }).map((all) => all.sort((a, b) => a - b)); // prettier-ignore
+  const name = fc
+    .string({ minLength: 1, maxLength: 12 })
+    .map((text) => text.replace(/\s+/g, ' ').trim())
+    .filter((text) => text !== '');
+  const circles = fc
+    .uniqueArray(fc.integer({ min: 2, max: 400 }), { minLength: 1, maxLength: 8 })
+    .map((all) => all.sort((a, b) => a - b));
   const byName = {
     selector: (thing: { name: string }) => thing.name.toLowerCase(),
     minLength: 1,
     maxLength: 3,
   };
-  const plates = fc.uniqueArray(fc.record({ name, sides: fc.array(fc.record({ circles }), { minLength: 1, maxLength: 2 }), made: fc.boolean() }), byName); // prettier-ignore
+  const plates = fc.uniqueArray(
+    fc.record({
+      name,
+      sides: fc.array(fc.record({ circles }), { minLength: 1, maxLength: 2 }),
+      made: fc.boolean(),
+    }),
+    byName,
+  );
   const heads = fc.uniqueArray(
     fc.record({ name, ratio: fc.constantFrom('40', '81/2', '5', '90'), plates }),
     byName,
@@ -273,7 +358,11 @@ test('whatever shop: its tables go out and build it again, names with odd signs 
       const second = need(readTable('plates', writeTable('plates', whole), first.equipment));
       expect([first.bad, second.bad]).toEqual([[], []]);
       const plain = (equipment: Equipment) =>
-        equipment.heads.map(({ name: called, ratio, plates: own }) => [called, ratio, own.map((plate) => [plate.name, plate.sides, plate.made])]); // prettier-ignore
+        equipment.heads.map(({ name: called, ratio, plates: own }) => [
+          called,
+          ratio,
+          own.map((plate) => [plate.name, plate.sides, plate.made]),
+        ]);
       expect(plain(second.equipment)).toEqual(plain(whole));
     }),
     { seed: 24, numRuns: 150 },

@@ -54,7 +54,19 @@ interface Table {
 
 const TABLES: Readonly<Record<TableId, Table>> = {
   heads: {
-    columns: ['head', 'ratio', 'kind', 'plate lock', 'gear set', 'stud', 'idlers', 'wheel marks', 'vernier', 'wheel reads', 'centre height'],
+    columns: [
+      'head',
+      'ratio',
+      'kind',
+      'plate lock',
+      'gear set',
+      'stud',
+      'idlers',
+      'wheel marks',
+      'vernier',
+      'wheel reads',
+      'centre height',
+    ],
     needed: 2,
     take: takeHead,
     rows: ({ heads, gearSets }) =>
@@ -122,7 +134,31 @@ const TABLES: Readonly<Record<TableId, Table>> = {
       ]),
   },
   mills: {
-    columns: ['mill', 'screw lead', 'dial marks', 'travel', 'swing', 'scale minutes', 'table length', 'table width', 'to column', 'head tilts', 'spindle', 'cross lead', 'cross marks', 'cross travel', 'knee lead', 'knee marks', 'knee travel', 'room', 'collar', 'speeds', 'feeds', 'feeds in', 'readout'],
+    columns: [
+      'mill',
+      'screw lead',
+      'dial marks',
+      'travel',
+      'swing',
+      'scale minutes',
+      'table length',
+      'table width',
+      'to column',
+      'head tilts',
+      'spindle',
+      'cross lead',
+      'cross marks',
+      'cross travel',
+      'knee lead',
+      'knee marks',
+      'knee travel',
+      'room',
+      'collar',
+      'speeds',
+      'feeds',
+      'feeds in',
+      'readout',
+    ],
     needed: 3,
     take: takeMill,
     rows: ({ mills }) =>
@@ -153,7 +189,20 @@ const TABLES: Readonly<Record<TableId, Table>> = {
       ]),
   },
   cutters: {
-    columns: ['cutter', 'pitch', 'number', 'school', 'range', 'angle', 'diameter', 'bore', 'width', 'stamped depth', 'teeth', 'material'],
+    columns: [
+      'cutter',
+      'pitch',
+      'number',
+      'school',
+      'range',
+      'angle',
+      'diameter',
+      'bore',
+      'width',
+      'stamped depth',
+      'teeth',
+      'material',
+    ],
     needed: 2,
     take: takeCutter,
     rows: ({ cutters }) =>
@@ -192,16 +241,29 @@ const TABLES: Readonly<Record<TableId, Table>> = {
     columns: ['material', 'speed', 'chip load', 'starting'],
     needed: 2,
     take: takeMaterial,
-    rows: ({ materials }) => materials.map(({ name, speed, chipLoad, starting }) => [name, speed, lengthText(chipLoad), yes(starting)]),
+    rows: ({ materials }) =>
+      materials.map(({ name, speed, chipLoad, starting }) => [
+        name,
+        speed,
+        lengthText(chipLoad),
+        yes(starting),
+      ]),
   },
   mandrels: {
     columns: ['mandrel', 'diameter', 'kind', 'thick end', 'length', 'key'],
     needed: 2,
     take: takeMandrel,
     rows: ({ mandrels }) =>
-      mandrels.map(({ name, small, kind, large, length, key }) => [name, lengthText(small), kind, lengthText(large), lengthText(length), yes(key)]),
+      mandrels.map(({ name, small, kind, large, length, key }) => [
+        name,
+        lengthText(small),
+        kind,
+        lengthText(large),
+        lengthText(length),
+        yes(key),
+      ]),
   },
-}; // prettier-ignore
+};
 
 /** A table as rows of cells, its heading first. */
 export function writeTable(id: TableId, equipment: Equipment): readonly (readonly string[])[] {
@@ -224,13 +286,19 @@ export interface TableRead {
   readonly equipment: Equipment;
 }
 
-const tidyHeading = (cell: string): string => cell.replace(/^\uFEFF/, '').trim().toLowerCase().replace(/[_\s]+/g, ' '); // prettier-ignore
+const tidyHeading = (cell: string): string =>
+  cell
+    .replace(/^\uFEFF/, '')
+    .trim()
+    .toLowerCase()
+    .replace(/[_\s]+/g, ' ');
 
 /** Which table a heading belongs to, when it is not the one that was asked for. */
 function otherTable(heading: readonly string[], wanted: TableId): TableId | null {
-  const has = (id: TableId) => TABLES[id].columns.slice(0, TABLES[id].needed).every((name) => heading.includes(name));
+  const has = (id: TableId) =>
+    TABLES[id].columns.slice(0, TABLES[id].needed).every((name) => heading.includes(name));
   return TABLE_IDS.find((id) => id !== wanted && has(id)) ?? null;
-} // prettier-ignore
+}
 
 /** What names a row within its table: two rows of one name would write over one another. */
 const KEYS: Readonly<Record<TableId, readonly string[]>> = {
@@ -263,7 +331,11 @@ export function readTable(
   const missing = columns.slice(0, needed).filter((name) => !heading.includes(name));
   if (missing.length > 0) {
     const other = otherTable(heading, id);
-    const detail = { missing: missing.join(', '), other: other ? TABLE_NAMES[other] : '', wanted: TABLE_NAMES[id] };
+    const detail = {
+      missing: missing.join(', '),
+      other: other ? TABLE_NAMES[other] : '',
+      wanted: TABLE_NAMES[id],
+    };
     return fail(wrong(other ? 'table-other' : 'table-columns', heading.join(', '), { allowed, detail }));
   }
   const rows = cells
@@ -277,8 +349,12 @@ export function readTable(
   const seen = new Set<string>();
   for (const row of rows) {
     const named = Object.fromEntries(heading.map((name, i) => [name, row.cells[i] ?? '']));
-    const key = KEYS[id].map((name) => (named[name] ?? '').trim().toLowerCase() || (name === 'side' ? '1' : '')).join(' · ');
-    const taken = seen.has(key) ? fail(wrong('name-twice', key, { detail: { what: 'rows' } })) : take(now, named);
+    const key = KEYS[id]
+      .map((name) => (named[name] ?? '').trim().toLowerCase() || (name === 'side' ? '1' : ''))
+      .join(' · ');
+    const taken = seen.has(key)
+      ? fail(wrong('name-twice', key, { detail: { what: 'rows' } }))
+      : take(now, named);
     seen.add(key);
     if (taken.ok) {
       now = taken.value;
@@ -286,4 +362,4 @@ export function readTable(
     } else bad.push({ ...row, issues: taken.issues });
   }
   return ok({ good, bad, equipment: now });
-} // prettier-ignore
+}

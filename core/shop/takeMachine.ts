@@ -46,14 +46,23 @@ function takeScrew(cells: Cells, which: 'cross' | 'knee', before: Screw): Result
 /** What a row says of a mill beside its table. What it does not say stays as it is. */
 function takeMachine(cells: Cells, before: Mill): Result<Mill> {
   const cell = (name: string) => (cells[name] ?? '').trim();
-  const length = (name: string, otherwise: Measure) => (cells[name] === undefined ? otherwise : lengthCell(cell(name)));
+  const length = (name: string, otherwise: Measure) =>
+    cells[name] === undefined ? otherwise : lengthCell(cell(name));
   const [room, collar] = [length('room', before.room), length('collar', before.collar)];
-  const by = readWord(cell('feeds in'), 'what feeds are counted in', { '': before.feeds.by, mm: 'mm', in: 'in' } as const);
+  const by = readWord(cell('feeds in'), 'what feeds are counted in', {
+    '': before.feeds.by,
+    mm: 'mm',
+    in: 'in',
+  } as const);
   const speeds = (cells['speeds'] === undefined ? before.speeds : cell('speeds')).slice(0, 400);
   const settings = (cells['feeds'] === undefined ? before.feeds.settings : cell('feeds')).slice(0, 400);
   const feeds = { by: by.ok ? by.value : before.feeds.by, settings };
   const read = all(
-    readWord(cell('spindle'), 'how the spindle stands', { '': before.axis, horizontal: 'horizontal', vertical: 'vertical' } as const),
+    readWord(cell('spindle'), 'how the spindle stands', {
+      '': before.axis,
+      horizontal: 'horizontal',
+      vertical: 'vertical',
+    } as const),
     takeScrew(cells, 'cross', before.cross),
     takeScrew(cells, 'knee', before.knee),
     readYes(cell('readout'), 'whether there is a readout', before.readout),
@@ -66,11 +75,17 @@ function takeMachine(cells: Cells, before: Mill): Result<Mill> {
   if (!read.ok) return read;
   const [axis, cross, knee, readout] = read.value;
   return ok({ ...before, axis, cross, knee, room, collar, speeds, feeds, readout });
-} // prettier-ignore
+}
 
 export function takeMill(equipment: Equipment, cells: Cells): Result<Equipment> {
   const cell = (name: string) => cells[name] ?? '';
-  const [lead, travel, tableLength, tableWidth, toColumn] = ['screw lead', 'travel', 'table length', 'table width', 'to column'].map((name) => lengthCell(cell(name)));
+  const [lead, travel, tableLength, tableWidth, toColumn] = [
+    'screw lead',
+    'travel',
+    'table length',
+    'table width',
+    'to column',
+  ].map((name) => lengthCell(cell(name)));
   const screw = leadFromThreads(cell('screw lead')) ?? lead!;
   const read = all(
     readName(cell('mill'), 'the mill’s name'),
@@ -78,7 +93,9 @@ export function takeMill(equipment: Equipment, cells: Cells): Result<Equipment> 
     readWhole(cell('dial marks'), 'The marks on the dial', 1, 5000),
     travel!.typed === '' ? ok(null) : parseLength(travel!),
     swingCell(cell('swing')),
-    cell('scale minutes').trim() === '' ? ok(STRAIGHT_TABLE.scaleMinutes) : readWhole(cell('scale minutes'), 'The minutes of the scale', 1, 60),
+    cell('scale minutes').trim() === ''
+      ? ok(STRAIGHT_TABLE.scaleMinutes)
+      : readWhole(cell('scale minutes'), 'The minutes of the scale', 1, 60),
     readYes(cell('head tilts'), 'whether the head tilts', false),
     optionalLength(tableLength!, 'The length of the table'),
     optionalLength(tableWidth!, 'The width of the table'),
@@ -89,9 +106,22 @@ export function takeMill(equipment: Equipment, cells: Cells): Result<Equipment> 
   const before = equipment.mills.find((other) => sameName(other.name, name)) ?? STOCK_MILL;
   const machine = takeMachine(cells, before);
   if (!machine.ok) return machine;
-  const mill = { ...machine.value, id: idOf(equipment.mills, name), name, lead: screw, marks, travel: travel!, swing, scaleMinutes, headTilts, tableLength: tableLength!, tableWidth: tableWidth!, toColumn: toColumn! };
+  const mill = {
+    ...machine.value,
+    id: idOf(equipment.mills, name),
+    name,
+    lead: screw,
+    marks,
+    travel: travel!,
+    swing,
+    scaleMinutes,
+    headTilts,
+    tableLength: tableLength!,
+    tableWidth: tableWidth!,
+    toColumn: toColumn!,
+  };
   return ok({ ...equipment, mills: put(equipment.mills, mill) });
-} // prettier-ignore
+}
 
 export function takeMaterial(equipment: Equipment, cells: Cells): Result<Equipment> {
   const cell = (name: string) => (cells[name] ?? '').trim();
@@ -104,9 +134,15 @@ export function takeMaterial(equipment: Equipment, cells: Cells): Result<Equipme
   );
   if (!read.ok) return read;
   const [name, , , starting] = read.value;
-  const material = { id: idOf(equipment.materials, name), name, speed: cell('speed').slice(0, 40), chipLoad, starting };
+  const material = {
+    id: idOf(equipment.materials, name),
+    name,
+    speed: cell('speed').slice(0, 40),
+    chipLoad,
+    starting,
+  };
   return ok({ ...equipment, materials: put(equipment.materials, material) });
-} // prettier-ignore
+}
 
 export function takeMandrel(equipment: Equipment, cells: Cells): Result<Equipment> {
   const cell = (name: string) => (cells[name] ?? '').trim();
@@ -121,9 +157,17 @@ export function takeMandrel(equipment: Equipment, cells: Cells): Result<Equipmen
   );
   if (!read.ok) return read;
   const [name, , kind, , , key] = read.value;
-  const mandrel = { id: idOf(equipment.mandrels, name), name, kind, small: small!, large: large!, length: length!, key };
+  const mandrel = {
+    id: idOf(equipment.mandrels, name),
+    name,
+    kind,
+    small: small!,
+    large: large!,
+    length: length!,
+    key,
+  };
   return ok({ ...equipment, mandrels: put(equipment.mandrels, mandrel) });
-} // prettier-ignore
+}
 
 export function takeLathe(equipment: Equipment, cells: Cells): Result<Equipment> {
   const cell = (name: string) => cells[name] ?? '';
@@ -133,7 +177,12 @@ export function takeLathe(equipment: Equipment, cells: Cells): Result<Equipment>
   const set = equipment.gearSets.find(({ name }) => sameName(name, gears));
   const screw = parsePositiveLength(leadscrew, 'The lead of the leadscrew');
   const usual = leadscrew.unit === 'in' ? 'tpi' : 'mm';
-  const by = readWord(cell('box counts'), 'what the box counts', { '': usual, mm: 'mm', tpi: 'tpi', turns: 'turns' } as const);
+  const by = readWord(cell('box counts'), 'what the box counts', {
+    '': usual,
+    mm: 'mm',
+    tpi: 'tpi',
+    turns: 'turns',
+  } as const);
   const box = { by: by.ok ? by.value : usual, settings: cell('box').trim().slice(0, 600) } as const;
   const read = all(
     readName(cell('lathe'), 'the lathe’s name'),
@@ -143,10 +192,21 @@ export function takeLathe(equipment: Equipment, cells: Cells): Result<Equipment>
     gears === '' || set ? ok(set ?? null) : fail(wrong('no-such-gears', gears)),
     readYes(cell('stud'), 'the stud', true),
     optionalLength(slideLead, 'The lead of the slide’s screw'),
-    cell('slide marks').trim() === '' ? ok(100) : readWhole(cell('slide marks'), 'The marks on the slide’s dial', 1, 5000),
+    cell('slide marks').trim() === ''
+      ? ok(100)
+      : readWhole(cell('slide marks'), 'The marks on the slide’s dial', 1, 5000),
   );
   if (!read.ok) return read;
   const [name, , , , gearSet, stud, , slideMarks] = read.value;
-  const lathe = { id: idOf(equipment.lathes, name), name, leadscrew, box, gearSetId: gearSet?.id ?? null, stud, slideLead, slideMarks };
+  const lathe = {
+    id: idOf(equipment.lathes, name),
+    name,
+    leadscrew,
+    box,
+    gearSetId: gearSet?.id ?? null,
+    stud,
+    slideLead,
+    slideMarks,
+  };
   return ok({ ...equipment, lathes: put(equipment.lathes, lathe) });
-} // prettier-ignore
+}

@@ -39,19 +39,29 @@ export function takeHead(equipment: Equipment, cells: Cells): Result<Equipment> 
   const read = all(
     readName(cell('head'), 'the head’s name'),
     readRatio(cell('ratio')),
-    readWord(cell('kind'), 'the kind', { '': 'head', head: 'head', 'rotary table': 'rotary', rotary: 'rotary' } as const),
+    readWord(cell('kind'), 'the kind', {
+      '': 'head',
+      head: 'head',
+      'rotary table': 'rotary',
+      rotary: 'rotary',
+    } as const),
     readYes(cell('plate lock'), 'the plate lock', false),
     gears === '' || set ? ok(set ?? null) : fail(wrong('no-such-gears', gears)),
     readYes(cell('stud'), 'the stud', true),
     cell('idlers').trim() === '' ? ok(2) : readWhole(cell('idlers'), 'The idlers', 0, 3),
     hasWheel ? readWhole(cell('wheel marks'), 'The marks on the wheel', 1, 5000) : ok(1),
     cell('vernier').trim() === '' ? ok(1) : readWhole(cell('vernier'), 'The vernier', 1, 100),
-    readWord(cell('wheel reads'), 'what the wheel reads', { '': 'angle', angle: 'angle', numbers: 'numbers' } as const),
+    readWord(cell('wheel reads'), 'what the wheel reads', {
+      '': 'angle',
+      angle: 'angle',
+      numbers: 'numbers',
+    } as const),
     optionalLength(centreHeight, 'The height of the centre'),
   );
   if (!read.ok) return read;
   const [name, ratio, kind, plateLock, gearSet, stud, idlers, marks, vernier, reads] = read.value;
-  const before = equipment.heads.find((head) => sameName(head.name, name)) ?? plainHead(idOf(equipment.heads, name), name);
+  const before =
+    equipment.heads.find((head) => sameName(head.name, name)) ?? plainHead(idOf(equipment.heads, name), name);
   const head: Head = {
     ...before,
     name,
@@ -63,7 +73,7 @@ export function takeHead(equipment: Equipment, cells: Cells): Result<Equipment> 
     centreHeight: cells['centre height'] === undefined ? before.centreHeight : centreHeight,
   };
   return ok({ ...equipment, heads: put(equipment.heads, head) });
-} // prettier-ignore
+}
 
 export function takePlate(equipment: Equipment, cells: Cells): Result<Equipment> {
   const cell = (name: string) => cells[name] ?? '';
@@ -91,7 +101,9 @@ export function takeRing(equipment: Equipment, cells: Cells): Result<Equipment> 
   const read = all(
     headNamed(equipment, cell('head')),
     holes,
-    cell('ring').trim() === '' ? ok(`${cell('holes').trim()} holes`) : readName(cell('ring'), 'the ring’s name'),
+    cell('ring').trim() === ''
+      ? ok(`${cell('holes').trim()} holes`)
+      : readName(cell('ring'), 'the ring’s name'),
     readYes(cell('made'), 'whether it was made here', false),
     readYes(cell('on the work'), 'whether it goes between spindle and work', false),
   );
@@ -99,7 +111,7 @@ export function takeRing(equipment: Equipment, cells: Cells): Result<Equipment> 
   const [head, count, name, made, onWork] = read.value;
   const ring: Ring = { id: idOf(head.rings, name), name, holes: count, made, ...(onWork ? { onWork } : {}) };
   return ok(withHeadChanged(equipment, { ...head, rings: put(head.rings, ring) }));
-} // prettier-ignore
+}
 
 export function takeGear(equipment: Equipment, cells: Cells): Result<Equipment> {
   const cell = (name: string) => cells[name] ?? '';
@@ -107,17 +119,34 @@ export function takeGear(equipment: Equipment, cells: Cells): Result<Equipment> 
   const read = all(
     readName(cell('set'), 'the set’s name'),
     readWhole(cell('teeth'), 'A wheel', 2, 1000),
-    owned === '0' ? fail(wrong('gear-owned-none', cell('teeth'))) : owned === '' ? ok(1) : readWhole(owned, 'How many are owned', 1, 99),
+    owned === '0'
+      ? fail(wrong('gear-owned-none', cell('teeth')))
+      : owned === ''
+        ? ok(1)
+        : readWhole(owned, 'How many are owned', 1, 99),
   );
   if (!read.ok) return read;
   const [name, teeth, count] = read.value;
   const id = idOf(equipment.gearSets, name);
-  const before: GearSet = equipment.gearSets.find((set) => set.id === id) ?? { id, name, bore: '', pitch: '', gears: [] };
-  const gears = [...before.gears.filter((gear) => gear.teeth !== teeth), { teeth, count }].sort((a, b) => a.teeth - b.teeth);
+  const before: GearSet = equipment.gearSets.find((set) => set.id === id) ?? {
+    id,
+    name,
+    bore: '',
+    pitch: '',
+    gears: [],
+  };
+  const gears = [...before.gears.filter((gear) => gear.teeth !== teeth), { teeth, count }].sort(
+    (a, b) => a.teeth - b.teeth,
+  );
   const noted = (typed: string, was: string) => typed.trim().slice(0, 40) || was;
-  const set = { ...before, bore: noted(cell('bore'), before.bore), pitch: noted(cell('pitch'), before.pitch), gears };
+  const set = {
+    ...before,
+    bore: noted(cell('bore'), before.bore),
+    pitch: noted(cell('pitch'), before.pitch),
+    gears,
+  };
   return ok({ ...equipment, gearSets: put(equipment.gearSets, set) });
-} // prettier-ignore
+}
 
 export function takeStepper(equipment: Equipment, cells: Cells): Result<Equipment> {
   const cell = (name: string) => cells[name] ?? '';
@@ -131,9 +160,17 @@ export function takeStepper(equipment: Equipment, cells: Cells): Result<Equipmen
   );
   if (!read.ok) return read;
   const [name, head, stepsPerTurn, microsteps, belt, on] = read.value;
-  const stepper = { id: idOf(equipment.steppers, name), name, headId: head.id, on, stepsPerTurn, microsteps, belt };
+  const stepper = {
+    id: idOf(equipment.steppers, name),
+    name,
+    headId: head.id,
+    on,
+    stepsPerTurn,
+    microsteps,
+    belt,
+  };
   return ok({ ...equipment, steppers: put(equipment.steppers, stepper) });
-} // prettier-ignore
+}
 
 /** A pitch that says itself which it is: `M1.5` or `14 DP`. Kept as the figure and its unit. */
 export function pitchCell(typed: string): Result<Measure> {
@@ -160,13 +197,20 @@ export function takeCutter(equipment: Equipment, cells: Cells): Result<Equipment
   const cell = (name: string) => cells[name] ?? '';
   const given = pitchCell(cell('pitch'));
   const bare = given.ok ? unitsOfCutter({ pitch: given.value }) : 'mm';
-  const [diameter, bore, width, stamped] = ['diameter', 'bore', 'width', 'stamped depth'].map((name) => lengthCell(cell(name), bare));
+  const [diameter, bore, width, stamped] = ['diameter', 'bore', 'width', 'stamped depth'].map((name) =>
+    lengthCell(cell(name), bare),
+  );
   const angle = cell('angle').trim() === '' ? null : measure(cell('angle').trim().replace(/°$/, ''), 'deg');
   const read = all(
     readName(cell('cutter'), 'the cutter’s name'),
     given,
     readCutterNumber(cell('number')),
-    readWord(cell('school'), 'the school of its number', { '': 'unknown', unknown: 'unknown', inch: 'inch', metric: 'metric' } as const),
+    readWord(cell('school'), 'the school of its number', {
+      '': 'unknown',
+      unknown: 'unknown',
+      inch: 'inch',
+      metric: 'metric',
+    } as const),
     readToothRange(cell('range')),
     cell('teeth').trim() === '' ? ok(null) : readWhole(cell('teeth'), 'The cutter’s teeth', 1, 200),
     angle ? parseAngleDeg(angle) : ok(null),
@@ -178,6 +222,18 @@ export function takeCutter(equipment: Equipment, cells: Cells): Result<Equipment
   if (!read.ok) return read;
   const [name, pitch, number, school, range, teeth] = read.value;
   const plain = plainCutter(idOf(equipment.cutters, name), name, pitch);
-  const cutter = { ...plain, number, school, range, teeth, angle: angle ?? plain.angle, diameter: diameter!, bore: bore!, width: width!, stamped: stamped!, material: cell('material').trim().slice(0, 40) };
+  const cutter = {
+    ...plain,
+    number,
+    school,
+    range,
+    teeth,
+    angle: angle ?? plain.angle,
+    diameter: diameter!,
+    bore: bore!,
+    width: width!,
+    stamped: stamped!,
+    material: cell('material').trim().slice(0, 40),
+  };
   return ok({ ...equipment, cutters: put(equipment.cutters, cutter) });
-} // prettier-ignore
+}

@@ -34,19 +34,33 @@ export const fullCornersOf = (diameter: number, flats: number): number =>
  * Issues: flats-over-stock, flats-odd, flats-corners-lost, flats-depth-other
  * Source: depth (D − AF)/2; an odd count has no opposite flat, and is gauged flat to corner as AF/2 + D/2
  */
-export function readFlats(input: SpacingInput, flats: number, diameter: Exact | null, depth: Exact | null, system: UnitSystem): Result<{ flats: Flats | null; issues: readonly Issue[] }> {
+export function readFlats(
+  input: SpacingInput,
+  flats: number,
+  diameter: Exact | null,
+  depth: Exact | null,
+  system: UnitSystem,
+): Result<{ flats: Flats | null; issues: readonly Issue[] }> {
   if (input.what !== 'flats' || !diameter || flats < 2) return ok({ flats: null, issues: [] });
   const D = approx(diameter);
   const fullCorners = fullCornersOf(D, flats);
   const typed = input.acrossFlats.typed.trim() !== '';
   if (!typed && !depth) return ok({ flats: null, issues: [] });
-  const across = typed ? parsePositiveLength(input.acrossFlats, 'Across flats') : ok(diameter.sub(depth!.mul(2)));
+  const across = typed
+    ? parsePositiveLength(input.acrossFlats, 'Across flats')
+    : ok(diameter.sub(depth!.mul(2)));
   if (!across.ok) return fail(...at('acrossFlats', across.issues));
   const AF = approx(across.value);
   const given = typed ? input.acrossFlats.typed : input.depth.typed;
   const path = typed ? 'acrossFlats' : 'depth';
   if (AF >= D || AF <= 0)
-    return fail({ code: 'flats-over-stock', path, severity: 'wrong', given, detail: { stock: lengthText(D, system) } });
+    return fail({
+      code: 'flats-over-stock',
+      path,
+      severity: 'wrong',
+      given,
+      detail: { stock: lengthText(D, system) },
+    });
   const issues: Issue[] = [];
   const tell = (code: Issue['code'], severity: Issue['severity'], detail: Record<string, string>) =>
     issues.push({ code, path, severity, given, detail });
@@ -56,11 +70,21 @@ export function readFlats(input: SpacingInput, flats: number, diameter: Exact | 
   if (gauge !== null) tell('flats-odd', 'note', { flats: String(flats), gauge: lengthText(gauge, system) });
   // deeper than the corners reach: the flats meet inside the round
   const corners = AF <= fullCorners + 1e-9;
-  if (AF < fullCorners - 1e-9) tell('flats-corners-lost', 'note', { full: lengthText(fullCorners, system), over: lengthText(AF / Math.cos(Math.PI / flats), system) });
+  if (AF < fullCorners - 1e-9)
+    tell('flats-corners-lost', 'note', {
+      full: lengthText(fullCorners, system),
+      over: lengthText(AF / Math.cos(Math.PI / flats), system),
+    });
   if (typed && depth && Math.abs(approx(depth) - (D - AF) / 2) > 0.005)
-    issues.push({ code: 'flats-depth-other', path: 'depth', severity: 'query', given: input.depth.typed, detail: { depth: lengthText((D - AF) / 2, system, 'fine') } });
+    issues.push({
+      code: 'flats-depth-other',
+      path: 'depth',
+      severity: 'query',
+      given: input.depth.typed,
+      detail: { depth: lengthText((D - AF) / 2, system, 'fine') },
+    });
   return ok({ flats: { across: AF, depth: (D - AF) / 2, gauge, fullCorners, corners }, issues });
-} // prettier-ignore
+}
 
 /** The depth that flats come to, as an exact figure for the cut. */
 export const flatsDepth = ({ depth }: Flats): Exact => exact(depth.toFixed(6));
@@ -81,7 +105,21 @@ export function flatsWorking(flats: Flats, count: number, diameter: number): Wor
   const mm = (value: number) => `${decimalText(value, 4)}\\ \\mathrm{mm}`;
   const source = 'by geometry of the polygon in the round';
   return [
-    { key: 'flatDepth', label: 'Depth of a flat', formula: 'h = \\frac{D - AF}{2}', put: `\\frac{${D} - ${AF}}{2}`, result: mm(flats.depth), source },
-    { key: 'fullCorners', label: 'Largest across flats with sharp corners', formula: 'D\\cos\\frac{180^\\circ}{n}', put: `${D}\\cos\\frac{180^\\circ}{${count}}`, result: mm(flats.fullCorners), source },
+    {
+      key: 'flatDepth',
+      label: 'Depth of a flat',
+      formula: 'h = \\frac{D - AF}{2}',
+      put: `\\frac{${D} - ${AF}}{2}`,
+      result: mm(flats.depth),
+      source,
+    },
+    {
+      key: 'fullCorners',
+      label: 'Largest across flats with sharp corners',
+      formula: 'D\\cos\\frac{180^\\circ}{n}',
+      put: `${D}\\cos\\frac{180^\\circ}{${count}}`,
+      result: mm(flats.fullCorners),
+      source,
+    },
   ];
-} // prettier-ignore
+}

@@ -1,7 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
 import { sayIssue } from '../findings/index.ts';
 import { need } from '../findings/index.ts';
-import { newDivideJob, readJob, withDividing, withHead, withPart, withRingPart, drawnSpurJob, type DividePart, type Job } from '../job/index.ts'; // prettier-ignore
+import {
+  newDivideJob,
+  readJob,
+  withDividing,
+  withHead,
+  withPart,
+  withRingPart,
+  drawnSpurJob,
+  type DividePart,
+  type Job,
+} from '../job/index.ts';
 import { plan, refusals, settleOpen, stationOf } from '../plan/index.ts';
 import { foldRun, freezeRun } from '../run/index.ts';
 import { STOCK_EQUIPMENT, STOCK_ROTARY } from '../shop/index.ts';
@@ -9,7 +19,14 @@ import { measure, type Unit } from '../units/index.ts';
 
 const shop = { ...STOCK_EQUIPMENT, heads: [...STOCK_EQUIPMENT.heads, STOCK_ROTARY] };
 const fresh = newDivideJob({ id: 'd1', name: 'Divide', units: 'mm', shop });
-const UNITS: Readonly<Record<string, Unit>> = { count: 'count', angle: 'deg', pitch: 'module', length: 'mm', diameter: 'mm', depth: 'mm' }; // prettier-ignore
+const UNITS: Readonly<Record<string, Unit>> = {
+  count: 'count',
+  angle: 'deg',
+  pitch: 'module',
+  length: 'mm',
+  diameter: 'mm',
+  depth: 'mm',
+};
 type Asked = Partial<Record<'count' | 'angle' | 'pitch' | 'length' | 'diameter' | 'depth', string>>;
 
 const asks = (by: DividePart['spacing']['by'], figures: Asked, job: Job = fresh): Job =>
@@ -20,15 +37,18 @@ const asks = (by: DividePart['spacing']['by'], figures: Asked, job: Job = fresh)
           spacing: {
             ...part.spacing,
             by,
-            ...Object.fromEntries(Object.entries(figures).map(([key, typed]) => [key, measure(typed, UNITS[key]!)])),
+            ...Object.fromEntries(
+              Object.entries(figures).map(([key, typed]) => [key, measure(typed, UNITS[key]!)]),
+            ),
           },
         }
       : part,
-  ); // prettier-ignore
+  );
 const partOf = (job: Job) => plan(job, shop).parts[0]!;
 const answers = (job: Job) => Object.fromEntries(partOf(job).stations.map(({ id, answer }) => [id, answer]));
 const said = (job: Job) => partOf(job).stations.flatMap(({ issues }) => issues.map(sayIssue));
-const run = (job: Job) => need(freezeRun(job, plan(job, shop), shop, { runId: 'r', jobRevision: 1, partId: 'p1' })); // prettier-ignore
+const run = (job: Job) =>
+  need(freezeRun(job, plan(job, shop), shop, { runId: 'r', jobRevision: 1, partId: 'p1' }));
 
 describe('just divide', () => {
   test('seven holes round: no gear, no depth, and a run that closes', () => {
@@ -75,7 +95,10 @@ describe('just divide', () => {
 
   test('a rack longer than the table travels is asked about', () => {
     const short = { ...shop, mills: [{ ...shop.mills[0]!, travel: measure('180', 'mm') }] };
-    const job = { ...asks('pitch', { count: '40', pitch: '1.5' }), equipment: { ...fresh.equipment, mills: short.mills } }; // prettier-ignore
+    const job = {
+      ...asks('pitch', { count: '40', pitch: '1.5' }),
+      equipment: { ...fresh.equipment, mills: short.mills },
+    };
     const issues = stationOf(plan(job, short).parts[0]!, 'dividing')!.issues;
     expect(issues.map(sayIssue)[0]).toMatch(
       /From first to last is 183.8 mm, and the table .* travels 180 mm/,
@@ -100,7 +123,9 @@ describe('just divide', () => {
     const job = withHead(asks('count', { count: '53', diameter: '60' }), 'p1', STOCK_ROTARY, shop);
     // it has nothing but its wheel, so that is in force without being chosen
     expect(answers(job)['dividing']).toBe('6° 47′ 33″ by the wheel');
-    const wheel = stationOf(partOf(job), 'dividing')!.detail.methods.find(({ method }) => method === 'handwheel')!.ways[0]!; // prettier-ignore
+    const wheel = stationOf(partOf(job), 'dividing')!.detail.methods.find(
+      ({ method }) => method === 'handwheel',
+    )!.ways[0]!;
     const chosen = withDividing(job, 'p1', (dividing) => ({ ...dividing, choice: wheel.choice }));
     expect(answers(chosen)['dividing']).toBe('6° 47′ 33″ by the wheel');
     const frozen = run(chosen);
@@ -110,7 +135,10 @@ describe('just divide', () => {
   });
 
   test('block order freezes the spaces in the order they are cut', () => {
-    const job = withDividing(asks('count', { count: '7' }), 'p1', (dividing) => ({ ...dividing, stride: measure('3', 'count') })); // prettier-ignore
+    const job = withDividing(asks('count', { count: '7' }), 'p1', (dividing) => ({
+      ...dividing,
+      stride: measure('3', 'count'),
+    }));
     expect(run(job).cuts.map(({ space }) => space)).toEqual([1, 4, 7, 3, 6, 2, 5]);
   });
 });

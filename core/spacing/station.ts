@@ -95,12 +95,35 @@ function readAngle(input: SpacingInput, spaces: number, diameter: number | null)
   return ok({
     target: { along: 'turn', aim },
     answer: `${many(spaces, input.what)}, ${angleText(angle.value)} apart`,
-    values: [countValue(spaces), angleValue({ key: 'angle', label: 'From one to the next', settles: true }, angle.value), angleValue({ key: 'total', label: aim.full ? 'In all, and it closes' : 'First to last' }, total)],
-    working: [{ key: 'total', label: 'First to last', formula: '(N - 1)\\,\\theta', put: `${spaces - 1} \\times ${decimalText(angle.value, 6)}^\\circ`, result: `${decimalText(angle.value.mul(spaces - 1), 6)}^\\circ`, source: 'by adding up' }],
+    values: [
+      countValue(spaces),
+      angleValue({ key: 'angle', label: 'From one to the next', settles: true }, angle.value),
+      angleValue({ key: 'total', label: aim.full ? 'In all, and it closes' : 'First to last' }, total),
+    ],
+    working: [
+      {
+        key: 'total',
+        label: 'First to last',
+        formula: '(N - 1)\\,\\theta',
+        put: `${spaces - 1} \\times ${decimalText(angle.value, 6)}^\\circ`,
+        result: `${decimalText(angle.value.mul(spaces - 1), 6)}^\\circ`,
+        source: 'by adding up',
+      },
+    ],
     step: approx(angle.value),
-    queries: over ? [{ code: 'angles-overlap', path: 'count', severity: 'query', given: `${spaces} × ${angleText(angle.value)}`, detail }] : [],
+    queries: over
+      ? [
+          {
+            code: 'angles-overlap',
+            path: 'count',
+            severity: 'query',
+            given: `${spaces} × ${angleText(angle.value)}`,
+            detail,
+          },
+        ]
+      : [],
   });
-} // prettier-ignore
+}
 
 function readCount(input: SpacingInput, spaces: number, diameter: number | null): Read {
   const angle = exact(360, spaces);
@@ -108,13 +131,28 @@ function readCount(input: SpacingInput, spaces: number, diameter: number | null)
     target: { along: 'turn', aim: countAim(spaces, diameter) },
     answer: `${many(spaces, input.what)} round`,
     values: [countValue(spaces), angleValue({ key: 'angle', label: 'From one to the next' }, angle)],
-    working: [{ key: 'angle', label: 'Angle from one to the next', formula: '\\frac{360^\\circ}{N}', put: `\\frac{360^\\circ}{${spaces}}`, result: `${decimalText(angle, 6)}^\\circ`, source: 'one turn of the work has 360°' }],
+    working: [
+      {
+        key: 'angle',
+        label: 'Angle from one to the next',
+        formula: '\\frac{360^\\circ}{N}',
+        put: `\\frac{360^\\circ}{${spaces}}`,
+        result: `${decimalText(angle, 6)}^\\circ`,
+        source: 'one turn of the work has 360°',
+      },
+    ],
     step: approx(angle),
     queries: [],
   };
-} // prettier-ignore
+}
 
-function line(input: SpacingInput, spaces: number, pitch: Exact, name: string, working: readonly Working[]): Read {
+function line(
+  input: SpacingInput,
+  spaces: number,
+  pitch: Exact,
+  name: string,
+  working: readonly Working[],
+): Read {
   return {
     target: { along: 'line', spaces, pitch },
     answer: `${many(spaces, input.what)}, ${name}`,
@@ -127,7 +165,7 @@ function line(input: SpacingInput, spaces: number, pitch: Exact, name: string, w
     step: approx(pitch),
     queries: [],
   };
-} // prettier-ignore
+}
 
 /** Finer than any screw can set, and longer than any table. */
 const FINEST = exact(1, 1000);
@@ -153,7 +191,14 @@ function readLine(input: SpacingInput, spaces: number, system: UnitSystem): Resu
   const m = pitch.value.module;
   const far = inReach(m.mul(PI), 'pitch', input.pitch.typed);
   if (far.length > 0) return fail(...far);
-  const working: Working = { key: 'pitch', label: 'Pitch of the rack', formula: 'p = \\pi\\,m', put: `\\pi \\times ${decimalText(m, 6)}`, result: `${decimalText(approx(m) * Math.PI, 5)}\\ \\mathrm{mm}`, source: 'ISO 21771' }; // prettier-ignore
+  const working: Working = {
+    key: 'pitch',
+    label: 'Pitch of the rack',
+    formula: 'p = \\pi\\,m',
+    put: `\\pi \\times ${decimalText(m, 6)}`,
+    result: `${decimalText(approx(m) * Math.PI, 5)}\\ \\mathrm{mm}`,
+    source: 'ISO 21771',
+  };
   return ok(line(input, spaces, m.mul(PI), `rack of ${pitchText(pitch.value)}`, [working]));
 }
 
@@ -171,7 +216,10 @@ export function planSpacing(
   const count = parseCount(input.count, `The number of ${input.what}`, input.by === 'count' ? 1 : 2, MOST);
   const diameter = optional(input.diameter, 'The diameter');
   const depth = optional(input.depth, 'The depth');
-  const side = [...(diameter.ok ? [] : at('diameter', diameter.issues)), ...(depth.ok ? [] : at('depth', depth.issues))]; // prettier-ignore
+  const side = [
+    ...(diameter.ok ? [] : at('diameter', diameter.issues)),
+    ...(depth.ok ? [] : at('depth', depth.issues)),
+  ];
   const mm = diameter.ok && diameter.value ? approx(diameter.value) : null;
   const read: Result<Read> = !count.ok
     ? fail(...at('count', count.issues))
@@ -183,28 +231,49 @@ export function planSpacing(
   const empty = { id: 'spacing', cautions: [] } as const;
   if (!read.ok) {
     const issues = at(path, [...read.issues, ...side]);
-    return { ...empty, facts: null, answer: 'to be given', values: [], working: [], issues, detail: { drawing: null } }; // prettier-ignore
+    return {
+      ...empty,
+      facts: null,
+      answer: 'to be given',
+      values: [],
+      working: [],
+      issues,
+      detail: { drawing: null },
+    };
   }
   const { target, answer, values, working, step, queries } = read.value;
   const spaces = target.along === 'turn' ? target.aim.spaces : target.spaces;
   const round = target.along === 'turn' && target.aim.full;
-  const flatsRead = readFlats(input, round ? spaces : 0, diameter.ok ? diameter.value : null, depth.ok ? depth.value : null, system);
+  const flatsRead = readFlats(
+    input,
+    round ? spaces : 0,
+    diameter.ok ? diameter.value : null,
+    depth.ok ? depth.value : null,
+    system,
+  );
   const flats = flatsRead.ok ? flatsRead.value.flats : null;
   const flatIssues = flatsRead.ok ? flatsRead.value.issues : flatsRead.issues;
   // flats by their across-flats: the depth follows
   const deep = flats ? flatsDepth(flats) : depth.ok ? depth.value : null;
   return {
     ...empty,
-    facts: depth.ok && diameter.ok && flatsRead.ok ? { target, spaces, full: target.along === 'turn' && target.aim.full, depth: deep } : null,
+    facts:
+      depth.ok && diameter.ok && flatsRead.ok
+        ? { target, spaces, full: target.along === 'turn' && target.aim.full, depth: deep }
+        : null,
     answer,
     values: [
       ...values,
-      ...(turning && mm !== null ? [lengthValue({ key: 'diameter', label: 'On a diameter of', settles: true }, mm)] : []),
+      ...(turning && mm !== null
+        ? [lengthValue({ key: 'diameter', label: 'On a diameter of', settles: true }, mm)]
+        : []),
       ...(flats ? flatsValues(flats) : []),
       ...(deep ? [lengthValue({ key: 'depth', label: 'Depth', symbol: 'h', settles: true }, deep)] : []),
     ],
     working: [...working, ...(flats && mm !== null ? flatsWorking(flats, spaces, mm) : [])],
     issues: at(path, [...queries, ...side, ...flatIssues]),
-    detail: { drawing: { along: target.along, spaces, step, diameter: mm, acrossFlats: flats?.across ?? null } },
+    detail: {
+      drawing: { along: target.along, spaces, step, diameter: mm, acrossFlats: flats?.across ?? null },
+    },
   };
-} // prettier-ignore
+}

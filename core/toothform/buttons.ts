@@ -56,7 +56,11 @@ function nearestCircle(flank: readonly Flank[]): { x: number; y: number; radius:
   let best = { x: 0, y: 0, radius: 0, residual: Infinity };
   for (let round = 0; round < 200; round += 1) {
     // x² + y² = 2ax + 2by + c, weighted
-    const m = [[0, 0, 0], [0, 0, 0], [0, 0, 0]]; // prettier-ignore
+    const m = [
+      [0, 0, 0],
+      [0, 0, 0],
+      [0, 0, 0],
+    ];
     const b = [0, 0, 0];
     for (const [i, { x, y }] of points.entries()) {
       const row = [2 * x, 2 * y, 1];

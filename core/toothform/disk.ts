@@ -53,8 +53,20 @@ function geometryOf({ form, helixAngle, cutterDiameter }: HelicalCut, cutterTeet
     const angle = Math.atan2(y, x) - (helixAngle === 0 ? 0 : z / advance);
     return { radius, turn, error: base * Math.cos(baseHelix) * (angle - trueSpace(radius)) * 1000 };
   };
-  return { cos, sin, advance, edge, place, left, floor, tip: tipRadius(cutter), from: Math.max(base, root), root, outer: pitch + form.addendum };
-} // prettier-ignore
+  return {
+    cos,
+    sin,
+    advance,
+    edge,
+    place,
+    left,
+    floor,
+    tip: tipRadius(cutter),
+    from: Math.max(base, root),
+    root,
+    outer: pitch + form.addendum,
+  };
+}
 
 /** How far round the disk contact is looked for, radians, and in what steps. */
 const REACH = 0.3;
@@ -72,7 +84,11 @@ function touches(geometry: ReturnType<typeof geometryOf>, at: number): Left[] {
   const slip = (turn: number) => {
     const { x, y } = place(here, turn);
     const s = Math.sin(turn);
-    const normal = [-outward * Math.cos(turn), alongAxis * cos + outward * s * sin, -alongAxis * sin + outward * s * cos] as const;
+    const normal = [
+      -outward * Math.cos(turn),
+      alongAxis * cos + outward * s * sin,
+      -alongAxis * sin + outward * s * cos,
+    ] as const;
     // the work's own motion, scaled so that both a lead and none can be taken
     const round = Number.isFinite(advance) ? (-y * normal[0] + x * normal[1]) / advance : 0;
     return round + normal[2];
@@ -94,7 +110,7 @@ function touches(geometry: ReturnType<typeof geometryOf>, at: number): Left[] {
     before = after;
   }
   return found;
-} // prettier-ignore
+}
 
 /** Where neighbours on one curve are further apart round the disk, they are on two. */
 const ONE_CURVE = 0.03;
@@ -149,8 +165,13 @@ export function diskErrors(cut: HelicalCut, cutterTeeth: number, steps = 48): Fo
  * Source: the first, Machinery’s Handbook, helical gears cut with formed cutters; the second, common practice, checked
  * against the envelope in the test
  */
-export function virtualTeeth(teeth: number, helixAngle: number, normalModule: number, cutterDiameter: number | null): { readonly book: number; readonly disk: number | null } {
+export function virtualTeeth(
+  teeth: number,
+  helixAngle: number,
+  normalModule: number,
+  cutterDiameter: number | null,
+): { readonly book: number; readonly disk: number | null } {
   const book = teeth / Math.cos(helixAngle) ** 3;
   const round = cutterDiameter === null ? null : (cutterDiameter / normalModule) * Math.tan(helixAngle) ** 2;
   return { book, disk: round === null ? null : book + round };
-} // prettier-ignore
+}

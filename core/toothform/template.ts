@@ -50,7 +50,13 @@ const rad = (degrees: number): number => (degrees * Math.PI) / 180;
  * @param scale times life size, > 0 @param as the ground form, or two buttons @param title named on the sheet
  * Source: spaceOf; relief angles: common practice
  */
-export function templateOf(form: ToothForm, continuation: Continuation, scale: number, as: 'form' | 'buttons', title: string): Template {
+export function templateOf(
+  form: ToothForm,
+  continuation: Continuation,
+  scale: number,
+  as: 'form' | 'buttons',
+  title: string,
+): Template {
   const root = rootRadius(form);
   const space = spaceOf(form, continuation);
   const side = spaceSide(form, continuation, 60).map(({ x, y }) => ({ x: x * scale, y: (y - root) * scale }));
@@ -71,19 +77,30 @@ export function templateOf(form: ToothForm, continuation: Continuation, scale: n
     size('pitch line above the tip', pitchUp),
     size('width of the tip', wide(root)),
     ...(buttons
-      ? [size('button diameter', buttons.diameter), size('button spacing', buttons.spacing), size('infeed', buttons.infeed)]
+      ? [
+          size('button diameter', buttons.diameter),
+          size('button spacing', buttons.spacing),
+          size('infeed', buttons.infeed),
+        ]
       : []),
   ];
   const half = Math.max(top.x, buttons ? (buttons.spacing / 2 + buttons.radius) * scale : 0) + 8;
   const letter = Math.max(3, form.wholeDepth * scale * 0.06);
   const below = buttons ? Math.min(0, (buttons.centre.y - root - buttons.radius) * scale) : 0;
-  const line = (name: Template['lines'][number]['name'], x1: number, y1: number, x2: number, y2: number) => ({ name, from: { x: x1, y: y1 }, to: { x: x2, y: y2 } });
+  const line = (name: Template['lines'][number]['name'], x1: number, y1: number, x2: number, y2: number) => ({
+    name,
+    from: { x: x1, y: y1 },
+    to: { x: x2, y: y2 },
+  });
   const barAt = below - 3 * letter;
   const reliefAt = half + 0.6 * form.wholeDepth * scale + 6;
   const words = [
     title,
     `${decimalText(scale, 2)} times life size. The bar is ${CHECK_BAR} mm on paper: measure it before you trust the sheet.`,
-    ...sizes.map(({ name, mm, printed }) => `${name}: ${decimalText(mm, 4)} mm (${decimalText(mm / 25.4, 5)} in), here ${decimalText(printed, 2)} mm`),
+    ...sizes.map(
+      ({ name, mm, printed }) =>
+        `${name}: ${decimalText(mm, 4)} mm (${decimalText(mm / 25.4, 5)} in), here ${decimalText(printed, 2)} mm`,
+    ),
     buttons
       ? `Largest distance of the arcs from the true flank: ${decimalText(buttons.residual, 2)} um.`
       : `Relief: ${FRONT_RELIEF} deg below the tip, ${SIDE_RELIEF} deg at the sides. Ground square to the relief the form is ${decimalText(Math.cos(rad(FRONT_RELIEF)), 4)} as deep.`,
@@ -103,22 +120,43 @@ export function templateOf(form: ToothForm, continuation: Continuation, scale: n
         ? []
         : [
             line('relief', reliefAt, 0, reliefAt, shank.y),
-            line('relief', reliefAt, 0, reliefAt + shank.y * 0.6, shank.y * 0.6 * Math.tan(rad(FRONT_RELIEF))),
+            line(
+              'relief',
+              reliefAt,
+              0,
+              reliefAt + shank.y * 0.6,
+              shank.y * 0.6 * Math.tan(rad(FRONT_RELIEF)),
+            ),
           ]),
     ],
     circles: buttons
-      ? [-1, 1].map((way) => ({ at: { x: way * buttons.centre.x * scale, y: (buttons.centre.y - root) * scale }, radius: buttons.radius * scale }))
+      ? [-1, 1].map((way) => ({
+          at: { x: way * buttons.centre.x * scale, y: (buttons.centre.y - root) * scale },
+          radius: buttons.radius * scale,
+        }))
       : [],
     words: [
-      ...words.map((text, i) => ({ at: { x: -half, y: barAt - (i + 2) * 1.6 * letter }, height: letter, text })),
+      ...words.map((text, i) => ({
+        at: { x: -half, y: barAt - (i + 2) * 1.6 * letter },
+        height: letter,
+        text,
+      })),
       { at: { x: half + 2, y: pitchUp * scale }, height: letter * 0.7, text: 'pitch line' },
       { at: { x: half + 2, y: top.y }, height: letter * 0.7, text: 'outside' },
-      ...(buttons ? [] : [{ at: { x: reliefAt + 3, y: shank.y * 0.5 }, height: letter * 0.7, text: `face, and ${FRONT_RELIEF} deg` }]),
+      ...(buttons
+        ? []
+        : [
+            {
+              at: { x: reliefAt + 3, y: shank.y * 0.5 },
+              height: letter * 0.7,
+              text: `face, and ${FRONT_RELIEF} deg`,
+            },
+          ]),
     ],
     sizes,
     buttons,
   };
-} // prettier-ignore
+}
 
 /** A scale as it is typed, 1 to 200. @returns null when it cannot be used */
 export const readScale = (typed: string): number | null => {

@@ -37,86 +37,235 @@ function endTooth({ facts, part, units }: Ask): Cause[] {
   };
   const miscount: Cause = {
     key: 'miscount',
-    cause: holes === null ? 'One move was miscounted' : `One move was miscounted: what is left is ${f(holes, 1)} holes of the ${facts.circle} circle, ${f(turns!, 2)} turns`,
+    cause:
+      holes === null
+        ? 'One move was miscounted'
+        : `One move was miscounted: what is left is ${f(holes, 1)} holes of the ${facts.circle} circle, ${f(turns!, 2)} turns`,
     test: `All teeth are good but one, and it stands where the wrong move was made. ${holes === null ? '' : nearWhole(holes) ? 'A whole number of holes: it fits.' : 'Not a whole number of holes: it hardly fits.'}`.trim(),
     mend: 'Find the odd tooth by measuring across pairs; ask for the landing hole from now on.',
   };
-  const slack: Cause = { key: 'slack', cause: 'The crank was turned back, and the slack of the worm came in', test: 'One tooth is off by far less than a hole, where a move was overshot.', mend: 'Overshot: back half a turn and come up again the same way.' };
-  const order = holes !== null && nearWhole(holes) && Math.round(holes) <= 3 ? [miscount, crept] : [crept, miscount];
+  const slack: Cause = {
+    key: 'slack',
+    cause: 'The crank was turned back, and the slack of the worm came in',
+    test: 'One tooth is off by far less than a hole, where a move was overshot.',
+    mend: 'Overshot: back half a turn and come up again the same way.',
+  };
+  const order =
+    holes !== null && nearWhole(holes) && Math.round(holes) <= 3 ? [miscount, crept] : [crept, miscount];
   return [...order, slack];
-} // prettier-ignore
+}
 
 function drift({ facts }: Ask): Cause[] {
   const wrong = wrongHoles(facts);
   const causes: Cause[] = [];
   if (wrong)
-    causes.push({ key: 'pin-hole', cause: `The hole the pin is in was counted, so each move is a hole short: ${f(wrong.short, 2)} to the turn instead of ${facts.divisions}`, test: `Arms over ${f(facts.moveTurns! % 1 * facts.circle!, 0)} spaces show one hole more than that. Count the holes between them.`, mend: 'Set the arms by spaces: holes less one.' });
-  causes.push({ key: 'circle', cause: 'The pin runs on another circle than the one meant', test: 'Count the holes of the circle the pin is in; it drops in without force on the right one only.', mend: 'Set the crank to the circle; look that its radius is clamped.' });
-  if (wrong) causes.push({ key: 'arms', cause: `The arms shifted: a hole more gives ${f(wrong.long, 2)} to the turn`, test: 'They move under a finger.', mend: 'Clamp them; move them round to the pin, never against the stop.' });
-  if (facts.differential) causes.push({ key: 'plate-locked', cause: 'The plate does not turn as it should', test: 'Watch the plate over one turn of the crank.', mend: 'Plate lock pin out; look at train and idlers.' });
+    causes.push({
+      key: 'pin-hole',
+      cause: `The hole the pin is in was counted, so each move is a hole short: ${f(wrong.short, 2)} to the turn instead of ${facts.divisions}`,
+      test: `Arms over ${f((facts.moveTurns! % 1) * facts.circle!, 0)} spaces show one hole more than that. Count the holes between them.`,
+      mend: 'Set the arms by spaces: holes less one.',
+    });
+  causes.push({
+    key: 'circle',
+    cause: 'The pin runs on another circle than the one meant',
+    test: 'Count the holes of the circle the pin is in; it drops in without force on the right one only.',
+    mend: 'Set the crank to the circle; look that its radius is clamped.',
+  });
+  if (wrong)
+    causes.push({
+      key: 'arms',
+      cause: `The arms shifted: a hole more gives ${f(wrong.long, 2)} to the turn`,
+      test: 'They move under a finger.',
+      mend: 'Clamp them; move them round to the pin, never against the stop.',
+    });
+  if (facts.differential)
+    causes.push({
+      key: 'plate-locked',
+      cause: 'The plate does not turn as it should',
+      test: 'Watch the plate over one turn of the crank.',
+      mend: 'Plate lock pin out; look at train and idlers.',
+    });
   return causes;
-} // prettier-ignore
+}
 
 function nick({ facts, units }: Ask): Cause[] {
-  const at = facts.approach === null ? '' : ` That is ${lengthText(facts.approach, units)} before the face on this job`;
+  const at =
+    facts.approach === null
+      ? ''
+      : ` That is ${lengthText(facts.approach, units)} before the face on this job`;
   return [
-    { key: 'early', cause: `The work was turned before the cutter was clear.${at}`, test: `The nick lies at the end where you index, ${facts.indexAt === 'entry' ? 'where the cutter enters' : 'where it leaves'}, on the same flank of every tooth.`, mend: 'Run farther back before unlocking. Mark the place on the table.' },
-    { key: 'return', cause: facts.helical ? 'The cutter was dragged back through the space, and the slack of the gears let the work turn' : 'The cutter rubbed on the way back with the table or the knee slack', test: 'The marks run the length of the space, not only at its end.', mend: facts.helical ? 'Lower the knee before running back.' : 'Take the slack up; run back with the spindle stopped, or clear of the work.' },
+    {
+      key: 'early',
+      cause: `The work was turned before the cutter was clear.${at}`,
+      test: `The nick lies at the end where you index, ${facts.indexAt === 'entry' ? 'where the cutter enters' : 'where it leaves'}, on the same flank of every tooth.`,
+      mend: 'Run farther back before unlocking. Mark the place on the table.',
+    },
+    {
+      key: 'return',
+      cause: facts.helical
+        ? 'The cutter was dragged back through the space, and the slack of the gears let the work turn'
+        : 'The cutter rubbed on the way back with the table or the knee slack',
+      test: 'The marks run the length of the space, not only at its end.',
+      mend: facts.helical
+        ? 'Lower the knee before running back.'
+        : 'Take the slack up; run back with the spindle stopped, or clear of the work.',
+    },
   ];
-} // prettier-ignore
+}
 
 function lean({ facts, units }: Ask): Cause[] {
   const per = facts.outside === null ? null : (0.1 / (facts.outside / 2)) * (180 / Math.PI);
   return [
-    { key: 'off-centre', cause: `The cutter stands beside the middle${per === null ? '' : `: for each ${lengthText(0.1, units, 'fine')} the teeth lean ${deg(per)}`}`, test: 'Cut a space, turn the work end for end on its centres: the cutter must drop into it. Or measure the two flanks from the side of the work.', mend: 'Centre it again; a gear that is begun is scrap unless the lean is small and its mate leans as much.' },
-    { key: 'along', cause: 'Head and tailstock are not in line with the travel', test: 'Run an indicator along the side of the mandrel.', mend: 'Tap the tailstock over; square the head.' },
-    { key: 'stack', cause: 'A chip between two blanks tips the stack', test: 'The faces run out.', mend: 'Take it apart, clean, face again.' },
+    {
+      key: 'off-centre',
+      cause: `The cutter stands beside the middle${per === null ? '' : `: for each ${lengthText(0.1, units, 'fine')} the teeth lean ${deg(per)}`}`,
+      test: 'Cut a space, turn the work end for end on its centres: the cutter must drop into it. Or measure the two flanks from the side of the work.',
+      mend: 'Centre it again; a gear that is begun is scrap unless the lean is small and its mate leans as much.',
+    },
+    {
+      key: 'along',
+      cause: 'Head and tailstock are not in line with the travel',
+      test: 'Run an indicator along the side of the mandrel.',
+      mend: 'Tap the tailstock over; square the head.',
+    },
+    {
+      key: 'stack',
+      cause: 'A chip between two blanks tips the stack',
+      test: 'The faces run out.',
+      mend: 'Take it apart, clean, face again.',
+    },
   ];
-} // prettier-ignore
+}
 
 function total({ facts }: Ask): Cause[] {
   const wrong = wrongDifferential(facts);
   const causes: Cause[] = [];
   if (facts.differential && wrong)
     causes.push(
-      { key: 'locked', cause: `The plate was locked: such a move divides ${f(wrong.locked, 2)}, not ${facts.divisions}`, test: 'The plate stands still while the crank turns.', mend: 'Draw the plate lock pin.' },
-      { key: 'idlers', cause: `One idler too many or too few: the plate goes the other way, and it divides ${f(wrong.wrongWay, 2)}`, test: 'Turn the crank and see which way the plate creeps; the card says which way it must.', mend: 'Put one in or take one out.' },
+      {
+        key: 'locked',
+        cause: `The plate was locked: such a move divides ${f(wrong.locked, 2)}, not ${facts.divisions}`,
+        test: 'The plate stands still while the crank turns.',
+        mend: 'Draw the plate lock pin.',
+      },
+      {
+        key: 'idlers',
+        cause: `One idler too many or too few: the plate goes the other way, and it divides ${f(wrong.wrongWay, 2)}`,
+        test: 'Turn the crank and see which way the plate creeps; the card says which way it must.',
+        mend: 'Put one in or take one out.',
+      },
     );
   const holes = wrongHoles(facts);
-  if (holes) causes.push({ key: 'holes', cause: `A hole too few in each move gives ${f(holes.short, 2)}, a hole too many ${f(holes.long, 2)}`, test: 'Count the holes between the arms: spaces and one.', mend: 'Set the arms again.' });
-  causes.push({ key: 'chart', cause: 'The chart is misprinted: gears exchanged, a letter wrong', test: 'Put the row into Check a chart: it says what it really divides.', mend: 'Use the way the card has proved.' });
+  if (holes)
+    causes.push({
+      key: 'holes',
+      cause: `A hole too few in each move gives ${f(holes.short, 2)}, a hole too many ${f(holes.long, 2)}`,
+      test: 'Count the holes between the arms: spaces and one.',
+      mend: 'Set the arms again.',
+    });
+  causes.push({
+    key: 'chart',
+    cause: 'The chart is misprinted: gears exchanged, a letter wrong',
+    test: 'Put the row into Check a chart: it says what it really divides.',
+    mend: 'Use the way the card has proved.',
+  });
   return causes;
-} // prettier-ignore
+}
 
 function motor({ facts }: Ask): Cause[] {
   const one = facts.stepper && 360 / facts.stepper.stepsPerTurn;
   return [
-    { key: 'steps', cause: `Steps were missed, silently${one ? `: each is ${f(one * 3600, 1)}″ of the work, and they add up` : ''}`, test: 'Run once round without cutting: it must come back to its mark.', mend: 'Slower, a softer start, more belt reduction; lock the spindle for every cut; close on the first space.' },
-    { key: 'load', cause: 'The worm binds, or the lock is on', test: 'Turn it by hand with the motor off.', mend: 'Ease the worm, oil it, look at the lock.' },
+    {
+      key: 'steps',
+      cause: `Steps were missed, silently${one ? `: each is ${f(one * 3600, 1)}″ of the work, and they add up` : ''}`,
+      test: 'Run once round without cutting: it must come back to its mark.',
+      mend: 'Slower, a softer start, more belt reduction; lock the spindle for every cut; close on the first space.',
+    },
+    {
+      key: 'load',
+      cause: 'The worm binds, or the lock is on',
+      test: 'Turn it by hand with the motor off.',
+      mend: 'Ease the worm, oil it, look at the lock.',
+    },
   ];
-} // prettier-ignore
+}
 
 const FIXED: Readonly<Partial<Record<SymptomId, readonly Cause[]>>> = {
   'once-round': [
-    { key: 'eccentric', cause: 'The blank runs out', test: 'Indicator on the outside, all round: the reading is the difference of depth from side to side.', mend: 'Put the readings into Set-up: it says how much and which way. Re-indicate for a quiet drive; of no matter for a display gear.' },
-    { key: 'bent', cause: 'The mandrel is bent, or a centre is dirty', test: 'Indicator on the mandrel itself, beside the blank.', mend: 'Clean the centres; another mandrel.' },
+    {
+      key: 'eccentric',
+      cause: 'The blank runs out',
+      test: 'Indicator on the outside, all round: the reading is the difference of depth from side to side.',
+      mend: 'Put the readings into Set-up: it says how much and which way. Re-indicate for a quiet drive; of no matter for a display gear.',
+    },
+    {
+      key: 'bent',
+      cause: 'The mandrel is bent, or a centre is dirty',
+      test: 'Indicator on the mandrel itself, beside the blank.',
+      mend: 'Clean the centres; another mandrel.',
+    },
   ],
   tight: [
-    { key: 'shallow', cause: 'Cut too shallow', test: 'Span or pins, at the Inspect station: it says how thick the teeth are.', mend: 'While it is on the head: sink what Inspect says. Off it: see “put back and sink” there.' },
-    { key: 'blank-over', cause: 'The blank was over size, and the depth was set from it', test: 'Measure the outside.', mend: 'Depth from the outside grows by half of what it is over.' },
-    { key: 'no-backlash', cause: 'No backlash was planned, and the shafts stand at the nominal distance', test: 'The teeth are of nominal thickness; it binds all the way round.', mend: 'Spread the shafts, or sink a little more: a nominal pair at nominal centres binds.' },
+    {
+      key: 'shallow',
+      cause: 'Cut too shallow',
+      test: 'Span or pins, at the Inspect station: it says how thick the teeth are.',
+      mend: 'While it is on the head: sink what Inspect says. Off it: see “put back and sink” there.',
+    },
+    {
+      key: 'blank-over',
+      cause: 'The blank was over size, and the depth was set from it',
+      test: 'Measure the outside.',
+      mend: 'Depth from the outside grows by half of what it is over.',
+    },
+    {
+      key: 'no-backlash',
+      cause: 'No backlash was planned, and the shafts stand at the nominal distance',
+      test: 'The teeth are of nominal thickness; it binds all the way round.',
+      mend: 'Spread the shafts, or sink a little more: a nominal pair at nominal centres binds.',
+    },
   ],
   shallow: [
-    { key: 'bends', cause: 'The mandrel bends away from the cutter', test: 'Depth in the middle of a long face against its ends.', mend: 'A jack under the mandrel; a thicker one; a finish round.' },
-    { key: 'tailstock', cause: 'The tailstock stands higher or lower than the head', test: 'Indicator along the top of the mandrel.', mend: 'Bring it to height.' },
-    { key: 'knee', cause: 'The knee sinks, or was not clamped', test: 'The dial reads as set, and the depth does not.', mend: 'Clamp the knee for the cut; come up always from below.' },
+    {
+      key: 'bends',
+      cause: 'The mandrel bends away from the cutter',
+      test: 'Depth in the middle of a long face against its ends.',
+      mend: 'A jack under the mandrel; a thicker one; a finish round.',
+    },
+    {
+      key: 'tailstock',
+      cause: 'The tailstock stands higher or lower than the head',
+      test: 'Indicator along the top of the mandrel.',
+      mend: 'Bring it to height.',
+    },
+    {
+      key: 'knee',
+      cause: 'The knee sinks, or was not clamped',
+      test: 'The dial reads as set, and the depth does not.',
+      mend: 'Clamp the knee for the cut; come up always from below.',
+    },
   ],
   noise: [
-    { key: 'loose', cause: 'Nut or blank is loose: stop', test: 'Spindle stopped, try both by hand.', mend: 'Draw up, key it, look at the last tooth before going on.' },
-    { key: 'cutter', cause: 'The cutter is dull, runs out, or is not keyed', test: 'One tooth of it shines more than the others.', mend: 'Sharpen on its faces; clean the collars; key the arbor.' },
-    { key: 'fast', cause: 'Too fast, or too light a feed', test: 'It goes away at half the speed.', mend: 'A step slower; a little more feed.' },
+    {
+      key: 'loose',
+      cause: 'Nut or blank is loose: stop',
+      test: 'Spindle stopped, try both by hand.',
+      mend: 'Draw up, key it, look at the last tooth before going on.',
+    },
+    {
+      key: 'cutter',
+      cause: 'The cutter is dull, runs out, or is not keyed',
+      test: 'One tooth of it shines more than the others.',
+      mend: 'Sharpen on its faces; clean the collars; key the arbor.',
+    },
+    {
+      key: 'fast',
+      cause: 'Too fast, or too light a feed',
+      test: 'It goes away at half the speed.',
+      mend: 'A step slower; a little more feed.',
+    },
   ],
-}; // prettier-ignore
+};
 
 /**
  * The likely causes of a symptom in order, each with the test that separates it, in the figures of this run.

@@ -8,17 +8,30 @@ const spacesFor = (ratio: number, turns: number): number => ratio / turns;
  * with the plate locked it is 0, with a wrong count of idlers it goes the other way.
  * Source: the motion of the head, spindle(R − g) = pin moves
  */
-export function wrongDifferential({ ratio, moveTurns, divisions }: Pick<TroubleFacts, 'ratio' | 'moveTurns' | 'divisions'>): { readonly locked: number; readonly wrongWay: number } | null {
+export function wrongDifferential({
+  ratio,
+  moveTurns,
+  divisions,
+}: Pick<TroubleFacts, 'ratio' | 'moveTurns' | 'divisions'>): {
+  readonly locked: number;
+  readonly wrongWay: number;
+} | null {
   if (ratio === null || moveTurns === null) return null;
   const g = ratio - divisions * moveTurns;
   return { locked: ratio / moveTurns, wrongWay: (ratio + g) / moveTurns };
-} // prettier-ignore
+}
 
 /** What comes out when the hole the pin is in was counted, or one too many; and on circles one larger or smaller. */
-export function wrongHoles({ ratio, moveTurns, circle, differential }: TroubleFacts): { readonly short: number; readonly long: number } | null {
-  if (ratio === null || moveTurns === null || circle === null || differential || moveTurns <= 1 / circle) return null;
+export function wrongHoles({
+  ratio,
+  moveTurns,
+  circle,
+  differential,
+}: TroubleFacts): { readonly short: number; readonly long: number } | null {
+  if (ratio === null || moveTurns === null || circle === null || differential || moveTurns <= 1 / circle)
+    return null;
   return { short: spacesFor(ratio, moveTurns - 1 / circle), long: spacesFor(ratio, moveTurns + 1 / circle) };
-} // prettier-ignore
+}
 
 /** How far a blank has crept when what is left is so much of a tooth. @param part of a space, 0 … 1 */
 export function creep({ spaceDeg, bore, outside, done, ratio, circle }: TroubleFacts, part: number) {

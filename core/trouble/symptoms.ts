@@ -1,16 +1,44 @@
 /** What a person sees, hears or measures. */
 export const SYMPTOMS = [
-  { id: 'end-tooth', say: 'One tooth at the end is thin, thick or half', words: 'half tooth last tooth thin thick end does not close odd tooth' },
-  { id: 'drift', say: 'Every tooth is a little off', words: 'drift all teeth thin growing spacing wrong every tooth' },
-  { id: 'once-round', say: 'Thick on one side, thin on the other', words: 'eccentric once per turn wobble runout one side periodic' },
-  { id: 'nick', say: 'A flat nick on the teeth, at one end', words: 'nick gouge flat mark entry exit scratch land' },
+  {
+    id: 'end-tooth',
+    say: 'One tooth at the end is thin, thick or half',
+    words: 'half tooth last tooth thin thick end does not close odd tooth',
+  },
+  {
+    id: 'drift',
+    say: 'Every tooth is a little off',
+    words: 'drift all teeth thin growing spacing wrong every tooth',
+  },
+  {
+    id: 'once-round',
+    say: 'Thick on one side, thin on the other',
+    words: 'eccentric once per turn wobble runout one side periodic',
+  },
+  {
+    id: 'nick',
+    say: 'A flat nick on the teeth, at one end',
+    words: 'nick gouge flat mark entry exit scratch land',
+  },
   { id: 'lean', say: 'The teeth lean', words: 'lean leaning slanted not upright off centre crooked' },
   { id: 'tight', say: 'Too tight with its mate', words: 'tight binds mesh no backlash stiff' },
-  { id: 'shallow', say: 'Shallow in the middle, or tapered along the face', words: 'shallow taper depth middle bend deflect' },
-  { id: 'noise', say: 'It rings, chatters or moves', words: 'ringing chatter noise loose vibration sing move' },
+  {
+    id: 'shallow',
+    say: 'Shallow in the middle, or tapered along the face',
+    words: 'shallow taper depth middle bend deflect',
+  },
+  {
+    id: 'noise',
+    say: 'It rings, chatters or moves',
+    words: 'ringing chatter noise loose vibration sing move',
+  },
   { id: 'motor', say: 'The motor labours or jerks', words: 'stepper motor labours missed steps stall hot' },
-  { id: 'count', say: 'Another number of teeth came out', words: 'wrong count number of teeth total too many too few' },
-] as const; // prettier-ignore
+  {
+    id: 'count',
+    say: 'Another number of teeth came out',
+    words: 'wrong count number of teeth total too many too few',
+  },
+] as const;
 export type SymptomId = (typeof SYMPTOMS)[number]['id'];
 
 const SMALL = ['and', 'the', 'with', 'that', 'there', 'this', 'its', 'for', 'are', 'has', 'out', 'over'];

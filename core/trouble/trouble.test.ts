@@ -18,15 +18,32 @@ import {
 function runOf(teeth: number, method?: 'differential'): Run {
   const drawn = drawnSpurJob({ id: 'j', name: 'Second wheel', pitch: '1.5', teeth, face: '14', bore: '12' });
   const ground = { head: drawn.equipment.heads[0]!, gearSets: drawn.equipment.gearSets, steppers: [] };
-  const found = method && searchMethods(ground, countAim(teeth), 1).methods.find((each) => each.method === method);
-  const job = found ? withDividing(drawn, 'p1', (dividing) => ({ ...dividing, choice: found.ways[0]!.choice })) : drawn;
-  return need(freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, { runId: 'r', jobRevision: 1, partId: 'p1' }));
-} // prettier-ignore
+  const found =
+    method && searchMethods(ground, countAim(teeth), 1).methods.find((each) => each.method === method);
+  const job = found
+    ? withDividing(drawn, 'p1', (dividing) => ({ ...dividing, choice: found.ways[0]!.choice }))
+    : drawn;
+  return need(
+    freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, { runId: 'r', jobRevision: 1, partId: 'p1' }),
+  );
+}
 
 const factsOf = (run: Run, done = 0) => {
-  const events = run.cuts.slice(0, done).map(({ round, index }, i) => ({ id: `e${i}`, runId: 'r', device: 'd', deviceSeq: i + 1, lastSeen: {}, clientTime: '2026-11-25T10:00:00Z', kind: 'done' as const, round, index }));
+  const events = run.cuts
+    .slice(0, done)
+    .map(({ round, index }, i) => ({
+      id: `e${i}`,
+      runId: 'r',
+      device: 'd',
+      deviceSeq: i + 1,
+      lastSeen: {},
+      clientTime: '2026-11-25T10:00:00Z',
+      kind: 'done' as const,
+      round,
+      index,
+    }));
   return troubleFacts(run, foldRun(run, events));
-}; // prettier-ignore
+};
 
 /** The head as it moves: turns of the spindle for so many equal moves, the plate geared by g turns for one of the spindle. */
 const spindle = (moves: number, turns: number, ratio: number, g: number): number =>
@@ -83,15 +100,23 @@ describe('what a wrong setting really divides, by running the head round', () =>
 });
 
 test('every symptom has causes, each with a test and a way out, for every kind of run', () => {
-  for (const run of [runOf(62), runOf(127, 'differential'), { ...runOf(24), outside: null, bore: null, safe: null }])
+  for (const run of [
+    runOf(62),
+    runOf(127, 'differential'),
+    { ...runOf(24), outside: null, bore: null, safe: null },
+  ])
     for (const { id } of SYMPTOMS)
       for (const part of [0, 0.5, 1]) {
         const causes = causesOf(id, { facts: factsOf(run), part, units: 'mm' });
         expect(causes.length).toBeGreaterThan(0);
         for (const { cause, test: separates, mend } of causes)
-          expect([cause, separates, mend].every((words) => /^[A-Z].*[^ ]$/.test(words) && !/NaN|undefined|Infinity|null/.test(words))).toBe(true);
+          expect(
+            [cause, separates, mend].every(
+              (words) => /^[A-Z].*[^ ]$/.test(words) && !/NaN|undefined|Infinity|null/.test(words),
+            ),
+          ).toBe(true);
       }
-}); // prettier-ignore
+});
 
 test.each([
   ['half a tooth left at the end', 'end-tooth'],

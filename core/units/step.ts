@@ -29,7 +29,10 @@ function fractionText(value: Exact): string {
  * @returns null when what stands there is no plain figure, or would fall to zero or below
  */
 export function stepped(given: Measure, way: 1 | -1, many = 1): Measure | null {
-  const found = /^(\s*(?:M|Ø)?\s*)(\d+\.?\d*|\.\d+|(?:\d+[ -])?\d+\/(?:2|4|8|16|32|64))(\s*(?:mm|in|"|DP|°)?\s*)$/i.exec(given.typed);
+  const found =
+    /^(\s*(?:M|Ø)?\s*)(\d+\.?\d*|\.\d+|(?:\d+[ -])?\d+\/(?:2|4|8|16|32|64))(\s*(?:mm|in|"|DP|°)?\s*)$/i.exec(
+      given.typed,
+    );
   if (!found) return null;
   const [, before = '', figure = '', after = ''] = found;
   const unit = /mm/i.test(after) ? 'mm' : /in|"/i.test(after) ? 'in' : /dp/i.test(after) ? 'dp' : given.unit;
@@ -37,9 +40,11 @@ export function stepped(given: Measure, way: 1 | -1, many = 1): Measure | null {
   if (vulgar) {
     const [over, under] = figure.replace(/^\d+[ -]/, '').split('/');
     const whole = /^(\d+)[ -]/.exec(figure)?.[1] ?? '0';
-    const value = exact(Number(whole)).add(exact(Number(over), Number(under))).add(SIXTY_FOURTH.mul(way * many));
+    const value = exact(Number(whole))
+      .add(exact(Number(over), Number(under)))
+      .add(SIXTY_FOURTH.mul(way * many));
     return value.gt(0) ? measure(`${before}${fractionText(value)}${after}`, given.unit) : null;
   }
   const value = exact(figure.replace(/^\./, '0.').replace(/\.$/, '')).add(exact(STEP[unit]).mul(way * many));
   return value.gt(0) ? measure(`${before}${decimalText(value)}${after}`, given.unit) : null;
-} // prettier-ignore
+}

@@ -52,13 +52,16 @@ function halfWidth(form: ToothForm): (height: number) => number {
 }
 
 /** Columns across the face are taken from the middle outwards, as far as each holds. @returns where they end, mm from the middle */
-function reachFrom(columns: readonly (readonly FlankSpot[])[], holds: (spots: readonly FlankSpot[]) => boolean): readonly [number, number] {
+function reachFrom(
+  columns: readonly (readonly FlankSpot[])[],
+  holds: (spots: readonly FlankSpot[]) => boolean,
+): readonly [number, number] {
   const middle = (columns.length - 1) / 2;
   let [low, high] = [middle, middle];
   while (low > 0 && holds(columns[low - 1]!)) low -= 1;
   while (high < columns.length - 1 && holds(columns[high + 1]!)) high += 1;
   return [columns[low]![0]!.across, columns[high]![0]!.across];
-} // prettier-ignore
+}
 
 function summed(spots: readonly FlankSpot[]): Contact {
   const places = [...new Set(spots.map(({ across }) => across))].sort((a, b) => a - b);
@@ -66,7 +69,9 @@ function summed(spots: readonly FlankSpot[]): Contact {
   const reached = spots.filter(({ gap }) => gap !== null);
   const near = (gap: number | null) => gap !== null && Math.abs(gap) <= MARKING_FILM;
   const [low, high] = reachFrom(columns, (column) => column.some(({ gap }) => near(gap)));
-  const free = reachFrom(columns, (column) => column.every(({ gap }) => gap === null || gap >= -MARKING_FILM));
+  const free = reachFrom(columns, (column) =>
+    column.every(({ gap }) => gap === null || gap >= -MARKING_FILM),
+  );
   return {
     spots,
     share: reached.filter(({ gap }) => near(gap)).length / Math.max(1, reached.length),
@@ -74,7 +79,7 @@ function summed(spots: readonly FlankSpot[]): Contact {
     digs: Math.max(0, ...reached.map(({ gap }) => -gap!)),
     clear: 2 * Math.min(Math.abs(free[0]), free[1]),
   };
-} // prettier-ignore
+}
 
 export interface GashToJudge {
   readonly school: Exclude<GashSchool, 'hob'>;
@@ -104,7 +109,14 @@ export function contactOf(drive: DriveShape, gash: GashToJudge): Contact {
   const perRadian = worm.lead / (2 * Math.PI);
   const set = worm.leadAngle + (gash.setOff ?? 0);
   const [sin, cos] = [Math.sin(set), Math.cos(set)];
-  const width = halfWidth({ teeth: gash.madeFor, module: worm.normalModule, pressureAngle: proportions.pressureAngle, addendum, wholeDepth: worm.depth, thinning: 0 });
+  const width = halfWidth({
+    teeth: gash.madeFor,
+    module: worm.normalModule,
+    pressureAngle: proportions.pressureAngle,
+    addendum,
+    wholeDepth: worm.depth,
+    thinning: 0,
+  });
   const root = r1 + dedendum;
   const radius = gash.cutterDiameter / 2;
   const heightOf = (x: number, y: number, z: number) =>
@@ -152,7 +164,11 @@ export function contactOf(drive: DriveShape, gash: GashToJudge): Contact {
       spots.push({ across: y, height: root - z, gap: gap < Infinity ? gap : null });
     }
   }
-  const middle = Math.min(...spots.filter(({ across }) => Math.abs(across) < 1e-9).map(({ gap }) => gap ?? Infinity));
+  const middle = Math.min(
+    ...spots.filter(({ across }) => Math.abs(across) < 1e-9).map(({ gap }) => gap ?? Infinity),
+  );
   const normal = Math.cos(proportions.pressureAngle) * Math.cos(worm.leadAngle) * 1000;
-  return summed(spots.map((spot) => ({ ...spot, gap: spot.gap === null ? null : (spot.gap - middle) * normal })));
-} // prettier-ignore
+  return summed(
+    spots.map((spot) => ({ ...spot, gap: spot.gap === null ? null : (spot.gap - middle) * normal })),
+  );
+}

@@ -16,10 +16,16 @@ export interface Infeed {
  * @param cutterDiameter mm, null where not known @param deeper for the throat as turned, mm
  * Source: by geometry of the disk at the lead angle
  */
-export function infeedOf(drive: DriveShape, rim: RimFacts, school: 'plunge' | 'traverse' | 'hob', cutterDiameter: number | null): Infeed {
+export function infeedOf(
+  drive: DriveShape,
+  rim: RimFacts,
+  school: 'plunge' | 'traverse' | 'hob',
+  cutterDiameter: number | null,
+): Infeed {
   const { worm, addendum, wormDiameter, centre } = drive;
   const fromThroat = worm.depth + rim.deeper;
-  if (rim.rim === 'plain' || school === 'traverse' || cutterDiameter === null) return { fromThroat, fromCorners: null, rise: null };
+  if (rim.rim === 'plain' || school === 'traverse' || cutterDiameter === null)
+    return { fromThroat, fromCorners: null, rise: null };
   const radius = cutterDiameter / 2;
   const y = rim.hollow / 2;
   // along the cutter’s plane to the corner, and where the rim stands there
@@ -31,7 +37,7 @@ export function infeedOf(drive: DriveShape, rim: RimFacts, school: 'plunge' | 't
   const rise = radius - Math.sqrt(radius ** 2 - along ** 2);
   const fromCorners = root - corner - rise;
   return { fromThroat, fromCorners: fromCorners > worm.depth ? fromCorners : null, rise };
-} // prettier-ignore
+}
 
 /** A hob made like the worm, to finish a gashed wheel. Lengths mm, angles degrees. */
 export interface HobData {
@@ -64,7 +70,11 @@ const common = (a: number, b: number): number => (b === 0 ? a : common(b, a % b)
  * @param flutes whole, ≥ 2 @param engaged mm
  * Source: by geometry of the thread; relief and flutes: common practice
  */
-export function hobOf({ worm, wormDiameter, addendum, starts, hand }: DriveShape, flutes: number, engaged: number): HobData {
+export function hobOf(
+  { worm, wormDiameter, addendum, starts, hand }: DriveShape,
+  flutes: number,
+  engaged: number,
+): HobData {
   const dedendum = worm.depth - addendum;
   const outside = wormDiameter + 2 * dedendum;
   const relief = ((Math.PI * outside) / flutes) * Math.tan((RELIEF_DEG * Math.PI) / 180);
@@ -82,4 +92,4 @@ export function hobOf({ worm, wormDiameter, addendum, starts, hand }: DriveShape
     length: engaged + worm.axialPitch,
     shares: starts > 1 && common(flutes, starts) > 1,
   };
-} // prettier-ignore
+}

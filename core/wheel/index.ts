@@ -11,4 +11,10 @@ export {
   type GashSchool,
   type RimInput,
 } from './schema.ts';
-export { planWheel, type SchoolAnswer, type WheelCutter, type WheelDetail, type WheelFacts } from './station.ts'; // prettier-ignore
+export {
+  planWheel,
+  type SchoolAnswer,
+  type WheelCutter,
+  type WheelDetail,
+  type WheelFacts,
+} from './station.ts';

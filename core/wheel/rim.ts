@@ -10,7 +10,7 @@ import {
   parseLength,
   type UnitSystem,
 } from '../units/index.ts';
-import type { RimInput } from './schema.ts'; // prettier-ignore
+import type { RimInput } from './schema.ts';
 
 /** A wheel's blank. Lengths mm, angles radians. */
 export interface RimFacts {
@@ -79,13 +79,30 @@ function readRim(input: RimInput): RimReadings {
     ? angle
     : angle.value.gte(20) && angle.value.lte(120)
       ? ok(approx(angle.value) * DEG)
-      : fail({ code: 'out-of-range', path: '', severity: 'wrong', given: input.faceAngle.typed, allowed: 'It runs from 20° to 120°; about 60° is usual', detail: { what: 'A face angle' } });
+      : fail({
+          code: 'out-of-range',
+          path: '',
+          severity: 'wrong',
+          given: input.faceAngle.typed,
+          allowed: 'It runs from 20° to 120°; about 60° is usual',
+          detail: { what: 'A face angle' },
+        });
   const bore = parseLength(input.bore);
   const solid: Result<number> = bore.ok
     ? bore.value.gte(0)
       ? ok(approx(bore.value))
-      : fail({ code: 'negative', path: '', severity: 'wrong', given: input.bore.typed, detail: { what: 'A bore' } })
-    : fail(...bore.issues.map((found) => (found.code === 'missing' ? { ...found, allowed: 'the bore (0 for none)' } : found)));
+      : fail({
+          code: 'negative',
+          path: '',
+          severity: 'wrong',
+          given: input.bore.typed,
+          detail: { what: 'A bore' },
+        })
+    : fail(
+        ...bore.issues.map((found) =>
+          found.code === 'missing' ? { ...found, allowed: 'the bore (0 for none)' } : found,
+        ),
+      );
   const issuesOf = (read: Result<unknown>, path: string) => (read.ok ? [] : at(path, read.issues));
   return {
     face: face.ok ? face.value : null,
@@ -93,21 +110,43 @@ function readRim(input: RimInput): RimReadings {
     bore: solid.ok ? solid.value : null,
     measured: measured.ok ? measured.value : null,
     corners: corners.ok ? corners.value : null,
-    issues: [...issuesOf(face, 'faceWidth'), ...issuesOf(spread, 'faceAngle'), ...issuesOf(solid, 'bore'), ...issuesOf(measured, 'measured'), ...issuesOf(corners, 'corners')],
+    issues: [
+      ...issuesOf(face, 'faceWidth'),
+      ...issuesOf(spread, 'faceAngle'),
+      ...issuesOf(solid, 'bore'),
+      ...issuesOf(measured, 'measured'),
+      ...issuesOf(corners, 'corners'),
+    ],
   };
-} // prettier-ignore
+}
 
 /**
  * The shape of a rim. The hollow goes as far as its angle or the face lets it; beyond it the corners are chamfered along the
  * rays from the worm's axis.
  * Source: by geometry
  */
-export function rimShape(drive: DriveShape, rim: RimInput['rim'], faceWidth: number, faceAngle: number): RimShape {
+export function rimShape(
+  drive: DriveShape,
+  rim: RimInput['rim'],
+  faceWidth: number,
+  faceAngle: number,
+): RimShape {
   const { teeth, starts, axialModule, wormDiameter, addendum, centre } = drive;
-  const within = (angle: number) => wheelSizes(teeth, starts, { axialModule, wormDiameter, addendum, faceAngle: angle });
+  const within = (angle: number) =>
+    wheelSizes(teeth, starts, { axialModule, wormDiameter, addendum, faceAngle: angle });
   const full = within(faceAngle);
   const { throatDiameter: throat, throatRadius } = full;
-  if (rim === 'plain') return { rim, throat, outside: throat, throatRadius, faceWidth, faceAngle, hollow: 0, sideDiameter: null };
+  if (rim === 'plain')
+    return {
+      rim,
+      throat,
+      outside: throat,
+      throatRadius,
+      faceWidth,
+      faceAngle,
+      hollow: 0,
+      sideDiameter: null,
+    };
   const narrow = faceWidth <= full.faceWidth;
   const sizes = narrow ? within(2 * Math.asin(Math.min(1, faceWidth / 2 / throatRadius))) : full;
   return {
@@ -120,35 +159,87 @@ export function rimShape(drive: DriveShape, rim: RimInput['rim'], faceWidth: num
     hollow: sizes.faceWidth,
     sideDiameter: narrow ? null : 2 * (centre - faceWidth / 2 / Math.tan(faceAngle / 2)),
   };
-} // prettier-ignore
+}
 
 /** Issues: bore-over-root, bore-near-root, blank-off-nominal, blank-far-off, rim-chamfer-root */
-function judge(shape: RimShape, { bore, measured, corners }: RimReadings, input: RimInput, drive: DriveShape, system: UnitSystem): Issue[] {
+function judge(
+  shape: RimShape,
+  { bore, measured, corners }: RimReadings,
+  input: RimInput,
+  drive: DriveShape,
+  system: UnitSystem,
+): Issue[] {
   const { worm, wheelDiameter, addendum } = drive;
   const issues: Issue[] = [];
   const mm = (value: number, finish: 'shop' | 'fine' = 'shop') => lengthText(value, system, finish);
   const root = wheelDiameter - 2 * (worm.depth - addendum);
   if (bore !== null) {
     const wall = (root - bore) / 2;
-    if (wall <= 0) issues.push({ code: 'bore-over-root', path: 'bore', severity: 'wrong', given: input.bore.typed, detail: { root: `Ø ${mm(root)}` } });
-    else if (bore > 0 && wall < worm.depth) issues.push({ code: 'bore-near-root', path: 'bore', severity: 'query', given: input.bore.typed, detail: { wall: mm(wall), wanted: mm(worm.depth) } });
+    if (wall <= 0)
+      issues.push({
+        code: 'bore-over-root',
+        path: 'bore',
+        severity: 'wrong',
+        given: input.bore.typed,
+        detail: { root: `Ø ${mm(root)}` },
+      });
+    else if (bore > 0 && wall < worm.depth)
+      issues.push({
+        code: 'bore-near-root',
+        path: 'bore',
+        severity: 'query',
+        given: input.bore.typed,
+        detail: { wall: mm(wall), wanted: mm(worm.depth) },
+      });
   }
-  if (shape.sideDiameter !== null && shape.sideDiameter < root) issues.push({ code: 'rim-chamfer-root', path: 'faceWidth', severity: 'query', given: mm(shape.faceWidth), detail: { most: mm(2 * Math.tan(shape.faceAngle / 2) * (drive.centre - root / 2)) } });
+  if (shape.sideDiameter !== null && shape.sideDiameter < root)
+    issues.push({
+      code: 'rim-chamfer-root',
+      path: 'faceWidth',
+      severity: 'query',
+      given: mm(shape.faceWidth),
+      detail: { most: mm(2 * Math.tan(shape.faceAngle / 2) * (drive.centre - root / 2)) },
+    });
   if (measured !== null) {
     const off = measured - shape.throat;
-    if (Math.abs(off) > addendum / 4) issues.push({ code: 'blank-far-off', path: 'measured', severity: worm.depth + off / 2 > 0 ? 'query' : 'wrong', given: input.measured.typed, detail: { off: mm(Math.abs(off), 'fine'), wanted: `Ø ${mm(shape.throat, 'fine')}` } });
+    if (Math.abs(off) > addendum / 4)
+      issues.push({
+        code: 'blank-far-off',
+        path: 'measured',
+        severity: worm.depth + off / 2 > 0 ? 'query' : 'wrong',
+        given: input.measured.typed,
+        detail: { off: mm(Math.abs(off), 'fine'), wanted: `Ø ${mm(shape.throat, 'fine')}` },
+      });
     else if (Math.abs(off) > 1e-9) {
       const over = off > 0;
-      issues.push({ code: 'blank-off-nominal', path: 'measured', severity: over ? 'query' : 'note', given: input.measured.typed, detail: { off: mm(Math.abs(off), 'fine'), way: over ? 'over' : 'under', dial: mm(worm.depth + off / 2, 'fine'), nominal: mm(worm.depth, 'fine'), tips: over ? 'long and eat the clearance of the worm' : 'short, which does no harm' } });
+      issues.push({
+        code: 'blank-off-nominal',
+        path: 'measured',
+        severity: over ? 'query' : 'note',
+        given: input.measured.typed,
+        detail: {
+          off: mm(Math.abs(off), 'fine'),
+          way: over ? 'over' : 'under',
+          dial: mm(worm.depth + off / 2, 'fine'),
+          nominal: mm(worm.depth, 'fine'),
+          tips: over ? 'long and eat the clearance of the worm' : 'short, which does no harm',
+        },
+      });
     }
   }
   if (corners !== null && shape.rim === 'throat') {
     const off = corners - shape.outside;
     if (corners <= shape.throat || Math.abs(off) > addendum)
-      issues.push({ code: 'blank-far-off', path: 'corners', severity: corners <= shape.throat ? 'wrong' : 'query', given: input.corners.typed, detail: { off: mm(Math.abs(off), 'fine'), wanted: `Ø ${mm(shape.outside, 'fine')}` } });
+      issues.push({
+        code: 'blank-far-off',
+        path: 'corners',
+        severity: corners <= shape.throat ? 'wrong' : 'query',
+        given: input.corners.typed,
+        detail: { off: mm(Math.abs(off), 'fine'), wanted: `Ø ${mm(shape.outside, 'fine')}` },
+      });
   }
   return issues;
-} // prettier-ignore
+}
 
 /**
  * The blank of a worm wheel.
@@ -156,16 +247,36 @@ function judge(shape: RimShape, { bore, measured, corners }: RimReadings, input:
  * Issues: those of the parsers; bore-over-root, bore-near-root, blank-off-nominal, blank-far-off, rim-chamfer-root
  * Source: docs/sources.md#worm
  */
-export function planRim(input: RimInput, drive: DriveFacts | null, path: string, system: UnitSystem): StationWork<RimFacts, RimDetail> {
+export function planRim(
+  input: RimInput,
+  drive: DriveFacts | null,
+  path: string,
+  system: UnitSystem,
+): StationWork<RimFacts, RimDetail> {
   const read = readRim(input);
-  const empty: StationWork<RimFacts, RimDetail> = { id: 'wheelBlank', facts: null, answer: 'waits for the drive', values: [], working: [], cautions: [], issues: at(path, read.issues), detail: { facts: null, drive: drive && shapeOf(drive), usual: [] } };
+  const empty: StationWork<RimFacts, RimDetail> = {
+    id: 'wheelBlank',
+    facts: null,
+    answer: 'waits for the drive',
+    values: [],
+    working: [],
+    cautions: [],
+    issues: at(path, read.issues),
+    detail: { facts: null, drive: drive && shapeOf(drive), usual: [] },
+  };
   if (!drive) return empty;
   const usual = usualFaces(drive);
-  if (read.faceAngle === null || read.issues.some(({ path: field }) => field === 'faceWidth')) return { ...empty, answer: 'sizes to be given', detail: { ...empty.detail, usual } };
+  if (read.faceAngle === null || read.issues.some(({ path: field }) => field === 'faceWidth'))
+    return { ...empty, answer: 'sizes to be given', detail: { ...empty.detail, usual } };
   const shape = rimShape(drive, input.rim, read.face ?? usualFace(usual), read.faceAngle);
   const issues = judge(shape, read, input, drive, system);
   const wrong = [...read.issues, ...issues].some(({ severity }) => severity === 'wrong');
-  const facts: RimFacts = { ...shape, bore: read.bore ?? 0, corners: (shape.rim === 'throat' ? read.corners : null) ?? shape.outside, deeper: read.measured === null ? 0 : (read.measured - shape.throat) / 2 };
+  const facts: RimFacts = {
+    ...shape,
+    bore: read.bore ?? 0,
+    corners: (shape.rim === 'throat' ? read.corners : null) ?? shape.outside,
+    deeper: read.measured === null ? 0 : (read.measured - shape.throat) / 2,
+  };
   const figure = (value: number) => lengthFigure(value, system);
   return {
     ...empty,
@@ -176,35 +287,84 @@ export function planRim(input: RimInput, drive: DriveFacts | null, path: string,
     issues: at(path, [...read.issues, ...issues]),
     detail: { facts, drive: shapeOf(drive), usual },
   };
-} // prettier-ignore
+}
 
-function valuesOf(shape: RimShape, { bore, measured, corners }: RimReadings, { wheelDiameter, worm, addendum }: DriveShape): Value[] {
+function valuesOf(
+  shape: RimShape,
+  { bore, measured, corners }: RimReadings,
+  { wheelDiameter, worm, addendum }: DriveShape,
+): Value[] {
   const throated = shape.rim === 'throat';
   return [
-    lengthValue({ key: 'outside', label: throated ? 'Corners Ø' : 'Outside Ø', settles: true }, shape.outside),
-    ...(throated ? [lengthValue({ key: 'throat', label: 'Throat Ø', symbol: 'd_{a2}', settles: true }, shape.throat), lengthValue({ key: 'throatRadius', label: 'Throat radius', settles: true }, shape.throatRadius)] : []),
+    lengthValue(
+      { key: 'outside', label: throated ? 'Corners Ø' : 'Outside Ø', settles: true },
+      shape.outside,
+    ),
+    ...(throated
+      ? [
+          lengthValue({ key: 'throat', label: 'Throat Ø', symbol: 'd_{a2}', settles: true }, shape.throat),
+          lengthValue({ key: 'throatRadius', label: 'Throat radius', settles: true }, shape.throatRadius),
+        ]
+      : []),
     lengthValue({ key: 'faceWidth', label: 'Face width', symbol: 'b', settles: true }, shape.faceWidth),
     ...(throated ? [lengthValue({ key: 'hollow', label: 'Hollow' }, shape.hollow)] : []),
-    ...(shape.sideDiameter === null ? [] : [lengthValue({ key: 'side', label: 'Faces Ø', settles: true }, shape.sideDiameter)]),
-    ...(throated && shape.sideDiameter === null ? [textValue({ key: 'chamfer', label: 'Chamfer' }, 'none: the face is as wide as the hollow')] : []),
+    ...(shape.sideDiameter === null
+      ? []
+      : [lengthValue({ key: 'side', label: 'Faces Ø', settles: true }, shape.sideDiameter)]),
+    ...(throated && shape.sideDiameter === null
+      ? [textValue({ key: 'chamfer', label: 'Chamfer' }, 'none: the face is as wide as the hollow')]
+      : []),
     ...(bore === null ? [] : [lengthValue({ key: 'bore', label: 'Bore', settles: true }, bore)]),
     lengthValue({ key: 'pitchDiameter', label: 'Pitch diameter', symbol: 'd_2' }, wheelDiameter),
-    lengthValue({ key: 'root', label: 'Root', symbol: 'd_{f2}' }, wheelDiameter - 2 * (worm.depth - addendum)),
-    ...(measured === null ? [] : [lengthValue({ key: 'measured', label: 'Throat as turned', settles: true }, measured)]),
-    ...(corners === null || !throated ? [] : [lengthValue({ key: 'cornersTurned', label: 'Corners as turned', settles: true }, corners)]),
+    lengthValue(
+      { key: 'root', label: 'Root', symbol: 'd_{f2}' },
+      wheelDiameter - 2 * (worm.depth - addendum),
+    ),
+    ...(measured === null
+      ? []
+      : [lengthValue({ key: 'measured', label: 'Throat as turned', settles: true }, measured)]),
+    ...(corners === null || !throated
+      ? []
+      : [lengthValue({ key: 'cornersTurned', label: 'Corners as turned', settles: true }, corners)]),
   ];
-} // prettier-ignore
+}
 
-function workingOf(shape: RimShape, { wheelDiameter, addendum, wormDiameter, centre }: DriveShape): Working[] {
+function workingOf(
+  shape: RimShape,
+  { wheelDiameter, addendum, wormDiameter, centre }: DriveShape,
+): Working[] {
   const f = (value: number) => decimalText(value, 4);
   const mm = (value: number) => `${f(value)}\\ \\mathrm{mm}`;
   const source = 'Machinery’s Handbook, worm wheels; by geometry';
   const half = Math.asin(Math.min(1, shape.hollow / 2 / shape.throatRadius)) / DEG;
-  const lines: Working[] = [{ key: 'throat', label: 'Throat diameter', formula: 'd_{a2} = d_2 + 2h_a', put: `${f(wheelDiameter)} + 2 \\times ${f(addendum)}`, result: mm(shape.throat), source }];
+  const lines: Working[] = [
+    {
+      key: 'throat',
+      label: 'Throat diameter',
+      formula: 'd_{a2} = d_2 + 2h_a',
+      put: `${f(wheelDiameter)} + 2 \\times ${f(addendum)}`,
+      result: mm(shape.throat),
+      source,
+    },
+  ];
   if (shape.rim === 'plain') return lines;
   return [
     ...lines,
-    { key: 'throatRadius', label: 'Throat radius', formula: 'r_t = \\frac{d_1}{2} - h_a', put: `\\frac{${f(wormDiameter)}}{2} - ${f(addendum)}`, result: mm(shape.throatRadius), source },
-    { key: 'outside', label: 'Outside, at the corners', formula: '2\\left(a - r_t\\cos\\tfrac{\\nu}{2}\\right)', put: `2\\left(${f(centre)} - ${f(shape.throatRadius)}\\cos ${decimalText(half, 3)}^\\circ\\right)`, result: mm(shape.outside), source },
+    {
+      key: 'throatRadius',
+      label: 'Throat radius',
+      formula: 'r_t = \\frac{d_1}{2} - h_a',
+      put: `\\frac{${f(wormDiameter)}}{2} - ${f(addendum)}`,
+      result: mm(shape.throatRadius),
+      source,
+    },
+    {
+      key: 'outside',
+      label: 'Outside, at the corners',
+      formula: '2\\left(a - r_t\\cos\\tfrac{\\nu}{2}\\right)',
+      put: `2\\left(${f(centre)} - ${f(shape.throatRadius)}\\cos ${decimalText(half, 3)}^\\circ\\right)`,
+      result: mm(shape.outside),
+      source,
+    },
   ];
-} // prettier-ignore
+}

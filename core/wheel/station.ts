@@ -33,7 +33,7 @@ import {
 import { contactOf, type Contact } from './contact.ts';
 import { hobOf, infeedOf, type HobData, type Infeed } from './gash.ts';
 import type { RimFacts } from './rim.ts';
-import { GASH_SCHOOLS, type GashInput, type GashSchool } from './schema.ts'; // prettier-ignore
+import { GASH_SCHOOLS, type GashInput, type GashSchool } from './schema.ts';
 
 /** Of the cutter in force. */
 export interface WheelCutter {
@@ -131,13 +131,26 @@ interface GashReadings {
 /** Issues: those of the parsers; hob-stock-deep */
 function readGash(input: GashInput, depth: number, system: UnitSystem): GashReadings {
   if (input.school !== 'hob') return { hobStock: null, flutes: null, issues: [] };
-  const stock = input.hobStock.typed.trim() === '' ? null : parsePositiveLength(input.hobStock, 'What is left for the hob');
+  const stock =
+    input.hobStock.typed.trim() === ''
+      ? null
+      : parsePositiveLength(input.hobStock, 'What is left for the hob');
   const flutes = parseCount(input.flutes, 'The number of flutes', 3, 24);
-  const issues: Issue[] = [...(stock && !stock.ok ? at('hobStock', stock.issues) : []), ...(flutes.ok ? [] : at('flutes', flutes.issues))];
+  const issues: Issue[] = [
+    ...(stock && !stock.ok ? at('hobStock', stock.issues) : []),
+    ...(flutes.ok ? [] : at('flutes', flutes.issues)),
+  ];
   const left = stock?.ok ? approx(stock.value) : depth / 10;
-  if (left >= depth) issues.push({ code: 'hob-stock-deep', path: 'hobStock', severity: 'wrong', given: input.hobStock.typed, detail: { depth: lengthText(depth, system) } });
+  if (left >= depth)
+    issues.push({
+      code: 'hob-stock-deep',
+      path: 'hobStock',
+      severity: 'wrong',
+      given: input.hobStock.typed,
+      detail: { depth: lengthText(depth, system) },
+    });
   return { hobStock: left < depth ? left : null, flutes: flutes.ok ? flutes.value : null, issues };
-} // prettier-ignore
+}
 
 /**
  * The wheel station: how it is cut, what bears then, how the machine is set and how deep it goes.
@@ -147,9 +160,39 @@ function readGash(input: GashInput, depth: number, system: UnitSystem): GashRead
  * the table’s setting
  * Source: docs/sources.md#worm
  */
-export function planWheel(input: GashInput, drive: DriveFacts | null, rim: RimFacts | null, mill: Mill | null, cutter: WheelCutter, path: string, system: UnitSystem): StationWork<WheelFacts, WheelDetail> {
-  const detail: WheelDetail = { drive: drive && shapeOf(drive), rim, school: input.school, schools: [], mill: mill && { id: mill.id, name: mill.name }, setting: null, lean: null, infeed: null, hobStock: null, hob: null, cutAs: null, cutterDiameter: cutter.diameter };
-  const empty: StationWork<WheelFacts, WheelDetail> = { id: 'wheel', facts: null, answer: drive ? 'waits for the blank' : 'waits for the drive', values: [], working: [], cautions: [], issues: [], detail };
+export function planWheel(
+  input: GashInput,
+  drive: DriveFacts | null,
+  rim: RimFacts | null,
+  mill: Mill | null,
+  cutter: WheelCutter,
+  path: string,
+  system: UnitSystem,
+): StationWork<WheelFacts, WheelDetail> {
+  const detail: WheelDetail = {
+    drive: drive && shapeOf(drive),
+    rim,
+    school: input.school,
+    schools: [],
+    mill: mill && { id: mill.id, name: mill.name },
+    setting: null,
+    lean: null,
+    infeed: null,
+    hobStock: null,
+    hob: null,
+    cutAs: null,
+    cutterDiameter: cutter.diameter,
+  };
+  const empty: StationWork<WheelFacts, WheelDetail> = {
+    id: 'wheel',
+    facts: null,
+    answer: drive ? 'waits for the blank' : 'waits for the drive',
+    values: [],
+    working: [],
+    cautions: [],
+    issues: [],
+    detail,
+  };
   if (!drive || !rim) return empty;
   const { worm, teeth, starts } = drive;
   const cutAs = wheelCutAs(teeth, starts, worm.leadAngle);
@@ -158,16 +201,41 @@ export function planWheel(input: GashInput, drive: DriveFacts | null, rim: RimFa
   const infeed = infeedOf(drive, rim, input.school, cutter.diameter);
   const read = readGash(input, infeed.fromThroat, system);
   if (leadDeg > MOST_GASH_DEG) {
-    const steep: Issue = { code: 'gash-too-steep', path: `${path}.choice`, severity: 'blocked', given: dmsText(exact(leadDeg.toFixed(6))), detail: { most: `${MOST_GASH_DEG}°` } };
-    return { ...empty, answer: 'too steep to gash', issues: [steep, ...at(path, read.issues)], detail: known };
+    const steep: Issue = {
+      code: 'gash-too-steep',
+      path: `${path}.choice`,
+      severity: 'blocked',
+      given: dmsText(exact(leadDeg.toFixed(6))),
+      detail: { most: `${MOST_GASH_DEG}°` },
+    };
+    return {
+      ...empty,
+      answer: 'too steep to gash',
+      issues: [steep, ...at(path, read.issues)],
+      detail: known,
+    };
   }
-  const set = mill && setTable(input, { hand: drive.hand, helixDeg: leadDeg, depth: worm.depth, mill, cutter }, path);
+  const set =
+    mill && setTable(input, { hand: drive.hand, helixDeg: leadDeg, depth: worm.depth, mill, cutter }, path);
   const lean = mill ? settingOf(leadDeg, mill.scaleMinutes, rim.faceWidth).lean : null;
   const stock = read.hobStock ?? 0;
   const depth = (infeed.fromCorners ?? infeed.fromThroat) - stock;
-  const hob = input.school === 'hob' && read.flutes !== null ? hobOf(drive, read.flutes, engagedLength(drive.wheelDiameter, drive.addendum)) : null;
-  const done: WheelDetail = { ...known, setting: set?.setting ?? null, lean, infeed, hobStock: read.hobStock, hob };
-  const issues = [...at(path, [...read.issues, ...judge(drive, cutter, done, mill, system)]), ...(set?.issues ?? [])];
+  const hob =
+    input.school === 'hob' && read.flutes !== null
+      ? hobOf(drive, read.flutes, engagedLength(drive.wheelDiameter, drive.addendum))
+      : null;
+  const done: WheelDetail = {
+    ...known,
+    setting: set?.setting ?? null,
+    lean,
+    infeed,
+    hobStock: read.hobStock,
+    hob,
+  };
+  const issues = [
+    ...at(path, [...read.issues, ...judge(drive, cutter, done, mill, system)]),
+    ...(set?.issues ?? []),
+  ];
   const bad = issues.some(({ severity }) => severity === 'wrong' || severity === 'blocked');
   const words = set ? set.words : `${dmsText(exact(leadDeg.toFixed(6)))}`;
   return {
@@ -180,74 +248,208 @@ export function planWheel(input: GashInput, drive: DriveFacts | null, rim: RimFa
     issues,
     detail: done,
   };
-} // prettier-ignore
+}
 
 /** Issues: gash-no-mill, gash-cutter-unknown, gash-steep, cutter-under-worm, gash-hollow-straight, gash-corners, hob-flutes-share */
-function judge({ worm, axialModule }: DriveFacts, { diameter }: WheelCutter, { school, schools, hob, rim }: WheelDetail, mill: Mill | null, system: UnitSystem): Issue[] {
+function judge(
+  { worm, axialModule }: DriveFacts,
+  { diameter }: WheelCutter,
+  { school, schools, hob, rim }: WheelDetail,
+  mill: Mill | null,
+  system: UnitSystem,
+): Issue[] {
   const issues: Issue[] = [];
   const contact = schools.find((one) => one.school === school)?.contact ?? null;
   const leadDeg = worm.leadAngle * DEG;
   if (!mill) issues.push({ code: 'gash-no-mill', path: 'choice', severity: 'needed', allowed: 'the mill' });
-  if (school !== 'hob' && leadDeg > FAIR_GASH_DEG) issues.push({ code: 'gash-steep', path: 'choice', severity: 'query', given: dmsText(exact(leadDeg.toFixed(6))), detail: { fair: `${FAIR_GASH_DEG}°` } });
-  if (school !== 'traverse' && rim?.rim === 'throat' && diameter === null) issues.push({ code: 'gash-cutter-unknown', path: 'choice', severity: 'note' });
-  if (school === 'plunge' && diameter !== null && diameter < worm.outside) issues.push({ code: 'cutter-under-worm', path: 'choice', severity: 'query', given: decimalText(diameter, 2), detail: { worm: decimalText(worm.outside, 2) } });
-  if (school === 'traverse' && rim?.rim === 'throat') issues.push({ code: 'gash-hollow-straight', path: 'choice', severity: 'note' });
+  if (school !== 'hob' && leadDeg > FAIR_GASH_DEG)
+    issues.push({
+      code: 'gash-steep',
+      path: 'choice',
+      severity: 'query',
+      given: dmsText(exact(leadDeg.toFixed(6))),
+      detail: { fair: `${FAIR_GASH_DEG}°` },
+    });
+  if (school !== 'traverse' && rim?.rim === 'throat' && diameter === null)
+    issues.push({ code: 'gash-cutter-unknown', path: 'choice', severity: 'note' });
+  if (school === 'plunge' && diameter !== null && diameter < worm.outside)
+    issues.push({
+      code: 'cutter-under-worm',
+      path: 'choice',
+      severity: 'query',
+      given: decimalText(diameter, 2),
+      detail: { worm: decimalText(worm.outside, 2) },
+    });
+  if (school === 'traverse' && rim?.rim === 'throat')
+    issues.push({ code: 'gash-hollow-straight', path: 'choice', severity: 'note' });
   // the usual backlash is 0.04 of the module: what touches first by more keeps the worm out
   if (school === 'plunge' && contact && contact.digs > 40 * axialModule)
-    issues.push({ code: 'gash-corners', path: 'choice', severity: 'query', given: `${decimalText(contact.digs, 0)} µm`, detail: { clear: lengthText(contact.clear, system) } });
-  if (hob?.shares) issues.push({ code: 'hob-flutes-share', path: 'flutes', severity: 'query', given: String(hob.flutes) });
+    issues.push({
+      code: 'gash-corners',
+      path: 'choice',
+      severity: 'query',
+      given: `${decimalText(contact.digs, 0)} µm`,
+      detail: { clear: lengthText(contact.clear, system) },
+    });
+  if (hob?.shares)
+    issues.push({ code: 'hob-flutes-share', path: 'flutes', severity: 'query', given: String(hob.flutes) });
   return issues;
-} // prettier-ignore
+}
 
-function valuesOf({ school, schools, setting, lean, infeed, hobStock, cutAs }: WheelDetail, drive: DriveFacts, depth: number, system: UnitSystem): Value[] {
+function valuesOf(
+  { school, schools, setting, lean, infeed, hobStock, cutAs }: WheelDetail,
+  drive: DriveFacts,
+  depth: number,
+  system: UnitSystem,
+): Value[] {
   const angle = (deg: number) => exact(deg.toFixed(7));
   const contact = schools.find((one) => one.school === school)?.contact;
   const values = [
     textValue({ key: 'school', label: 'Cut by', settles: true }, NAMES[school].name),
-    angleValue({ key: 'leadAngle', label: 'Lead angle', symbol: '\\gamma', settles: true }, angle(drive.worm.leadAngle * DEG)),
+    angleValue(
+      { key: 'leadAngle', label: 'Lead angle', symbol: '\\gamma', settles: true },
+      angle(drive.worm.leadAngle * DEG),
+    ),
     textValue({ key: 'hand', label: 'Hand, as the worm', settles: true }, drive.hand),
-    lengthValue({ key: 'depth', label: hobStock === null ? 'Depth on the dial' : 'Gash, on the dial', settles: true }, exact(depth.toFixed(9))),
+    lengthValue(
+      { key: 'depth', label: hobStock === null ? 'Depth on the dial' : 'Gash, on the dial', settles: true },
+      exact(depth.toFixed(9)),
+    ),
   ];
   if (setting) {
-    const way = setting.way === 'towards' ? 'towards you' : setting.way === 'away' ? 'away from you' : `to the ${setting.way}`;
-    values.push(angleValue({ key: 'swing', label: setting.by === 'head' ? 'Tilt of the head' : 'Swing of the table', settles: true }, angle(setting.scale)));
-    values.push(textValue({ key: 'way', label: setting.by === 'head' ? 'Its top goes' : 'Its right end goes', settles: true }, way));
+    const way =
+      setting.way === 'towards'
+        ? 'towards you'
+        : setting.way === 'away'
+          ? 'away from you'
+          : `to the ${setting.way}`;
+    values.push(
+      angleValue(
+        {
+          key: 'swing',
+          label: setting.by === 'head' ? 'Tilt of the head' : 'Swing of the table',
+          settles: true,
+        },
+        angle(setting.scale),
+      ),
+    );
+    values.push(
+      textValue(
+        { key: 'way', label: setting.by === 'head' ? 'Its top goes' : 'Its right end goes', settles: true },
+        way,
+      ),
+    );
   }
-  if (lean !== null) values.push(textValue({ key: 'lean', label: 'Leans over the face' }, `${decimalText(lean, 0)} µm`));
-  if (infeed?.fromCorners) values.push(lengthValue({ key: 'fromThroat', label: 'Depth below the throat' }, infeed.fromThroat - (hobStock ?? 0)));
-  if (cutAs !== null) values.push(textValue({ key: 'cutAs', label: 'Cutter for' }, `${decimalText(cutAs, 1)} teeth`));
-  if (contact) values.push(textValue({ key: 'contact', label: 'Bears over' }, `${lengthText(contact.width, system)} of the face`));
-  if (school === 'hob') values.push(textValue({ key: 'contact', label: 'Bears over' }, 'the whole face, when hobbed to the centre distance'));
+  if (lean !== null)
+    values.push(textValue({ key: 'lean', label: 'Leans over the face' }, `${decimalText(lean, 0)} µm`));
+  if (infeed?.fromCorners)
+    values.push(
+      lengthValue(
+        { key: 'fromThroat', label: 'Depth below the throat' },
+        infeed.fromThroat - (hobStock ?? 0),
+      ),
+    );
+  if (cutAs !== null)
+    values.push(textValue({ key: 'cutAs', label: 'Cutter for' }, `${decimalText(cutAs, 1)} teeth`));
+  if (contact)
+    values.push(
+      textValue({ key: 'contact', label: 'Bears over' }, `${lengthText(contact.width, system)} of the face`),
+    );
+  if (school === 'hob')
+    values.push(
+      textValue(
+        { key: 'contact', label: 'Bears over' },
+        'the whole face, when hobbed to the centre distance',
+      ),
+    );
   return values;
-} // prettier-ignore
+}
 
-function workingOf(drive: DriveFacts, rim: RimFacts, { infeed, cutterDiameter, hobStock, lean, setting, cutAs }: WheelDetail, mill: Mill | null, depth: number): Working[] {
+function workingOf(
+  drive: DriveFacts,
+  rim: RimFacts,
+  { infeed, cutterDiameter, hobStock, lean, setting, cutAs }: WheelDetail,
+  mill: Mill | null,
+  depth: number,
+): Working[] {
   const { worm, teeth, starts, wormDiameter, addendum, centre } = drive;
   const f = (value: number) => decimalText(value, 4);
   const mm = (value: number) => `${f(value)}\\ \\mathrm{mm}`;
   const angle = `${decimalText(worm.leadAngle * DEG, 4)}^\\circ`;
   const lines: Working[] = [
-    { key: 'leadAngle', label: 'Angle of the gash', formula: '\\tan\\gamma = \\frac{p_z}{\\pi d_1}', put: `\\frac{${f(worm.lead)}}{\\pi \\times ${f(wormDiameter)}}`, result: `\\gamma = ${angle}`, joined: '\\Rightarrow', source: 'Machinery’s Handbook, worm wheels' },
+    {
+      key: 'leadAngle',
+      label: 'Angle of the gash',
+      formula: '\\tan\\gamma = \\frac{p_z}{\\pi d_1}',
+      put: `\\frac{${f(worm.lead)}}{\\pi \\times ${f(wormDiameter)}}`,
+      result: `\\gamma = ${angle}`,
+      joined: '\\Rightarrow',
+      source: 'Machinery’s Handbook, worm wheels',
+    },
   ];
   if (starts > 1)
-    lines.push({ key: 'cutAs', label: 'Cutter for', formula: '\\frac{z_2}{\\cos^3\\gamma}', put: `\\frac{${teeth}}{\\cos^3 ${angle}}`, result: decimalText(cutAs!, 2), source: 'Machinery’s Handbook, worm wheels by formed cutters' });
+    lines.push({
+      key: 'cutAs',
+      label: 'Cutter for',
+      formula: '\\frac{z_2}{\\cos^3\\gamma}',
+      put: `\\frac{${teeth}}{\\cos^3 ${angle}}`,
+      result: decimalText(cutAs!, 2),
+      source: 'Machinery’s Handbook, worm wheels by formed cutters',
+    });
   if (lean !== null && setting && mill)
-    lines.push({ key: 'lean', label: 'Lean over the face, for the nearest mark', formula: 'b\\tan\\delta', put: `${f(rim.faceWidth)}\\tan ${decimalText(Math.abs(setting.scale - worm.leadAngle * DEG), 4)}^\\circ`, result: `${decimalText(lean, 1)}\\ \\mathrm{\u00b5m}`, source: 'by geometry' });
+    lines.push({
+      key: 'lean',
+      label: 'Lean over the face, for the nearest mark',
+      formula: 'b\\tan\\delta',
+      put: `${f(rim.faceWidth)}\\tan ${decimalText(Math.abs(setting.scale - worm.leadAngle * DEG), 4)}^\\circ`,
+      result: `${decimalText(lean, 1)}\\ \\mathrm{\u00b5m}`,
+      source: 'by geometry',
+    });
   if (infeed?.fromCorners && infeed.rise !== null)
-    lines.push({ key: 'corners', label: 'Depth from the corners', formula: 'r_f - r_c - \\left(R - \\sqrt{R^2 - e^2}\\right)', put: `R = ${f(cutterDiameter! / 2)},\\ e = \\frac{${f(rim.hollow / 2)}}{\\cos ${angle}},\\ r_f = ${f(wormDiameter / 2 + worm.depth - addendum)},\\ a = ${f(centre)}`, result: mm(infeed.fromCorners), source: 'by geometry of cutter and rim' });
+    lines.push({
+      key: 'corners',
+      label: 'Depth from the corners',
+      formula: 'r_f - r_c - \\left(R - \\sqrt{R^2 - e^2}\\right)',
+      put: `R = ${f(cutterDiameter! / 2)},\\ e = \\frac{${f(rim.hollow / 2)}}{\\cos ${angle}},\\ r_f = ${f(wormDiameter / 2 + worm.depth - addendum)},\\ a = ${f(centre)}`,
+      result: mm(infeed.fromCorners),
+      source: 'by geometry of cutter and rim',
+    });
   if (hobStock !== null)
-    lines.push({ key: 'gash', label: 'Gash, short by what the hob takes', formula: 'h - u', put: `${f(depth + hobStock)} - ${f(hobStock)}`, result: mm(depth), source: 'common practice' });
+    lines.push({
+      key: 'gash',
+      label: 'Gash, short by what the hob takes',
+      formula: 'h - u',
+      put: `${f(depth + hobStock)} - ${f(hobStock)}`,
+      result: mm(depth),
+      source: 'common practice',
+    });
   return lines;
-} // prettier-ignore
+}
 
 /** @param depth from what is touched first, short by the stock that a hob takes */
-function cautionsOf(school: GashSchool, { fromCorners, fromThroat }: Infeed, { depth, stock, system }: { readonly depth: number; readonly stock: number; readonly system: UnitSystem }): Caution[] {
+function cautionsOf(
+  school: GashSchool,
+  { fromCorners, fromThroat }: Infeed,
+  { depth, stock, system }: { readonly depth: number; readonly stock: number; readonly system: UnitSystem },
+): Caution[] {
   const cautions: Caution[] = [
-    { code: 'worm-first', when: 'Before the last cut', text: 'lay the finished worm in the wheel and look that it lies square. Cut the worm first: the wheel is made to it.' },
+    {
+      code: 'worm-first',
+      when: 'Before the last cut',
+      text: 'lay the finished worm in the wheel and look that it lies square. Cut the worm first: the wheel is made to it.',
+    },
   ];
   if (fromCorners !== null)
-    cautions.unshift({ code: 'corners-first', when: 'Touching off', text: `the cutter meets the two corners before the throat. From there it goes ${lengthText(depth, system, 'fine')}; sunk only ${lengthText(fromThroat - stock, system, 'fine')} from there the teeth stay too thick.` });
+    cautions.unshift({
+      code: 'corners-first',
+      when: 'Touching off',
+      text: `the cutter meets the two corners before the throat. From there it goes ${lengthText(depth, system, 'fine')}; sunk only ${lengthText(fromThroat - stock, system, 'fine')} from there the teeth stay too thick.`,
+    });
   if (school === 'hob')
-    cautions.push({ code: 'hob-free', when: 'At the hob', text: 'table back to zero, the wheel free on its centres, hands away: the hob pulls it round. Let it stop by itself.' });
+    cautions.push({
+      code: 'hob-free',
+      when: 'At the hob',
+      text: 'table back to zero, the wheel free on its centres, hands away: the hob pulls it round. Let it stop by itself.',
+    });
   return cautions;
-} // prettier-ignore
+}

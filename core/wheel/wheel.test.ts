@@ -13,15 +13,22 @@ import { plan, settleOpen, stationOf } from '../plan/index.ts';
 import { freezeRun, readRun } from '../run/index.ts';
 import { plainCutter, STOCK_EQUIPMENT, type Equipment } from '../shop/index.ts';
 import { lengthFigure, lengthText, measure } from '../units/index.ts';
-import { contactOf, hobOf, infeedOf, rimShape, usualFaces, type GashToJudge } from './index.ts'; // prettier-ignore
+import { contactOf, hobOf, infeedOf, rimShape, usualFaces, type GashToJudge } from './index.ts';
 
 const DEG = Math.PI / 180;
-const cutter = { ...plainCutter('m2-6', 'm 2 No. 6', measure('2', 'module')), number: '6' as const, school: 'metric' as const, diameter: measure('60', 'mm'), width: measure('8', 'mm') }; // prettier-ignore
+const cutter = {
+  ...plainCutter('m2-6', 'm 2 No. 6', measure('2', 'module')),
+  number: '6' as const,
+  school: 'metric' as const,
+  diameter: measure('60', 'mm'),
+  width: measure('8', 'mm'),
+};
 const shop: Equipment = { ...STOCK_EQUIPMENT, cutters: [cutter] };
 const job = (drive = {}) => drawnDriveJob({ id: 'w', name: 'Winch', shop }, drive);
 const change = (now: Job, how: (part: WheelPart) => WheelPart) =>
   withPart(now, 'p1', (part) => (part.kind === 'wheel' ? how(part) : part));
-const withIt = (now: Job) => change(now, (part) => ({ ...part, cutter: { ...part.cutter, cutterId: 'm2-6' } })); // prettier-ignore
+const withIt = (now: Job) =>
+  change(now, (part) => ({ ...part, cutter: { ...part.cutter, cutterId: 'm2-6' } }));
 const partOf = (now: Job) => plan(now, shop).parts.find(({ id }) => id === 'p1')!;
 const wheelOf = (now: Job) => stationOf(partOf(now), 'wheel')!;
 const blankOf = (now: Job) => stationOf(partOf(now), 'wheelBlank')!;
@@ -40,7 +47,10 @@ describe('the blank', () => {
     expect(wide.hollow).toBeCloseTo(10, 9);
     expect(Math.hypot(52 - wide.outside / 2, wide.hollow / 2)).toBeCloseTo(10, 9);
     // the chamfer runs on along the ray from the worm's axis
-    expect((22 / 2 - wide.hollow / 2) / (wide.outside / 2 - wide.sideDiameter! / 2)).toBeCloseTo(Math.tan(30 * DEG), 9); // prettier-ignore
+    expect((22 / 2 - wide.hollow / 2) / (wide.outside / 2 - wide.sideDiameter! / 2)).toBeCloseTo(
+      Math.tan(30 * DEG),
+      9,
+    );
     const narrow = rimShape(drive, 'throat', 8, 60 * DEG);
     expect(narrow).toMatchObject({ sideDiameter: null, hollow: 8 });
     expect(Math.hypot(52 - narrow.outside / 2, 4)).toBeCloseTo(10, 9);
@@ -50,23 +60,40 @@ describe('the blank', () => {
   // Source: Machinery's Handbook, worm wheels (from memory): face 2.38 p + 1/4 in
   test('the usual face, and a throat that was turned off size', () => {
     expect(usualFaces(factsOf(job()))[0]!.mm).toBeCloseTo(2.38 * 2 * Math.PI + 6.35, 9);
-    const under = change(job(), (part) => ({ ...part, rim: { ...part.rim, measured: measure('83.8', 'mm') } }));
-    expect(blankOf(under).issues.map(sayIssue).join()).toMatch(/0\.200 mm under size\. Set from its outside, the dial goes to 4\.300 mm instead of 4\.400 mm/);
+    const under = change(job(), (part) => ({
+      ...part,
+      rim: { ...part.rim, measured: measure('83.8', 'mm') },
+    }));
+    expect(blankOf(under).issues.map(sayIssue).join()).toMatch(
+      /0\.200 mm under size\. Set from its outside, the dial goes to 4\.300 mm instead of 4\.400 mm/,
+    );
     expect(wheelOf(under).detail.infeed!.fromThroat).toBeCloseTo(4.3, 9);
-  }); // prettier-ignore
+  });
 
   test('bad input at its field', () => {
-    const rim = (how: Partial<WheelPart['rim']>) => said(blankOf(change(job(), (part) => ({ ...part, rim: { ...part.rim, ...how } })))).join();
+    const rim = (how: Partial<WheelPart['rim']>) =>
+      said(blankOf(change(job(), (part) => ({ ...part, rim: { ...part.rim, ...how } })))).join();
     expect(rim({ bore: measure('76', 'mm') })).toMatch(/^wrong rim\.bore/);
-    expect(rim({ faceAngle: measure('170', 'deg') })).toMatch(/^wrong rim\.faceAngle: A face angle of 170 is out of range/);
-    expect(rim({ faceWidth: measure('60', 'mm') })).toMatch(/query rim\.faceWidth: A face of 60\.00 mm is chamfered down to below the roots/);
+    expect(rim({ faceAngle: measure('170', 'deg') })).toMatch(
+      /^wrong rim\.faceAngle: A face angle of 170 is out of range/,
+    );
+    expect(rim({ faceWidth: measure('60', 'mm') })).toMatch(
+      /query rim\.faceWidth: A face of 60\.00 mm is chamfered down to below the roots/,
+    );
     expect(rim({ measured: measure('90', 'mm') })).toMatch(/query rim\.measured/);
-  }); // prettier-ignore
+  });
 });
 
 describe('what bears', () => {
   const drive = factsOf(job());
-  const gash = (how: Partial<GashToJudge> = {}): GashToJudge => ({ school: 'plunge', rim: 'throat', faceWidth: 10, cutterDiameter: 60, madeFor: 40, ...how }); // prettier-ignore
+  const gash = (how: Partial<GashToJudge> = {}): GashToJudge => ({
+    school: 'plunge',
+    rim: 'throat',
+    faceWidth: 10,
+    cutterDiameter: 60,
+    madeFor: 40,
+    ...how,
+  });
   const middle = (contact: ReturnType<typeof contactOf>) =>
     contact.spots.filter(({ across, gap }) => Math.abs(across) < 1e-9 && gap !== null);
 
@@ -138,7 +165,10 @@ describe('how it is cut', () => {
     const touches = (bottom: number) => {
       for (let x = -6; x <= 6; x += 0.002) {
         const z = 52 - Math.sqrt((rim.outside / 2) ** 2 - x ** 2);
-        const [u, v] = [x * Math.cos(leadAngle) - 5 * Math.sin(leadAngle), x * Math.sin(leadAngle) + 5 * Math.cos(leadAngle)];
+        const [u, v] = [
+          x * Math.cos(leadAngle) - 5 * Math.sin(leadAngle),
+          x * Math.sin(leadAngle) + 5 * Math.cos(leadAngle),
+        ];
         if (Math.abs(u) < 0.004 && Math.hypot(v, z - (bottom - 30)) <= 30) return true;
       }
       return false;
@@ -154,7 +184,7 @@ describe('how it is cut', () => {
     // smaller than the hollow it goes to the bottom of it
     expect(infeedOf(drive, rim, 'plunge', 19).fromCorners).toBeNull();
     expect(infeedOf(drive, { ...rim, rim: 'plain' }, 'plunge', 60).fromCorners).toBeNull();
-  }); // prettier-ignore
+  });
 
   test('set to the scale’s nearest mark, with its hand, and what that leans; every space proved', () => {
     const wheel = wheelOf(withIt(job()));
@@ -172,7 +202,9 @@ describe('how it is cut', () => {
   test('the cutter: by its own count for one start, by the virtual one for several; m = mn/cos γ makes a stock cutter fit', () => {
     const one = stationOf(partOf(withIt(job())), 'cutter')!;
     expect(one.detail.inForce).toMatchObject({ verdict: 'fits', cutAs: 40 });
-    const three = withIt(job({ starts: measure('3', 'count'), plane: 'normal', wormDiameter: measure('30', 'mm') })); // prettier-ignore
+    const three = withIt(
+      job({ starts: measure('3', 'count'), plane: 'normal', wormDiameter: measure('30', 'mm') }),
+    );
     const gamma = Math.asin(0.2);
     expect(stationOf(partOf(three), 'cutter')!.detail.inForce!.cutAs).toBeCloseTo(
       40 / Math.cos(gamma) ** 3,
@@ -192,7 +224,10 @@ describe('how it is cut', () => {
     // sunk to the centre distance its tips reach the wheel's roots: a − da/2 is the wheel's root radius
     expect(52 - hob.outside / 2).toBeCloseTo(40 - 2.4, 9);
     expect(hob).toMatchObject({ straight: true, fluteHand: 'left', shares: false });
-    expect(hobOf(factsOf(job({ starts: measure('2', 'count') })), 8, 35)).toMatchObject({ straight: false, shares: true }); // prettier-ignore
+    expect(hobOf(factsOf(job({ starts: measure('2', 'count') })), 8, 35)).toMatchObject({
+      straight: false,
+      shares: true,
+    });
     // flutes square to the thread: their lead angle and the thread's make a right angle
     expect(Math.atan(hob.fluteLead / (Math.PI * 24)) / DEG).toBeCloseTo(90 - Math.atan(1 / 12) / DEG, 9);
     const deep = change(hobbed, (part) => ({
@@ -212,30 +247,45 @@ describe('how it is cut', () => {
   });
 
   test('a touch on the side of a throated rim meets its corners: 46.340 and 40.340, and as they were turned', () => {
-    const by = (now: Job) => Object.fromEntries(stationOf(partOf(now), 'setup')!.detail.centrings.map((one) => [one.by, one.move]));
-    const sized = change(withIt(job()), (part) => ({ ...part, setup: { ...part.setup, cutterDiameter: measure('60', 'mm'), cutterWidth: measure('6', 'mm') } }));
+    const by = (now: Job) =>
+      Object.fromEntries(stationOf(partOf(now), 'setup')!.detail.centrings.map((one) => [one.by, one.move]));
+    const sized = change(withIt(job()), (part) => ({
+      ...part,
+      setup: { ...part.setup, cutterDiameter: measure('60', 'mm'), cutterWidth: measure('6', 'mm') },
+    }));
     // 40 teeth of module 2: throat 84, and by drawing the hollow of 60° its corners stand at 86.679
-    expect(stationOf(partOf(sized), 'wheelBlank')!.detail.facts).toMatchObject({ throat: 84, outside: expect.closeTo(86.679, 3) });
+    expect(stationOf(partOf(sized), 'wheelBlank')!.detail.facts).toMatchObject({
+      throat: 84,
+      outside: expect.closeTo(86.679, 3),
+    });
     expect(by(sized)).toMatchObject({ touch: expect.closeTo(46.34, 3), far: expect.closeTo(40.34, 3) });
-    const turned = change(sized, (part) => ({ ...part, rim: { ...part.rim, corners: measure('86.2', 'mm') } }));
+    const turned = change(sized, (part) => ({
+      ...part,
+      rim: { ...part.rim, corners: measure('86.2', 'mm') },
+    }));
     expect(by(turned)).toMatchObject({ touch: expect.closeTo(46.1, 9), far: expect.closeTo(40.1, 9) });
     // what was turned off the corners is gone through sooner
     const depth = (now: Job) => partOf(now).cutting!.rounds.at(-1)!.depthMm!;
     expect(depth(sized) - depth(turned)).toBeCloseTo((86.679 - 86.2) / 2, 2);
     const plain = change(turned, (part) => ({ ...part, rim: { ...part.rim, rim: 'plain' as const } }));
     expect(by(plain)).toMatchObject({ touch: expect.closeTo(45, 9), far: expect.closeTo(39, 9) });
-  }); // prettier-ignore
+  });
 
   test('a cutter that is typed and not owned meets the corners as one that is; unknown, it is said', () => {
-    const typed = change(job(), (part) => ({ ...part, setup: { ...part.setup, cutterDiameter: measure('60', 'mm') } }));
+    const typed = change(job(), (part) => ({
+      ...part,
+      setup: { ...part.setup, cutterDiameter: measure('60', 'mm') },
+    }));
     expect(wheelOf(typed).detail.infeed).toEqual(wheelOf(withIt(job())).detail.infeed);
     expect(partOf(typed).cutting!.rounds.at(-1)!.depthMm).toBeCloseTo(5.315, 2);
     expect(said(wheelOf(job())).join()).toMatch(/note gash\.choice: The diameter of the cutter is not known/);
     expect(said(wheelOf(typed)).join()).not.toMatch(/is not known/);
-  }); // prettier-ignore
+  });
 
   test('beyond what a form cutter gashes: asked over 15°, refused over 45°; a cutter smaller than the worm', () => {
-    expect(said(wheelOf(withIt(job({ starts: measure('4', 'count') })))).join()).toMatch(/query gash\.choice: At 18° 26′ 06″ a form cutter leaves flanks that bear poorly/); // prettier-ignore
+    expect(said(wheelOf(withIt(job({ starts: measure('4', 'count') })))).join()).toMatch(
+      /query gash\.choice: At 18° 26′ 06″ a form cutter leaves flanks that bear poorly/,
+    );
     const steep = wheelOf(withIt(job({ starts: measure('14', 'count') })));
     expect(steep.complete).toBe(false);
     expect(said(steep).join()).toMatch(
@@ -259,9 +309,14 @@ describe('two cards that stay consistent', () => {
   });
 
   test('planned apart, it is told what differs; one press puts the figures of one on both', () => {
-    const apart = change(job(), (part) => ({ ...part, drive: { ...part.drive, hand: 'left', pitch: measure('2.5', 'module') } })); // prettier-ignore
+    const apart = change(job(), (part) => ({
+      ...part,
+      drive: { ...part.drive, hand: 'left', pitch: measure('2.5', 'module') },
+    }));
     const [finding] = plan(apart, shop).findings;
-    expect(sayIssue(finding!)).toMatch(/^Worm and wheel of this drive were planned with other figures: pitch 6\.2832 mm along the axis and 7\.854 mm along the axis; hand right and left; lead angle/); // prettier-ignore
+    expect(sayIssue(finding!)).toMatch(
+      /^Worm and wheel of this drive were planned with other figures: pitch 6\.2832 mm along the axis and 7\.854 mm along the axis; hand right and left; lead angle/,
+    );
     // a change of one no longer touches the other
     expect(
       partnerOf(
@@ -281,7 +336,11 @@ describe('setting it up', () => {
       setup: { ...part.setup, ...said },
     }));
   test('sunk in place, it is clear once it is out by its whole depth, and takes its time for that', () => {
-    const now = ready('plunge', { materialId: 'material-brass', cutterTeeth: measure('12', 'count'), feedSet: measure('40', 'mm') }); // prettier-ignore
+    const now = ready('plunge', {
+      materialId: 'material-brass',
+      cutterTeeth: measure('12', 'count'),
+      feedSet: measure('40', 'mm'),
+    });
     const part = partOf(now);
     const { fromCorners, fromThroat } = stationOf(part, 'wheel')!.detail.infeed!;
     const depth = fromCorners ?? fromThroat;

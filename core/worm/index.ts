@@ -16,4 +16,4 @@ export {
 } from './schema.ts';
 export { dialReading, startWays, type Slide, type StartWay } from './starts.ts';
 export { planWorm, usualThreadLength, type AngleScale, type WormDetail, type WormFacts } from './station.ts';
-export { toolOf, wormTemplate, type WormTool } from './tool.ts'; // prettier-ignore
+export { toolOf, wormTemplate, type WormTool } from './tool.ts';

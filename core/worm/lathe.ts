@@ -38,11 +38,24 @@ export interface LatheWay {
 const NO_BOX: BoxSetting = { name: '', ratio: exact(1) };
 
 /** What a train and a setting cut. @param lead wanted, mm @param engaged mm */
-export function judgeLatheGears(leadscrew: Exact, { name, ratio }: BoxSetting, train: Train | null, lead: number, engaged: number): LatheWay {
+export function judgeLatheGears(
+  leadscrew: Exact,
+  { name, ratio }: BoxSetting,
+  train: Train | null,
+  lead: number,
+  engaged: number,
+): LatheWay {
   const cut = leadscrew.mul(ratio).mul(train ? trainRatio(train) : 1);
   const off = approx(cut) / lead - 1;
-  return { setting: name, train, leadText: exactText(cut), lead: approx(cut), ppm: off * 1e6, overLength: engaged * off * 1000 };
-} // prettier-ignore
+  return {
+    setting: name,
+    train,
+    leadText: exactText(cut),
+    lead: approx(cut),
+    ppm: off * 1e6,
+    overLength: engaged * off * 1000,
+  };
+}
 
 /**
  * The change gears and box settings nearest to a lead, each setting searched with the same search that leads on the mill use.
@@ -50,7 +63,12 @@ export function judgeLatheGears(leadscrew: Exact, { name, ratio }: BoxSetting, t
  * @returns the least astray first, the plainer of two alike; empty where there are neither gears nor a box
  * Source: lead cut = leadscrew × box × drivers/drivens; checked against every train and setting in the test
  */
-export function findLatheGears(lathe: Lathe, lead: number, engaged: number, most: number): readonly LatheWay[] {
+export function findLatheGears(
+  lathe: Lathe,
+  lead: number,
+  engaged: number,
+  most: number,
+): readonly LatheWay[] {
   const table = tableOfGears(lathe.gears);
   const settings = lathe.box.length > 0 ? lathe.box : [NO_BOX];
   return settings
@@ -60,9 +78,14 @@ export function findLatheGears(lathe: Lathe, lead: number, engaged: number, most
       const trains = lathe.box.length > 0 ? [null, ...near] : near;
       return trains.map((train) => judgeLatheGears(lathe.leadscrew, setting, train, lead, engaged));
     })
-    .sort((a, b) => nearer(a.ppm, b.ppm) || plainer(a.train, b.train) || (a.setting < b.setting ? -1 : a.setting > b.setting ? 1 : 0))
+    .sort(
+      (a, b) =>
+        nearer(a.ppm, b.ppm) ||
+        plainer(a.train, b.train) ||
+        (a.setting < b.setting ? -1 : a.setting > b.setting ? 1 : 0),
+    )
     .slice(0, most);
-} // prettier-ignore
+}
 
 /** The same to a thousandth of a part in a million is the same: the plainer train goes first then. */
 const nearer = (a: number, b: number): number =>

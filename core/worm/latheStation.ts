@@ -15,7 +15,7 @@ import {
 } from '../units/index.ts';
 import { findLatheGears, judgeLatheGears, PI_STAND_INS, type Lathe, type LatheWay } from './lathe.ts';
 import type { ThreadingInput } from './schema.ts';
-import { startWays, type Slide, type StartWay } from './starts.ts'; // prettier-ignore
+import { startWays, type Slide, type StartWay } from './starts.ts';
 
 export interface LatheGround {
   readonly lathe: ShopLathe | null;
@@ -56,12 +56,13 @@ function equip({ lathe, gearSets }: LatheGround, path: string): Result<Lathe> {
   const screw = parsePositiveLength(lathe.leadscrew, 'The lead of the leadscrew');
   if (!screw.ok) return fail(blocked('lathe-screw-unknown', lathe.name));
   const box = readBox(lathe.box, screw.value);
-  if (!box.ok) return fail({ ...blocked('lathe-box-bad', lathe.name), detail: { word: box.issues[0]?.given ?? '' } });
+  if (!box.ok)
+    return fail({ ...blocked('lathe-box-bad', lathe.name), detail: { word: box.issues[0]?.given ?? '' } });
   const gears = gearSets.find(({ id }) => id === lathe.gearSetId)?.gears ?? [];
   const owned = gears.reduce((sum, { count }) => sum + count, 0);
   if (owned < 2 && box.value.length === 0) return fail(blocked('lathe-no-gears', lathe.name));
   return ok({ leadscrew: screw.value, box: box.value, gears, stud: lathe.stud });
-} // prettier-ignore
+}
 
 function slideOf({ slideLead, slideMarks }: ShopLathe): Slide | null {
   const lead = slideLead.typed.trim() === '' ? null : parsePositiveLength(slideLead, '');
@@ -74,14 +75,33 @@ const wayText = ({ setting, train }: LatheWay): string =>
     .join(', ');
 
 /** The one in force: chosen, or the nearest that goes on the bracket. Issues: lathe-gears-lack */
-function inForce(input: ThreadingInput, lathe: Lathe, ways: readonly LatheWay[], lead: number, engaged: number, path: string): Result<LatheWay | null> {
+function inForce(
+  input: ThreadingInput,
+  lathe: Lathe,
+  ways: readonly LatheWay[],
+  lead: number,
+  engaged: number,
+  path: string,
+): Result<LatheWay | null> {
   const { choice } = input;
   if (!choice) return ok(ways.find(({ train }) => train === null || clearsStud(train)) ?? ways[0] ?? null);
-  const setting: BoxSetting | undefined = lathe.box.length === 0 && choice.setting === '' ? { name: '', ratio: exact(1) } : lathe.box.find(({ name }) => name === choice.setting);
-  const owned = choice.train === null ? lathe.box.length > 0 : ownsTrain(tableOfGears(lathe.gears), choice.train) && (lathe.stud || !choice.train.second);
-  if (!setting || !owned) return fail({ code: 'lathe-gears-lack', path, severity: 'blocked', given: [choice.setting, choice.train && trainText(choice.train)].filter(Boolean).join(', ') });
+  const setting: BoxSetting | undefined =
+    lathe.box.length === 0 && choice.setting === ''
+      ? { name: '', ratio: exact(1) }
+      : lathe.box.find(({ name }) => name === choice.setting);
+  const owned =
+    choice.train === null
+      ? lathe.box.length > 0
+      : ownsTrain(tableOfGears(lathe.gears), choice.train) && (lathe.stud || !choice.train.second);
+  if (!setting || !owned)
+    return fail({
+      code: 'lathe-gears-lack',
+      path,
+      severity: 'blocked',
+      given: [choice.setting, choice.train && trainText(choice.train)].filter(Boolean).join(', '),
+    });
   return ok(judgeLatheGears(lathe.leadscrew, setting, choice.train, lead, engaged));
-} // prettier-ignore
+}
 
 /**
  * The lathe station of a worm: gears and box for its lead, and how its starts are reached.
@@ -89,33 +109,91 @@ function inForce(input: ThreadingInput, lathe: Lathe, ways: readonly LatheWay[],
  * Issues: no-lathe, lathe-screw-unknown, lathe-box-bad, lathe-no-gears, lathe-gears-lack, lathe-out-of-reach, lathe-off, lathe-stud, starts-way; those of
  * the parser
  */
-export function planLathe(input: ThreadingInput, drive: DriveFacts | null, ground: LatheGround, path: string, system: UnitSystem): StationWork<LatheFacts, LatheDetail> {
+export function planLathe(
+  input: ThreadingInput,
+  drive: DriveFacts | null,
+  ground: LatheGround,
+  path: string,
+  system: UnitSystem,
+): StationWork<LatheFacts, LatheDetail> {
   const { lathe: shopLathe, gearSets } = ground;
   const gearSet = gearSets.find(({ id }) => id === shopLathe?.gearSetId) ?? null;
-  const detail: LatheDetail = { lathe: shopLathe && { id: shopLathe.id, name: shopLathe.name }, gearSet: gearSet && { id: gearSet.id, name: gearSet.name }, ways: [], inForce: null, chosen: input.choice !== null, lead: null, engaged: null, allowed: ALLOWED_MM * 1000, standIns: [], startCount: 1, starts: [], byStarts: null };
-  const empty: StationWork<LatheFacts, LatheDetail> = { id: 'lathe', facts: null, answer: 'waits for the drive', values: [], working: [], cautions: [], issues: [], detail };
-  const given = input.allowed.typed.trim() === '' ? null : parsePositiveLength(input.allowed, 'What a thread may stray');
+  const detail: LatheDetail = {
+    lathe: shopLathe && { id: shopLathe.id, name: shopLathe.name },
+    gearSet: gearSet && { id: gearSet.id, name: gearSet.name },
+    ways: [],
+    inForce: null,
+    chosen: input.choice !== null,
+    lead: null,
+    engaged: null,
+    allowed: ALLOWED_MM * 1000,
+    standIns: [],
+    startCount: 1,
+    starts: [],
+    byStarts: null,
+  };
+  const empty: StationWork<LatheFacts, LatheDetail> = {
+    id: 'lathe',
+    facts: null,
+    answer: 'waits for the drive',
+    values: [],
+    working: [],
+    cautions: [],
+    issues: [],
+    detail,
+  };
+  const given =
+    input.allowed.typed.trim() === '' ? null : parsePositiveLength(input.allowed, 'What a thread may stray');
   const fields: Issue[] = given && !given.ok ? at(`${path}.allowed`, given.issues) : [];
   if (!drive) return { ...empty, issues: fields };
   const { worm, wheelDiameter, addendum, starts } = drive;
   const { lead } = worm;
   const engaged = engagedLength(wheelDiameter, addendum);
   const allowed = given?.ok ? approx(given.value) * 1000 : ALLOWED_MM * 1000;
-  const known: LatheDetail = { ...detail, startCount: starts, lead, engaged, allowed, standIns: PI_STAND_INS.map(({ text, ppm }) => ({ text, ppm, overLength: engaged * ppm * 1e-3 })) };
+  const known: LatheDetail = {
+    ...detail,
+    startCount: starts,
+    lead,
+    engaged,
+    allowed,
+    standIns: PI_STAND_INS.map(({ text, ppm }) => ({ text, ppm, overLength: engaged * ppm * 1e-3 })),
+  };
   const equipped = equip(ground, `${path}.choice`);
-  if (!equipped.ok) return { ...empty, answer: 'no lathe gears', issues: [...fields, ...equipped.issues], detail: known };
+  if (!equipped.ok)
+    return { ...empty, answer: 'no lathe gears', issues: [...fields, ...equipped.issues], detail: known };
   const lathe = equipped.value;
   const nearest = findLatheGears(lathe, lead, engaged, SHOWN);
   const ways = nearest.filter(({ ppm }) => Math.abs(ppm) < OUT_OF_REACH_PPM);
   if (ways.length === 0 && nearest[0] && !input.choice) {
     const off = `${decimalText(Math.abs(nearest[0].ppm) / 10_000, 1)} %`;
-    const far: Issue = { code: 'lathe-out-of-reach', path: `${path}.choice`, severity: 'blocked', given: lengthText(lead, system), detail: { off } };
+    const far: Issue = {
+      code: 'lathe-out-of-reach',
+      path: `${path}.choice`,
+      severity: 'blocked',
+      given: lengthText(lead, system),
+      detail: { off },
+    };
     return { ...empty, answer: 'no gears near this lead', issues: [...fields, far], detail: known };
   }
   const found = inForce(input, lathe, ways, lead, engaged, `${path}.choice`);
-  if (!found.ok) return { ...empty, answer: 'choose the gears again', issues: [...fields, ...found.issues], detail: { ...known, ways } };
+  if (!found.ok)
+    return {
+      ...empty,
+      answer: 'choose the gears again',
+      issues: [...fields, ...found.issues],
+      detail: { ...known, ways },
+    };
   const way = found.value;
-  if (!way) return { ...empty, answer: 'no lathe gears', issues: [...fields, { code: 'lathe-no-gears', path: `${path}.choice`, severity: 'blocked', given: shopLathe!.name }], detail: known };
+  if (!way)
+    return {
+      ...empty,
+      answer: 'no lathe gears',
+      issues: [
+        ...fields,
+        { code: 'lathe-no-gears', path: `${path}.choice`, severity: 'blocked', given: shopLathe!.name },
+      ],
+      detail: known,
+    };
   const all = startWays(starts, worm.axialPitch, way.train?.driver ?? null, slideOf(shopLathe!), system);
   const byStarts = all.find(({ by }) => by === input.startsBy) ?? null;
   const done: LatheDetail = { ...known, ways, inForce: way, starts: all, byStarts };
@@ -128,12 +206,16 @@ export function planLathe(input: ThreadingInput, drive: DriveFacts | null, groun
     working: workingOf(lathe, way, drive, engaged),
     cautions: [
       { code: 'half-nuts', when: 'From the first pass to the last', text: halfNuts(lathe, way) },
-      { code: 'lathe-gears', when: 'Before the gears are changed', text: 'switch off at the wall; gear cover shut again before the spindle turns. The lathe’s manual and your shop’s rules come first.' },
+      {
+        code: 'lathe-gears',
+        when: 'Before the gears are changed',
+        text: 'switch off at the wall; gear cover shut again before the spindle turns. The lathe’s manual and your shop’s rules come first.',
+      },
     ],
     issues,
     detail: done,
   };
-} // prettier-ignore
+}
 
 /** Turns of the leadscrew after which a thread dial may still be waited for. Common practice: the largest dials count so many. */
 const DIAL_TURNS = 32;
@@ -154,11 +236,26 @@ function halfNuts({ leadscrew }: Lathe, { leadText }: LatheWay): string {
 function judge(way: LatheWay, byStarts: StartWay | null, allowed: number, path: string): Issue[] {
   const issues: Issue[] = [];
   const issue = { path: `${path}.choice`, severity: 'query', given: wayText(way) } as const;
-  if (Math.abs(way.overLength) > allowed) issues.push({ ...issue, code: 'lathe-off', detail: { off: `${decimalText(Math.abs(way.overLength), 0)} µm`, allowed: `${decimalText(allowed, 0)} µm` } });
+  if (Math.abs(way.overLength) > allowed)
+    issues.push({
+      ...issue,
+      code: 'lathe-off',
+      detail: {
+        off: `${decimalText(Math.abs(way.overLength), 0)} µm`,
+        allowed: `${decimalText(allowed, 0)} µm`,
+      },
+    });
   if (way.train && !clearsStud(way.train)) issues.push({ ...issue, code: 'lathe-stud' });
-  if (byStarts && !byStarts.possible) issues.push({ code: 'starts-way', path: `${path}.startsBy`, severity: 'query', given: byStarts.name, detail: { why: byStarts.say } });
+  if (byStarts && !byStarts.possible)
+    issues.push({
+      code: 'starts-way',
+      path: `${path}.startsBy`,
+      severity: 'query',
+      given: byStarts.name,
+      detail: { why: byStarts.say },
+    });
   return issues;
-} // prettier-ignore
+}
 
 /** `3 µm long`, over the length engaged. */
 export function astrayText(um: number): string {
@@ -172,22 +269,65 @@ function valuesOf({ lead, engaged, byStarts, lathe }: LatheDetail, way: LatheWay
     textValue({ key: 'lathe', label: 'Lathe', settles: true }, lathe!.name),
     lengthValue({ key: 'wanted', label: 'Lead wanted', symbol: 'p_z', settles: true }, lead!),
     ...(way.setting ? [textValue({ key: 'setting', label: 'Box at', settles: true }, way.setting)] : []),
-    textValue({ key: 'train', label: 'Gears, driver : driven', settles: true }, way.train ? trainText(way.train) : 'one to one'),
+    textValue(
+      { key: 'train', label: 'Gears, driver : driven', settles: true },
+      way.train ? trainText(way.train) : 'one to one',
+    ),
     lengthValue({ key: 'lead', label: 'Lead they cut' }, exact(way.leadText)),
     lengthValue({ key: 'engaged', label: 'Engaged length' }, engaged!),
     textValue({ key: 'astray', label: 'Over that length', settles: true }, astrayText(way.overLength)),
-    ...(byStarts ? [textValue({ key: 'starts', label: 'Next start', settles: true }, byStarts.name.replace(/^By /, 'by '))] : []),
+    ...(byStarts
+      ? [
+          textValue(
+            { key: 'starts', label: 'Next start', settles: true },
+            byStarts.name.replace(/^By /, 'by '),
+          ),
+        ]
+      : []),
   ];
-} // prettier-ignore
+}
 
-function workingOf(lathe: Lathe, way: LatheWay, { worm: { lead }, wheelDiameter, addendum }: DriveFacts, engaged: number): Working[] {
+function workingOf(
+  lathe: Lathe,
+  way: LatheWay,
+  { worm: { lead }, wheelDiameter, addendum }: DriveFacts,
+  engaged: number,
+): Working[] {
   const ratio: Exact = lathe.box.find(({ name }) => name === way.setting)?.ratio ?? exact(1);
   const gears = way.train ? trainText(way.train).replace(/ : /g, '/').replace(/, /g, '\\times ') : '1';
   const mm = (value: number, places = 6) => `${decimalText(value, places)}\\ \\mathrm{mm}`;
   return [
-    { key: 'cut', label: 'Lead these gears cut', formula: "p' = p_s \\times \\text{box} \\times \\frac{\\text{drivers}}{\\text{drivens}}", put: `${decimalText(lathe.leadscrew, 4)} \\times ${exactText(ratio)} \\times ${gears}`, result: mm(approx(exact(way.leadText))), source: 'common practice; by the motion of the gears' },
-    { key: 'off', label: 'Off, in a million', formula: "\\frac{p'}{p_z} - 1", put: `\\frac{${decimalText(way.lead, 6)}}{${decimalText(lead, 6)}} - 1`, result: `${decimalText(way.ppm, 2)}\\times 10^{-6}`, source: 'by geometry' },
-    { key: 'engaged', label: 'Length the wheel reaches over', formula: '4\\sqrt{\\tfrac{d_2}{2} h_a}', put: `4\\sqrt{\\tfrac{${decimalText(wheelDiameter, 3)}}{2} \\times ${decimalText(addendum, 4)}}`, result: mm(engaged, 3), source: 'chord of the throat circle, by geometry' },
-    { key: 'astray', label: 'Astray over it', formula: '\\Delta = l\\left(\\frac{p\'}{p_z} - 1\\right)', put: `${decimalText(engaged, 3)} \\times ${decimalText(way.ppm, 2)}\\times 10^{-6}`, result: `${decimalText(way.overLength, 2)}\\ \\mathrm{\u00b5m}`, source: 'by geometry' },
+    {
+      key: 'cut',
+      label: 'Lead these gears cut',
+      formula: "p' = p_s \\times \\text{box} \\times \\frac{\\text{drivers}}{\\text{drivens}}",
+      put: `${decimalText(lathe.leadscrew, 4)} \\times ${exactText(ratio)} \\times ${gears}`,
+      result: mm(approx(exact(way.leadText))),
+      source: 'common practice; by the motion of the gears',
+    },
+    {
+      key: 'off',
+      label: 'Off, in a million',
+      formula: "\\frac{p'}{p_z} - 1",
+      put: `\\frac{${decimalText(way.lead, 6)}}{${decimalText(lead, 6)}} - 1`,
+      result: `${decimalText(way.ppm, 2)}\\times 10^{-6}`,
+      source: 'by geometry',
+    },
+    {
+      key: 'engaged',
+      label: 'Length the wheel reaches over',
+      formula: '4\\sqrt{\\tfrac{d_2}{2} h_a}',
+      put: `4\\sqrt{\\tfrac{${decimalText(wheelDiameter, 3)}}{2} \\times ${decimalText(addendum, 4)}}`,
+      result: mm(engaged, 3),
+      source: 'chord of the throat circle, by geometry',
+    },
+    {
+      key: 'astray',
+      label: 'Astray over it',
+      formula: "\\Delta = l\\left(\\frac{p'}{p_z} - 1\\right)",
+      put: `${decimalText(engaged, 3)} \\times ${decimalText(way.ppm, 2)}\\times 10^{-6}`,
+      result: `${decimalText(way.overLength, 2)}\\ \\mathrm{\u00b5m}`,
+      source: 'by geometry',
+    },
   ];
-} // prettier-ignore
+}

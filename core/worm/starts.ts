@@ -20,10 +20,13 @@ export interface Slide {
 }
 
 /** Turns and marks of a dial, from zero. @param mm travelled */
-export function dialReading(mm: number, { lead, marks }: Slide): { readonly turns: number; readonly mark: number; readonly off: number } {
+export function dialReading(
+  mm: number,
+  { lead, marks }: Slide,
+): { readonly turns: number; readonly mark: number; readonly off: number } {
   const whole = Math.round((mm / lead) * marks);
   return { turns: Math.floor(whole / marks), mark: whole % marks, off: ((whole / marks) * lead - mm) * 1000 };
-} // prettier-ignore
+}
 
 const dialText = (mm: number, slide: Slide): string => {
   const { turns, mark } = dialReading(mm, slide);
@@ -35,19 +38,49 @@ const dialText = (mm: number, slide: Slide): string => {
  * @param axialPitch mm @param driver teeth of the gear on the spindle; null without change gears @param slide null where not known
  * Source: common practice; by geometry, starts stand 1/z1 of a turn and one axial pitch apart
  */
-export function startWays(starts: number, axialPitch: number, driver: number | null, slide: Slide | null, system: UnitSystem): readonly StartWay[] {
+export function startWays(
+  starts: number,
+  axialPitch: number,
+  driver: number | null,
+  slide: Slide | null,
+  system: UnitSystem,
+): readonly StartWay[] {
   if (starts === 1) return [];
   const pitch = lengthText(axialPitch, system, 'fine');
   const gear: StartWay =
     driver === null
-      ? { by: 'gear', name: 'By the gear on the spindle', possible: false, say: 'Needs change gears: none are geared for this thread.', off: null }
+      ? {
+          by: 'gear',
+          name: 'By the gear on the spindle',
+          possible: false,
+          say: 'Needs change gears: none are geared for this thread.',
+          off: null,
+        }
       : driver % starts === 0
-        ? { by: 'gear', name: 'By the gear on the spindle', possible: true, say: `Chalk every ${driver / starts}th tooth of the ${driver} on the spindle, and the gap that the first stands in. Half-nuts shut, slip the mesh, turn the spindle on by ${driver / starts} teeth, mesh again in the same gap.`, off: 0 }
-        : { by: 'gear', name: 'By the gear on the spindle', possible: false, say: `Its ${driver} teeth do not divide by ${starts}. Gears with a driver that does are marked in the list.`, off: null };
+        ? {
+            by: 'gear',
+            name: 'By the gear on the spindle',
+            possible: true,
+            say: `Chalk every ${driver / starts}th tooth of the ${driver} on the spindle, and the gap that the first stands in. Half-nuts shut, slip the mesh, turn the spindle on by ${driver / starts} teeth, mesh again in the same gap.`,
+            off: 0,
+          }
+        : {
+            by: 'gear',
+            name: 'By the gear on the spindle',
+            possible: false,
+            say: `Its ${driver} teeth do not divide by ${starts}. Gears with a driver that does are marked in the list.`,
+            off: null,
+          };
   const places = Array.from({ length: starts - 1 }, (_, k) => (k + 1) * axialPitch);
   const slideWay: StartWay =
     slide === null
-      ? { by: 'slide', name: 'By the top slide', possible: true, say: `Top slide dead along the axis: on by ${pitch} for each start. Its screw is not listed in the shop, so no dial reading is told.`, off: null }
+      ? {
+          by: 'slide',
+          name: 'By the top slide',
+          possible: true,
+          say: `Top slide dead along the axis: on by ${pitch} for each start. Its screw is not listed in the shop, so no dial reading is told.`,
+          off: null,
+        }
       : {
           by: 'slide',
           name: 'By the top slide',
@@ -56,6 +89,12 @@ export function startWays(starts: number, axialPitch: number, driver: number | n
           off: Math.max(...places.map((mm) => Math.abs(dialReading(mm, slide).off))),
         };
   const angle = exact(360, starts);
-  const driverWay: StartWay = { by: 'driver', name: 'By a slotted driver plate', possible: true, say: `Work between centres, the driver plate with ${starts} slots ${decimalText(angle, 4)}° apart: the dog goes to the next slot.`, off: null };
+  const driverWay: StartWay = {
+    by: 'driver',
+    name: 'By a slotted driver plate',
+    possible: true,
+    say: `Work between centres, the driver plate with ${starts} slots ${decimalText(angle, 4)}° apart: the dog goes to the next slot.`,
+    off: null,
+  };
   return [gear, slideWay, driverWay];
-} // prettier-ignore
+}

@@ -20,9 +20,12 @@ const lathe: ShopLathe = {
 };
 const shopWith = (change: Partial<ShopLathe> = {}, owned = gears): Equipment => ({
   ...STOCK_EQUIPMENT,
-  gearSets: [...STOCK_EQUIPMENT.gearSets, { id: 'lathe-gears', name: 'Lathe gears', bore: '', pitch: '', gears: owned }],
+  gearSets: [
+    ...STOCK_EQUIPMENT.gearSets,
+    { id: 'lathe-gears', name: 'Lathe gears', bore: '', pitch: '', gears: owned },
+  ],
   lathes: [{ ...lathe, ...change }],
-}); // prettier-ignore
+});
 const job = (shop = shopWith(), drive = {}) => drawnDriveJob({ id: 'w', name: 'Winch', shop }, drive);
 const change = (now: Job, how: (part: WormPart) => WormPart) =>
   withPart(now, 'p2', (part) => (part.kind === 'worm' ? how(part) : part));
@@ -40,7 +43,10 @@ describe('the thread and its tool', () => {
     expect(level.flat + 2 * below * Math.tan(20 * DEG)).toBeCloseTo(Math.PI, 9);
     const turned = toolOf(drive!, 'thread');
     expect(turned.flat / level.flat).toBeCloseTo(Math.cos(drive!.worm.leadAngle), 12);
-    expect(Math.tan(turned.includedAngle / 2) / Math.tan(20 * DEG)).toBeCloseTo(Math.cos(drive!.worm.leadAngle), 12); // prettier-ignore
+    expect(Math.tan(turned.includedAngle / 2) / Math.tan(20 * DEG)).toBeCloseTo(
+      Math.cos(drive!.worm.leadAngle),
+      12,
+    );
   });
 
   test('the section of a thread cut by the tool, point by point round the worm, keeps to the stated tool', () => {
@@ -53,7 +59,7 @@ describe('the thread and its tool', () => {
       const radius = worm.root / 2 + up * worm.depth;
       const own = tool.flat / 2 + up * worm.depth * Math.tan(tool.includedAngle / 2);
       const swept = own + (worm.lead * around) / (2 * Math.PI);
-      const section = swept - (worm.lead / 3); // prettier-ignore
+      const section = swept - worm.lead / 3;
       const expected = Math.PI * axialModule * 0.25 + (radius - 12) * Math.tan(20 * DEG);
       expect(section).toBeCloseTo(expected, 9);
     }
@@ -63,7 +69,11 @@ describe('the thread and its tool', () => {
   test('both schools stand beside the one in force', () => {
     const [inch, metric] = wormOf(job()).detail.schools;
     const px = 2 * Math.PI;
-    expect([inch!.flat / px, inch!.crest / px, inch!.depth / px].map((part) => part.toFixed(3))).toEqual(['0.310', '0.335', '0.687']); // prettier-ignore
+    expect([inch!.flat / px, inch!.crest / px, inch!.depth / px].map((part) => part.toFixed(3))).toEqual([
+      '0.310',
+      '0.335',
+      '0.687',
+    ]);
     expect(metric!.depth).toBeCloseTo(4.4, 9);
   });
 
@@ -87,11 +97,23 @@ describe('the thread and its tool', () => {
   });
 
   test('a thread shorter than the wheel reaches over; a length and a scale that cannot be', () => {
-    const short = wormOf(change(job(), (part) => ({ ...part, worm: { ...part.worm, length: measure('20', 'mm') } })));
-    expect(short.issues.map(sayIssue)).toEqual(['The wheel reaches over 35.78 mm of the worm; a thread of 20.00 mm leaves teeth hanging in the air.']);
-    const bad = wormOf(change(job(), (part) => ({ ...part, worm: { ...part.worm, length: measure('-3', 'mm'), scale: measure('0', 'count') } })));
-    expect(bad.issues.map(({ path, severity }) => `${severity} ${path}`)).toEqual(['wrong parts.p2.worm.length', 'wrong parts.p2.worm.scale']);
-  }); // prettier-ignore
+    const short = wormOf(
+      change(job(), (part) => ({ ...part, worm: { ...part.worm, length: measure('20', 'mm') } })),
+    );
+    expect(short.issues.map(sayIssue)).toEqual([
+      'The wheel reaches over 35.78 mm of the worm; a thread of 20.00 mm leaves teeth hanging in the air.',
+    ]);
+    const bad = wormOf(
+      change(job(), (part) => ({
+        ...part,
+        worm: { ...part.worm, length: measure('-3', 'mm'), scale: measure('0', 'count') },
+      })),
+    );
+    expect(bad.issues.map(({ path, severity }) => `${severity} ${path}`)).toEqual([
+      'wrong parts.p2.worm.length',
+      'wrong parts.p2.worm.scale',
+    ]);
+  });
 });
 
 describe('the lathe', () => {
@@ -109,7 +131,10 @@ describe('the lathe', () => {
   });
 
   test('a pitch that the box has on its plate needs no other gears', () => {
-    const quarter = job(shopWith({ box: { by: 'tpi', settings: '4 8' } }), { pitchBy: 'axial', axialPitch: measure('1/4', 'in') }); // prettier-ignore
+    const quarter = job(shopWith({ box: { by: 'tpi', settings: '4 8' } }), {
+      pitchBy: 'axial',
+      axialPitch: measure('1/4', 'in'),
+    });
     const { inForce } = latheOf(quarter).detail;
     expect(inForce).toMatchObject({ setting: '4 per inch', train: null, ppm: 0 });
     // two turns of a leadscrew of 8 to the inch to one of the thread: they meet at every second
@@ -119,18 +144,39 @@ describe('the lathe', () => {
   });
 
   test('what is wanting: no lathe, no gears, a box that cannot be read, gears sold since, too far off', () => {
-    const said = (now: Job, shop: Equipment) => latheOf({ ...now, equipment: { ...now.equipment, lathes: [], gearSets: [] } }, shop).issues.map((issue) => `${issue.severity} ${sayIssue(issue)}`);
+    const said = (now: Job, shop: Equipment) =>
+      latheOf({ ...now, equipment: { ...now.equipment, lathes: [], gearSets: [] } }, shop).issues.map(
+        (issue) => `${issue.severity} ${sayIssue(issue)}`,
+      );
     const none = drawnDriveJob({ id: 'w', name: 'Winch' });
-    expect(said(none, STOCK_EQUIPMENT)).toEqual(['blocked No lathe is chosen. List one in the shop, with its leadscrew, box and change gears.']);
+    expect(said(none, STOCK_EQUIPMENT)).toEqual([
+      'blocked No lathe is chosen. List one in the shop, with its leadscrew, box and change gears.',
+    ]);
     const bare = shopWith({ box: { by: 'mm', settings: '' }, gearSetId: null });
     expect(said(job(bare), bare)[0]).toMatch(/^blocked Bench lathe has no change gears listed, and no box/);
     expect(said(job(), shopWith({ box: { by: 'tpi', settings: '8 nine' } }))[0]).toMatch(/“nine”/);
-    const chosen = change(job(), (part) => ({ ...part, lathe: { ...part.lathe, choice: { setting: '8 per inch', train: { driver: 33, driven: 17, second: null } } } }));
-    expect(said(chosen, shopWith())[0]).toMatch(/^blocked 8 per inch, 33 : 17: these gears or this setting are not on this lathe/);
-    expect(said(job(shopWith(), { pitch: measure('40', 'module'), wormDiameter: measure('300', 'mm') }), shopWith({ stud: false, box: { by: 'mm', settings: '' } }))[0]).toMatch(/^blocked No gears and setting of this lathe come near a lead of 125\.66 mm/);
-    const coarse = shopWith({ stud: false }, [{ teeth: 40, count: 1 }, { teeth: 80, count: 1 }]);
+    const chosen = change(job(), (part) => ({
+      ...part,
+      lathe: {
+        ...part.lathe,
+        choice: { setting: '8 per inch', train: { driver: 33, driven: 17, second: null } },
+      },
+    }));
+    expect(said(chosen, shopWith())[0]).toMatch(
+      /^blocked 8 per inch, 33 : 17: these gears or this setting are not on this lathe/,
+    );
+    expect(
+      said(
+        job(shopWith(), { pitch: measure('40', 'module'), wormDiameter: measure('300', 'mm') }),
+        shopWith({ stud: false, box: { by: 'mm', settings: '' } }),
+      )[0],
+    ).toMatch(/^blocked No gears and setting of this lathe come near a lead of 125\.66 mm/);
+    const coarse = shopWith({ stud: false }, [
+      { teeth: 40, count: 1 },
+      { teeth: 80, count: 1 },
+    ]);
     expect(said(job(coarse), coarse).join()).toMatch(/query With box .* the thread goes \d+ µm astray/);
-  }); // prettier-ignore
+  });
 
   test('starts: the driver divides or it does not, the slide’s readings never add up their rounding', () => {
     const slide = { lead: 2, marks: 40 };

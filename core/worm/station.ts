@@ -20,7 +20,7 @@ import {
 } from '../station/index.ts';
 import { decimalText, dmsText, exact, lengthFigure, lengthText, type UnitSystem } from '../units/index.ts';
 import type { WormInput } from './schema.ts';
-import { toolOf, type WormTool } from './tool.ts'; // prettier-ignore
+import { toolOf, type WormTool } from './tool.ts';
 
 /** A scale that the lead angle is set on, when the wheel is gashed. */
 export interface AngleScale {
@@ -91,18 +91,56 @@ export const usualThreadLength = (axialPitch: number, wheelTeeth: number): numbe
  * @param drive null while unknown @param path of `worm` in the document @param scale of the mill the wheel is gashed on, where known
  * Issues: those of the parsers; worm-short
  */
-export function planWorm(input: WormInput, drive: DriveFacts | null, scale: AngleScale | null, path: string, system: UnitSystem): StationWork<WormFacts, WormDetail> {
-  const empty: StationWork<WormFacts, WormDetail> = { id: 'worm', facts: null, answer: 'waits for the drive', values: [], working: [], cautions: [], issues: [], detail: { schools: drive ? schoolsFor(drive.worm.axialPitch) : [], drive: drive && shapeOf(drive), tool: null, length: null, usualLength: null, infeed: null, onScale: null } };
+export function planWorm(
+  input: WormInput,
+  drive: DriveFacts | null,
+  scale: AngleScale | null,
+  path: string,
+  system: UnitSystem,
+): StationWork<WormFacts, WormDetail> {
+  const empty: StationWork<WormFacts, WormDetail> = {
+    id: 'worm',
+    facts: null,
+    answer: 'waits for the drive',
+    values: [],
+    working: [],
+    cautions: [],
+    issues: [],
+    detail: {
+      schools: drive ? schoolsFor(drive.worm.axialPitch) : [],
+      drive: drive && shapeOf(drive),
+      tool: null,
+      length: null,
+      usualLength: null,
+      infeed: null,
+      onScale: null,
+    },
+  };
   const given = input.length.typed.trim() === '' ? null : parseSize(input.length, 'The length of the thread');
   const issues: Issue[] = given && !given.ok ? at('length', given.issues) : [];
-  if (readScale(input.scale.typed) === null) issues.push({ code: 'out-of-range', path: 'scale', severity: 'wrong', given: input.scale.typed, allowed: 'It runs from 1 to 200 times life size', detail: { what: 'A scale' } });
+  if (readScale(input.scale.typed) === null)
+    issues.push({
+      code: 'out-of-range',
+      path: 'scale',
+      severity: 'wrong',
+      given: input.scale.typed,
+      allowed: 'It runs from 1 to 200 times life size',
+      detail: { what: 'A scale' },
+    });
   if (!drive) return { ...empty, issues: at(path, issues) };
   const { worm, teeth, addendum, wheelDiameter } = drive;
   const tool = toolOf(drive, input.tool);
   const usual = usualThreadLength(worm.axialPitch, teeth);
   const length = given?.ok ? given.value : usual;
   const engaged = engagedLength(wheelDiameter, addendum);
-  if (given?.ok && length < engaged) issues.push({ code: 'worm-short', path: 'length', severity: 'query', given: lengthText(length, system), detail: { engaged: lengthText(engaged, system) } });
+  if (given?.ok && length < engaged)
+    issues.push({
+      code: 'worm-short',
+      path: 'length',
+      severity: 'query',
+      given: lengthText(length, system),
+      detail: { engaged: lengthText(engaged, system) },
+    });
   const leadDeg = worm.leadAngle * DEG;
   const setting = scale && { mill: scale.mill, ...settingOf(leadDeg, scale.minutes, 10) };
   const infeed = { radial: worm.depth, alongFlank: worm.depth / Math.cos(drive.proportions.pressureAngle) };
@@ -113,33 +151,74 @@ export function planWorm(input: WormInput, drive: DriveFacts | null, scale: Angl
     answer: `Ø ${lengthFigure(worm.outside, system)} × ${lengthFigure(length, system)}, ${lengthFigure(worm.depth, system)} deep`,
     values: valuesOf(drive, tool, length, setting, system),
     working: workingOf(drive, input.tool, tool, given?.ok ? null : usual),
-    cautions: [{ code: 'thread-hands', when: 'While the thread is cut', text: 'hands, sleeves and rags away from work and leadscrew; stop the spindle to measure. The lathe’s manual and your shop’s rules come first.' }],
+    cautions: [
+      {
+        code: 'thread-hands',
+        when: 'While the thread is cut',
+        text: 'hands, sleeves and rags away from work and leadscrew; stop the spindle to measure. The lathe’s manual and your shop’s rules come first.',
+      },
+    ],
     issues: at(path, issues),
-    detail: { schools: schoolsFor(worm.axialPitch), drive: shapeOf(drive), tool, length, usualLength: usual, infeed, onScale: setting },
+    detail: {
+      schools: schoolsFor(worm.axialPitch),
+      drive: shapeOf(drive),
+      tool,
+      length,
+      usualLength: usual,
+      infeed,
+      onScale: setting,
+    },
   };
-} // prettier-ignore
+}
 
-function valuesOf(drive: DriveFacts, tool: WormTool, length: number, setting: WormDetail['onScale'], system: UnitSystem): Value[] {
+function valuesOf(
+  drive: DriveFacts,
+  tool: WormTool,
+  length: number,
+  setting: WormDetail['onScale'],
+  system: UnitSystem,
+): Value[] {
   const { worm, wormDiameter, starts, hand } = drive;
   const angle = (deg: number) => exact(deg.toFixed(7));
   return [
     lengthValue({ key: 'outside', label: 'Outside', symbol: 'd_{a1}', settles: true }, worm.outside),
-    lengthValue({ key: 'pitchDiameter', label: 'Pitch diameter', symbol: 'd_1', settles: true }, wormDiameter),
+    lengthValue(
+      { key: 'pitchDiameter', label: 'Pitch diameter', symbol: 'd_1', settles: true },
+      wormDiameter,
+    ),
     lengthValue({ key: 'root', label: 'Root', symbol: 'd_{f1}' }, worm.root),
     lengthValue({ key: 'length', label: 'Length of thread', settles: true }, length),
     lengthValue({ key: 'depth', label: 'Depth', symbol: 'h', settles: true }, worm.depth),
-    lengthValue({ key: 'lead', label: starts === 1 ? 'Lead' : `Lead, ${starts} starts`, symbol: 'p_z', settles: true }, worm.lead),
+    lengthValue(
+      { key: 'lead', label: starts === 1 ? 'Lead' : `Lead, ${starts} starts`, symbol: 'p_z', settles: true },
+      worm.lead,
+    ),
     textValue({ key: 'hand', label: 'Hand', settles: true }, hand),
     angleValue({ key: 'leadAngle', label: 'Lead angle', symbol: '\\gamma' }, angle(worm.leadAngle * DEG)),
-    ...(setting ? [textValue({ key: 'scale', label: `On ${setting.mill}` }, `${dmsText(angle(setting.degrees))}: leans ${decimalText(setting.lean, 0)} µm in ${lengthText(10, system, 'shop')}`)] : []),
+    ...(setting
+      ? [
+          textValue(
+            { key: 'scale', label: `On ${setting.mill}` },
+            `${dmsText(angle(setting.degrees))}: leans ${decimalText(setting.lean, 0)} µm in ${lengthText(10, system, 'shop')}`,
+          ),
+        ]
+      : []),
     angleValue({ key: 'included', label: 'Tool angle', settles: true }, angle(tool.includedAngle * DEG)),
     lengthValue({ key: 'flat', label: 'Tool flat', settles: true }, tool.flat),
     lengthValue({ key: 'crest', label: 'Crest of the thread' }, worm.crest),
-    textValue({ key: 'clear', label: 'Clear the sides by' }, `${decimalText(tool.leading, 1)}° ahead, ${tool.trailing < 0.5 ? 'none' : `${decimalText(tool.trailing, 1)}°`} behind`),
+    textValue(
+      { key: 'clear', label: 'Clear the sides by' },
+      `${decimalText(tool.leading, 1)}° ahead, ${tool.trailing < 0.5 ? 'none' : `${decimalText(tool.trailing, 1)}°`} behind`,
+    ),
   ];
-} // prettier-ignore
+}
 
-function workingOf({ worm, addendum, wormDiameter, proportions, teeth }: DriveFacts, set: WormInput['tool'], tool: WormTool, usual: number | null): Working[] {
+function workingOf(
+  { worm, addendum, wormDiameter, proportions, teeth }: DriveFacts,
+  set: WormInput['tool'],
+  tool: WormTool,
+  usual: number | null,
+): Working[] {
   const f = (value: number) => decimalText(value, 4);
   const mm = (value: number) => `${f(value)}\\ \\mathrm{mm}`;
   const of = (part: number) => `${decimalText(part, 4)}`;
@@ -147,11 +226,60 @@ function workingOf({ worm, addendum, wormDiameter, proportions, teeth }: DriveFa
   const a = `${decimalText(proportions.pressureAngle * DEG, 2)}^\\circ`;
   const source = proportions.source;
   return [
-    { key: 'outside', label: 'Outside of the worm', formula: 'd_{a1} = d_1 + 2h_a', put: `${f(wormDiameter)} + 2 \\times ${f(addendum)}`, result: mm(worm.outside), source: HANDBOOK },
-    { key: 'depth', label: 'Depth of the thread', formula: `h = ${of(proportions.depth)}\\,p_x`, put: `${of(proportions.depth)} \\times ${px}`, result: mm(worm.depth), source },
-    { key: 'root', label: 'Root', formula: 'd_{f1} = d_{a1} - 2h', put: `${f(worm.outside)} - 2 \\times ${f(worm.depth)}`, result: mm(worm.root), source: HANDBOOK },
-    { key: 'flat', label: 'Flat of the tool', formula: set === 'axis' ? '\\tfrac12 p_x - 2(h - h_a)\\tan\\alpha' : '\\left(\\tfrac12 p_x - 2(h - h_a)\\tan\\alpha\\right)\\cos\\gamma', put: `\\tfrac12 ${px} - 2(${f(worm.depth)} - ${f(addendum)})\\tan ${a}`, result: mm(tool.flat), source: `${source}; by geometry` },
-    { key: 'crest', label: 'Crest', formula: '\\tfrac12 p_x - 2h_a\\tan\\alpha', put: `\\tfrac12 ${px} - 2 \\times ${f(addendum)}\\tan ${a}`, result: mm(worm.crest), source: `${source}; by geometry` },
-    ...(usual === null ? [] : [{ key: 'length', label: 'Usual length of thread', formula: 'p_x\\left(4.5 + \\frac{z_2}{50}\\right)', put: `${px}\\left(4.5 + \\frac{${teeth}}{50}\\right)`, result: mm(usual), source: 'Machinery’s Handbook, worm gearing (from memory)' }]),
+    {
+      key: 'outside',
+      label: 'Outside of the worm',
+      formula: 'd_{a1} = d_1 + 2h_a',
+      put: `${f(wormDiameter)} + 2 \\times ${f(addendum)}`,
+      result: mm(worm.outside),
+      source: HANDBOOK,
+    },
+    {
+      key: 'depth',
+      label: 'Depth of the thread',
+      formula: `h = ${of(proportions.depth)}\\,p_x`,
+      put: `${of(proportions.depth)} \\times ${px}`,
+      result: mm(worm.depth),
+      source,
+    },
+    {
+      key: 'root',
+      label: 'Root',
+      formula: 'd_{f1} = d_{a1} - 2h',
+      put: `${f(worm.outside)} - 2 \\times ${f(worm.depth)}`,
+      result: mm(worm.root),
+      source: HANDBOOK,
+    },
+    {
+      key: 'flat',
+      label: 'Flat of the tool',
+      formula:
+        set === 'axis'
+          ? '\\tfrac12 p_x - 2(h - h_a)\\tan\\alpha'
+          : '\\left(\\tfrac12 p_x - 2(h - h_a)\\tan\\alpha\\right)\\cos\\gamma',
+      put: `\\tfrac12 ${px} - 2(${f(worm.depth)} - ${f(addendum)})\\tan ${a}`,
+      result: mm(tool.flat),
+      source: `${source}; by geometry`,
+    },
+    {
+      key: 'crest',
+      label: 'Crest',
+      formula: '\\tfrac12 p_x - 2h_a\\tan\\alpha',
+      put: `\\tfrac12 ${px} - 2 \\times ${f(addendum)}\\tan ${a}`,
+      result: mm(worm.crest),
+      source: `${source}; by geometry`,
+    },
+    ...(usual === null
+      ? []
+      : [
+          {
+            key: 'length',
+            label: 'Usual length of thread',
+            formula: 'p_x\\left(4.5 + \\frac{z_2}{50}\\right)',
+            put: `${px}\\left(4.5 + \\frac{${teeth}}{50}\\right)`,
+            result: mm(usual),
+            source: 'Machinery’s Handbook, worm gearing (from memory)',
+          },
+        ]),
   ];
-} // prettier-ignore
+}

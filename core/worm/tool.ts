@@ -45,7 +45,12 @@ export function toolOf({ worm, proportions }: DriveShape, set: WormInput['tool']
  * The tool’s form, to hold a ground one against.
  * @param scale times life size, 1 to 200
  */
-export function wormTemplate(facts: DriveShape, set: WormInput['tool'], scale: number, title: string): Template {
+export function wormTemplate(
+  facts: DriveShape,
+  set: WormInput['tool'],
+  scale: number,
+  title: string,
+): Template {
   const { worm, addendum } = facts;
   const tool = toolOf(facts, set);
   const half = (tool.flat / 2) * scale;
@@ -69,7 +74,11 @@ export function wormTemplate(facts: DriveShape, set: WormInput['tool'], scale: n
   ];
   const letter = Math.max(3, depth * 0.06);
   const wide = half + shank * lean + 8;
-  const line = (name: Template['lines'][number]['name'], x1: number, y1: number, x2: number, y2: number) => ({ name, from: { x: x1, y: y1 }, to: { x: x2, y: y2 } });
+  const line = (name: Template['lines'][number]['name'], x1: number, y1: number, x2: number, y2: number) => ({
+    name,
+    from: { x: x1, y: y1 },
+    to: { x: x2, y: y2 },
+  });
   const barAt = -3 * letter;
   const reliefAt = wide + 0.6 * depth + 6;
   const degrees = (angle: number) => decimalText(angle / DEG, 2);
@@ -77,7 +86,10 @@ export function wormTemplate(facts: DriveShape, set: WormInput['tool'], scale: n
     title,
     `${decimalText(scale, 2)} times life size. The bar is ${CHECK_BAR} mm on paper: measure it before you trust the sheet.`,
     `Included angle ${degrees(tool.includedAngle)} deg, tool set ${set === 'axis' ? 'level along the axis' : `turned to the lead angle of ${degrees(worm.leadAngle)} deg`}.`,
-    ...sizes.map(({ name, mm, printed }) => `${name}: ${decimalText(mm, 4)} mm (${decimalText(mm / 25.4, 5)} in), here ${decimalText(printed, 2)} mm`),
+    ...sizes.map(
+      ({ name, mm, printed }) =>
+        `${name}: ${decimalText(mm, 4)} mm (${decimalText(mm / 25.4, 5)} in), here ${decimalText(printed, 2)} mm`,
+    ),
     `Clear the side that goes ahead by ${decimalText(tool.leading, 1)} deg, the other by ${decimalText(tool.trailing, 1)} deg; ${FRONT_RELIEF} deg below the tip.`,
   ];
   return {
@@ -95,11 +107,15 @@ export function wormTemplate(facts: DriveShape, set: WormInput['tool'], scale: n
     ],
     circles: [],
     words: [
-      ...words.map((text, i) => ({ at: { x: -wide, y: barAt - (i + 2) * 1.6 * letter }, height: letter, text })),
+      ...words.map((text, i) => ({
+        at: { x: -wide, y: barAt - (i + 2) * 1.6 * letter },
+        height: letter,
+        text,
+      })),
       { at: { x: wide + 2, y: pitchUp }, height: letter * 0.7, text: 'pitch line' },
       { at: { x: wide + 2, y: depth }, height: letter * 0.7, text: 'outside' },
     ],
     sizes,
     buttons: null,
   };
-} // prettier-ignore
+}

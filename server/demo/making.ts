@@ -16,16 +16,22 @@ import { measure } from '../../core/units/index.ts';
 import { demoShop } from './shop.ts';
 
 /** A gear that was brought in broken: what was read off it, and what it was taken for. */
-export function sampled(given: { readonly id: string; readonly name: string }, readings: Partial<SampleInput>, take: boolean): Job {
+export function sampled(
+  given: { readonly id: string; readonly name: string },
+  readings: Partial<SampleInput>,
+  take: boolean,
+): Job {
   const job = newSpurJob({ ...given, units: 'mm', shop: demoShop }, 'sample');
   const read = withSpurPart(job, 'p1', (part) =>
-    part.arrival.by === 'sample' ? { ...part, arrival: { ...part.arrival, sample: { ...part.arrival.sample, ...readings } } } : part,
+    part.arrival.by === 'sample'
+      ? { ...part, arrival: { ...part.arrival, sample: { ...part.arrival.sample, ...readings } } }
+      : part,
   );
   const [part] = read.parts;
   if (!take || part?.kind !== 'spur' || part.arrival.by !== 'sample') return read;
   const [best] = identify(readSample(part.arrival.sample, 'mm').readings).best;
   return best ? takeSample(read, 'p1', best) : read;
-} // prettier-ignore
+}
 
 /** What was read on it: one span, and the span again all round. */
 export const measured = (job: Job): Job =>

@@ -27,5 +27,7 @@ export function wornWinch(): Job {
       centre: measure('2.300', 'in'),
     },
   }));
-  return withPart(read, 'p1', (part) => (part.kind === 'wheel' ? { ...part, rim: { ...part.rim, bore: measure('5/8', 'in') } } : part));
-} // prettier-ignore
+  return withPart(read, 'p1', (part) =>
+    part.kind === 'wheel' ? { ...part, rim: { ...part.rim, bore: measure('5/8', 'in') } } : part,
+  );
+}

@@ -37,21 +37,61 @@ const backupSchema = z.looseObject({
   shop: z.unknown(),
   shopRaw: z.string().optional(),
   jobs: z.array(
-    z.object({ job: z.unknown(), ...asItRests, id: idSchema.optional(), name: z.string().optional(), revision: z.int().min(1), archived: z.boolean(), createdAt: z.string(), updatedAt: z.string() }),
+    z.object({
+      job: z.unknown(),
+      ...asItRests,
+      id: idSchema.optional(),
+      name: z.string().optional(),
+      revision: z.int().min(1),
+      archived: z.boolean(),
+      createdAt: z.string(),
+      updatedAt: z.string(),
+    }),
   ),
-  kept: z.array(z.object({ id: idSchema, jobId: idSchema, job: z.unknown(), baseRevision: z.int(), at: z.string() })),
-  runs: z.array(z.object({ run: z.unknown(), ...asItRests, id: idSchema.optional(), jobId: idSchema.optional(), partId: z.string().optional(), startedAt: z.string(), updatedAt: z.string(), events: z.array(z.unknown()), eventsRaw: z.array(z.string()).optional() })),
-}); // prettier-ignore
+  kept: z.array(
+    z.object({ id: idSchema, jobId: idSchema, job: z.unknown(), baseRevision: z.int(), at: z.string() }),
+  ),
+  runs: z.array(
+    z.object({
+      run: z.unknown(),
+      ...asItRests,
+      id: idSchema.optional(),
+      jobId: idSchema.optional(),
+      partId: z.string().optional(),
+      startedAt: z.string(),
+      updatedAt: z.string(),
+      events: z.array(z.unknown()),
+      eventsRaw: z.array(z.string()).optional(),
+    }),
+  ),
+});
 
 interface ReadBackup {
   readonly shop: Equipment | null;
-  readonly jobs: readonly { readonly job: Job; readonly revision: number; readonly archived: boolean; readonly createdAt: string; readonly updatedAt: string }[];
+  readonly jobs: readonly {
+    readonly job: Job;
+    readonly revision: number;
+    readonly archived: boolean;
+    readonly createdAt: string;
+    readonly updatedAt: string;
+  }[];
   /** What could not be read when it was written: put back as it rested, where nothing of that id is here. */
-  readonly rawJobs: readonly (Omit<z.infer<typeof backupSchema>['jobs'][number], 'id' | 'raw'> & { readonly id: string; readonly raw: string })[];
-  readonly rawRuns: readonly (Omit<z.infer<typeof backupSchema>['runs'][number], 'id' | 'raw'> & { readonly id: string; readonly raw: string })[];
+  readonly rawJobs: readonly (Omit<z.infer<typeof backupSchema>['jobs'][number], 'id' | 'raw'> & {
+    readonly id: string;
+    readonly raw: string;
+  })[];
+  readonly rawRuns: readonly (Omit<z.infer<typeof backupSchema>['runs'][number], 'id' | 'raw'> & {
+    readonly id: string;
+    readonly raw: string;
+  })[];
   readonly kept: z.infer<typeof backupSchema>['kept'];
-  readonly runs: readonly { readonly run: Run; readonly startedAt: string; readonly updatedAt: string; readonly events: readonly RunEvent[] }[];
-} // prettier-ignore
+  readonly runs: readonly {
+    readonly run: Run;
+    readonly startedAt: string;
+    readonly updatedAt: string;
+    readonly events: readonly RunEvent[];
+  }[];
+}
 
 const bad = (why: string, code: Issue['code'] = 'not-a-backup'): Refused =>
   new Refused(422, [{ code, path: '', severity: 'wrong', detail: { why } }]);
@@ -74,25 +114,30 @@ function readBackup(text: string): ReadBackup {
     row.raw !== undefined && row.id !== undefined;
   const rawJobs = outer.data.jobs.filter(rests) as unknown as ReadBackup['rawJobs'];
   const rawRuns = outer.data.runs.filter(rests) as unknown as ReadBackup['rawRuns'];
-  const jobs = outer.data.jobs.filter((row) => !rests(row)).map(({ job, ...rest }) => {
-    const read = readJob(job);
-    if (!read.ok) throw bad(`the job “${String((job as { name?: unknown } | null)?.name ?? '?')}” in it is damaged`);
-    return { ...rest, job: read.value };
-  });
-  const runs = outer.data.runs.filter((row) => !rests(row)).map(({ run, events, ...rest }) => {
-    try {
-      const read = readRun(run);
-      const parsed = events.map((event) => runEventSchema.parse(event));
-      if (parsed.some((event) => checkEvent(read, event).length > 0)) throw new Error('strange event');
-      return { ...rest, run: read, events: parsed };
-    } catch {
-      throw bad('a run in it is damaged');
-    }
-  });
+  const jobs = outer.data.jobs
+    .filter((row) => !rests(row))
+    .map(({ job, ...rest }) => {
+      const read = readJob(job);
+      if (!read.ok)
+        throw bad(`the job “${String((job as { name?: unknown } | null)?.name ?? '?')}” in it is damaged`);
+      return { ...rest, job: read.value };
+    });
+  const runs = outer.data.runs
+    .filter((row) => !rests(row))
+    .map(({ run, events, ...rest }) => {
+      try {
+        const read = readRun(run);
+        const parsed = events.map((event) => runEventSchema.parse(event));
+        if (parsed.some((event) => checkEvent(read, event).length > 0)) throw new Error('strange event');
+        return { ...rest, run: read, events: parsed };
+      } catch {
+        throw bad('a run in it is damaged');
+      }
+    });
   const known = new Set([...jobs.map(({ job }) => job.id), ...rawJobs.map(({ id }) => id)]);
   if (runs.some(({ run }) => !known.has(run.jobId))) throw bad('a run in it belongs to no job in it');
   return { shop: shop ? shop.data : null, jobs, kept: outer.data.kept, runs, rawJobs, rawRuns };
-} // prettier-ignore
+}
 
 /** A document that rests, parsed; null where it is damaged or of a version that is not read here. */
 function parsed(document: string, reads: (raw: unknown) => boolean): unknown {
@@ -165,13 +210,25 @@ export class BackupService {
         const job = parsed(document, (raw) => readJob(raw).ok);
         return { job, ...(job ? {} : { raw: document, id, name }), revision, archived, createdAt, updatedAt };
       }),
-      kept: kept.map(({ id, jobId, document, baseRevision, at }) => ({ id, jobId, job: parsed(document, () => true) ?? document, baseRevision, at })),
+      kept: kept.map(({ id, jobId, document, baseRevision, at }) => ({
+        id,
+        jobId,
+        job: parsed(document, () => true) ?? document,
+        baseRevision,
+        at,
+      })),
       runs: runs.map(({ id, jobId, partId, document, startedAt, updatedAt }) => {
         const run = parsed(document, isRun);
-        return { run, ...(run ? {} : { raw: document, id, jobId, partId }), startedAt, updatedAt, ...(byRun.get(id) ?? { events: [], eventsRaw: [] }) };
+        return {
+          run,
+          ...(run ? {} : { raw: document, id, jobId, partId }),
+          startedAt,
+          updatedAt,
+          ...(byRun.get(id) ?? { events: [], eventsRaw: [] }),
+        };
       }),
     });
-  } // prettier-ignore
+  }
 
   /**
    * Puts a backup back, all of it or nothing: its shop and its jobs take the place of those here, its counts are added to those
@@ -180,7 +237,10 @@ export class BackupService {
    */
   async restore(text: string): Promise<Restored> {
     const backup = readBackup(text);
-    const aside = path.join(this.folder, `before-restore-${new Date().toISOString().replace(/[:.]/g, '-')}.json`);
+    const aside = path.join(
+      this.folder,
+      `before-restore-${new Date().toISOString().replace(/[:.]/g, '-')}.json`,
+    );
     writeFileSync(aside, await this.write());
     return this.store.em.fork().transactional(async (em) => {
       let changed = 0;
@@ -196,45 +256,127 @@ export class BackupService {
         const document = JSON.stringify(job);
         const line = [...new Set(plan(job, shop ?? job.equipment).parts.map(whatItIs))].join('; ');
         const row = await em.findOne(JobRow, { id: job.id });
-        if (!row) em.create(JobRow, { id: job.id, name: job.name, line, document, revision, archived, createdAt, updatedAt });
+        if (!row)
+          em.create(JobRow, {
+            id: job.id,
+            name: job.name,
+            line,
+            document,
+            revision,
+            archived,
+            createdAt,
+            updatedAt,
+          });
         else if (canonical(toToday(row.document)) !== canonical(job)) {
-          em.create(KeptVersionRow, { id: randomUUID(), jobId: row.id, document: row.document, baseRevision: row.revision, at: new Date().toISOString() });
-          em.assign(row, { name: job.name, line, document, archived, revision: Math.max(row.revision, revision) + 1, updatedAt });
+          em.create(KeptVersionRow, {
+            id: randomUUID(),
+            jobId: row.id,
+            document: row.document,
+            baseRevision: row.revision,
+            at: new Date().toISOString(),
+          });
+          em.assign(row, {
+            name: job.name,
+            line,
+            document,
+            archived,
+            revision: Math.max(row.revision, revision) + 1,
+            updatedAt,
+          });
           changed += 1;
         }
         await em.flush();
       }
       for (const { id, raw, name, revision, archived, createdAt, updatedAt } of backup.rawJobs)
-        if (!(await em.findOne(JobRow, { id }))) em.create(JobRow, { id, name: name ?? id, line: '', document: raw, revision, archived, createdAt, updatedAt });
+        if (!(await em.findOne(JobRow, { id })))
+          em.create(JobRow, {
+            id,
+            name: name ?? id,
+            line: '',
+            document: raw,
+            revision,
+            archived,
+            createdAt,
+            updatedAt,
+          });
       await em.flush();
       for (const { id, jobId, partId, raw, startedAt, updatedAt, events } of backup.rawRuns)
         if (jobId !== undefined && !(await em.findOne(RunRow, { id }))) {
-          em.create(RunRow, { id, jobId, partId: partId ?? 'p1', document: raw, summary: '{}', startedAt, updatedAt });
+          em.create(RunRow, {
+            id,
+            jobId,
+            partId: partId ?? 'p1',
+            document: raw,
+            summary: '{}',
+            startedAt,
+            updatedAt,
+          });
           await em.flush();
-          for (const event of events.map((one) => runEventSchema.parse(one))) await em.insert(RunEventRow, { id: event.id, runId: id, device: event.device, deviceSeq: event.deviceSeq, document: JSON.stringify(event) });
+          for (const event of events.map((one) => runEventSchema.parse(one)))
+            await em.insert(RunEventRow, {
+              id: event.id,
+              runId: id,
+              device: event.device,
+              deviceSeq: event.deviceSeq,
+              document: JSON.stringify(event),
+            });
         }
       for (const { id, jobId, job, baseRevision, at } of backup.kept)
         if (!(await em.findOne(KeptVersionRow, { id })) && (await em.findOne(JobRow, { id: jobId })))
-          em.create(KeptVersionRow, { id, jobId, document: typeof job === 'string' ? job : JSON.stringify(job), baseRevision, at });
+          em.create(KeptVersionRow, {
+            id,
+            jobId,
+            document: typeof job === 'string' ? job : JSON.stringify(job),
+            baseRevision,
+            at,
+          });
       for (const { run, startedAt, updatedAt, events } of backup.runs) {
         const row = await em.findOne(RunRow, { id: run.id });
         if (!row) {
-          em.create(RunRow, { id: run.id, jobId: run.jobId, partId: run.partId, document: JSON.stringify(run), summary: JSON.stringify(summarise(foldRun(run, events))), digest: JSON.stringify(digestOf(run, events)), startedAt, updatedAt });
+          em.create(RunRow, {
+            id: run.id,
+            jobId: run.jobId,
+            partId: run.partId,
+            document: JSON.stringify(run),
+            summary: JSON.stringify(summarise(foldRun(run, events))),
+            digest: JSON.stringify(digestOf(run, events)),
+            startedAt,
+            updatedAt,
+          });
           await em.flush();
         }
         const here = await em.find(RunEventRow, { runId: run.id });
         const ids = new Set(here.map(({ id }) => id));
         const numbers = new Set(here.map(({ device, deviceSeq }) => `${device} ${deviceSeq}`));
-        const fresh = events.filter(({ id, device, deviceSeq }) => !ids.has(id) && !numbers.has(`${device} ${deviceSeq}`));
-        for (const event of fresh) await em.insert(RunEventRow, { id: event.id, runId: run.id, device: event.device, deviceSeq: event.deviceSeq, document: JSON.stringify(event) });
+        const fresh = events.filter(
+          ({ id, device, deviceSeq }) => !ids.has(id) && !numbers.has(`${device} ${deviceSeq}`),
+        );
+        for (const event of fresh)
+          await em.insert(RunEventRow, {
+            id: event.id,
+            runId: run.id,
+            device: event.device,
+            deviceSeq: event.deviceSeq,
+            document: JSON.stringify(event),
+          });
         counts += fresh.length;
         if (row && fresh.length > 0) {
           const all = [...readEvents(here), ...fresh];
-          em.assign(row, { summary: JSON.stringify(summarise(foldRun(run, all))), digest: JSON.stringify(digestOf(run, all)), updatedAt });
+          em.assign(row, {
+            summary: JSON.stringify(summarise(foldRun(run, all))),
+            digest: JSON.stringify(digestOf(run, all)),
+            updatedAt,
+          });
         }
       }
       await em.flush();
-      return { jobs: backup.jobs.length, changed, runs: backup.runs.length, counts, aside: path.basename(aside) };
+      return {
+        jobs: backup.jobs.length,
+        changed,
+        runs: backup.runs.length,
+        counts,
+        aside: path.basename(aside),
+      };
     });
-  } // prettier-ignore
+  }
 }

@@ -146,10 +146,16 @@ function Findings({ found, units, taken, onTake }: FindingsProps) {
   const { verdict, best, contradictions, deciding } = found;
   if (verdict === 'nothing-read') return <p className="said">{sayVerdict(found, units)}</p>;
   const isTaken = (one: Identification) =>
-    taken !== null && one.figure === taken.pitch.typed && one.system === taken.pitch.unit && one.teeth === taken.teeth;
+    taken !== null &&
+    one.figure === taken.pitch.typed &&
+    one.system === taken.pitch.unit &&
+    one.teeth === taken.teeth;
   return (
     <section className="findings" aria-label="What gear it is" aria-live="polite">
-      <Notice tone={verdict === 'clear' ? 'good' : verdict === 'tie' ? 'note' : 'query'} word={verdict === 'contradiction' ? 'Contradiction:' : ''}>
+      <Notice
+        tone={verdict === 'clear' ? 'good' : verdict === 'tie' ? 'note' : 'query'}
+        word={verdict === 'contradiction' ? 'Contradiction:' : ''}
+      >
         {sayVerdict(found, units)}
         {deciding && verdict === 'tie' && <span className="moved">{sayDeciding(deciding, best, units)}</span>}
         {contradictions.map((one) => (
@@ -160,7 +166,10 @@ function Findings({ found, units, taken, onTake }: FindingsProps) {
       </Notice>
       <ol className="found-list">
         {worthShowing(best).map((one, i) => (
-          <li key={`${one.pitch} ${one.teeth} ${one.angleDeg} ${one.stub} ${one.helixDeg}`} className={one.tied && verdict === 'tie' ? 'is-tied' : ''}>
+          <li
+            key={`${one.pitch} ${one.teeth} ${one.angleDeg} ${one.stub} ${one.helixDeg}`}
+            className={one.tied && verdict === 'tie' ? 'is-tied' : ''}
+          >
             <span className="found-gear">
               {sayGear(one)} <small>{sayAngle(one)}</small>
             </span>
@@ -180,7 +189,7 @@ function Findings({ found, units, taken, onTake }: FindingsProps) {
       </ol>
     </section>
   );
-} // prettier-ignore
+}
 
 interface MoreProps {
   readonly sample: SampleInput;
@@ -255,7 +264,12 @@ function MoreReadings({ sample, set, at, units }: MoreProps) {
           issues={at('mateCentre')}
           units={units}
         />
-        <ChoiceField label="Helix" options={HELIX} value={sample.helix} onChange={(helix) => set({ helix })} />
+        <ChoiceField
+          label="Helix"
+          options={HELIX}
+          value={sample.helix}
+          onChange={(helix) => set({ helix })}
+        />
         {sample.helix !== 'none' && (
           <>
             <MeasureField
@@ -277,7 +291,12 @@ function MoreReadings({ sample, set, at, units }: MoreProps) {
           </>
         )}
         <ChoiceField label="Damage" options={WEAR} value={sample.wear} onChange={(wear) => set({ wear })} />
-        <ChoiceField label="Measured with" options={toolsIn(units)} value={sample.tool} onChange={(tool) => set({ tool })} />
+        <ChoiceField
+          label="Measured with"
+          options={toolsIn(units)}
+          value={sample.tool}
+          onChange={(tool) => set({ tool })}
+        />
         {sample.tool === 'typed' && (
           <LengthField
             label="Its ±"
@@ -329,4 +348,4 @@ function MoreReadings({ sample, set, at, units }: MoreProps) {
       </div>
     </>
   );
-} // prettier-ignore
+}

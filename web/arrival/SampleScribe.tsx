@@ -24,9 +24,19 @@ export function SampleScribe({ part }: StationProps<'gear'>) {
   const counted = sample ? countOf(sample.teeth, 24, 4, 1000) : 24;
   const odd = sample?.tipBy !== 'over' || counted % 2 === 1;
   const teeth = counted <= MOST_DRAWN ? Math.max(9, counted) : odd ? 43 : 44;
-  const k = sample ? Math.min(countOf(sample.spanTeeth, Math.round(teeth / 9 + 0.5), 1, 400), Math.floor(teeth / 3)) : 3;
+  const k = sample
+    ? Math.min(countOf(sample.spanTeeth, Math.round(teeth / 9 + 0.5), 1, 400), Math.floor(teeth / 3))
+    : 3;
   const outline = useMemo(() => {
-    const drawing: GearDrawing = { teeth, tipDiameter: teeth + 2, pitchDiameter: teeth, baseDiameter: teeth * Math.cos(ANGLE), rootDiameter: teeth - 2.5, pressureAngle: ANGLE, toothThickness: Math.PI / 2 };
+    const drawing: GearDrawing = {
+      teeth,
+      tipDiameter: teeth + 2,
+      pitchDiameter: teeth,
+      baseDiameter: teeth * Math.cos(ANGLE),
+      rootDiameter: teeth - 2.5,
+      pressureAngle: ANGLE,
+      toothThickness: Math.PI / 2,
+    };
     return `${path(gearOutline(drawing, 7)) ?? ''}Z`;
   }, [teeth]);
   const tip = teeth / 2 + 1;
@@ -45,38 +55,65 @@ export function SampleScribe({ part }: StationProps<'gear'>) {
         <span>What to measure</span>
         <span>{teeth === counted ? `${teeth} teeth` : 'drawn with fewer teeth'}</span>
       </div>
-      <svg className="scribe-drawing" viewBox="-210 -205 420 400" role="img" aria-label="What to measure on the sample: A the outside, B a span over teeth, C the depth">
+      <svg
+        className="scribe-drawing"
+        viewBox="-210 -205 420 400"
+        role="img"
+        aria-label="What to measure on the sample: A the outside, B a span over teeth, C the depth"
+      >
         <g transform={`scale(${scale})`}>
           <path d={outline} className="scribe-lit" />
           <circle r={bore} className="scribe-bore" />
           <g transform={`rotate(${spanTurn})`}>
-            <path d={`M${-half} ${-tip - 1.4}V${-base + 0.7}M${half} ${-tip - 1.4}V${-base + 0.7}`} className="scribe-mark" />
+            <path
+              d={`M${-half} ${-tip - 1.4}V${-base + 0.7}M${half} ${-tip - 1.4}V${-base + 0.7}`}
+              className="scribe-mark"
+            />
             <path d={`M${-half} ${-base}H${half}`} className="scribe-thin" />
           </g>
         </g>
-        <text y={-182} textAnchor="middle" className="scribe-brass">B · span over {k} {k === 1 ? 'tooth' : 'teeth'}</text>
+        <text y={-182} textAnchor="middle" className="scribe-brass">
+          B · span over {k} {k === 1 ? 'tooth' : 'teeth'}
+        </text>
         {by === 'over' && (
           <>
-            <path d={`M${-tip * scale} 6V${tip * scale + 22}M${tip * scale} 6V${tip * scale + 22}M${-tip * scale} ${tip * scale + 16}H${tip * scale}`} className="scribe-mark" />
-            <text y={tip * scale + 38} textAnchor="middle" className="scribe-brass">A · outside, over two tips</text>
+            <path
+              d={`M${-tip * scale} 6V${tip * scale + 22}M${tip * scale} 6V${tip * scale + 22}M${-tip * scale} ${tip * scale + 16}H${tip * scale}`}
+              className="scribe-mark"
+            />
+            <text y={tip * scale + 38} textAnchor="middle" className="scribe-brass">
+              A · outside, over two tips
+            </text>
           </>
         )}
         {by === 'across' && (
           <>
-            <path d={`M-70 ${-tip * scale}H70M-70 ${across * scale}H70M-60 ${-tip * scale}V${across * scale}`} className="scribe-mark" />
-            <text y={tip * scale + 38} textAnchor="middle" className="scribe-brass">A · across: one tip against two</text>
+            <path
+              d={`M-70 ${-tip * scale}H70M-70 ${across * scale}H70M-60 ${-tip * scale}V${across * scale}`}
+              className="scribe-mark"
+            />
+            <text y={tip * scale + 38} textAnchor="middle" className="scribe-brass">
+              A · across: one tip against two
+            </text>
           </>
         )}
         {by === 'bore' && (
           <>
-            <path d={`M0 ${bore * scale}V${tip * scale}M-6 ${bore * scale}h12M-6 ${tip * scale}h12M${-bore * scale} 0h${2 * bore * scale}`} className="scribe-mark" />
-            <text y={tip * scale + 38} textAnchor="middle" className="scribe-brass">A · the bore, and from its edge to a tip</text>
+            <path
+              d={`M0 ${bore * scale}V${tip * scale}M-6 ${bore * scale}h12M-6 ${tip * scale}h12M${-bore * scale} 0h${2 * bore * scale}`}
+              className="scribe-mark"
+            />
+            <text y={tip * scale + 38} textAnchor="middle" className="scribe-brass">
+              A · the bore, and from its edge to a tip
+            </text>
           </>
         )}
-        <g transform={`rotate(${360 / teeth * Math.round(teeth / 4)})`}>
+        <g transform={`rotate(${(360 / teeth) * Math.round(teeth / 4)})`}>
           <path d={`M${0} ${-tip * scale}V${-root * scale}`} className="scribe-mark" />
         </g>
-        <text x={tip * scale + 8} y={4} className="scribe-brass">C</text>
+        <text x={tip * scale + 8} y={4} className="scribe-brass">
+          C
+        </text>
       </svg>
       <p className="scribe-say">
         {by === 'over' && counted % 2 === 1
@@ -87,4 +124,4 @@ export function SampleScribe({ part }: StationProps<'gear'>) {
       </p>
     </>
   );
-} // prettier-ignore
+}

@@ -108,7 +108,9 @@ export function ShaftsPanel({ station, part, units, job, edit, editPart, issuesA
           echo={echoPitch(shafts.pitch)}
         />
       )}
-      {!asked && shafts.centre.typed.trim() === '' && <p className="said">With the centre distance, the pairs that land on it are listed here.</p>}
+      {!asked && shafts.centre.typed.trim() === '' && (
+        <p className="said">With the centre distance, the pairs that land on it are listed here.</p>
+      )}
       {asked && pairs.length === 0 && (
         <p className="said">
           No pair of standard pitch comes near. Let the ratio be off by more, or take fewer teeth.
@@ -117,12 +119,17 @@ export function ShaftsPanel({ station, part, units, job, edit, editPart, issuesA
       {pairs.length > 0 && (
         <section aria-label="Pairs">
           <p className="said">
-            {plural(total, 'pair')} on or near it{total > pairs.length ? `, the best ${pairs.length} here` : ''}.
+            {plural(total, 'pair')} on or near it
+            {total > pairs.length ? `, the best ${pairs.length} here` : ''}.
           </p>
           <ol className="found-list">
             {pairs.map((pair, i) => {
               const key = `${pair.pitch} ${pair.teeth.join('/')}`;
-              const isTaken = taken !== null && taken.pitch.typed === pair.figure && taken.pitch.unit === pair.system && taken.teeth.join('/') === pair.teeth.join('/');
+              const isTaken =
+                taken !== null &&
+                taken.pitch.typed === pair.figure &&
+                taken.pitch.unit === pair.system &&
+                taken.teeth.join('/') === pair.teeth.join('/');
               return (
                 <li key={key}>
                   <span className="found-gear">
@@ -141,7 +148,12 @@ export function ShaftsPanel({ station, part, units, job, edit, editPart, issuesA
                   <small className="found-fits">
                     {sayPair(pair, units)}{' '}
                     {needsHelp(pair) && (
-                      <button type="button" className="plain-link" aria-expanded={open === key} onClick={() => setOpen(open === key ? null : key)}>
+                      <button
+                        type="button"
+                        className="plain-link"
+                        aria-expanded={open === key}
+                        onClick={() => setOpen(open === key ? null : key)}
+                      >
                         {open === key ? 'Hide the remedies' : 'What would put it right'}
                       </button>
                     )}
@@ -155,7 +167,7 @@ export function ShaftsPanel({ station, part, units, job, edit, editPart, issuesA
       )}
     </>
   );
-} // prettier-ignore
+}
 
 const needsHelp = ({ remedies, sits }: PairForShafts): boolean =>
   sits !== 'exact' || remedies.deeper[0] > 0 || remedies.deeper[1] > 0;

@@ -44,14 +44,22 @@ export function ShaftsScribe({ part, station, units }: StationProps<'gear'>) {
 function TwoShafts({ words = 'a' }: { readonly words?: string }) {
   return (
     <>
-      <svg className="scribe-drawing" viewBox="0 0 420 230" role="img" aria-label="Two shafts and the distance of their centres">
+      <svg
+        className="scribe-drawing"
+        viewBox="0 0 420 230"
+        role="img"
+        aria-label="Two shafts and the distance of their centres"
+      >
         <circle cx={110} cy={110} r={34} className="scribe-lit" />
         <circle cx={310} cy={110} r={34} className="scribe-lit" />
         <path d="M110 110V30M310 110V30M110 38H310" className="scribe-mark" />
         <text x={210} y={28} textAnchor="middle" className="scribe-brass">
           {words}
         </text>
-        <path d="M76 110V190M344 110V190M76 182H344M144 110V166M276 110V166M144 160H276" className="scribe-line" />
+        <path
+          d="M76 110V190M344 110V190M76 182H344M144 110V166M276 110V166M144 160H276"
+          className="scribe-line"
+        />
         <text x={210} y={154} textAnchor="middle" className="scribe-small">
           inside
         </text>
@@ -64,4 +72,4 @@ function TwoShafts({ words = 'a' }: { readonly words?: string }) {
       </p>
     </>
   );
-} // prettier-ignore
+}

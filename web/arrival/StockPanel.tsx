@@ -31,7 +31,16 @@ const INDEXES: Readonly<Record<CountFromStock['indexes'], string>> = {
 };
 
 /** A bar end or a disc: what gears it has room for, from the largest down. */
-export function StockPanel({ station, part, units, job, shop, edit, editPart, issuesAt }: StationProps<'gear'>) {
+export function StockPanel({
+  station,
+  part,
+  units,
+  job,
+  shop,
+  edit,
+  editPart,
+  issuesAt,
+}: StationProps<'gear'>) {
   const { turn } = useFace(job.id, part);
   const { arrival, gear } = part;
   const { head, gearSets } = groundOf(job, shop, part);
@@ -85,7 +94,9 @@ export function StockPanel({ station, part, units, job, shop, edit, editPart, is
           echo={echoPitch(gear.pitch)}
         />
       </div>
-      {!answer && <p className="said">With the diameter and a pitch, every gear it can become is listed here.</p>}
+      {!answer && (
+        <p className="said">With the diameter and a pitch, every gear it can become is listed here.</p>
+      )}
       {answer && best && (
         <>
           <p className="said">{reasonFor(best, answer.largest)}</p>
@@ -96,12 +107,19 @@ export function StockPanel({ station, part, units, job, shop, edit, editPart, is
             onChoose={take}
             near={8}
           />
-          <StockTable counts={answer.counts} best={best} taken={taken} how={how} units={units} onTake={take} />
+          <StockTable
+            counts={answer.counts}
+            best={best}
+            taken={taken}
+            how={how}
+            units={units}
+            onTake={take}
+          />
         </>
       )}
     </>
   );
-} // prettier-ignore
+}
 
 /** Why the one at the top is recommended. */
 function reasonFor(best: CountFromStock, largest: number): string {
@@ -127,22 +145,40 @@ function StockTable({ counts, best, taken, how, units, onTake }: StockTableProps
     <table className="list is-stacked">
       <thead>
         <tr>
-          <th scope="col" className="num">Teeth</th>
-          <th scope="col" className="num">Turn to</th>
-          <th scope="col" className="num">Comes off</th>
+          <th scope="col" className="num">
+            Teeth
+          </th>
+          <th scope="col" className="num">
+            Turn to
+          </th>
+          <th scope="col" className="num">
+            Comes off
+          </th>
           <th scope="col">Indexes</th>
-          <th scope="col"><span className="visually-hidden">Take</span></th>
+          <th scope="col">
+            <span className="visually-hidden">Take</span>
+          </th>
         </tr>
       </thead>
       <tbody>
         {rows.map((one) => (
           <tr key={one.teeth} className={one === best ? 'is-best' : ''}>
             <td className="num">{one.teeth}</td>
-            <td className="num"><Length mm={one.tipDiameter} units={units} finish="shop" /></td>
-            <td className="num"><Length mm={one.remove} units={units} finish="shop" /></td>
+            <td className="num">
+              <Length mm={one.tipDiameter} units={units} finish="shop" />
+            </td>
+            <td className="num">
+              <Length mm={one.remove} units={units} finish="shop" />
+            </td>
             <td>{how(one)}</td>
             <td>
-              <button type="button" className={`use-button ${one === best && taken === null ? 'is-next' : ''}`} disabled={one.teeth === taken} onClick={() => onTake(one.teeth)} aria-label={`Take ${one.teeth} teeth`}>
+              <button
+                type="button"
+                className={`use-button ${one === best && taken === null ? 'is-next' : ''}`}
+                disabled={one.teeth === taken}
+                onClick={() => onTake(one.teeth)}
+                aria-label={`Take ${one.teeth} teeth`}
+              >
                 {one.teeth === taken ? 'taken' : 'Take it'}
               </button>
             </td>
@@ -151,4 +187,4 @@ function StockTable({ counts, best, taken, how, units, onTake }: StockTableProps
       </tbody>
     </table>
   );
-} // prettier-ignore
+}

@@ -14,8 +14,7 @@ export function StockScribe({ part, station, units }: StationProps<'gear'>) {
   const pitch = parsePitch(gear.pitch);
   const answer = station.detail.arrival.by === 'blank' ? station.detail.arrival.answer : null;
   const stock = arrival.by === 'blank' ? parsePositiveLength(arrival.stock.diameter, '') : null;
-  if (arrival.by !== 'blank' || !stock?.ok)
-    return <ThePiece />;
+  if (arrival.by !== 'blank' || !stock?.ok) return <ThePiece />;
   const D = approx(stock.value);
   const scale = 330 / D;
   const wanted = arrival.taken ?? answer?.counts[answer.recommended ?? 0]?.teeth;
@@ -39,7 +38,12 @@ export function StockScribe({ part, station, units }: StationProps<'gear'>) {
         )
       : null;
   return (
-    <svg className="scribe-drawing" viewBox="-210 -196 420 400" role="img" aria-label="The piece and the gear in it, to scale">
+    <svg
+      className="scribe-drawing"
+      viewBox="-210 -196 420 400"
+      role="img"
+      aria-label="The piece and the gear in it, to scale"
+    >
       <circle r={165} className="scribe-mark" />
       <g transform={`scale(${scale})`}>{outline && <path d={`${outline}Z`} className="scribe-lit" />}</g>
       <text y={-178} textAnchor="middle" className="scribe-brass">
@@ -52,7 +56,7 @@ export function StockScribe({ part, station, units }: StationProps<'gear'>) {
       )}
     </svg>
   );
-} // prettier-ignore
+}
 
 /** Where to measure a piece that lies there. */
 function ThePiece() {

@@ -38,7 +38,9 @@ function AsideDrafts() {
       word="Kept aside:"
       actions={
         <>
-          <Button onClick={() => saveText(`${name}.vuelta.json`, text, 'application/json')}>Save it as a file</Button>
+          <Button onClick={() => saveText(`${name}.vuelta.json`, text, 'application/json')}>
+            Save it as a file
+          </Button>
           <Button
             onClick={() => {
               forgetAside(key);
@@ -53,4 +55,4 @@ function AsideDrafts() {
       What was typed on “{name}” and not stored cannot be used as it is. It is kept in this browser.
     </Notice>
   ));
-} // prettier-ignore
+}

@@ -8,7 +8,9 @@ export function PairingCode() {
   if (!code) return null;
   return (
     <p className="bench-pairing">
-      Another device? Open <b>http://{window.location.port ? `this machine:${window.location.port}` : 'this machine'}</b> there and type <b className="bench-code">{code.replace(/(\d{3})(\d{3})/, '$1 $2')}</b>
+      Another device? Open{' '}
+      <b>http://{window.location.port ? `this machine:${window.location.port}` : 'this machine'}</b> there and
+      type <b className="bench-code">{code.replace(/(\d{3})(\d{3})/, '$1 $2')}</b>
     </p>
   );
-} // prettier-ignore
+}

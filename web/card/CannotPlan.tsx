@@ -23,15 +23,18 @@ export function CannotPlan({ job }: { readonly job: Job }) {
               >
                 Leave it, keep what is stored
               </Button>
-              <Button onClick={() => saveText(`${job.name}.vuelta.json`, jobFileText(job), 'application/json')}>
+              <Button
+                onClick={() => saveText(`${job.name}.vuelta.json`, jobFileText(job), 'application/json')}
+              >
                 Save what was typed as a file
               </Button>
             </>
           }
         >
-          This card cannot be worked out as it was typed. Nothing stored was changed; what was typed is kept in this browser.
+          This card cannot be worked out as it was typed. Nothing stored was changed; what was typed is kept
+          in this browser.
         </Notice>
       </main>
     </Shell>
   );
-} // prettier-ignore
+}

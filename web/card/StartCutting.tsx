@@ -42,7 +42,11 @@ export function StartCutting({ job, part, cutting, going, sink, before, onClose 
   const [name, setName] = useState(before === 0 || going ? '' : `piece ${before + 1}`);
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);
-  const cautions = [...(stationOf(part, 'dividing')?.cautions ?? []), ...(stationOf(part, 'lead')?.cautions ?? []), ...(stationOf(part, 'setup')?.cautions ?? []).filter(({ code }) => code !== 'setup-hands')]; // prettier-ignore
+  const cautions = [
+    ...(stationOf(part, 'dividing')?.cautions ?? []),
+    ...(stationOf(part, 'lead')?.cautions ?? []),
+    ...(stationOf(part, 'setup')?.cautions ?? []).filter(({ code }) => code !== 'setup-hands'),
+  ];
   const cutTo = sink?.run.rounds.at(-1)?.depthMm ?? null;
   const doubtful = beforeCutting(part).filter(({ state }) => state === 'doubt');
 
@@ -88,7 +92,11 @@ export function StartCutting({ job, part, cutting, going, sink, before, onClose 
     edit((now) => withRunBegun(now, part.id, sink && { by: sink.by }));
     await flush();
   };
-  const title = going ? 'Go on under this plan' : sink ? `Once more round, ${lengthText(sink.by, job.units, 'fine')} deeper` : 'Start cutting'; // prettier-ignore
+  const title = going
+    ? 'Go on under this plan'
+    : sink
+      ? `Once more round, ${lengthText(sink.by, job.units, 'fine')} deeper`
+      : 'Start cutting';
   return (
     <Modal open title={title} onCancel={onClose} footer={null} width={560} style={{ top: 24 }}>
       <ul className="start-list">

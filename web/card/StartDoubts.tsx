@@ -12,9 +12,11 @@ const keyOf = (issue: Issue): string => `${issue.code} ${issue.path}`;
 /** What breaks a tool, a machine or a hand wants a tick of its own; all else that is in doubt has one together. */
 export function ticksFor(doubtful: readonly AnyStationPlan[]): readonly string[] {
   const breaking = doubtful.flatMap(queriesOf).filter(breaksThings).map(keyOf);
-  const rest = doubtful.some((station) => station.moved.length > 0 || queriesOf(station).some((issue) => !breaksThings(issue)));
+  const rest = doubtful.some(
+    (station) => station.moved.length > 0 || queriesOf(station).some((issue) => !breaksThings(issue)),
+  );
   return [...breaking, ...(rest ? ['rest'] : [])];
-} // prettier-ignore
+}
 
 interface StartDoubtsProps {
   readonly doubtful: readonly AnyStationPlan[];
@@ -24,7 +26,11 @@ interface StartDoubtsProps {
 
 /** Everything that is in doubt before cutting: which station, what moved, what is asked. */
 export function StartDoubts({ doubtful, ticked, onTick }: StartDoubtsProps) {
-  const breaking = doubtful.flatMap((station) => queriesOf(station).filter(breaksThings).map((issue) => ({ station, issue })));
+  const breaking = doubtful.flatMap((station) =>
+    queriesOf(station)
+      .filter(breaksThings)
+      .map((issue) => ({ station, issue })),
+  );
   const rest = doubtful
     .map((station) => ({ station, asked: queriesOf(station).filter((issue) => !breaksThings(issue)) }))
     .filter(({ station, asked }) => asked.length > 0 || station.moved.length > 0);
@@ -38,14 +44,20 @@ export function StartDoubts({ doubtful, ticked, onTick }: StartDoubtsProps) {
       {breaking.map(({ station, issue }) => (
         <Notice key={keyOf(issue)} tone="wrong" word={`${station.title}:`}>
           {sayIssue(issue)}
-          <span className="moved">{tick(keyOf(issue), `I have looked at it on the machine: ${issue.detail?.['what']?.toLowerCase() ?? 'it'} clears.`)}</span>
+          <span className="moved">
+            {tick(
+              keyOf(issue),
+              `I have looked at it on the machine: ${issue.detail?.['what']?.toLowerCase() ?? 'it'} clears.`,
+            )}
+          </span>
         </Notice>
       ))}
       {rest.length > 0 && (
         <Notice tone="query" word="In doubt:">
           {rest.map(({ station, asked }) => (
             <span key={station.id} className="moved">
-              <b>{station.title}.</b> {station.moved.map(({ label, from, to }) => `${label} ${from} → ${to}.`).join(' ')}{' '}
+              <b>{station.title}.</b>{' '}
+              {station.moved.map(({ label, from, to }) => `${label} ${from} → ${to}.`).join(' ')}{' '}
               {asked.map(sayIssue).join(' ')}
             </span>
           ))}
@@ -54,4 +66,4 @@ export function StartDoubts({ doubtful, ticked, onTick }: StartDoubtsProps) {
       )}
     </>
   );
-} // prettier-ignore
+}

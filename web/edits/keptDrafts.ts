@@ -73,11 +73,15 @@ export function asideDrafts(): AsideDraft[] {
     const text = localStorage.getItem(key) ?? '';
     try {
       const { job } = JSON.parse(text) as { job: { name?: unknown } };
-      return { key, name: typeof job.name === 'string' ? job.name : key.slice(ASIDE_PREFIX.length), text: JSON.stringify(job, null, 2) };
+      return {
+        key,
+        name: typeof job.name === 'string' ? job.name : key.slice(ASIDE_PREFIX.length),
+        text: JSON.stringify(job, null, 2),
+      };
     } catch {
       return { key, name: key.slice(ASIDE_PREFIX.length), text };
     }
   });
-} // prettier-ignore
+}
 
 export const forgetAside = (key: string): void => localStorage.removeItem(key);

@@ -13,7 +13,14 @@ interface ChoiceFieldProps<T extends string> {
 }
 
 /** One of several, from a list that opens. */
-export function ChoiceField<T extends string>({ label, options, value, onChange, issues = [], echo }: ChoiceFieldProps<T>) {
+export function ChoiceField<T extends string>({
+  label,
+  options,
+  value,
+  onChange,
+  issues = [],
+  echo,
+}: ChoiceFieldProps<T>) {
   const id = useId();
   return (
     <div className="field">
@@ -22,10 +29,17 @@ export function ChoiceField<T extends string>({ label, options, value, onChange,
       <Said echo={echo} issues={issues} />
     </div>
   );
-} // prettier-ignore
+}
 
 /** One of two or three, all in sight. */
-export function EitherField<T extends string>({ label, options, value, onChange, issues = [], echo }: ChoiceFieldProps<T>) {
+export function EitherField<T extends string>({
+  label,
+  options,
+  value,
+  onChange,
+  issues = [],
+  echo,
+}: ChoiceFieldProps<T>) {
   const id = useId();
   return (
     <div className="field">
@@ -42,7 +56,7 @@ export function EitherField<T extends string>({ label, options, value, onChange,
       <Said echo={echo} issues={issues} />
     </div>
   );
-} // prettier-ignore
+}
 
 function Said({ echo, issues }: { readonly echo: ReactNode; readonly issues: readonly Issue[] }) {
   return (

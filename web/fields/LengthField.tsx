@@ -27,7 +27,8 @@ export function LengthField({ label, value, onChange, issues, units, hint }: Len
   const written = writtenUnit(shown.typed);
   const other = shown.unit === 'mm' ? 'in' : 'mm';
   /** What takes the place of all that stood there is a new figure, in the units the card now shows first. */
-  const change = (next: Measure) => onChange(shown.typed.length > 1 && next.typed.length === 1 ? measure(next.typed, units) : next);
+  const change = (next: Measure) =>
+    onChange(shown.typed.length > 1 && next.typed.length === 1 ? measure(next.typed, units) : next);
   return (
     <MeasureField
       label={label}
@@ -51,4 +52,4 @@ export function LengthField({ label, value, onChange, issues, units, hint }: Len
       }
     />
   );
-} // prettier-ignore
+}

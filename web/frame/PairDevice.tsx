@@ -16,8 +16,8 @@ export function PairDevice() {
     <main className="pair on-paper">
       <h1>Vuelta does not know this device yet</h1>
       <p>
-        On the machine Vuelta runs on, open it and look at the bench, or at the window it was started in: a code of
-        six figures is shown there. Type it here, once.
+        On the machine Vuelta runs on, open it and look at the bench, or at the window it was started in: a
+        code of six figures is shown there. Type it here, once.
       </p>
       <form
         onSubmit={(event) => {
@@ -42,4 +42,4 @@ export function PairDevice() {
       {failed && <Notice tone="wrong">{failed}</Notice>}
     </main>
   );
-} // prettier-ignore
+}

@@ -50,11 +50,47 @@ export function Shell({ children, tools, here }: ShellProps) {
 }
 
 const KEYS: readonly { readonly where: string; readonly keys: readonly (readonly [string, string])[] }[] = [
-  { where: 'Everywhere', keys: [['?', 'these keys'], ['B', 'to the bench'], ['L', 'day or night shift']] },
-  { where: 'On the bench', keys: [['N', 'new job: what is on the bench?'], ['1 – 5', 'there: a drawing, a gear to copy, a piece, two shafts, just divide'], ['M', 'back to the mill: the job that was interrupted']] },
-  { where: 'On the card', keys: [['1 – 8', 'open a station'], ['S', 'settle it'], ['W', 'show or hide the working'], ['U', 'swap mm and inches'], ['M', 'at the mill']] },
-  { where: 'At the mill', keys: [['Space', 'this space is cut'], ['T', 'one whole turn is made'], ['Backspace', 'take back'], ['N', 'note'], ['P', 'pause'], ['W', 'lost count: where am I?'], ['X', 'something looks wrong'], ['O', 'how this screen counts'], ['C', 'back to the card']] },
-]; // prettier-ignore
+  {
+    where: 'Everywhere',
+    keys: [
+      ['?', 'these keys'],
+      ['B', 'to the bench'],
+      ['L', 'day or night shift'],
+    ],
+  },
+  {
+    where: 'On the bench',
+    keys: [
+      ['N', 'new job: what is on the bench?'],
+      ['1 – 5', 'there: a drawing, a gear to copy, a piece, two shafts, just divide'],
+      ['M', 'back to the mill: the job that was interrupted'],
+    ],
+  },
+  {
+    where: 'On the card',
+    keys: [
+      ['1 – 8', 'open a station'],
+      ['S', 'settle it'],
+      ['W', 'show or hide the working'],
+      ['U', 'swap mm and inches'],
+      ['M', 'at the mill'],
+    ],
+  },
+  {
+    where: 'At the mill',
+    keys: [
+      ['Space', 'this space is cut'],
+      ['T', 'one whole turn is made'],
+      ['Backspace', 'take back'],
+      ['N', 'note'],
+      ['P', 'pause'],
+      ['W', 'lost count: where am I?'],
+      ['X', 'something looks wrong'],
+      ['O', 'how this screen counts'],
+      ['C', 'back to the card'],
+    ],
+  },
+];
 
 function KeysHelp({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
   return (

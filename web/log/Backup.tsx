@@ -27,7 +27,10 @@ export function Backup() {
   return (
     <section className="backup" aria-label="The whole workshop">
       <h2>The whole workshop</h2>
-      <p>Shop, jobs, runs and every count in one file, readable without Vuelta. Keep one away from this machine.</p>
+      <p>
+        Shop, jobs, runs and every count in one file, readable without Vuelta. Keep one away from this
+        machine.
+      </p>
       <p className="backup-buttons">
         <a className="use-button" href={api.backupAddress} download>
           Save a backup
@@ -48,12 +51,18 @@ export function Backup() {
       {failed && <Notice tone="wrong">{failed}</Notice>}
       {done && (
         <Notice tone="note">
-          Put back: {plural(done.jobs, 'job')}, {plural(done.runs, 'run')}, {plural(done.counts, 'count')} that were not here. {done.changed > 0 && `${plural(done.changed, 'job')} stood here otherwise; that version is kept with each.`} The workshop as it stood is in {done.aside}, in the data folder.
+          Put back: {plural(done.jobs, 'job')}, {plural(done.runs, 'run')}, {plural(done.counts, 'count')}{' '}
+          that were not here.{' '}
+          {done.changed > 0 &&
+            `${plural(done.changed, 'job')} stood here otherwise; that version is kept with each.`}{' '}
+          The workshop as it stood is in {done.aside}, in the data folder.
         </Notice>
       )}
       <Modal open={file !== null} title="Put this backup back?" onCancel={() => setFile(null)} footer={null}>
         <p>
-          The shop and the jobs in <b>{file?.name}</b> take the place of those here; counts are added, never taken away. Jobs that are only here stay. Before anything is changed, the workshop as it stands is put aside as a file.
+          The shop and the jobs in <b>{file?.name}</b> take the place of those here; counts are added, never
+          taken away. Jobs that are only here stay. Before anything is changed, the workshop as it stands is
+          put aside as a file.
         </p>
         <div className="notice-actions">
           <Button type="primary" size="large" loading={busy} onClick={() => file && void restore(file)}>
@@ -66,4 +75,4 @@ export function Backup() {
       </Modal>
     </section>
   );
-} // prettier-ignore
+}

@@ -24,12 +24,22 @@ const KINDS: Readonly<Record<Part['kind'], string>> = {
 
 /** What a lesson from this part can be about: what it was cut with, its kind, or everything. */
 function aboutsOf(part: Part, shop: Equipment): About[] {
-  const named = (kind: About['kind'], things: readonly { id: string; name: string }[], id: string | null | undefined, station: StationId): About[] => {
+  const named = (
+    kind: About['kind'],
+    things: readonly { id: string; name: string }[],
+    id: string | null | undefined,
+    station: StationId,
+  ): About[] => {
     const thing = things.find((each) => each.id === id);
     return thing ? [{ kind, id: thing.id, label: thing.name, station }] : [];
   };
   const general: About[] = [
-    { kind: 'part', id: part.kind, label: KINDS[part.kind], station: part.kind === 'worm' ? 'worm' : 'setup' },
+    {
+      kind: 'part',
+      id: part.kind,
+      label: KINDS[part.kind],
+      station: part.kind === 'worm' ? 'worm' : 'setup',
+    },
     { kind: 'all', id: '', label: 'everything', station: part.kind === 'worm' ? 'worm' : 'cut' },
   ];
   if (part.kind === 'worm') return [...named('lathe', shop.lathes, part.lathe.latheId, 'lathe'), ...general];
@@ -41,7 +51,7 @@ function aboutsOf(part: Part, shop: Equipment): About[] {
     ...named('material', shop.materials, part.setup.materialId, 'setup'),
     ...general,
   ];
-} // prettier-ignore
+}
 
 /** What was learnt from a run: tied to what it concerns, and said again there next time. */
 export function Learnt({ page }: { readonly page: LogPage }) {
@@ -60,12 +70,20 @@ export function Learnt({ page }: { readonly page: LogPage }) {
   const where = station ?? about.station;
   const from = `${page.digest.jobName}, ${dayText(page.startedAt)}`.slice(0, 200);
   const keep = () => {
-    const lesson: Lesson = { id: newId(), text: text.trim(), about: { kind: about.kind, id: about.id }, station: where, from };
+    const lesson: Lesson = {
+      id: newId(),
+      text: text.trim(),
+      about: { kind: about.kind, id: about.id },
+      station: where,
+      from,
+    };
     const why = editShop((now) => ({ ...now, lessons: [...now.lessons, lesson] }));
     setFailed(why);
     if (!why) setText('');
   };
-  const learnt = equipment.lessons.filter((lesson) => abouts.some(({ kind, id: of }) => kind === lesson.about.kind && of === lesson.about.id));
+  const learnt = equipment.lessons.filter((lesson) =>
+    abouts.some(({ kind, id: of }) => kind === lesson.about.kind && of === lesson.about.id),
+  );
   return (
     <section aria-label="What was learnt" className="learnt">
       <h3>What was learnt</h3>
@@ -76,10 +94,25 @@ export function Learnt({ page }: { readonly page: LogPage }) {
               <span>
                 <b>{lesson.text}</b>{' '}
                 <small className="soft">
-                  {abouts.find(({ kind, id: of }) => kind === lesson.about.kind && of === lesson.about.id)?.label}, at {STATIONS[lesson.station].title}. {lesson.from}
+                  {
+                    abouts.find(({ kind, id: of }) => kind === lesson.about.kind && of === lesson.about.id)
+                      ?.label
+                  }
+                  , at {STATIONS[lesson.station].title}. {lesson.from}
                 </small>
               </span>
-              <Button size="small" onClick={() => setFailed(editShop((now) => ({ ...now, lessons: now.lessons.filter((other) => other.id !== lesson.id) })))} aria-label={`Strike out: ${lesson.text}`}>
+              <Button
+                size="small"
+                onClick={() =>
+                  setFailed(
+                    editShop((now) => ({
+                      ...now,
+                      lessons: now.lessons.filter((other) => other.id !== lesson.id),
+                    })),
+                  )
+                }
+                aria-label={`Strike out: ${lesson.text}`}
+              >
                 strike out
               </Button>
             </li>
@@ -87,10 +120,34 @@ export function Learnt({ page }: { readonly page: LogPage }) {
         </ul>
       )}
       <label htmlFor={id}>To be said again next time</label>
-      <Input id={id} size="large" maxLength={400} value={text} onChange={({ target }) => setText(target.value)} placeholder="Key it: the bare mandrel slipped" autoComplete="off" />
+      <Input
+        id={id}
+        size="large"
+        maxLength={400}
+        value={text}
+        onChange={({ target }) => setText(target.value)}
+        placeholder="Key it: the bare mandrel slipped"
+        autoComplete="off"
+      />
       <div className="learnt-where">
-        <Select aria-label="It is about" value={abouts.indexOf(about)} onChange={(i) => { setChosen(i); setStation(null); }} options={abouts.map(({ label }, i) => ({ value: i, label }))} />
-        <Select aria-label="Said at" value={where} onChange={setStation} options={stationsOf(part.kind).map((each) => ({ value: each, label: `at ${STATIONS[each].title}` }))} />
+        <Select
+          aria-label="It is about"
+          value={abouts.indexOf(about)}
+          onChange={(i) => {
+            setChosen(i);
+            setStation(null);
+          }}
+          options={abouts.map(({ label }, i) => ({ value: i, label }))}
+        />
+        <Select
+          aria-label="Said at"
+          value={where}
+          onChange={setStation}
+          options={stationsOf(part.kind).map((each) => ({
+            value: each,
+            label: `at ${STATIONS[each].title}`,
+          }))}
+        />
         <Button type="primary" onClick={keep} disabled={text.trim() === ''}>
           Write it down
         </Button>
@@ -98,7 +155,7 @@ export function Learnt({ page }: { readonly page: LogPage }) {
       {failed && <p className="field-issue is-wrong">✕ {failed}</p>}
     </section>
   );
-} // prettier-ignore
+}
 
 const stationsOf = (kind: Part['kind']): readonly StationId[] => {
   switch (kind) {

@@ -31,23 +31,66 @@ export function LogPage() {
       <main className="log">
         <section className="log-list" aria-label="Runs">
           <h1>Logbook</h1>
-          <Input size="large" aria-label="Search the logbook" placeholder="Search: job, gear, head, note" value={filter.words} onChange={({ target }) => set({ words: target.value })} allowClear />
+          <Input
+            size="large"
+            aria-label="Search the logbook"
+            placeholder="Search: job, gear, head, note"
+            value={filter.words}
+            onChange={({ target }) => set({ words: target.value })}
+            allowClear
+          />
           <div className="log-filters">
-            <Select aria-label="How it ended" value={filter.outcome} onChange={(outcome) => set({ outcome })} options={[{ value: 'any', label: 'however it ended' }, ...Object.entries(OUTCOMES).map(([value, label]) => ({ value: value as LogFilter['outcome'], label }))]} />
-            <Segmented<LogFilter['piece']> aria-label="Piece" value={filter.piece} onChange={(piece) => set({ piece })} options={[{ value: 'any', label: 'all' }, { value: 'work', label: 'work' }, { value: 'proof', label: 'proof' }]} />
+            <Select
+              aria-label="How it ended"
+              value={filter.outcome}
+              onChange={(outcome) => set({ outcome })}
+              options={[
+                { value: 'any', label: 'however it ended' },
+                ...Object.entries(OUTCOMES).map(([value, label]) => ({
+                  value: value as LogFilter['outcome'],
+                  label,
+                })),
+              ]}
+            />
+            <Segmented<LogFilter['piece']>
+              aria-label="Piece"
+              value={filter.piece}
+              onChange={(piece) => set({ piece })}
+              options={[
+                { value: 'any', label: 'all' },
+                { value: 'work', label: 'work' },
+                { value: 'proof', label: 'proof' },
+              ]}
+            />
           </div>
           {log.isError && <Notice tone="wrong">{log.error.message}</Notice>}
           {unread.length > 0 && (
             <Notice tone="query" word={`${plural(unread.length, 'run')} cannot be read:`}>
-              {unread.map(({ runId, why }) => `${runId} (${why})`).join(', ')}. They are kept as they are, and a backup takes them along.
+              {unread.map(({ runId, why }) => `${runId} (${why})`).join(', ')}. They are kept as they are, and
+              a backup takes them along.
             </Notice>
           )}
-          {log.isSuccess && all.length === 0 && <p className="soft">Nothing has been cut yet. Every run that is started at the mill is written here by itself.</p>}
-          {all.length > 0 && found.length === 0 && <p className="soft">Nothing in the logbook has all of that. <button type="button" className="plain-link" onClick={() => setFilter(ANY)}>Show everything</button></p>}
+          {log.isSuccess && all.length === 0 && (
+            <p className="soft">
+              Nothing has been cut yet. Every run that is started at the mill is written here by itself.
+            </p>
+          )}
+          {all.length > 0 && found.length === 0 && (
+            <p className="soft">
+              Nothing in the logbook has all of that.{' '}
+              <button type="button" className="plain-link" onClick={() => setFilter(ANY)}>
+                Show everything
+              </button>
+            </p>
+          )}
           <ul className="log-rows">
             {found.map((entry) => (
               <li key={entry.runId}>
-                <button type="button" aria-current={entry.runId === runId} onClick={() => void navigate(`/log/${entry.runId}`)}>
+                <button
+                  type="button"
+                  aria-current={entry.runId === runId}
+                  onClick={() => void navigate(`/log/${entry.runId}`)}
+                >
                   <b>{entry.digest.jobName}</b>
                   <span>{entry.digest.gear}</span>
                   <small>
@@ -55,7 +98,12 @@ export function LogPage() {
                   </small>
                 </button>
                 {chosen && entry.runId !== runId && (
-                  <Button size="small" onClick={() => setBeside(beside === entry.runId ? null : entry.runId)} aria-pressed={beside === entry.runId} aria-label={`Compare with ${entry.digest.jobName}, ${dayText(entry.startedAt)}`}>
+                  <Button
+                    size="small"
+                    onClick={() => setBeside(beside === entry.runId ? null : entry.runId)}
+                    aria-pressed={beside === entry.runId}
+                    aria-label={`Compare with ${entry.digest.jobName}, ${dayText(entry.startedAt)}`}
+                  >
                     beside
                   </Button>
                 )}
@@ -64,10 +112,22 @@ export function LogPage() {
           </ul>
           <div className="log-out">
             <span className="soft">{plural(found.length, 'run')}:</span>
-            <button type="button" className="plain-link" onClick={() => void saveTable('logbook.csv', logTable(found))} disabled={found.length === 0}>
+            <button
+              type="button"
+              className="plain-link"
+              onClick={() => void saveTable('logbook.csv', logTable(found))}
+              disabled={found.length === 0}
+            >
               save as CSV
             </button>
-            <button type="button" className="plain-link" onClick={() => saveText('logbook.json', `${JSON.stringify(found, null, 2)}\n`, 'application/json')} disabled={found.length === 0}>
+            <button
+              type="button"
+              className="plain-link"
+              onClick={() =>
+                saveText('logbook.json', `${JSON.stringify(found, null, 2)}\n`, 'application/json')
+              }
+              disabled={found.length === 0}
+            >
               save as JSON
             </button>
           </div>
@@ -80,7 +140,10 @@ export function LogPage() {
           ) : (
             <>
               {runId && log.isSuccess && <Notice tone="wrong">There is no such run in this logbook.</Notice>}
-              <p className="page-say">Choose a run to see its plan as it was cut, its times, notes and readings. What you learn from it is said again on the next card it concerns.</p>
+              <p className="page-say">
+                Choose a run to see its plan as it was cut, its times, notes and readings. What you learn from
+                it is said again on the next card it concerns.
+              </p>
               <Backup />
             </>
           )}
@@ -88,7 +151,7 @@ export function LogPage() {
       </main>
     </Shell>
   );
-} // prettier-ignore
+}
 
 function saysOf({ digest }: LogEntry): string {
   const outcome = outcomeOf(digest);

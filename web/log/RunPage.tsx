@@ -66,10 +66,14 @@ function PageOf({ page }: { readonly page: Page }) {
         <Pair name="Cuts">
           {digest.done} of {digest.total}
         </Pair>
-        <Pair name="A space took">{digest.perCut === null ? 'not known' : `${Math.round(digest.perCut)} s`}</Pair>
+        <Pair name="A space took">
+          {digest.perCut === null ? 'not known' : `${Math.round(digest.perCut)} s`}
+        </Pair>
         <Pair name="Time counted">{minutesText(digest.counted)}</Pair>
         <Pair name="Taken back">{digest.takenBack}</Pair>
-        {digest.scratch !== null && <Pair name="Scratch round">{digest.scratch ? 'closed' : 'did not close'}</Pair>}
+        {digest.scratch !== null && (
+          <Pair name="Scratch round">{digest.scratch ? 'closed' : 'did not close'}</Pair>
+        )}
         {digest.asked > 0 && (
           <Pair name="Landing holes asked">
             {digest.asked}, {digest.wrong} wrong
@@ -103,7 +107,8 @@ function PageOf({ page }: { readonly page: Page }) {
         <>
           <MeasuredTable title="Measured, as its card has it now" record={onCard} units={digest.units} />
           <p className="soft">
-            Not written with this run yet: that is done at <Link to={`/jobs/${jobId}/${partId}/inspect`}>Inspect</Link>.
+            Not written with this run yet: that is done at{' '}
+            <Link to={`/jobs/${jobId}/${partId}/inspect`}>Inspect</Link>.
           </p>
         </>
       )}
@@ -114,7 +119,9 @@ function PageOf({ page }: { readonly page: Page }) {
             {checks.map(({ at, space, read, chord, good }) => (
               <li key={at}>
                 After space {space}:{' '}
-                {read ? `${read.map((mm) => lengthText(mm, digest.units, 'fine')).join(' and ')}, should be ${chord === null ? '?' : lengthText(chord, digest.units, 'fine')}: ${good ? 'good' : 'off'}` : 'passed over'}
+                {read
+                  ? `${read.map((mm) => lengthText(mm, digest.units, 'fine')).join(' and ')}, should be ${chord === null ? '?' : lengthText(chord, digest.units, 'fine')}: ${good ? 'good' : 'off'}`
+                  : 'passed over'}
               </li>
             ))}
           </ul>
@@ -150,7 +157,7 @@ function PageOf({ page }: { readonly page: Page }) {
       <Learnt page={page} />
     </article>
   );
-} // prettier-ignore
+}
 
 function Pair({ name, children }: { readonly name: string; readonly children: React.ReactNode }) {
   return (

@@ -22,15 +22,29 @@ export function ChordSay({ run, last, act }: ChordSayProps) {
       <p className="mill-lead">Half-way. Spindle stopped, measure across the outside, before more is cut:</p>
       <p className="mill-figure is-brass is-long">{mm(check.chord)}</p>
       <p className="mill-from">
-        From an edge of one space to the same edge of the other, {check.over} spaces on; one space off shows as {mm(check.perSpace)}.
+        From an edge of one space to the same edge of the other, {check.over} spaces on; one space off shows
+        as {mm(check.perSpace)}.
       </p>
       <div className="mill-chord-fields">
         {[`${check.from} to ${check.middle}`, `${check.middle} to ${check.to}`].map((stretch, i) => (
-          <ChordField key={stretch} label={`Spaces ${stretch}`} typed={typed[i]!} read={read[i]!} check={check} units={run.units} onType={(text) => setTyped((now) => now.map((other, j) => (i === j ? text : other)))} />
+          <ChordField
+            key={stretch}
+            label={`Spaces ${stretch}`}
+            typed={typed[i]!}
+            read={read[i]!}
+            check={check}
+            units={run.units}
+            onType={(text) => setTyped((now) => now.map((other, j) => (i === j ? text : other)))}
+          />
         ))}
       </div>
       <div className="mill-chord-fields">
-        <button type="button" className="mill-tick" disabled={given.length === 0 || typed.some((text, i) => text.trim() !== '' && read[i] === null)} onClick={() => done(given)}>
+        <button
+          type="button"
+          className="mill-tick"
+          disabled={given.length === 0 || typed.some((text, i) => text.trim() !== '' && read[i] === null)}
+          onClick={() => done(given)}
+        >
           Write it down, go on
         </button>
         <button type="button" className="mill-tick" onClick={() => done(null)}>
@@ -39,7 +53,7 @@ export function ChordSay({ run, last, act }: ChordSayProps) {
       </div>
     </div>
   );
-} // prettier-ignore
+}
 
 function readChord(text: string, units: UnitSystem): number | null {
   const read = parsePositiveLength(measure(text, units), 'The reading');
@@ -69,18 +83,19 @@ function ChordField({ label, typed, read, check, units, onType }: ChordFieldProp
         autoComplete="off"
         onChange={({ target }) => onType(target.value)}
       />
-      <p aria-live="polite">{read === null ? (typed.trim() === '' ? '' : '✕ Not a length.') : chordWords(check, read, units)}</p>
+      <p aria-live="polite">
+        {read === null ? (typed.trim() === '' ? '' : '✕ Not a length.') : chordWords(check, read, units)}
+      </p>
     </div>
   );
-} // prettier-ignore
+}
 
 /** What a chord that was read says. */
 export function chordWords(check: ChordCheck, read: number, units: UnitSystem): string {
   const { off, slip, odd } = chordSays(check, read);
   const by = lengthText(Math.abs(off), units, 'fine');
   if (slip === 0 && !odd) return `✓ good, ${by} off`;
-  if (odd && Math.abs(slip) > 4)
-    return `? ${by} off: another unit, or other edges? Measure again.`;
+  if (odd && Math.abs(slip) > 4) return `? ${by} off: another unit, or other edges? Measure again.`;
   if (odd) return `? ${by} off, and no whole space: the blank may have crept. Stop and look.`;
   return `✕ ${Math.abs(slip) === 1 ? 'one space' : `${Math.abs(slip)} spaces`} too ${slip > 0 ? 'many' : 'few'} between them. Stop and look.`;
-} // prettier-ignore
+}

@@ -8,17 +8,20 @@ export function ClosedSay({ run, fits }: { readonly run: Run; readonly fits: boo
       <>
         <p className="mill-lead is-wrong">✕ It does not close: stop here.</p>
         <p className="mill-from">
-          Do not cut deeper; leave the blank on the head. Somewhere a move was miscounted or the blank has crept.
+          Do not cut deeper; leave the blank on the head. Somewhere a move was miscounted or the blank has
+          crept.
         </p>
         <p className="mill-from">
-          Compare the widths of the teeth round the blank: one odd tooth is one wrong move; every tooth a little off is a wrong
-          circle or arms that shifted. Take back if you pressed the wrong button.
+          Compare the widths of the teeth round the blank: one odd tooth is one wrong move; every tooth a
+          little off is a wrong circle or arms that shifted. Take back if you pressed the wrong button.
         </p>
       </>
     );
   return (
     <>
-      <p className="mill-lead">{run.full ? 'The last move fell on the first space.' : 'All of them are cut.'}</p>
+      <p className="mill-lead">
+        {run.full ? 'The last move fell on the first space.' : 'All of them are cut.'}
+      </p>
       <p className="mill-figure">
         {run.divisions}
         <span> spaces{run.full ? ', and it closes' : ''}</span>
@@ -30,7 +33,7 @@ export function ClosedSay({ run, fits }: { readonly run: Run; readonly fits: boo
       </p>
     </>
   );
-} // prettier-ignore
+}
 
 const ENDED = {
   'given-up': 'This run was ended',

@@ -18,7 +18,14 @@ export function EndRun({ open, run, onClose, onEnd }: EndRunProps) {
   return (
     <MillDialog open={open} title="End this run" onClose={onClose}>
       <label htmlFor="end-reason">Why? It stays in the log with this.</label>
-      <Input.TextArea id="end-reason" value={reason} rows={2} maxLength={400} onChange={({ target }) => setReason(target.value)} placeholder={proof ? 'the proof has shown what it should' : 'cutter chipped at space 12'} />
+      <Input.TextArea
+        id="end-reason"
+        value={reason}
+        rows={2}
+        maxLength={400}
+        onChange={({ target }) => setReason(target.value)}
+        placeholder={proof ? 'the proof has shown what it should' : 'cutter chipped at space 12'}
+      />
       <div className="end-choices">
         <button type="button" className="use-button is-wide" onClick={() => onEnd('given-up', reason)}>
           {proof ? 'The proof is done: end it' : 'End it as it is'} <small>the {piece} may still serve</small>
@@ -32,4 +39,4 @@ export function EndRun({ open, run, onClose, onEnd }: EndRunProps) {
       </div>
     </MillDialog>
   );
-} // prettier-ignore
+}

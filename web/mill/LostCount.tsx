@@ -21,13 +21,13 @@ export function LostCount({ open, onClose, ...props }: LostCountProps) {
         <ByHole {...props} onClose={onClose} />
       ) : (
         <p tabIndex={-1}>
-          This run is not told by a hole. Read the dial or the motor’s counter, look at the marks on every tenth, and set the count
-          with Take back or by cutting on.
+          This run is not told by a hole. Read the dial or the motor’s counter, look at the marks on every
+          tenth, and set the count with Take back or by cutting on.
         </p>
       )}
     </MillDialog>
   );
-} // prettier-ignore
+}
 
 function ByHole({ run, state, events, act, onClose }: Omit<LostCountProps, 'open'>) {
   const id = useId();
@@ -35,7 +35,8 @@ function ByHole({ run, state, events, act, onClose }: Omit<LostCountProps, 'open
   const [about, setAbout] = useState('');
   const [round, setRound] = useState((state.next ?? run.cuts.at(-1)!).round);
   const rounds = [...new Set(run.cuts.map((cut) => cut.round))];
-  const nameOf = ({ space, round: of }: Cut) => `${space}${rounds.length > 1 ? `, ${roundName(run, of)}` : ''}`;
+  const nameOf = ({ space, round: of }: Cut) =>
+    `${space}${rounds.length > 1 ? `, ${roundName(run, of)}` : ''}`;
   const doneHere = run.cuts.filter((cut, i) => cut.round === round && state.doneCuts[i]).length;
   const seen = whole(hole);
   const found = seen === null ? null : whereInRun(run, seen, { round, about: whole(about) ?? doneHere });
@@ -50,31 +51,57 @@ function ByHole({ run, state, events, act, onClose }: Omit<LostCountProps, 'open
   return (
     <>
       <p>
-        Spindle stopped, hands clear. Do not turn the crank. Which hole is the pin in now? The hole of the first cut is 0; count on the way you crank.
+        Spindle stopped, hands clear. Do not turn the crank. Which hole is the pin in now? The hole of the
+        first cut is 0; count on the way you crank.
       </p>
       {rounds.length > 1 && (
         <div className="lost-round">
           <span id={`${id}-round`}>How deep are the last spaces? They are of the</span>
-          <Segmented aria-labelledby={`${id}-round`} value={round} options={rounds.map((value) => ({ value, label: roundName(run, value) }))} onChange={setRound} />
+          <Segmented
+            aria-labelledby={`${id}-round`}
+            value={round}
+            options={rounds.map((value) => ({ value, label: roundName(run, value) }))}
+            onChange={setRound}
+          />
         </div>
       )}
       <div className="lost-fields">
         <div>
           <label htmlFor={`${id}-hole`}>Pin is in hole</label>
-          <Input id={`${id}-hole`} size="large" inputMode="numeric" autoComplete="off" value={hole} onChange={(event) => setHole(event.target.value)} status={hole !== '' && (seen === null || tooHigh) ? 'error' : ''} />
+          <Input
+            id={`${id}-hole`}
+            size="large"
+            inputMode="numeric"
+            autoComplete="off"
+            value={hole}
+            onChange={(event) => setHole(event.target.value)}
+            status={hole !== '' && (seen === null || tooHigh) ? 'error' : ''}
+          />
         </div>
         <div>
           <label htmlFor={`${id}-about`}>Spaces cut, by eye</label>
-          <Input id={`${id}-about`} size="large" inputMode="numeric" autoComplete="off" placeholder={String(doneHere)} value={about} onChange={(event) => setAbout(event.target.value)} />
+          <Input
+            id={`${id}-about`}
+            size="large"
+            inputMode="numeric"
+            autoComplete="off"
+            placeholder={String(doneHere)}
+            value={about}
+            onChange={(event) => setAbout(event.target.value)}
+          />
         </div>
       </div>
       <div aria-live="polite">
-        {hole !== '' && seen === null && <p className="field-issue is-wrong">✕ A hole is a whole number, 0 or more.</p>}
+        {hole !== '' && seen === null && (
+          <p className="field-issue is-wrong">✕ A hole is a whole number, 0 or more.</p>
+        )}
         {tooHigh && <p className="field-issue is-wrong">✕ The circle in use ends at hole {found.most}.</p>}
         {found && !tooHigh && found.places.length === 0 && (
           <p className="field-issue is-query">
-            ? No cut of this {rounds.length > 1 ? 'round' : 'run'} ends in hole {seen}. The pin slipped, the wrong circle was counted, or hole 0 is another one.
-            {found.every > 1 && ` The pin only ever stands in holes ${found.every} apart, from 0.`} Look at the last space and the marks on every tenth before anything is cut.
+            ? No cut of this {rounds.length > 1 ? 'round' : 'run'} ends in hole {seen}. The pin slipped, the
+            wrong circle was counted, or hole 0 is another one.
+            {found.every > 1 && ` The pin only ever stands in holes ${found.every} apart, from 0.`} Look at
+            the last space and the marks on every tenth before anything is cut.
           </p>
         )}
         {found && found.places.length > 0 && (
@@ -87,10 +114,20 @@ function ByHole({ run, state, events, act, onClose }: Omit<LostCountProps, 'open
                   <AfterIt run={run} cutsDone={cutsDone} />
                 </span>
                 <span className="lost-buttons">
-                  <button type="button" className="use-button" aria-label={`Space ${nameOf(cut)} is cut`} onClick={() => take(cutsDone, false)}>
+                  <button
+                    type="button"
+                    className="use-button"
+                    aria-label={`Space ${nameOf(cut)} is cut`}
+                    onClick={() => take(cutsDone, false)}
+                  >
                     It is cut
                   </button>
-                  <button type="button" className="use-button" aria-label={`Space ${nameOf(cut)} is not cut yet`} onClick={() => take(cutsDone - 1, true)}>
+                  <button
+                    type="button"
+                    className="use-button"
+                    aria-label={`Space ${nameOf(cut)} is not cut yet`}
+                    onClick={() => take(cutsDone - 1, true)}
+                  >
                     Not yet
                   </button>
                 </span>
@@ -98,11 +135,13 @@ function ByHole({ run, state, events, act, onClose }: Omit<LostCountProps, 'open
             ))}
           </ul>
         )}
-        {found && found.places.length > SHOWN && <p className="soft">and {found.places.length - SHOWN} more: say how many are cut by eye.</p>}
+        {found && found.places.length > SHOWN && (
+          <p className="soft">and {found.places.length - SHOWN} more: say how many are cut by eye.</p>
+        )}
       </div>
     </>
   );
-} // prettier-ignore
+}
 
 /** The move that would come after a cut. */
 function AfterIt({ run, cutsDone }: { readonly run: LostCountProps['run']; readonly cutsDone: number }) {

@@ -112,13 +112,27 @@ function Middle({ run, state, mayCount, asks, label, small, on }: MillBarProps) 
       </button>
     );
   if (asks === 'marks')
-    return <Pair yes="It falls on the mark" no="It does not" disabled={!mayCount || state.tried !== null} onSay={on.tried} />;
-  if (asks === 'judge') return <Pair yes="It drops in" no="It does not" disabled={!mayCount} onSay={on.closing} />;
-  const held = asks === 'chord' ? 'Half-way: measure first' : asks === 'tell-hole' ? 'Say the hole first' : null;
+    return (
+      <Pair
+        yes="It falls on the mark"
+        no="It does not"
+        disabled={!mayCount || state.tried !== null}
+        onSay={on.tried}
+      />
+    );
+  if (asks === 'judge')
+    return <Pair yes="It drops in" no="It does not" disabled={!mayCount} onSay={on.closing} />;
+  const held =
+    asks === 'chord' ? 'Half-way: measure first' : asks === 'tell-hole' ? 'Say the hole first' : null;
   return (
-    <button type="button" className={`mill-button mill-done${small ? ' is-step' : ''}`} onClick={on.done} disabled={!mayCount || held !== null}>
+    <button
+      type="button"
+      className={`mill-button mill-done${small ? ' is-step' : ''}`}
+      onClick={on.done}
+      disabled={!mayCount || held !== null}
+    >
       {held ?? label}
       <small>tap anywhere here, or Space</small>
     </button>
   );
-} // prettier-ignore
+}

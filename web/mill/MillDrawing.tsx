@@ -22,11 +22,22 @@ export function MillDrawing({ run, state, progress, now }: MillDrawingProps) {
   const moving = main?.do === 'turn' || main?.do === 'turn-plate';
   const moved = progress.made > turn;
   const standsAt = moved && turn !== -1 ? (next?.landing ?? run.closing) : last?.landing;
-  const to = moving && main.do === 'turn' ? main.landing : (standsAt ?? next?.landing ?? run.cuts[0]!.landing);
+  const to =
+    moving && main.do === 'turn' ? main.landing : (standsAt ?? next?.landing ?? run.cuts[0]!.landing);
   if (to.on === 'steps') {
     const space = next?.space ?? run.startSpace;
     const label = `Space ${space} of ${run.divisions} is next`;
-    return <SpacesView spaces={run.divisions} step={360 / run.divisions} along="turn" at={space} label={label} />;
+    return (
+      <SpacesView spaces={run.divisions} step={360 / run.divisions} along="turn" at={space} label={label} />
+    );
   }
-  return <LandingView choice={run.move} head={run.head} landing={to} from={moving && last ? last.landing : null} large />;
-} // prettier-ignore
+  return (
+    <LandingView
+      choice={run.move}
+      head={run.head}
+      landing={to}
+      from={moving && last ? last.landing : null}
+      large
+    />
+  );
+}

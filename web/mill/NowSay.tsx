@@ -59,7 +59,15 @@ function moveIn(prompts: readonly Prompt[], asked: readonly Prompt[], prompt: Pr
 }
 
 /** Every prompt towards the cut, the one in hand lit, for those who have each one asked, and where a gear goes through its return stroke. */
-export function PromptStrip({ run, progress, asked }: { readonly run: Run; readonly progress: Progress; readonly asked: readonly Prompt[] }) {
+export function PromptStrip({
+  run,
+  progress,
+  asked,
+}: {
+  readonly run: Run;
+  readonly progress: Progress;
+  readonly asked: readonly Prompt[];
+}) {
   const { prompts, made } = progress;
   const now = progress.now.at(-1);
   return (
@@ -68,7 +76,11 @@ export function PromptStrip({ run, progress, asked }: { readonly run: Run; reado
         const isNow = prompt === now;
         const isMade = prompts.indexOf(prompt) < made;
         return (
-          <li key={prompt.key} className={isNow ? 'is-now' : isMade ? 'is-made' : ''} aria-current={isNow ? 'step' : undefined}>
+          <li
+            key={prompt.key}
+            className={isNow ? 'is-now' : isMade ? 'is-made' : ''}
+            aria-current={isNow ? 'step' : undefined}
+          >
             {isMade ? '✓ ' : ''}
             {promptName(run, moveIn(prompts, asked, prompt))}
           </li>
@@ -76,7 +88,7 @@ export function PromptStrip({ run, progress, asked }: { readonly run: Run; reado
       })}
     </ol>
   );
-} // prettier-ignore
+}
 
 /** Whole turns ticked off one by one, for those who are interrupted in the middle of a move. */
 function TurnTicks({ turns, made, onTurn }: Pick<NowSayProps, 'turns' | 'made' | 'onTurn'>) {

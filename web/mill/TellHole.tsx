@@ -18,7 +18,9 @@ export function TellHole({ prompt, state, act }: TellHoleProps) {
     if (said.includes(null) || !state.next) return;
     const right = said[0] === hole && (!two || said[1] === backHole);
     act({ kind: 'landing', round: state.next.round, index: state.next.index, said: said[0]!, right });
-    setWrong(right ? null : said[0] === hole ? `the back pin is not in hole ${said[1]}` : `not hole ${said[0]}`);
+    setWrong(
+      right ? null : said[0] === hole ? `the back pin is not in hole ${said[1]}` : `not hole ${said[0]}`,
+    );
   };
   return (
     <form
@@ -40,7 +42,7 @@ export function TellHole({ prompt, state, act }: TellHoleProps) {
       </p>
     </form>
   );
-} // prettier-ignore
+}
 
 const whole = (typed: string): number | null => (/^\s*\d{1,4}\s*$/.test(typed) ? Number(typed) : null);
 
@@ -56,7 +58,14 @@ function HoleField({ label, typed, first = false, onType }: HoleFieldProps) {
   return (
     <>
       <label htmlFor={id}>{label}</label>
-      <input id={id} inputMode="numeric" autoComplete="off" autoFocus={first} value={typed} onChange={({ target }) => onType(target.value)} />
+      <input
+        id={id}
+        inputMode="numeric"
+        autoComplete="off"
+        autoFocus={first}
+        value={typed}
+        onChange={({ target }) => onType(target.value)}
+      />
     </>
   );
-} // prettier-ignore
+}

@@ -21,7 +21,13 @@ export function Trouble({ open, run, state, onClose, onEnd }: TroubleProps) {
     ? causesOf(symptom.id, { facts: troubleFacts(run, state), part: part / 100, units: run.units })
     : [];
   return (
-    <MillDialog open={open} title="Something looks wrong" onClose={onClose} width={720} afterClose={() => setChosen(null)}>
+    <MillDialog
+      open={open}
+      title="Something looks wrong"
+      onClose={onClose}
+      width={720}
+      afterClose={() => setChosen(null)}
+    >
       {symptom ? (
         <>
           <button type="button" className="plain-link" onClick={() => setChosen(null)}>
@@ -30,8 +36,17 @@ export function Trouble({ open, run, state, onClose, onEnd }: TroubleProps) {
           <p className="trouble-lead">{symptom.say}</p>
           {symptom.id === 'end-tooth' && (
             <div className="trouble-part">
-              <label htmlFor={`${id}-part`}>What is there, or lacking, is about {part} hundredths of a tooth and its space</label>
-              <Slider id={`${id}-part`} min={1} max={100} value={part} onChange={setPart} aria-label="How much of a tooth" />
+              <label htmlFor={`${id}-part`}>
+                What is there, or lacking, is about {part} hundredths of a tooth and its space
+              </label>
+              <Slider
+                id={`${id}-part`}
+                min={1}
+                max={100}
+                value={part}
+                onChange={setPart}
+                aria-label="How much of a tooth"
+              />
             </div>
           )}
           <ol className="trouble-list">
@@ -47,12 +62,22 @@ export function Trouble({ open, run, state, onClose, onEnd }: TroubleProps) {
               </li>
             ))}
           </ol>
-          <p className="soft">The likeliest first. Stop the spindle before you look or touch; leave the blank on the head until it is found.</p>
+          <p className="soft">
+            The likeliest first. Stop the spindle before you look or touch; leave the blank on the head until
+            it is found.
+          </p>
         </>
       ) : (
         <>
           <label htmlFor={id}>What do you see, hear or measure?</label>
-          <Input id={id} size="large" value={described} onChange={({ target }) => setDescribed(target.value)} placeholder="half a tooth left at the end" autoComplete="off" />
+          <Input
+            id={id}
+            size="large"
+            value={described}
+            onChange={({ target }) => setDescribed(target.value)}
+            placeholder="half a tooth left at the end"
+            autoComplete="off"
+          />
           <div className="trouble-symptoms">
             {findSymptoms(described).map(({ id: each, say }) => (
               <button key={each} type="button" className="use-button" onClick={() => setChosen(each)}>
@@ -69,4 +94,4 @@ export function Trouble({ open, run, state, onClose, onEnd }: TroubleProps) {
       )}
     </MillDialog>
   );
-} // prettier-ignore
+}

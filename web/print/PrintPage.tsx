@@ -18,13 +18,21 @@ export function PrintPage() {
   const { jobId = '' } = useParams();
   const [sheet, setSheet] = useState<Sheet>('A4');
   const shop = useShop();
-  const stored = useQuery({ queryKey: keys.job(jobId), queryFn: () => api.readJob(jobId), refetchOnMount: 'always' });
+  const stored = useQuery({
+    queryKey: keys.job(jobId),
+    queryFn: () => api.readJob(jobId),
+    refetchOnMount: 'always',
+  });
   if (stored.isError) return <Notice tone="wrong">{stored.error.message}</Notice>;
   if (!stored.data || !shop.data) return <p className="page-say">Opening the card…</p>;
   const { job, revision, updatedAt } = stored.data;
   const planned = plan(job, shop.data.equipment);
   const askedOf = (partId: string): SheetStretch[] => {
-    const run = freezeRun(job, planned, shop.data.equipment, { runId: 'on-paper', jobRevision: revision, partId });
+    const run = freezeRun(job, planned, shop.data.equipment, {
+      runId: 'on-paper',
+      jobRevision: revision,
+      partId,
+    });
     return run.ok ? promptSheet(run.value) : [];
   };
   return (
@@ -32,19 +40,34 @@ export function PrintPage() {
       <style>{`@page { size: ${sheet}; margin: 14mm; }`}</style>
       <nav className="print-tools">
         <Link to={`/jobs/${jobId}`}>← Back to the card</Link>
-        <Segmented<Sheet> aria-label="Paper" value={sheet} onChange={setSheet} options={[{ value: 'A4', label: 'A4' }, { value: 'letter', label: 'Letter' }]} />
+        <Segmented<Sheet>
+          aria-label="Paper"
+          value={sheet}
+          onChange={setSheet}
+          options={[
+            { value: 'A4', label: 'A4' },
+            { value: 'letter', label: 'Letter' },
+          ]}
+        />
         <Button type="primary" size="large" onClick={() => window.print()}>
           Print
         </Button>
       </nav>
       <div className={`print-sheet is-${sheet}`}>
         {planned.parts.map((part) => (
-          <PartSheet key={part.id} part={part} name={job.name} units={job.units} asked={askedOf(part.id)} foot={`Card no. ${revision}, ${new Date(updatedAt).toLocaleDateString()}`} />
+          <PartSheet
+            key={part.id}
+            part={part}
+            name={job.name}
+            units={job.units}
+            asked={askedOf(part.id)}
+            foot={`Card no. ${revision}, ${new Date(updatedAt).toLocaleDateString()}`}
+          />
         ))}
       </div>
     </main>
   );
-} // prettier-ignore
+}
 
 interface PartSheetProps {
   readonly part: PartPlan;
@@ -56,7 +79,11 @@ interface PartSheetProps {
 }
 
 function PartSheet({ part, name, units, asked, foot }: PartSheetProps) {
-  const cautions = [...new Map(part.stations.flatMap(({ cautions: each }) => each.map((caution) => [caution.code, caution] as const))).values()];
+  const cautions = [
+    ...new Map(
+      part.stations.flatMap(({ cautions: each }) => each.map((caution) => [caution.code, caution] as const)),
+    ).values(),
+  ];
   return (
     <section className="print-part">
       <header>
@@ -102,7 +129,7 @@ function PartSheet({ part, name, units, asked, foot }: PartSheetProps) {
       </footer>
     </section>
   );
-} // prettier-ignore
+}
 
 function StationLines({ station, units }: { readonly station: AnyStationPlan; readonly units: UnitSystem }) {
   return (

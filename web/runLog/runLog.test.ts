@@ -27,10 +27,20 @@ Object.assign(globalThis, {
 const { createRunLog } = await import('./index.ts');
 
 const job = drawnSpurJob({ id: 'j', name: 'Pinion', pitch: '1', teeth: 12, face: '8', bore: '4' });
-const run = need(freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, { runId: 'r', jobRevision: 1, partId: 'p1' })); // prettier-ignore
+const run = need(
+  freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, { runId: 'r', jobRevision: 1, partId: 'p1' }),
+);
 
 /** How a request fares: not heard, heard and the answer lost, answered by something else, or in order. */
-const FATES = ['in order', 'unheard', 'answer lost', 'a page in between', 'unknown device', 'unknown run', 'fault'] as const; // prettier-ignore
+const FATES = [
+  'in order',
+  'unheard',
+  'answer lost',
+  'a page in between',
+  'unknown device',
+  'unknown run',
+  'fault',
+] as const;
 type Fate = (typeof FATES)[number];
 const STATUS: Readonly<Partial<Record<Fate, number>>> = {
   'unknown device': 401,
@@ -103,18 +113,21 @@ describe('the log of a run on a page', () => {
     expect([log.getState().waiting, server.events.length]).toEqual([0, 1]);
   });
 
-  test.each(FATES.filter((fate) => fate !== 'in order'))('%s: the count stays, and is there once', async (fate) => {
-    const log = await open();
-    server.fates = [fate, fate, fate, fate];
-    cut(log);
-    await log.getState().exchange();
-    expect(stateOf(log).done).toBe(1);
-    expect(log.getState()).toMatchObject({ link: 'away', waiting: 1, refused: null });
-    server.fates = [];
-    await log.getState().exchange();
-    expect(log.getState()).toMatchObject({ link: 'ok', waiting: 0, trouble: null });
-    expect(server.events).toHaveLength(1);
-  }); // prettier-ignore
+  test.each(FATES.filter((fate) => fate !== 'in order'))(
+    '%s: the count stays, and is there once',
+    async (fate) => {
+      const log = await open();
+      server.fates = [fate, fate, fate, fate];
+      cut(log);
+      await log.getState().exchange();
+      expect(stateOf(log).done).toBe(1);
+      expect(log.getState()).toMatchObject({ link: 'away', waiting: 1, refused: null });
+      server.fates = [];
+      await log.getState().exchange();
+      expect(log.getState()).toMatchObject({ link: 'ok', waiting: 0, trouble: null });
+      expect(server.events).toHaveLength(1);
+    },
+  );
 
   test('what the server judges wrong is put aside and told, and holds nothing up', async () => {
     const log = await open();
@@ -134,7 +147,10 @@ describe('the log of a run on a page', () => {
   test('whatever becomes of the requests, with reloads between: every count once, none more (seed 311)', async () => {
     const step = fc.oneof(
       { arbitrary: fc.constant('cut' as const), weight: 6 },
-      { arbitrary: fc.constantFrom('back' as const, 'note' as const, 'settle' as const, 'reload' as const), weight: 4 }, // prettier-ignore
+      {
+        arbitrary: fc.constantFrom('back' as const, 'note' as const, 'settle' as const, 'reload' as const),
+        weight: 4,
+      },
     );
     await fc.assert(
       fc.asyncProperty(

@@ -20,7 +20,16 @@ const WIDTH = 420;
  * The work seen along its axis, with the cutter where the touch leaves it and, full, in the middle; the move between the two. Beside an
  * upright spindle, from the right end of the table: the cutter lies flat, first over the work and then at its side, behind or in front.
  */
-export function CentreView({ chosen, outside, width, depth, cutterDiameter, upright, place, units }: CentreViewProps) {
+export function CentreView({
+  chosen,
+  outside,
+  width,
+  depth,
+  cutterDiameter,
+  upright,
+  place,
+  units,
+}: CentreViewProps) {
   const { by, move } = chosen;
   const r = outside / 2;
   // how far the middle of the cutter stands off the axis before the move
@@ -31,11 +40,31 @@ export function CentreView({ chosen, outside, width, depth, cutterDiameter, upri
   const top = s(r - depth + shownCutter);
   // beside the work it goes down to the axis, to touch its side; over the work it stays above
   const before = by === 'touch' ? 0 : r;
-  const blade = (x: number, low: number) => ({ x: s(x - width / 2), y: -s(low + shownCutter), width: s(width), height: s(shownCutter) });
+  const blade = (x: number, low: number) => ({
+    x: s(x - width / 2),
+    y: -s(low + shownCutter),
+    width: s(width),
+    height: s(shownCutter),
+  });
   const moved = move !== null && (by === 'touch' || by === 'far');
   return (
-    <svg className="scribe-drawing" viewBox={`${-WIDTH / 2} ${-top - 26} ${WIDTH} ${top + s(r) + 60}`} role="img" aria-label={moved ? `From the touch the cutter moves ${chosen.dial ?? lengthText(move, units, 'fine')} to the middle of the work` : 'The cutter over the middle of the work'}>
-      <g transform={upright ? `translate(0 ${-top / 2 + s(r) / 2}) scale(${place === 'front' ? -1 : 1} 1) rotate(90) translate(0 ${top / 2 - s(r) / 2})` : undefined}>
+    <svg
+      className="scribe-drawing"
+      viewBox={`${-WIDTH / 2} ${-top - 26} ${WIDTH} ${top + s(r) + 60}`}
+      role="img"
+      aria-label={
+        moved
+          ? `From the touch the cutter moves ${chosen.dial ?? lengthText(move, units, 'fine')} to the middle of the work`
+          : 'The cutter over the middle of the work'
+      }
+    >
+      <g
+        transform={
+          upright
+            ? `translate(0 ${-top / 2 + s(r) / 2}) scale(${place === 'front' ? -1 : 1} 1) rotate(90) translate(0 ${top / 2 - s(r) / 2})`
+            : undefined
+        }
+      >
         <circle r={s(r)} className="scribe-lit" />
         <path d={`M0 ${-top - 6}V${s(r) + 8}M${-s(r) - 8} 0H${s(r) + 8}`} className="scribe-pitch" />
         {moved && <rect {...blade(-off, before)} className="scribe-cutter is-far" />}
@@ -43,8 +72,10 @@ export function CentreView({ chosen, outside, width, depth, cutterDiameter, upri
         {moved && <path d={`M${-s(off)} ${-top - 10}H0m-9 -5l9 5l-9 5`} className="scribe-mark" />}
       </g>
       <text y={s(r) + 26} textAnchor="middle" className="scribe-small">
-        {moved ? `${upright ? 'from the right end of the table, the knee raised' : 'along the axis'}: ${chosen.dial ?? lengthText(move, units, 'fine')} from the touch to the middle` : chosen.name}
+        {moved
+          ? `${upright ? 'from the right end of the table, the knee raised' : 'along the axis'}: ${chosen.dial ?? lengthText(move, units, 'fine')} from the touch to the middle`
+          : chosen.name}
       </text>
     </svg>
   );
-} // prettier-ignore
+}

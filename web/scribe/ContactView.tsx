@@ -24,7 +24,12 @@ export function ContactView({ contact, faceWidth, units }: ContactViewProps) {
     const column = spots.filter(({ across }) => across === place);
     return column.map((spot, i) => {
       const low = column[i + 1]?.height ?? spot.height - (column[0]!.height - (column[1]?.height ?? 0));
-      return { spot, x: (place - step / 2) * scale, y: (tallest - spot.height) * scale, tall: Math.max(0.5, (spot.height - Math.max(0, low)) * scale) };
+      return {
+        spot,
+        x: (place - step / 2) * scale,
+        y: (tallest - spot.height) * scale,
+        tall: Math.max(0.5, (spot.height - Math.max(0, low)) * scale),
+      };
     });
   });
   const wide = step * scale;
@@ -32,9 +37,15 @@ export function ContactView({ contact, faceWidth, units }: ContactViewProps) {
   const digs = cells.filter(({ spot: { gap } }) => gap !== null && gap < -MARKING_FILM);
   const bottom = 26 + tallest * scale;
   const rect = ({ x, y, tall }: (typeof cells)[number]) => `M${x} ${y}h${wide}v${tall}h${-wide}Z`;
-  const cross = ({ x, y, tall }: (typeof cells)[number]) => `M${x} ${y}l${wide} ${tall}M${x + wide} ${y}l${-wide} ${tall}`;
+  const cross = ({ x, y, tall }: (typeof cells)[number]) =>
+    `M${x} ${y}l${wide} ${tall}M${x + wide} ${y}l${-wide} ${tall}`;
   return (
-    <svg className="scribe-drawing" viewBox={`${-WIDTH / 2} 0 ${WIDTH} ${bottom + 46}`} role="img" aria-label={`Flank of the wheel: it bears over ${lengthText(contact.width, units)} of ${lengthText(faceWidth, units)}`}>
+    <svg
+      className="scribe-drawing"
+      viewBox={`${-WIDTH / 2} 0 ${WIDTH} ${bottom + 46}`}
+      role="img"
+      aria-label={`Flank of the wheel: it bears over ${lengthText(contact.width, units)} of ${lengthText(faceWidth, units)}`}
+    >
       <text y={15} textAnchor="middle" className="scribe-small">
         a flank of the wheel, as marking blue would show it
       </text>
@@ -48,8 +59,10 @@ export function ContactView({ contact, faceWidth, units }: ContactViewProps) {
         {`bears over ${lengthText(contact.width, units)} of ${lengthText(faceWidth, units)}`}
       </text>
       <text y={bottom + 38} textAnchor="middle" className="scribe-small">
-        {digs.length > 0 ? `crossed: touches up to ${contact.digs.toFixed(0)} µm before the middle` : 'nowhere does it touch before the middle'}
+        {digs.length > 0
+          ? `crossed: touches up to ${contact.digs.toFixed(0)} µm before the middle`
+          : 'nowhere does it touch before the middle'}
       </text>
     </svg>
   );
-} // prettier-ignore
+}

@@ -37,7 +37,10 @@ export function FlatsView({ flats, across, diameter, label, units }: FlatsViewPr
     >
       <circle r={R} className="scribe-pitch" />
       <path d={`${outline}Z`} className="scribe-lit" />
-      <path d={`M-150 ${-apothem}H-60M0 ${-R}V${-apothem}M-6 ${-R}h12M-6 ${-apothem}h12`} className="scribe-mark" />
+      <path
+        d={`M-150 ${-apothem}H-60M0 ${-R}V${-apothem}M-6 ${-R}h12M-6 ${-apothem}h12`}
+        className="scribe-mark"
+      />
       <text x={14} y={-R - 8} className="scribe-brass">
         depth {lengthText((diameter - across) / 2, units)}
       </text>
@@ -56,4 +59,4 @@ export function FlatsView({ flats, across, diameter, label, units }: FlatsViewPr
       </text>
     </svg>
   );
-} // prettier-ignore
+}

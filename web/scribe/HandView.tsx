@@ -30,7 +30,8 @@ export function HandView({ hand, helixDeg, teeth, tipDiameter, faceWidth, lead, 
     const points: string[] = [];
     for (let i = 0; i <= steps; i += 1) {
       const up = (height * i) / steps;
-      const angle = (2 * Math.PI * k) / teeth + sense * 2 * Math.PI * ((face * i) / steps / lead) - Math.PI / 2;
+      const angle =
+        (2 * Math.PI * k) / teeth + sense * 2 * Math.PI * ((face * i) / steps / lead) - Math.PI / 2;
       if (Math.cos(angle) < 0) continue;
       points.push(`${(radius * Math.sin(angle)).toFixed(2)} ${(height / 2 - up).toFixed(2)}`);
     }
@@ -62,4 +63,4 @@ export function HandView({ hand, helixDeg, teeth, tipDiameter, faceWidth, lead, 
       </text>
     </svg>
   );
-} // prettier-ignore
+}

@@ -18,7 +18,8 @@ const turned = ({ x, y }: Point, angle: number): Point => ({
 
 /** The upper teeth of the gear with the jaws of a span over them, a gear caliper on one, and a pin in a space; to one scale. */
 export function InspectView({ drawing, checks, pin, units }: InspectViewProps) {
-  const { teeth, tipDiameter, pitchDiameter, rootDiameter, baseDiameter, toothThickness, pressureAngle } = drawing;
+  const { teeth, tipDiameter, pitchDiameter, rootDiameter, baseDiameter, toothThickness, pressureAngle } =
+    drawing;
   const span = checks.find(({ id }) => id === 'span')!;
   const k = Number(/\d+/.exec(span.set)?.[0] ?? 2);
   const pitch = (2 * Math.PI) / teeth;
@@ -48,7 +49,12 @@ export function InspectView({ drawing, checks, pin, units }: InspectViewProps) {
   })();
   const bottom = top + (tip - below) * scale;
   return (
-    <svg className="scribe-drawing" viewBox={`${-WIDTH / 2} 0 ${WIDTH} ${bottom + 30}`} role="img" aria-label={`Span of ${lengthText(span.should, units, 'fine')} ${span.set}, and a pin of ${lengthText(pin, units, 'fine')}, to scale`}>
+    <svg
+      className="scribe-drawing"
+      viewBox={`${-WIDTH / 2} 0 ${WIDTH} ${bottom + 30}`}
+      role="img"
+      aria-label={`Span of ${lengthText(span.should, units, 'fine')} ${span.set}, and a pin of ${lengthText(pin, units, 'fine')}, to scale`}
+    >
       <defs>
         <clipPath id="inspect-sheet">
           <rect x={-WIDTH / 2} y={0} width={WIDTH} height={bottom} />
@@ -63,7 +69,14 @@ export function InspectView({ drawing, checks, pin, units }: InspectViewProps) {
             className="scribe-mark"
           />
         )}
-        {pinAt && <circle cx={pinAt.radius * Math.sin(pinAt.angle) * scale} cy={top + (tip - pinAt.radius * Math.cos(pinAt.angle)) * scale} r={(pin / 2) * scale} className="scribe-cutter" />}
+        {pinAt && (
+          <circle
+            cx={pinAt.radius * Math.sin(pinAt.angle) * scale}
+            cy={top + (tip - pinAt.radius * Math.cos(pinAt.angle)) * scale}
+            r={(pin / 2) * scale}
+            className="scribe-cutter"
+          />
+        )}
       </g>
       <text y={18} textAnchor="middle" className="scribe-brass">
         {span.out ? `no span: ${span.out}` : `${lengthText(span.should, units, 'fine')} ${span.set}`}
@@ -73,4 +86,4 @@ export function InspectView({ drawing, checks, pin, units }: InspectViewProps) {
       </text>
     </svg>
   );
-} // prettier-ignore
+}

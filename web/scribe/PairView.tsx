@@ -78,9 +78,14 @@ export function PairView({ pair, centre, units }: PairViewProps) {
           {lengthText(centre, units)} between centres
         </text>
       </svg>
-      <button type="button" className="quiet-thing is-small" aria-pressed={turning} onClick={() => setTurning(!turning)}>
+      <button
+        type="button"
+        className="quiet-thing is-small"
+        aria-pressed={turning}
+        onClick={() => setTurning(!turning)}
+      >
         {turning ? 'Stop' : `Turn the pair: ${two.teeth} turns of the first, ${one.teeth} of the second`}
       </button>
     </figure>
   );
-} // prettier-ignore
+}

@@ -23,7 +23,19 @@ const HIGHEST = 236;
  * The work on its mandrel with the cutter at first touch and, paler, where it is through; arrows for spindle, feed and push. Seen
  * along the arbor: from in front, or from above for an upright spindle, where a cutter in front of the work is drawn below it.
  */
-export function SetupView({ stroke, thrust, headAt, spin, feed, indexAt, outside, face, depth, cutterDiameter, units }: SetupViewProps) {
+export function SetupView({
+  stroke,
+  thrust,
+  headAt,
+  spin,
+  feed,
+  indexAt,
+  outside,
+  face,
+  depth,
+  cutterDiameter,
+  units,
+}: SetupViewProps) {
   const past = indexAt === 'entry' ? 0 : stroke.approach;
   const long = face + stroke.approach + past + cutterDiameter;
   // half the work is enough where it is large: the drawing is of the meeting
@@ -52,45 +64,84 @@ export function SetupView({ stroke, thrust, headAt, spin, feed, indexAt, outside
   const clockwise = spin === 'clockwise';
   const turn = r * 0.55 * (clockwise ? 1 : -1);
   return (
-    <svg className="scribe-drawing" viewBox={`${middle - WIDTH / 2} ${top} ${WIDTH} ${bottom - top + 62}`} role="img" aria-label={`The cut pushes the work ${thrust.toward}; the table moves ${feed}; clear ${lengthText(stroke.approach, units)} before the face`}>
+    <svg
+      className="scribe-drawing"
+      viewBox={`${middle - WIDTH / 2} ${top} ${WIDTH} ${bottom - top + 62}`}
+      role="img"
+      aria-label={`The cut pushes the work ${thrust.toward}; the table moves ${feed}; clear ${lengthText(stroke.approach, units)} before the face`}
+    >
       <defs>
         <clipPath id="setup-sheet">
           <rect x={middle - WIDTH / 2} y={top} width={WIDTH} height={bottom - top} />
         </clipPath>
       </defs>
       <g clipPath="url(#setup-sheet)">
-        <path d={`M${-mandrel} ${-seat(-1)}L${mandrel} ${-seat(1)}V${seat(1)}L${-mandrel} ${seat(-1)}Z`} className="scribe-line" />
+        <path
+          d={`M${-mandrel} ${-seat(-1)}L${mandrel} ${-seat(1)}V${seat(1)}L${-mandrel} ${seat(-1)}Z`}
+          className="scribe-line"
+        />
         <path d={`M${-mandrel - 30} 0H${mandrel + 30}`} className="scribe-pitch" />
         <rect x={-half} y={-radius} width={2 * half} height={2 * radius} className="scribe-lit" />
         <path d={`M${-half} ${surface}H${half}`} className="scribe-thin" />
         <circle cx={end} cy={axis} r={r} className="scribe-cutter is-far" />
         <circle cx={touch} cy={axis} r={r} className="scribe-cutter" />
-        <path d={`M${touch - turn} ${axis}A${Math.abs(turn)} ${Math.abs(turn)} 0 0 ${clockwise ? 1 : 0} ${touch + turn} ${axis}m-6 -9l6 9l6 -9`} className="scribe-mark" />
+        <path
+          d={`M${touch - turn} ${axis}A${Math.abs(turn)} ${Math.abs(turn)} 0 0 ${clockwise ? 1 : 0} ${touch + turn} ${axis}m-6 -9l6 9l6 -9`}
+          className="scribe-mark"
+        />
         <path d={`M${headSide * (mandrel + 2)} ${-thick - 16}v${2 * thick + 32}`} className="scribe-line" />
-        <text x={headSide * (mandrel + 10)} y={-8} textAnchor={headSide < 0 ? 'end' : 'start'} className="scribe-small">
+        <text
+          x={headSide * (mandrel + 10)}
+          y={-8}
+          textAnchor={headSide < 0 ? 'end' : 'start'}
+          className="scribe-small"
+        >
           head
         </text>
-        <path d={`M${s * half} ${surface}V${near + up * 10}M${touch} ${axis}V${near + up * 10}M${s * half} ${near + up * 6}H${touch}`} className="scribe-thin" />
+        <path
+          d={`M${s * half} ${surface}V${near + up * 10}M${touch} ${axis}V${near + up * 10}M${s * half} ${near + up * 6}H${touch}`}
+          className="scribe-thin"
+        />
         <Arrow x={0} y={surface - up * 14} to={thrust.toward === 'left' ? -1 : 1} words="" />
       </g>
-      <text x={(s * half + touch) / 2} y={near + (up < 0 ? -13 : 25)} textAnchor="middle" className="scribe-brass">
+      <text
+        x={(s * half + touch) / 2}
+        y={near + (up < 0 ? -13 : 25)}
+        textAnchor="middle"
+        className="scribe-brass"
+      >
         {lengthText(stroke.approach, units)}
       </text>
       <Arrow x={middle} y={bottom + 14} to={feed === 'left' ? -1 : 1} words={`table moves ${feed}`} />
       <text x={middle} y={bottom + 38} textAnchor="middle" className="scribe-small">
-        the cutter pushes {thrust.toward}, {thrust.toHead ? 'to the head' : 'to the tailstock'}: thick end there
+        the cutter pushes {thrust.toward}, {thrust.toHead ? 'to the head' : 'to the tailstock'}: thick end
+        there
       </text>
       <text x={middle} y={bottom + 55} textAnchor="middle" className="scribe-small">
-        {thrust.place === 'above' ? 'from in front' : 'from above, you at the foot of the sheet'}; full circle: first touch; broken: where the cut ends
+        {thrust.place === 'above' ? 'from in front' : 'from above, you at the foot of the sheet'}; full
+        circle: first touch; broken: where the cut ends
       </text>
     </svg>
   );
-} // prettier-ignore
+}
 
-function Arrow({ x, y, to, words }: { readonly x: number; readonly y: number; readonly to: 1 | -1; readonly words: string }) {
+function Arrow({
+  x,
+  y,
+  to,
+  words,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly to: 1 | -1;
+  readonly words: string;
+}) {
   return (
     <g>
-      <path d={`M${x - to * 26} ${y}H${x + to * 26}m${-to * 8} -5l${to * 8} 5l${-to * 8} 5`} className="scribe-mark" />
+      <path
+        d={`M${x - to * 26} ${y}H${x + to * 26}m${-to * 8} -5l${to * 8} 5l${-to * 8} 5`}
+        className="scribe-mark"
+      />
       {words && (
         <text x={x + to * 34} y={y + 4} textAnchor={to < 0 ? 'end' : 'start'}>
           {words}
@@ -98,4 +149,4 @@ function Arrow({ x, y, to, words }: { readonly x: number; readonly y: number; re
       )}
     </g>
   );
-} // prettier-ignore
+}

@@ -2,11 +2,17 @@ import { lengthText, type UnitSystem } from '../../core/units/index.ts';
 
 interface SinkViewProps {
   /** Rim of the wheel: throat, corners, width of the hollow between them and its radius; hollow 0 where it is plain. mm */
-  readonly rim: { readonly throat: number; readonly outside: number; readonly hollow: number; readonly throatRadius: number; readonly faceWidth: number };
+  readonly rim: {
+    readonly throat: number;
+    readonly outside: number;
+    readonly hollow: number;
+    readonly throatRadius: number;
+    readonly faceWidth: number;
+  };
   readonly depth: number;
   readonly cutterDiameter: number;
   readonly units: UnitSystem;
-} // prettier-ignore
+}
 
 const WIDTH = 420;
 const HEIGHT = 300;
@@ -28,8 +34,16 @@ export function SinkView({ rim, depth, cutterDiameter, units }: SinkViewProps) {
   const arc = corner > 0 ? `A${x(throatRadius)} ${x(throatRadius)} 0 0 0 ${x(corner)} ${y(side)}` : '';
   const out = x(r) + 18;
   return (
-    <svg className="scribe-drawing" viewBox={`${-WIDTH / 2} -26 ${WIDTH} ${(top - low) * scale + 66}`} role="img" aria-label={`The cutter is sunk ${lengthText(depth, units)} from its first touch; clear once it is out again`}>
-      <path d={`M${x(-faceWidth / 2)} ${y(low)}V${y(side)}H${x(-corner)}${arc}H${x(faceWidth / 2)}V${y(low)}`} className="scribe-lit" />
+    <svg
+      className="scribe-drawing"
+      viewBox={`${-WIDTH / 2} -26 ${WIDTH} ${(top - low) * scale + 66}`}
+      role="img"
+      aria-label={`The cutter is sunk ${lengthText(depth, units)} from its first touch; clear once it is out again`}
+    >
+      <path
+        d={`M${x(-faceWidth / 2)} ${y(low)}V${y(side)}H${x(-corner)}${arc}H${x(faceWidth / 2)}V${y(low)}`}
+        className="scribe-lit"
+      />
       <path d={`M0 ${y(top) - 8}V${y(low)}`} className="scribe-pitch" />
       <circle cx={0} cy={y(bottom)} r={x(r)} className="scribe-cutter is-far" />
       <circle cx={0} cy={y(touch)} r={x(r)} className="scribe-cutter" />
@@ -43,4 +57,4 @@ export function SinkView({ rim, depth, cutterDiameter, units }: SinkViewProps) {
       </text>
     </svg>
   );
-} // prettier-ignore
+}

@@ -43,9 +43,22 @@ export function StrokeView({ stage, hand, mount }: StrokeViewProps) {
     in: [`M0 ${60 + flip * 34}V${60 - flip * 34}`, `M${-feed * 60} 60H${feed * 84}`],
   };
   return (
-    <svg className="scribe-drawing" viewBox="-240 -190 480 400" role="img" aria-label={`The work from ${upright ? 'above' : 'the front'}: ${WORDS[stage]}`}>
+    <svg
+      className="scribe-drawing"
+      viewBox="-240 -190 480 400"
+      role="img"
+      aria-label={`The work from ${upright ? 'above' : 'the front'}: ${WORDS[stage]}`}
+    >
       <defs>
-        <marker id={tip} viewBox="0 0 10 10" refX="6" refY="5" markerWidth="5" markerHeight="5" orient="auto-start-reverse">
+        <marker
+          id={tip}
+          viewBox="0 0 10 10"
+          refX="6"
+          refY="5"
+          markerWidth="5"
+          markerHeight="5"
+          orient="auto-start-reverse"
+        >
           <path d="M0 0L10 5L0 10z" className="stroke-tip" />
         </marker>
         <clipPath id={clip}>
@@ -69,4 +82,4 @@ export function StrokeView({ stage, hand, mount }: StrokeViewProps) {
       </text>
     </svg>
   );
-} // prettier-ignore
+}

@@ -107,7 +107,7 @@ export function SwingView(props: SwingViewProps) {
       </text>
     </svg>
   );
-} // prettier-ignore
+}
 
 /** The angle at the right end, from straight to swung. */
 function SwingArc({ turned }: { readonly turned: number }) {

@@ -37,7 +37,12 @@ export function ThreadView({ drive, units }: ThreadViewProps) {
     `M${x1} ${where}H${x2}M${x1} ${where - 5}v10M${x2} ${where - 5}v10`;
   const wide = WIDTH / 2 - 5;
   return (
-    <svg className="scribe-drawing" viewBox={`${-WIDTH / 2} 0 ${WIDTH} ${bottom + 44}`} role="img" aria-label={`Thread of ${say(px)} pitch, ${say(worm.depth)} deep, with its tool, to scale`}>
+    <svg
+      className="scribe-drawing"
+      viewBox={`${-WIDTH / 2} 0 ${WIDTH} ${bottom + 44}`}
+      role="img"
+      aria-label={`Thread of ${say(px)} pitch, ${say(worm.depth)} deep, with its tool, to scale`}
+    >
       <path d={`${body}L${wide} ${bottom}H${-wide}Z`} className="scribe-lit" />
       <path d={tool} className="scribe-cutter" />
       <path d={`M${-wide} ${y(0)}H${wide}`} className="scribe-pitch" />
@@ -46,12 +51,20 @@ export function ThreadView({ drive, units }: ThreadViewProps) {
       <text x={(-px * scale) / 2} y={20} textAnchor="middle" className="scribe-brass">
         {`pitch ${say(px)}`}
       </text>
-      <path d={dim((-px - worm.crest / 2) * scale, (-px + worm.crest / 2) * scale, top - 10)} className="scribe-mark" />
+      <path
+        d={dim((-px - worm.crest / 2) * scale, (-px + worm.crest / 2) * scale, top - 10)}
+        className="scribe-mark"
+      />
       <text x={(-px + worm.crest / 2) * scale + 6} y={top - 6} className="scribe-small">
         {`crest ${say(worm.crest)}`}
       </text>
       <path d={`M${-px * scale * 1.02} ${y(addendum)}V${y(floor)}`} className="scribe-mark" />
-      <text x={-px * scale * 1.02 - 6} y={y(floor) + core * 0.45} textAnchor="middle" className="scribe-brass">
+      <text
+        x={-px * scale * 1.02 - 6}
+        y={y(floor) + core * 0.45}
+        textAnchor="middle"
+        className="scribe-brass"
+      >
         {`deep ${say(worm.depth)}`}
       </text>
       <text x={at * scale} y={y(floor) + core * 0.45} textAnchor="middle" className="scribe-brass">
@@ -65,4 +78,4 @@ export function ThreadView({ drive, units }: ThreadViewProps) {
       </text>
     </svg>
   );
-} // prettier-ignore
+}

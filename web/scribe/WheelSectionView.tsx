@@ -33,10 +33,18 @@ export function WheelSectionView({ drive, rim, cutterDiameter = null, units }: W
     rim.rim === 'throat'
       ? `M${x(-face)} ${y(below)}V${y(side)}L${x(-half)} ${y(corner)}A${r} ${r} 0 0 0 ${x(half)} ${y(corner)}L${x(face)} ${y(side)}V${y(below)}`
       : `M${x(-face)} ${y(below)}V${y(z(rim.throat))}H${x(face)}V${y(below)}`;
-  const cutter = cutterDiameter === null ? null : { radius: (cutterDiameter / 2) * scale, at: y(root - cutterDiameter / 2) };
+  const cutter =
+    cutterDiameter === null
+      ? null
+      : { radius: (cutterDiameter / 2) * scale, at: y(root - cutterDiameter / 2) };
   const say = (mm: number) => lengthText(mm, units);
   return (
-    <svg className="scribe-drawing" viewBox={`${-WIDTH / 2} 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`Rim of the wheel about its worm: throat ${say(rim.throat)}, outside ${say(rim.outside)}, face ${say(rim.faceWidth)}, to scale`}>
+    <svg
+      className="scribe-drawing"
+      viewBox={`${-WIDTH / 2} 0 ${WIDTH} ${HEIGHT}`}
+      role="img"
+      aria-label={`Rim of the wheel about its worm: throat ${say(rim.throat)}, outside ${say(rim.outside)}, face ${say(rim.faceWidth)}, to scale`}
+    >
       <defs>
         <clipPath id="section-sheet">
           <rect x={-WIDTH / 2} y={26} width={WIDTH} height={y(below) - 26} />
@@ -54,7 +62,10 @@ export function WheelSectionView({ drive, rim, cutterDiameter = null, units }: W
       <text y={y(0) - 14} textAnchor="middle" className="scribe-small">
         worm
       </text>
-      <path d={`M${x(-face)} ${y(below) - 12}H${x(face)}M${x(-face)} ${y(below) - 18}v12M${x(face)} ${y(below) - 18}v12`} className="scribe-mark" />
+      <path
+        d={`M${x(-face)} ${y(below) - 12}H${x(face)}M${x(-face)} ${y(below) - 18}v12M${x(face)} ${y(below) - 18}v12`}
+        className="scribe-mark"
+      />
       <text y={y(below) - 18} textAnchor="middle" className="scribe-brass">
         {`face ${say(rim.faceWidth)}`}
       </text>
@@ -62,11 +73,15 @@ export function WheelSectionView({ drive, rim, cutterDiameter = null, units }: W
         root
       </text>
       <text y={HEIGHT - 22} textAnchor="middle" className="scribe-small">
-        {rim.rim === 'throat' ? `throat Ø ${say(rim.throat)}, radius ${say(rim.throatRadius)}; corners Ø ${say(rim.outside)}` : `plain rim Ø ${say(rim.throat)}`}
+        {rim.rim === 'throat'
+          ? `throat Ø ${say(rim.throat)}, radius ${say(rim.throatRadius)}; corners Ø ${say(rim.outside)}`
+          : `plain rim Ø ${say(rim.throat)}`}
       </text>
       <text y={HEIGHT - 4} textAnchor="middle" className="scribe-small">
-        {cutter ? 'broken circle: the cutter at depth; the wheel’s shaft lies below' : 'the wheel’s shaft lies below'}
+        {cutter
+          ? 'broken circle: the cutter at depth; the wheel’s shaft lies below'
+          : 'the wheel’s shaft lies below'}
       </text>
     </svg>
   );
-} // prettier-ignore
+}

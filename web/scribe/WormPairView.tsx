@@ -55,7 +55,12 @@ export function WormPairView({ drive, turns, centreText }: WormPairViewProps) {
   const upper = `${path(thread.map(({ x, y }) => ({ x: x + worm.lead / 2, y: d1 + y }))) ?? ''}`;
   const half = across / 2;
   return (
-    <svg className="scribe-drawing" viewBox={`0 0 ${WIDTH} ${height}`} role="img" aria-label={`Worm of ${starts} start${starts === 1 ? '' : 's'} on a wheel of ${teeth} teeth, ${centreText}, to scale`}>
+    <svg
+      className="scribe-drawing"
+      viewBox={`0 0 ${WIDTH} ${height}`}
+      role="img"
+      aria-label={`Worm of ${starts} start${starts === 1 ? '' : 's'} on a wheel of ${teeth} teeth, ${centreText}, to scale`}
+    >
       <defs>
         <clipPath id="worm-part">
           <rect x={WIDTH / 2 - half * scale} y={0} width={across * scale} height={height} />
@@ -79,7 +84,10 @@ export function WormPairView({ drive, turns, centreText }: WormPairViewProps) {
           <path d={`M${-half} 0H${half}`} className="scribe-thin" />
         </g>
       </g>
-      <path d={`M${WIDTH / 2} ${wormY}V${Math.min(wheelY, height - 24)}M${WIDTH / 2 - 6} ${wormY}h12M${WIDTH / 2 - 6} ${Math.min(wheelY, height - 24)}h12`} className="scribe-mark" />
+      <path
+        d={`M${WIDTH / 2} ${wormY}V${Math.min(wheelY, height - 24)}M${WIDTH / 2 - 6} ${wormY}h12M${WIDTH / 2 - 6} ${Math.min(wheelY, height - 24)}h12`}
+        className="scribe-mark"
+      />
       <text x={WIDTH / 2} y={Math.min(wheelY, height - 30) + 22} textAnchor="middle" className="scribe-brass">
         {centreText}
       </text>
@@ -88,4 +96,4 @@ export function WormPairView({ drive, turns, centreText }: WormPairViewProps) {
       </text>
     </svg>
   );
-} // prettier-ignore
+}

@@ -27,22 +27,33 @@ export function WormView({ drive, length, units }: WormViewProps) {
   const say = (mm: number) => lengthText(mm, units);
   const cy = 20 + r;
   return (
-    <svg className="scribe-drawing" viewBox={`${-WIDTH / 2} 0 ${WIDTH} ${2 * r + 66}`} role="img" aria-label={`The worm, Ø ${say(worm.outside)}, thread ${say(length)} long, ${hand}-hand, to scale`}>
+    <svg
+      className="scribe-drawing"
+      viewBox={`${-WIDTH / 2} 0 ${WIDTH} ${2 * r + 66}`}
+      role="img"
+      aria-label={`The worm, Ø ${say(worm.outside)}, thread ${say(length)} long, ${hand}-hand, to scale`}
+    >
       <defs>
         <clipPath id="worm-body">
           <rect x={-half} y={cy - r} width={2 * half} height={2 * r} />
         </clipPath>
       </defs>
-      <path d={`M${-half} ${cy - core}h-34v${2 * core}h34M${half} ${cy - core}h34v${2 * core}h-34`} className="scribe-line" />
+      <path
+        d={`M${-half} ${cy - core}h-34v${2 * core}h34M${half} ${cy - core}h34v${2 * core}h-34`}
+        className="scribe-line"
+      />
       <rect x={-half} y={cy - r} width={2 * half} height={2 * r} className="scribe-lit" />
       <g clipPath="url(#worm-body)">
         <path d={crests} transform={`translate(0 ${cy})`} className="scribe-line" />
       </g>
       <path d={`M${-half - 44} ${cy}H${half + 44}`} className="scribe-pitch" />
-      <path d={`M${-half} ${cy + r + 14}H${half}M${-half} ${cy + r + 9}v10M${half} ${cy + r + 9}v10`} className="scribe-mark" />
+      <path
+        d={`M${-half} ${cy + r + 14}H${half}M${-half} ${cy + r + 9}v10M${half} ${cy + r + 9}v10`}
+        className="scribe-mark"
+      />
       <text y={cy + r + 34} textAnchor="middle" className="scribe-brass">
         {`Ø ${say(worm.outside)}, thread ${say(length)} long, ${hand}-hand`}
       </text>
     </svg>
   );
-} // prettier-ignore
+}

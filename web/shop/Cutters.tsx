@@ -41,7 +41,10 @@ export function Cutters({ equipment, edit, remove }: ShopProps) {
   const cutter = cutters.find(({ id }) => id === chosen) ?? cutters[0] ?? null;
   const add = () => {
     const name = freshName(cutters, 'Cutter');
-    const id = idFrom(name, cutters.map((other) => other.id)); // prettier-ignore
+    const id = idFrom(
+      name,
+      cutters.map((other) => other.id),
+    );
     edit((now) => ({
       ...now,
       cutters: [...now.cutters, plainCutter(id, name, measure('1', 'module'))],
@@ -182,16 +185,63 @@ function CutterEditor({ cutter, keep, onRemove }: EditorProps) {
   return (
     <section className="shop-editor" aria-label={cutter.name}>
       <div className="fields">
-        <KeptField label="Name" kept={cutter.name} read={readName} onKeep={(name) => keep((now) => ({ ...now, name }))} />
-        <KeptField label="Pitch" kept={pitchCellText(cutter.pitch)} read={pitchCell} onKeep={(pitch) => keep((now) => ({ ...now, pitch }))} echo="M1.5 or 14 DP" />
-        <KeptField label="Number" kept={cutter.number ?? ''} read={readCutterNumber} onKeep={(number) => keep((now) => ({ ...now, number }))} echo="1 to 8, halves like 3½; may be left empty" />
-        <KeptField label="Range engraved on it" kept={toothRangeText(cutter.range)} read={readToothRange} onKeep={(range) => keep((now) => ({ ...now, range }))} echo="26-34 or 135-rack: it beats the number" />
-        <KeptField label="Pressure angle" kept={cutter.angle.typed} read={readAngle} onKeep={(angle) => keep((now) => ({ ...now, angle }))} suffix={<span className="unit">°</span>} />
+        <KeptField
+          label="Name"
+          kept={cutter.name}
+          read={readName}
+          onKeep={(name) => keep((now) => ({ ...now, name }))}
+        />
+        <KeptField
+          label="Pitch"
+          kept={pitchCellText(cutter.pitch)}
+          read={pitchCell}
+          onKeep={(pitch) => keep((now) => ({ ...now, pitch }))}
+          echo="M1.5 or 14 DP"
+        />
+        <KeptField
+          label="Number"
+          kept={cutter.number ?? ''}
+          read={readCutterNumber}
+          onKeep={(number) => keep((now) => ({ ...now, number }))}
+          echo="1 to 8, halves like 3½; may be left empty"
+        />
+        <KeptField
+          label="Range engraved on it"
+          kept={toothRangeText(cutter.range)}
+          read={readToothRange}
+          onKeep={(range) => keep((now) => ({ ...now, range }))}
+          echo="26-34 or 135-rack: it beats the number"
+        />
+        <KeptField
+          label="Pressure angle"
+          kept={cutter.angle.typed}
+          read={readAngle}
+          onKeep={(angle) => keep((now) => ({ ...now, angle }))}
+          suffix={<span className="unit">°</span>}
+        />
         {LENGTHS.map(([field, label]) => (
-          <KeptField key={field} label={label} kept={lengthCellText(cutter[field])} read={readSizeOf(field, label, unitsOfCutter(cutter))} suffix={<span className="unit">{unitsOfCutter(cutter)}</span>} onKeep={(length) => keep((now) => ({ ...now, [field]: length }))} echo={field === 'stamped' ? 'wins over every depth rule where it is used' : ''} />
+          <KeptField
+            key={field}
+            label={label}
+            kept={lengthCellText(cutter[field])}
+            read={readSizeOf(field, label, unitsOfCutter(cutter))}
+            suffix={<span className="unit">{unitsOfCutter(cutter)}</span>}
+            onKeep={(length) => keep((now) => ({ ...now, [field]: length }))}
+            echo={field === 'stamped' ? 'wins over every depth rule where it is used' : ''}
+          />
         ))}
-        <KeptField label="Teeth of the cutter" kept={cutter.teeth === null ? '' : String(cutter.teeth)} read={(typed) => (typed.trim() === '' ? ok(null) : readWhole('The cutter’s teeth', 1, 200)(typed))} onKeep={(teeth) => keep((now) => ({ ...now, teeth }))} />
-        <KeptField label="Material" kept={cutter.material} read={(typed) => ok(typed.trim().slice(0, 40))} onKeep={(material) => keep((now) => ({ ...now, material }))} />
+        <KeptField
+          label="Teeth of the cutter"
+          kept={cutter.teeth === null ? '' : String(cutter.teeth)}
+          read={(typed) => (typed.trim() === '' ? ok(null) : readWhole('The cutter’s teeth', 1, 200)(typed))}
+          onKeep={(teeth) => keep((now) => ({ ...now, teeth }))}
+        />
+        <KeptField
+          label="Material"
+          kept={cutter.material}
+          read={(typed) => ok(typed.trim().slice(0, 40))}
+          onKeep={(material) => keep((now) => ({ ...now, material }))}
+        />
       </div>
       <Segmented
         aria-label="School of its number"
@@ -211,4 +261,4 @@ function CutterEditor({ cutter, keep, onRemove }: EditorProps) {
       </p>
     </section>
   );
-} // prettier-ignore
+}

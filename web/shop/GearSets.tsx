@@ -21,7 +21,10 @@ export function GearSets({ equipment, edit, remove }: ShopProps) {
   const set = gearSets.find(({ id }) => id === chosen) ?? gearSets[0] ?? null;
   const add = (base: Omit<GearSet, 'id'>) => () => {
     const name = freshName(gearSets, base.name);
-    const id = idFrom(name, gearSets.map((other) => other.id)); // prettier-ignore
+    const id = idFrom(
+      name,
+      gearSets.map((other) => other.id),
+    );
     edit((now) => ({ ...now, gearSets: [...now.gearSets, { ...base, id, name }] }));
     setChosen(id);
   };

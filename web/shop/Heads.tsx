@@ -22,7 +22,10 @@ export function Heads({ equipment, edit, remove }: ShopProps) {
   const head = heads.find(({ id }) => id === chosen) ?? heads[0] ?? null;
   const add = (base: Head) => () => {
     const name = freshName(heads, base.name);
-    const id = idFrom(name, heads.map((other) => other.id)); // prettier-ignore
+    const id = idFrom(
+      name,
+      heads.map((other) => other.id),
+    );
     const sets = equipment.gearSets.map((set) => set.id);
     const geared = base.differential && sets.includes(base.differential.gearSetId) ? base.differential : null;
     edit((now) => ({ ...now, heads: [...now.heads, { ...base, id, name, differential: geared }] }));

@@ -15,7 +15,7 @@ import { CsvTools } from './CsvTools.tsx';
 import { KeptField } from './KeptField.tsx';
 import { ListOf } from './ListOf.tsx';
 import { readName, readSizeOf, readWhole } from './readings.ts';
-import { changed, freshName, without, type Keep, type ShopProps } from './shopProps.ts'; // prettier-ignore
+import { changed, freshName, without, type Keep, type ShopProps } from './shopProps.ts';
 
 const BOX_BY = [
   { value: 'mm', label: 'mm' },
@@ -30,7 +30,10 @@ export function Lathes({ equipment, edit, remove }: ShopProps) {
   const lathe = lathes.find(({ id }) => id === chosen) ?? lathes[0] ?? null;
   const add = (name: string, leadscrew: Measure) => () => {
     const fresh = freshName(lathes, name);
-    const id = idFrom(fresh, lathes.map((other) => other.id)); // prettier-ignore
+    const id = idFrom(
+      fresh,
+      lathes.map((other) => other.id),
+    );
     edit((now) => ({ ...now, lathes: [...now.lathes, plainLathe(id, fresh, leadscrew)] }));
     setChosen(id);
   };
@@ -38,12 +41,22 @@ export function Lathes({ equipment, edit, remove }: ShopProps) {
     <div className="shop-table">
       <ListOf
         label="Lathes"
-        things={lathes.map((each) => ({ id: each.id, name: each.name, line: `${each.leadscrew.typed} ${each.leadscrew.unit} leadscrew${each.box.settings ? ', with a box' : ''}` }))}
+        things={lathes.map((each) => ({
+          id: each.id,
+          name: each.name,
+          line: `${each.leadscrew.typed} ${each.leadscrew.unit} leadscrew${each.box.settings ? ', with a box' : ''}`,
+        }))}
         chosen={lathe?.id ?? null}
         onChoose={setChosen}
         adding={[
-          { words: 'Add one with a 3 mm leadscrew', add: add('Lathe with a 3 mm leadscrew', measure('3', 'mm')) },
-          { words: 'Add one with 8 threads per inch', add: add('Lathe with 8 threads per inch', measure('1/8', 'in')) },
+          {
+            words: 'Add one with a 3 mm leadscrew',
+            add: add('Lathe with a 3 mm leadscrew', measure('3', 'mm')),
+          },
+          {
+            words: 'Add one with 8 threads per inch',
+            add: add('Lathe with 8 threads per inch', measure('1/8', 'in')),
+          },
         ]}
         foot={<CsvTools tables={['lathes']} equipment={equipment} edit={edit} />}
       />
@@ -56,12 +69,15 @@ export function Lathes({ equipment, edit, remove }: ShopProps) {
           onRemove={() => remove(lathe.name, (now) => ({ ...now, lathes: without(now.lathes, lathe.id) }))}
         />
       ) : (
-        <p className="page-say">A worm is a thread of an odd pitch. Add the lathe it is cut on: leadscrew, gearbox, and its change gears.</p>
+        <p className="page-say">
+          A worm is a thread of an odd pitch. Add the lathe it is cut on: leadscrew, gearbox, and its change
+          gears.
+        </p>
       )}
       <aside className="shop-drawing on-dye">{lathe && <BoxFigure lathe={lathe} />}</aside>
     </div>
   );
-} // prettier-ignore
+}
 
 /** The settings of a box, checked with the leadscrew as it stands. Issues: box-bad */
 const readSettings =
@@ -86,7 +102,12 @@ function LatheEditor({ lathe, sets, keep, onRemove }: LatheEditorProps) {
   return (
     <section className="shop-editor" aria-label={lathe.name}>
       <div className="fields">
-        <KeptField label="Name" kept={lathe.name} read={readName} onKeep={(name) => keep((now) => ({ ...now, name }))} />
+        <KeptField
+          label="Name"
+          kept={lathe.name}
+          read={readName}
+          onKeep={(name) => keep((now) => ({ ...now, name }))}
+        />
         <LengthField
           label="Travel for one turn of the leadscrew"
           value={leadscrew}
@@ -102,18 +123,29 @@ function LatheEditor({ lathe, sets, keep, onRemove }: LatheEditorProps) {
         <ChoiceField
           label="Change gears that go on it"
           value={lathe.gearSetId ?? 'none'}
-          options={[{ value: 'none', label: 'none listed' }, ...sets.map(({ id, name }) => ({ value: id, label: name }))]}
+          options={[
+            { value: 'none', label: 'none listed' },
+            ...sets.map(({ id, name }) => ({ value: id, label: name })),
+          ]}
           onChange={(id) => keep((now) => ({ ...now, gearSetId: id === 'none' ? null : id }))}
           echo="Listed under Change gears."
         />
       </div>
-      <Checkbox checked={lathe.stud} onChange={({ target }) => keep((now) => ({ ...now, stud: target.checked }))}>
+      <Checkbox
+        checked={lathe.stud}
+        onChange={({ target }) => keep((now) => ({ ...now, stud: target.checked }))}
+      >
         Its bracket has a stud for two gears side by side
       </Checkbox>
       <fieldset>
         <legend>Its gearbox, with the gears one to one</legend>
         <div className="fields">
-          <EitherField label="The plate counts" options={BOX_BY} value={lathe.box.by} onChange={(by) => keep((now) => ({ ...now, box: { ...now.box, by } }))} />
+          <EitherField
+            label="The plate counts"
+            options={BOX_BY}
+            value={lathe.box.by}
+            onChange={(by) => keep((now) => ({ ...now, box: { ...now.box, by } }))}
+          />
           <KeptField
             label="Its settings"
             kept={lathe.box.settings}
@@ -133,7 +165,12 @@ function LatheEditor({ lathe, sets, keep, onRemove }: LatheEditorProps) {
             onKeep={(slideLead) => keep((now) => ({ ...now, slideLead }))}
             echo="May be left empty."
           />
-          <KeptField label="Marks on its dial" kept={String(lathe.slideMarks)} read={readWhole('The marks', 1, 5000)} onKeep={(slideMarks) => keep((now) => ({ ...now, slideMarks }))} />
+          <KeptField
+            label="Marks on its dial"
+            kept={String(lathe.slideMarks)}
+            read={readWhole('The marks', 1, 5000)}
+            onKeep={(slideMarks) => keep((now) => ({ ...now, slideMarks }))}
+          />
         </div>
       </fieldset>
       <p>
@@ -143,7 +180,7 @@ function LatheEditor({ lathe, sets, keep, onRemove }: LatheEditorProps) {
       </p>
     </section>
   );
-} // prettier-ignore
+}
 
 /** What each setting cuts with its gears one to one. */
 function BoxFigure({ lathe }: { readonly lathe: ShopLathe }) {
@@ -168,7 +205,8 @@ function BoxFigure({ lathe }: { readonly lathe: ShopLathe }) {
           const mm = approx(screw.value.mul(ratio));
           return (
             <li key={name}>
-              <b>{name}</b> {lengthText(mm, units, 'fine')}, {lengthText(mm, units === 'in' ? 'mm' : 'in', 'fine')}
+              <b>{name}</b> {lengthText(mm, units, 'fine')},{' '}
+              {lengthText(mm, units === 'in' ? 'mm' : 'in', 'fine')}
             </li>
           );
         })}
@@ -176,4 +214,4 @@ function BoxFigure({ lathe }: { readonly lathe: ShopLathe }) {
       {box.value.length > 14 && <p className="scribe-say">and {box.value.length - 14} more</p>}
     </div>
   );
-} // prettier-ignore
+}

@@ -22,7 +22,10 @@ export function Mandrels({ equipment, edit, remove }: ShopProps) {
   const mandrel = mandrels.find(({ id }) => id === chosen) ?? mandrels[0] ?? null;
   const add = (kind: Mandrel['kind'], base: string) => () => {
     const name = freshName(mandrels, base);
-    const id = idFrom(name, mandrels.map((other) => other.id)); // prettier-ignore
+    const id = idFrom(
+      name,
+      mandrels.map((other) => other.id),
+    );
     edit((now) => ({ ...now, mandrels: [...now.mandrels, plainMandrel(id, name, kind)] }));
     setChosen(id);
   };
@@ -45,20 +48,33 @@ export function Mandrels({ equipment, edit, remove }: ShopProps) {
       />
       {mandrel ? (
         <section className="shop-editor" aria-label={mandrel.name} key={mandrel.id}>
-          <MandrelFields mandrel={mandrel} keep={(change) => edit((now) => ({ ...now, mandrels: changed(now.mandrels, mandrel.id, change) }))} />
+          <MandrelFields
+            mandrel={mandrel}
+            keep={(change) =>
+              edit((now) => ({ ...now, mandrels: changed(now.mandrels, mandrel.id, change) }))
+            }
+          />
           <p>
-            <Button danger onClick={() => remove(mandrel.name, (now) => ({ ...now, mandrels: without(now.mandrels, mandrel.id) }))}>
+            <Button
+              danger
+              onClick={() =>
+                remove(mandrel.name, (now) => ({ ...now, mandrels: without(now.mandrels, mandrel.id) }))
+              }
+            >
               Take {mandrel.name} out of the shop
             </Button>
           </p>
         </section>
       ) : (
-        <p className="page-say">With the mandrels listed, the set-up says which of them takes a blank, and which way its thick end goes.</p>
+        <p className="page-say">
+          With the mandrels listed, the set-up says which of them takes a blank, and which way its thick end
+          goes.
+        </p>
       )}
       <aside className="shop-drawing on-dye" />
     </div>
   );
-} // prettier-ignore
+}
 
 function MandrelFields({ mandrel, keep }: { readonly mandrel: Mandrel; readonly keep: Keep<Mandrel> }) {
   const units = usePreferences((preferences) => preferences.units);
@@ -71,15 +87,36 @@ function MandrelFields({ mandrel, keep }: { readonly mandrel: Mandrel; readonly 
   return (
     <>
       <div className="fields">
-        <KeptField label="Name" kept={mandrel.name} read={readName} onKeep={(name) => keep((now) => ({ ...now, name }))} />
-        <ChoiceField label="Kind" value={mandrel.kind} options={KINDS} onChange={(kind) => keep((now) => ({ ...now, kind }))} />
+        <KeptField
+          label="Name"
+          kept={mandrel.name}
+          read={readName}
+          onKeep={(name) => keep((now) => ({ ...now, name }))}
+        />
+        <ChoiceField
+          label="Kind"
+          value={mandrel.kind}
+          options={KINDS}
+          onChange={(kind) => keep((now) => ({ ...now, kind }))}
+        />
         {sizes.map(([field, label, echo]) => (
-          <KeptField key={field} label={label} kept={lengthCellText(mandrel[field])} read={readSizeOf(field === 'length' ? 'mandrelLength' : 'seat', label, own)} suffix={<span className="unit">{own}</span>} onKeep={(size) => keep((now) => ({ ...now, [field]: size }))} echo={echo} />
+          <KeptField
+            key={field}
+            label={label}
+            kept={lengthCellText(mandrel[field])}
+            read={readSizeOf(field === 'length' ? 'mandrelLength' : 'seat', label, own)}
+            suffix={<span className="unit">{own}</span>}
+            onKeep={(size) => keep((now) => ({ ...now, [field]: size }))}
+            echo={echo}
+          />
         ))}
       </div>
-      <Checkbox checked={mandrel.key} onChange={({ target }) => keep((now) => ({ ...now, key: target.checked }))}>
+      <Checkbox
+        checked={mandrel.key}
+        onChange={({ target }) => keep((now) => ({ ...now, key: target.checked }))}
+      >
         It has a key, or a hole for a pin
       </Checkbox>
     </>
   );
-} // prettier-ignore
+}

@@ -22,7 +22,10 @@ export function Materials({ equipment, edit, remove }: ShopProps) {
   const material = materials.find(({ id }) => id === chosen) ?? materials[0] ?? null;
   const add = () => {
     const name = freshName(materials, 'Material');
-    const id = idFrom(name, materials.map((other) => other.id)); // prettier-ignore
+    const id = idFrom(
+      name,
+      materials.map((other) => other.id),
+    );
     const fresh: Material = { id, name, speed: '20 m/min', chipLoad: measure('.03', 'mm'), starting: false };
     edit((now) => ({ ...now, materials: [...now.materials, fresh] }));
     setChosen(id);
@@ -73,11 +76,32 @@ function MaterialEditor({ material, keep, onRemove }: MaterialEditorProps) {
   return (
     <section className="shop-editor" aria-label={material.name}>
       <div className="fields">
-        <KeptField label="Name" kept={material.name} read={readName} onKeep={(name) => keep((now) => ({ ...now, name }))} />
-        <KeptField label="Cutting speed, form cutter of high-speed steel" kept={material.speed} read={readSpeedText} onKeep={(speed) => own({ speed })} echo="24 m/min, or 80 ft/min." />
-        <KeptField label="Feed for each tooth of the cutter" kept={lengthCellText(material.chipLoad)} read={readSizeOf('chipLoad', 'The feed for each tooth', unitsOfSize(material.chipLoad, units))} onKeep={(chipLoad) => own({ chipLoad })} echo="Empty: fed by feel." />
+        <KeptField
+          label="Name"
+          kept={material.name}
+          read={readName}
+          onKeep={(name) => keep((now) => ({ ...now, name }))}
+        />
+        <KeptField
+          label="Cutting speed, form cutter of high-speed steel"
+          kept={material.speed}
+          read={readSpeedText}
+          onKeep={(speed) => own({ speed })}
+          echo="24 m/min, or 80 ft/min."
+        />
+        <KeptField
+          label="Feed for each tooth of the cutter"
+          kept={lengthCellText(material.chipLoad)}
+          read={readSizeOf('chipLoad', 'The feed for each tooth', unitsOfSize(material.chipLoad, units))}
+          onKeep={(chipLoad) => own({ chipLoad })}
+          echo="Empty: fed by feel."
+        />
       </div>
-      {material.starting && <p className="soft">A figure to start from, kept light. Once you have cut with it, write your own over it.</p>}
+      {material.starting && (
+        <p className="soft">
+          A figure to start from, kept light. Once you have cut with it, write your own over it.
+        </p>
+      )}
       <p>
         <Button danger onClick={onRemove}>
           Take {material.name} out of the shop
@@ -85,7 +109,7 @@ function MaterialEditor({ material, keep, onRemove }: MaterialEditorProps) {
       </p>
     </section>
   );
-} // prettier-ignore
+}
 
 const DIAMETERS = [40, 50, 60, 75, 100];
 
@@ -95,7 +119,9 @@ function SpeedFigures({ material }: { readonly material: Material }) {
   const v = approx(speed.value);
   return (
     <div className="shop-figures">
-      <p className="scribe-say">{decimalText(v, 1)} m a minute, {decimalText(v / 0.3048, 0)} ft a minute</p>
+      <p className="scribe-say">
+        {decimalText(v, 1)} m a minute, {decimalText(v / 0.3048, 0)} ft a minute
+      </p>
       <ul className="shop-settings">
         {DIAMETERS.map((diameter) => (
           <li key={diameter}>
@@ -105,4 +131,4 @@ function SpeedFigures({ material }: { readonly material: Material }) {
       </ul>
     </div>
   );
-} // prettier-ignore
+}

@@ -32,7 +32,10 @@ export function Mills({ equipment, edit, remove }: ShopProps) {
   const mill = mills.find(({ id }) => id === chosen) ?? mills[0] ?? null;
   const add = (base: Mill) => () => {
     const name = freshName(mills, base.name);
-    const id = idFrom(name, mills.map((other) => other.id)); // prettier-ignore
+    const id = idFrom(
+      name,
+      mills.map((other) => other.id),
+    );
     edit((now) => ({ ...now, mills: [...now.mills, { ...base, id, name }] }));
     setChosen(id);
   };

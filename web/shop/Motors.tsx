@@ -17,7 +17,10 @@ export function Motors({ equipment, edit, remove }: ShopProps) {
   const drive = steppers.find(({ id }) => id === chosen) ?? steppers[0] ?? null;
   const add = () => {
     const name = freshName(steppers, 'Stepper drive');
-    const id = idFrom(name, steppers.map((other) => other.id)); // prettier-ignore
+    const id = idFrom(
+      name,
+      steppers.map((other) => other.id),
+    );
     const headId = heads[0]?.id ?? '';
     edit((now) => ({
       ...now,

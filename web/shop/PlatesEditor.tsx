@@ -26,7 +26,14 @@ export function PlatesEditor({ head, set }: PlatesEditorProps) {
       const all = [...now.plates];
       for (const plate of more) {
         const name = all.some((other) => other.name === plate.name) ? letterFor(all) : plate.name;
-        all.push({ ...plate, name, id: idFrom(`plate ${name}`, all.map((other) => other.id)) }); // prettier-ignore
+        all.push({
+          ...plate,
+          name,
+          id: idFrom(
+            `plate ${name}`,
+            all.map((other) => other.id),
+          ),
+        });
       }
       return { plates: all };
     });

@@ -15,7 +15,15 @@ export function RingsEditor({ head, set }: RingsEditorProps) {
     set((now) => ({ rings: changed(now.rings, id, how) }));
   const add = (holes: number) => {
     const name = freshName(rings, `${holes} holes`);
-    const ring: Ring = { id: idFrom(`ring ${name}`, rings.map(({ id }) => id)), name, holes, made: false }; // prettier-ignore
+    const ring: Ring = {
+      id: idFrom(
+        `ring ${name}`,
+        rings.map(({ id }) => id),
+      ),
+      name,
+      holes,
+      made: false,
+    };
     set((now) => ({ rings: [...now.rings, ring] }));
   };
   return (

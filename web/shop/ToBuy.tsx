@@ -41,7 +41,11 @@ export function ToBuy({ owned }: { readonly owned: readonly FormCutter[] }) {
   });
   const jobs = stored.flatMap(({ data }) => (data ? [data.job] : []));
   const tolerance = /^\d{1,4}(\.\d+)?$/.test(typed.trim()) ? Number(typed) : null;
-  const key = JSON.stringify(jobs.map(({ parts }) => parts.map((part) => (part.kind === 'spur' ? part.gear : part.kind === 'wheel' ? part.drive : ''))));
+  const key = JSON.stringify(
+    jobs.map(({ parts }) =>
+      parts.map((part) => (part.kind === 'spur' ? part.gear : part.kind === 'wheel' ? part.drive : '')),
+    ),
+  );
   const shopping = useMemo(
     () => fewestCutters(gearsOf(jobs), owned, tolerance ?? 0),
     // the gears as text stand for the jobs, which are new objects at every answer
@@ -54,8 +58,8 @@ export function ToBuy({ owned }: { readonly owned: readonly FormCutter[] }) {
       <h3>To buy for the jobs on the bench</h3>
       <p className="to-buy-figure">{buy.length}</p>
       <p className="scribe-say">
-        {buy.length === 1 ? 'cutter' : 'cutters'}, the fewest that do; {plural(served.length, 'gear')} served by
-        yours.
+        {buy.length === 1 ? 'cutter' : 'cutters'}, the fewest that do; {plural(served.length, 'gear')} served
+        by yours.
       </p>
       <label htmlFor={id} className="scribe-say">
         Flank error put up with beyond the ranges, µm
@@ -92,4 +96,4 @@ export function ToBuy({ owned }: { readonly owned: readonly FormCutter[] }) {
       </ul>
     </section>
   );
-} // prettier-ignore
+}

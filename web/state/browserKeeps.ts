@@ -5,7 +5,9 @@ export const ASIDE_PREFIX = 'vuelta.aside.';
 /** The names under which this browser keeps things that begin so; none where it keeps nothing at all. */
 export function keptUnder(prefix: string): string[] {
   try {
-    return Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i)).filter((key) => key?.startsWith(prefix) === true) as string[]; // prettier-ignore
+    return Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i)).filter(
+      (key) => key?.startsWith(prefix) === true,
+    ) as string[];
   } catch {
     return [];
   }

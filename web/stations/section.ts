@@ -15,5 +15,10 @@ export function sectionOf(planned: PartPlan): Section | null {
   const drive = stationOf(planned, 'wheelBlank')?.detail.drive;
   const infeed = stationOf(planned, 'wheel')?.detail.infeed;
   // a wheel’s depth may be counted from the corners of its rim, which stand above the throat
-  return drive ? { drawing: wheelDrawing(drive), above: (infeed?.fromCorners ?? infeed?.fromThroat ?? 0) - (infeed?.fromThroat ?? 0) } : null;
-} // prettier-ignore
+  return drive
+    ? {
+        drawing: wheelDrawing(drive),
+        above: (infeed?.fromCorners ?? infeed?.fromThroat ?? 0) - (infeed?.fromThroat ?? 0),
+      }
+    : null;
+}

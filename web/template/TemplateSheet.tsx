@@ -27,7 +27,9 @@ export function TemplateSheet({ template, units, file, children }: TemplateSheet
   const save = (kind: 'svg' | 'dxf') => {
     setFailed(null);
     void import('./files.ts')
-      .then(({ templateDxf, templateSvg }) => (kind === 'svg' ? templateSvg(template) : templateDxf(template)))
+      .then(({ templateDxf, templateSvg }) =>
+        kind === 'svg' ? templateSvg(template) : templateDxf(template),
+      )
       .then(
         (text) => saveText(`${file}.${kind}`, text, kind === 'svg' ? 'image/svg+xml' : 'application/dxf'),
         () => setFailed('The drawing could not be made. Ask again.'),
@@ -45,7 +47,7 @@ export function TemplateSheet({ template, units, file, children }: TemplateSheet
       {failed && <Notice tone="wrong">{failed}</Notice>}
     </>
   );
-} // prettier-ignore
+}
 
 /** The template on the screen, with its lines. */
 function TemplateView({ template }: { readonly template: Template }) {

@@ -11,7 +11,12 @@ const LAYER = { form: 'FORM', buttons: 'BUTTONS', words: 'WORDS' } as const;
 /**
  * A template as a drawing library’s model: one for both kinds of file. The library is loaded when a file is asked for.
  */
-async function modelOf({ outline, lines, circles, words }: Template): Promise<{ maker: typeof Maker; model: IModel }> {
+async function modelOf({
+  outline,
+  lines,
+  circles,
+  words,
+}: Template): Promise<{ maker: typeof Maker; model: IModel }> {
   const loaded = await import('makerjs');
   const maker = (loaded as { default?: typeof Maker }).default ?? loaded;
   const paths: IPathMap = {};
@@ -21,17 +26,23 @@ async function modelOf({ outline, lines, circles, words }: Template): Promise<{ 
     paths[`form${i}`] = { ...new maker.paths.Line([x, y], [next.x, next.y]), layer: LAYER.form };
   }
   for (const [i, { name, from, to }] of lines.entries())
-    paths[`line${i}`] = { ...new maker.paths.Line([from.x, from.y], [to.x, to.y]), layer: name.toUpperCase().replace(/ /g, '_') };
+    paths[`line${i}`] = {
+      ...new maker.paths.Line([from.x, from.y], [to.x, to.y]),
+      layer: name.toUpperCase().replace(/ /g, '_'),
+    };
   for (const [i, { at, radius }] of circles.entries())
     paths[`button${i}`] = { ...new maker.paths.Circle([at.x, at.y], radius), layer: LAYER.buttons };
   const models: Record<string, IModel> = {};
   for (const [i, { at, height, text }] of words.entries())
     models[`word${i}`] = {
       layer: LAYER.words,
-      caption: { text, anchor: new maker.paths.Line([at.x, at.y], [at.x + height * LETTER * text.length, at.y]) },
+      caption: {
+        text,
+        anchor: new maker.paths.Line([at.x, at.y], [at.x + height * LETTER * text.length, at.y]),
+      },
     };
   return { maker, model: { units: maker.unitType.Millimeter, paths, models } };
-} // prettier-ignore
+}
 
 /** A template as a DXF file, millimetres on paper. */
 export async function templateDxf(template: Template): Promise<string> {

@@ -20,7 +20,13 @@ export function useTemplate(
 ): Template | null {
   const question = ground && scale ? JSON.stringify([ground, continuation, scale, as, title]) : null;
   return useAnswer(question, (remote, asked) => {
-    const [of, how, times, kind, name] = JSON.parse(asked) as [FormGround, Continuation, number, 'form' | 'buttons', string]; // prettier-ignore
+    const [of, how, times, kind, name] = JSON.parse(asked) as [
+      FormGround,
+      Continuation,
+      number,
+      'form' | 'buttons',
+      string,
+    ];
     return remote.template(of, how, times, kind, name);
   });
 }

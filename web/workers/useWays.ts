@@ -29,7 +29,12 @@ export function useReach(
   // what stands on a head today has no part in what it reaches
   const bare = heads.map(({ standing: _standing, mounted: _mounted, ...head }) => head);
   return useAnswer(JSON.stringify([bare, gearSets, to, leadGeared]), (remote, asked) => {
-    const [askedHeads, askedSets, most, lead] = JSON.parse(asked) as [Head[], Equipment['gearSets'], number, boolean]; // prettier-ignore
+    const [askedHeads, askedSets, most, lead] = JSON.parse(asked) as [
+      Head[],
+      Equipment['gearSets'],
+      number,
+      boolean,
+    ];
     return remote.reachOfCounts(askedHeads, { gearSets: askedSets, leadGeared: lead }, 2, most);
   });
 }

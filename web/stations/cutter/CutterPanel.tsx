@@ -107,7 +107,9 @@ function Owned({ owned, inForce, onTake, none }: OwnedProps) {
       {fits.length === 0 && (
         <p className="said">
           None of the {owned.length} serves.{' '}
-          {nearest ? `The nearest of this pitch and angle is ${nearest.name}; its curve below shows what it would leave.` : 'None is of this pitch and angle.'}
+          {nearest
+            ? `The nearest of this pitch and angle is ${nearest.name}; its curve below shows what it would leave.`
+            : 'None is of this pitch and angle.'}
         </p>
       )}
       <ol className="found-list">
@@ -145,4 +147,4 @@ function Owned({ owned, inForce, onTake, none }: OwnedProps) {
       )}
     </section>
   );
-} // prettier-ignore
+}

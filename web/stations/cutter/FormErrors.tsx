@@ -73,7 +73,11 @@ function Plot({ errors }: { readonly errors: readonly CutterErrors[] }) {
       <g ref={bottom} transform={`translate(0 ${HEIGHT - PAD.bottom})`} />
       <path d={`M${PAD.left} ${y(0)}H${WIDTH - PAD.right}`} className="error-zero" />
       {[...errors].reverse().map((one, i) => (
-        <path key={one.madeFor} d={path(one.flank) ?? ''} className={`error-line is-line-${errors.length - 1 - i}`} />
+        <path
+          key={one.madeFor}
+          d={path(one.flank) ?? ''}
+          className={`error-line is-line-${errors.length - 1 - i}`}
+        />
       ))}
       <text x={PAD.left + 6} y={PAD.top + 4}>
         µm
@@ -83,4 +87,4 @@ function Plot({ errors }: { readonly errors: readonly CutterErrors[] }) {
       </text>
     </svg>
   );
-} // prettier-ignore
+}

@@ -42,7 +42,20 @@ export function MakeCutter({ station, part, units, editPart, planned, job }: Sta
             label="Times life size"
             value={scale}
             onChange={(next) => set({ scale: measure(next.typed, 'count') })}
-            issues={times === null ? [{ code: 'out-of-range', path: '', severity: 'wrong', given: scale.typed, allowed: 'A template is drawn 1 to 200 times life size', detail: { what: 'A scale' } }] : []}
+            issues={
+              times === null
+                ? [
+                    {
+                      code: 'out-of-range',
+                      path: '',
+                      severity: 'wrong',
+                      given: scale.typed,
+                      allowed: 'A template is drawn 1 to 200 times life size',
+                      detail: { what: 'A scale' },
+                    },
+                  ]
+                : []
+            }
           />
           <div className="field">
             <span className="field-label">Below the base circle</span>
@@ -55,7 +68,7 @@ export function MakeCutter({ station, part, units, editPart, planned, job }: Sta
           </div>
         </div>
         {template && (
-            <TemplateSheet template={template} units={units} file={`tool-${ground.form.teeth}-teeth`}>
+          <TemplateSheet template={template} units={units} file={`tool-${ground.form.teeth}-teeth`}>
             {as === 'buttons' && <ButtonSays template={template} />}
             {as === 'form' && (
               <p className="said">
@@ -65,12 +78,12 @@ export function MakeCutter({ station, part, units, editPart, planned, job }: Sta
                 wheel; your machine’s manual and shop rules come first.
               </p>
             )}
-            </TemplateSheet>
+          </TemplateSheet>
         )}
       </div>
     </details>
   );
-} // prettier-ignore
+}
 
 function ButtonSays({ template }: { readonly template: Template }) {
   const { buttons } = template;

@@ -43,7 +43,11 @@ export function DrivePanel(props: StationProps<'drive'>) {
           tone="query"
           word="The two cards stand apart."
           actions={
-            <button type="button" className="use-button is-wide" onClick={() => edit((now) => agreeOnDrive(now, part.id))}>
+            <button
+              type="button"
+              className="use-button is-wide"
+              onClick={() => edit((now) => agreeOnDrive(now, part.id))}
+            >
               Put these figures on the {partner.kind} too
             </button>
           }
@@ -53,7 +57,12 @@ export function DrivePanel(props: StationProps<'drive'>) {
       )}
       {readingsFirst && sample}
       <div className="fields">
-        <EitherField label="The pitch is given as" options={PITCH_BY} value={drive.pitchBy} onChange={(pitchBy) => set({ pitchBy })} />
+        <EitherField
+          label="The pitch is given as"
+          options={PITCH_BY}
+          value={drive.pitchBy}
+          onChange={(pitchBy) => set({ pitchBy })}
+        />
         {drive.pitchBy === 'pitch' ? (
           <MeasureField
             label="Pitch"
@@ -80,12 +89,39 @@ export function DrivePanel(props: StationProps<'drive'>) {
             options={PLANES}
             value={drive.plane}
             onChange={(plane) => set({ plane })}
-            echo={drive.plane === 'normal' ? 'As a stock cutter has it.' : 'A stock cutter has the normal one, a little finer.'}
+            echo={
+              drive.plane === 'normal'
+                ? 'As a stock cutter has it.'
+                : 'A stock cutter has the normal one, a little finer.'
+            }
           />
         )}
-        <MeasureField label="Starts of the worm" value={drive.starts} onChange={(starts) => set({ starts })} issues={at('starts')} />
-        <MeasureField label="Teeth of the wheel" value={drive.teeth} onChange={(teeth) => set({ teeth })} issues={at('teeth')} placeholder="40" echo={shape && drive.teeth.typed.includes(':') ? `${shape.teeth} teeth` : drive.teeth.typed === '' ? 'Or the ratio: 40:1.' : ''} />
-        <EitherField label="Fixed first" options={SIZES} value={drive.sizeBy} onChange={(sizeBy) => set({ sizeBy })} />
+        <MeasureField
+          label="Starts of the worm"
+          value={drive.starts}
+          onChange={(starts) => set({ starts })}
+          issues={at('starts')}
+        />
+        <MeasureField
+          label="Teeth of the wheel"
+          value={drive.teeth}
+          onChange={(teeth) => set({ teeth })}
+          issues={at('teeth')}
+          placeholder="40"
+          echo={
+            shape && drive.teeth.typed.includes(':')
+              ? `${shape.teeth} teeth`
+              : drive.teeth.typed === ''
+                ? 'Or the ratio: 40:1.'
+                : ''
+          }
+        />
+        <EitherField
+          label="Fixed first"
+          options={SIZES}
+          value={drive.sizeBy}
+          onChange={(sizeBy) => set({ sizeBy })}
+        />
         {drive.sizeBy === 'worm' ? (
           <LengthField
             label="Pitch diameter of the worm"
@@ -105,12 +141,21 @@ export function DrivePanel(props: StationProps<'drive'>) {
             hint="The worm is what the wheel leaves of it."
           />
         )}
-        <EitherField label="Hand of both" options={HANDS} value={drive.hand} onChange={(hand) => set({ hand })} />
+        <EitherField
+          label="Hand of both"
+          options={HANDS}
+          value={drive.hand}
+          onChange={(hand) => set({ hand })}
+        />
       </div>
       <ThreadFields drive={drive} set={set} at={at} units={units} />
-      <Values values={station.values} units={units} only={['lead', 'leadAngle', 'wormDiameter', 'wheelDiameter', 'centre', 'usual']} />
+      <Values
+        values={station.values}
+        units={units}
+        only={['lead', 'leadAngle', 'wormDiameter', 'wheelDiameter', 'centre', 'usual']}
+      />
       <PairCheck {...props} set={set} at={at} />
       {!readingsFirst && sample}
     </>
   );
-} // prettier-ignore
+}

@@ -8,7 +8,7 @@ import type { Issue } from '../../../core/findings/index.ts';
 import { lengthText, type UnitSystem } from '../../../core/units/index.ts';
 import { Length, LengthField, MeasureField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
-import type { StationProps } from '../panel.ts'; // prettier-ignore
+import type { StationProps } from '../panel.ts';
 
 interface SampleProps extends StationProps<'drive'> {
   readonly set: (change: Partial<DriveInput>) => void;
@@ -36,25 +36,78 @@ export function DriveSampleFields({ station, part, units, set, at }: SampleProps
   return (
     <Fold className="schools" open={read} summary="From a worm and wheel on the bench">
       <div className="fields">
-        <LengthField label="Outside of the worm" value={sample.outside} onChange={(outside) => change({ outside })} issues={of('outside')} units={units} />
-        <MeasureField label="Crests counted" value={sample.threads} onChange={(threads) => change({ threads })} issues={of('threads')} placeholder="6" />
-        <LengthField label="Length over them, first to last" value={sample.over} onChange={(over) => change({ over })} issues={of('over')} units={units} hint="Crest to crest, the caliper’s edges alike." />
-        <MeasureField label="Starts counted at its end" value={sample.starts} onChange={(starts) => change({ starts })} issues={of('starts')} placeholder="1" />
-        <MeasureField label="Teeth of the old wheel" value={sample.teeth} onChange={(teeth) => change({ teeth })} issues={of('teeth')} placeholder="40" />
-        <LengthField label="Its throat diameter" value={sample.throat} onChange={(throat) => change({ throat })} issues={of('throat')} units={units} hint="In the middle of the face, where it is smallest." />
-        <LengthField label="Distance of the shafts" value={sample.centre} onChange={(centre) => change({ centre })} issues={of('centre')} units={units} />
+        <LengthField
+          label="Outside of the worm"
+          value={sample.outside}
+          onChange={(outside) => change({ outside })}
+          issues={of('outside')}
+          units={units}
+        />
+        <MeasureField
+          label="Crests counted"
+          value={sample.threads}
+          onChange={(threads) => change({ threads })}
+          issues={of('threads')}
+          placeholder="6"
+        />
+        <LengthField
+          label="Length over them, first to last"
+          value={sample.over}
+          onChange={(over) => change({ over })}
+          issues={of('over')}
+          units={units}
+          hint="Crest to crest, the caliper’s edges alike."
+        />
+        <MeasureField
+          label="Starts counted at its end"
+          value={sample.starts}
+          onChange={(starts) => change({ starts })}
+          issues={of('starts')}
+          placeholder="1"
+        />
+        <MeasureField
+          label="Teeth of the old wheel"
+          value={sample.teeth}
+          onChange={(teeth) => change({ teeth })}
+          issues={of('teeth')}
+          placeholder="40"
+        />
+        <LengthField
+          label="Its throat diameter"
+          value={sample.throat}
+          onChange={(throat) => change({ throat })}
+          issues={of('throat')}
+          units={units}
+          hint="In the middle of the face, where it is smallest."
+        />
+        <LengthField
+          label="Distance of the shafts"
+          value={sample.centre}
+          onChange={(centre) => change({ centre })}
+          issues={of('centre')}
+          units={units}
+        />
       </div>
       {axialPitch !== null && (
         <p className="said">
           Axial pitch as read: <Length mm={axialPitch} units={units} />.
         </p>
       )}
-      {read && best.length === 0 && <p className="said">Nothing read yet that tells a pitch: count crests over a length, or the throat with the teeth.</p>}
+      {read && best.length === 0 && (
+        <p className="said">
+          Nothing read yet that tells a pitch: count crests over a length, or the throat with the teeth.
+        </p>
+      )}
       <ol className="found-list">
         {best.map((one, i) => (
           <li key={nameOf(one)}>
             <span className="found-gear">{nameOf(one)}</span>
-            <button type="button" className={`use-button ${i === 0 && one.against === 0 ? 'is-next' : ''}`} aria-label={`Take ${nameOf(one)}`} onClick={() => set(takeCandidate(drive, one))}>
+            <button
+              type="button"
+              className={`use-button ${i === 0 && one.against === 0 ? 'is-next' : ''}`}
+              aria-label={`Take ${nameOf(one)}`}
+              onClick={() => set(takeCandidate(drive, one))}
+            >
               Take it
             </button>
             <small className="found-fits">{one.fits.map((fit) => sayFit(fit, units)).join('; ')}</small>
@@ -63,4 +116,4 @@ export function DriveSampleFields({ station, part, units, set, at }: SampleProps
       </ol>
     </Fold>
   );
-} // prettier-ignore
+}

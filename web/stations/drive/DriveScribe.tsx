@@ -9,7 +9,8 @@ const STEPS = 240;
 export function DriveScribe({ station, units }: StationProps<'drive'>) {
   const [step, setStep] = useState(0);
   const { shape, pair } = station.detail;
-  if (!shape || !pair) return <p className="scribe-empty">Worm and wheel are drawn here as soon as their sizes are known.</p>;
+  if (!shape || !pair)
+    return <p className="scribe-empty">Worm and wheel are drawn here as soon as their sizes are known.</p>;
   const turns = (step / STEPS) * 4;
   return (
     <>
@@ -17,13 +18,25 @@ export function DriveScribe({ station, units }: StationProps<'drive'>) {
         <span>In mesh, through the middle of the face</span>
         <span>{shape.hand}-hand</span>
       </div>
-      <WormPairView drive={shape} turns={turns} centreText={`${lengthText(shape.centre, units)} between shafts`} />
+      <WormPairView
+        drive={shape}
+        turns={turns}
+        centreText={`${lengthText(shape.centre, units)} between shafts`}
+      />
       <div className="turn-crank">
-        <input type="range" min={0} max={STEPS} value={step} onChange={(event) => setStep(Number(event.target.value))} aria-label="Turns of the worm" />
+        <input
+          type="range"
+          min={0}
+          max={STEPS}
+          value={step}
+          onChange={(event) => setStep(Number(event.target.value))}
+          aria-label="Turns of the worm"
+        />
         <p className="scribe-say">
-          Worm {turns.toFixed(2)} turns, wheel {((turns * shape.starts * 360) / shape.teeth).toFixed(1)}°; {pair.ratio} turns bring it once round
+          Worm {turns.toFixed(2)} turns, wheel {((turns * shape.starts * 360) / shape.teeth).toFixed(1)}°;{' '}
+          {pair.ratio} turns bring it once round
         </p>
       </div>
     </>
   );
-} // prettier-ignore
+}

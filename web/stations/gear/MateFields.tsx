@@ -165,17 +165,30 @@ function CrossedReport({ crossed, units }: { readonly crossed: CrossedDetail; re
   return (
     <dl className="values" aria-label="The crossed pair">
       <Row label="Angle of the shafts">{angle(crossed.shaftDeg)}</Row>
-      <Row label="Mate’s helix">{angle(crossed.mateHelixDeg)} {crossed.mateHand}</Row>
-      <Row label="Centre distance"><Length mm={crossed.centre} units={units} /></Row>
+      <Row label="Mate’s helix">
+        {angle(crossed.mateHelixDeg)} {crossed.mateHand}
+      </Row>
+      <Row label="Centre distance">
+        <Length mm={crossed.centre} units={units} />
+      </Row>
       <Row label="Ratio, by teeth">{times} : 1</Row>
-      <Row label="Mate’s pitch diameter"><Length mm={crossed.pitchDiameters[1]} units={units} /></Row>
-      <Row label="Mate’s blank"><Length mm={crossed.mateTipDiameter} units={units} /></Row>
-      <Row label="Mate’s lead">{crossed.mateLead === null ? 'straight teeth' : <Length mm={crossed.mateLead} units={units} />}</Row>
-      <Row label="Mate is cut as">{decimalText(crossed.mateVirtual, 1)} teeth{cutter ? `, No. ${cutter.range.inch} inch, No. ${cutter.range.metric} metric` : ''}</Row>
+      <Row label="Mate’s pitch diameter">
+        <Length mm={crossed.pitchDiameters[1]} units={units} />
+      </Row>
+      <Row label="Mate’s blank">
+        <Length mm={crossed.mateTipDiameter} units={units} />
+      </Row>
+      <Row label="Mate’s lead">
+        {crossed.mateLead === null ? 'straight teeth' : <Length mm={crossed.mateLead} units={units} />}
+      </Row>
+      <Row label="Mate is cut as">
+        {decimalText(crossed.mateVirtual, 1)} teeth
+        {cutter ? `, No. ${cutter.range.inch} inch, No. ${cutter.range.metric} metric` : ''}
+      </Row>
       <Row label="Teeth slide at">{decimalText(crossed.sliding, 2)} of the pitch-line speed</Row>
     </dl>
   );
-} // prettier-ignore
+}
 
 /** What is taken off already and this besides, in the units of the job, rounded up: less would bind again. */
 function thinnedBy(already: Measure, more: number, units: UnitSystem): Measure {
@@ -194,18 +207,30 @@ function MeshReport({ mesh, units }: { readonly mesh: MeshDetail; readonly units
   const [into, back] = report.tipInterference!;
   return (
     <dl className="values" aria-label="The pair in mesh">
-      <Row label="Pitch circles touch at"><Length mm={report.nominalCentre} units={units} /></Row>
+      <Row label="Pitch circles touch at">
+        <Length mm={report.nominalCentre} units={units} />
+      </Row>
       <Row label="Operating angle">{degrees(report.operatingAngle)}</Row>
       <Row label="Contact ratio">{decimalText(report.contactRatio!, 2)}</Row>
-      <Row label="Backlash at this distance"><Length mm={report.backlash!} units={units} /></Row>
-      <Row label={`Distance for ${decimalText(wanted, 3)} mm of backlash`}><Length mm={centreForWanted} units={units} /></Row>
-      <Row label="Or deeper into this gear"><Length mm={deeper} units={units} /></Row>
-      <Row label="Tip clearance, this and the mate’s"><Length mm={Math.min(...report.tipClearance)} units={units} /></Row>
+      <Row label="Backlash at this distance">
+        <Length mm={report.backlash!} units={units} />
+      </Row>
+      <Row label={`Distance for ${decimalText(wanted, 3)} mm of backlash`}>
+        <Length mm={centreForWanted} units={units} />
+      </Row>
+      <Row label="Or deeper into this gear">
+        <Length mm={deeper} units={units} />
+      </Row>
+      <Row label="Tip clearance, this and the mate’s">
+        <Length mm={Math.min(...report.tipClearance)} units={units} />
+      </Row>
       <Row label="Interference">{into > 0 || back > 0 ? 'tips dig in at a root' : 'none'}</Row>
-      <Row label="Undercut">{undercut[0] ? (undercut[1] ? 'both gears' : 'this gear') : undercut[1] ? 'the mate' : 'neither'}</Row>
+      <Row label="Undercut">
+        {undercut[0] ? (undercut[1] ? 'both gears' : 'this gear') : undercut[1] ? 'the mate' : 'neither'}
+      </Row>
     </dl>
   );
-} // prettier-ignore
+}
 
 function Row({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
   return (

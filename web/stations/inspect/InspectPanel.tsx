@@ -26,7 +26,8 @@ export function InspectPanel(props: StationProps<'inspect'>) {
   const { checks, verdict, runout } = station.detail;
   const { inspect } = part;
   const lacking = checks.filter(({ owned, reading }) => !owned && reading === null);
-  const set = (change: Partial<InspectInput>) => editPart((now) => ({ ...now, inspect: { ...now.inspect, ...change } }));
+  const set = (change: Partial<InspectInput>) =>
+    editPart((now) => ({ ...now, inspect: { ...now.inspect, ...change } }));
   const at = (field: string) => issuesAt(`parts.${part.id}.inspect.${field}`);
   const mm = (value: number) => lengthText(Math.abs(value), units, 'fine');
   return (
@@ -35,49 +36,109 @@ export function InspectPanel(props: StationProps<'inspect'>) {
         <p className="said" aria-live="polite">
           {verdict.thick > verdict.tolerance ? (
             <>
-              Still on the head? Sink <b>{mm(verdict.sink)}</b> more, all the way round{verdict.dial !== mm(verdict.sink) && <>: <b>{verdict.dial}</b> of the dial</>}. Off it: the pair has {mm(verdict.thick)} less backlash than planned.
+              Still on the head? Sink <b>{mm(verdict.sink)}</b> more, all the way round
+              {verdict.dial !== mm(verdict.sink) && (
+                <>
+                  : <b>{verdict.dial}</b> of the dial
+                </>
+              )}
+              . Off it: the pair has {mm(verdict.thick)} less backlash than planned.
             </>
           ) : verdict.thick < -verdict.tolerance ? (
-            <>Undersize by {mm(verdict.thick)}: backlash will be that much more than planned. For a drive that turns one way it may serve.</>
+            <>
+              Undersize by {mm(verdict.thick)}: backlash will be that much more than planned. For a drive that
+              turns one way it may serve.
+            </>
           ) : (
             <>Within {mm(verdict.tolerance)} of what it should be.</>
           )}
         </p>
       )}
       <ul className="inspect-checks" aria-label="Measurements">
-        {checks.filter(({ owned, reading }) => owned || reading !== null).map((check) => (
-          <li key={check.id}>
-            <Should check={check} units={units} />
-            {check.out ? (
-              <p className="soft inspect-out">Not here: {check.out}.</p>
-            ) : (
-              <LengthField label={`${check.name}, as read`} value={inspect[check.id]} onChange={(value) => set({ [check.id]: value })} issues={at(check.id)} units={units} hint={thickText(check, units)} />
-            )}
-            {!check.out && check.thick !== null && at(check.id).length === 0 && <p className="inspect-says">{thickText(check, units)}</p>}
-          </li>
-        ))}
+        {checks
+          .filter(({ owned, reading }) => owned || reading !== null)
+          .map((check) => (
+            <li key={check.id}>
+              <Should check={check} units={units} />
+              {check.out ? (
+                <p className="soft inspect-out">Not here: {check.out}.</p>
+              ) : (
+                <LengthField
+                  label={`${check.name}, as read`}
+                  value={inspect[check.id]}
+                  onChange={(value) => set({ [check.id]: value })}
+                  issues={at(check.id)}
+                  units={units}
+                  hint={thickText(check, units)}
+                />
+              )}
+              {!check.out && check.thick !== null && at(check.id).length === 0 && (
+                <p className="inspect-says">{thickText(check, units)}</p>
+              )}
+            </li>
+          ))}
       </ul>
       <div className="fields">
-        <LengthField label="Runout, least to most all round" value={inspect.runout} onChange={(value) => set({ runout: value })} issues={at('runout')} units={units} hint="Indicator on the blank, or on a pin in each space." />
+        <LengthField
+          label="Runout, least to most all round"
+          value={inspect.runout}
+          onChange={(value) => set({ runout: value })}
+          issues={at('runout')}
+          units={units}
+          hint="Indicator on the blank, or on a pin in each space."
+        />
         {inspect.sunk.typed !== '' && (
-          <LengthField label="Sunk deeper since, in all" value={inspect.sunk} onChange={(sunk) => set({ sunk })} issues={at('sunk')} units={units} hint="The depth is judged against it." />
+          <LengthField
+            label="Sunk deeper since, in all"
+            value={inspect.sunk}
+            onChange={(sunk) => set({ sunk })}
+            issues={at('sunk')}
+            units={units}
+            hint="The depth is judged against it."
+          />
         )}
-        <LengthField label="A tooth may be off by" value={inspect.tolerance} onChange={(tolerance) => set({ tolerance })} issues={at('tolerance')} units={units} hint={`Empty: ${lengthText(0.03, units, 'fine')}.`} />
-        <LengthField label="Diameter of the pins" value={inspect.pin} onChange={(pin) => set({ pin })} issues={at('pin')} units={units} hint={station.detail.pin === null ? '' : `Empty: ${lengthText(station.detail.pin, units, 'fine')}, as usual.`} />
+        <LengthField
+          label="A tooth may be off by"
+          value={inspect.tolerance}
+          onChange={(tolerance) => set({ tolerance })}
+          issues={at('tolerance')}
+          units={units}
+          hint={`Empty: ${lengthText(0.03, units, 'fine')}.`}
+        />
+        <LengthField
+          label="Diameter of the pins"
+          value={inspect.pin}
+          onChange={(pin) => set({ pin })}
+          issues={at('pin')}
+          units={units}
+          hint={
+            station.detail.pin === null
+              ? ''
+              : `Empty: ${lengthText(station.detail.pin, units, 'fine')}, as usual.`
+          }
+        />
       </div>
-      {lacking.length > 0 && <p className="soft">Not with the tools here: {lacking.map(({ name }) => name.toLowerCase()).join(', ')}.</p>}
+      {lacking.length > 0 && (
+        <p className="soft">
+          Not with the tools here: {lacking.map(({ name }) => name.toLowerCase()).join(', ')}.
+        </p>
+      )}
       <ReadingsRound {...props} />
       {runout && (
         <p className="said">
-          The work runs {mm(runout.eccentric)} off its axis: depth varies by {mm(runout.depth)} either way, tooth thickness by {mm(runout.thickness)}, pitch by up to {mm(runout.pitch)} once round.{' '}
-          In all: {goodFor(runout.reading)}.
+          The work runs {mm(runout.eccentric)} off its axis: depth varies by {mm(runout.depth)} either way,
+          tooth thickness by {mm(runout.thickness)}, pitch by up to {mm(runout.pitch)} once round. In all:{' '}
+          {goodFor(runout.reading)}.
         </p>
       )}
       <KeepReadings {...props} />
       <Fold className="schools" summary="When it is off the head">
         <ol className="inspect-after">
           <li>Brush off, then deburr both faces; a light chamfer on the tips for looks and handling.</li>
-          <li>Cut from a bar: part off beyond the face, with the kerf and something to face allowed for. Stacked: take the blanks apart and keep their order.</li>
+          <li>
+            Cut from a bar: part off beyond the face, with the kerf and something to face allowed for.
+            Stacked: take the blanks apart and keep their order.
+          </li>
           <li>Count the teeth once more, by marks of ten.</li>
           <li>Try it in place with its mate, a full turn of the larger, before anything is hardened.</li>
         </ol>
@@ -86,7 +147,18 @@ export function InspectPanel(props: StationProps<'inspect'>) {
       <Fold className="schools" summary="What there is to measure with">
         <div className="inspect-tools">
           {MEASURING_TOOLS.map((tool) => (
-            <Checkbox key={tool} checked={shop.tools.includes(tool)} onChange={({ target }) => editShop((now) => ({ ...now, tools: MEASURING_TOOLS.filter((each) => (each === tool ? target.checked : now.tools.includes(each))) }))}>
+            <Checkbox
+              key={tool}
+              checked={shop.tools.includes(tool)}
+              onChange={({ target }) =>
+                editShop((now) => ({
+                  ...now,
+                  tools: MEASURING_TOOLS.filter((each) =>
+                    each === tool ? target.checked : now.tools.includes(each),
+                  ),
+                }))
+              }
+            >
               {TOOL_NAMES[tool]}
             </Checkbox>
           ))}
@@ -94,7 +166,7 @@ export function InspectPanel(props: StationProps<'inspect'>) {
       </Fold>
     </>
   );
-} // prettier-ignore
+}
 
 function thickText({ thick }: Check, units: UnitSystem): string {
   if (thick === null) return '';

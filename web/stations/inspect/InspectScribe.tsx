@@ -6,7 +6,10 @@ import type { StationProps } from '../panel.ts';
 export function InspectScribe({ planned, station, units }: StationProps<'inspect'>) {
   const drawing = stationOf(planned, 'blank')?.detail.drawing;
   const { checks, pin, round } = station.detail;
-  if (!drawing || pin === null || checks.length === 0) return <p className="scribe-empty">Teeth and tools are drawn here as soon as pitch and teeth are known.</p>;
+  if (!drawing || pin === null || checks.length === 0)
+    return (
+      <p className="scribe-empty">Teeth and tools are drawn here as soon as pitch and teeth are known.</p>
+    );
   return (
     <>
       <div className="scribe-caption">
@@ -17,4 +20,4 @@ export function InspectScribe({ planned, station, units }: StationProps<'inspect
       {round && <RoundView round={round.off} units={units} />}
     </>
   );
-} // prettier-ignore
+}

@@ -20,15 +20,27 @@ export function KeepReadings({ station, job, part, units }: StationProps<'inspec
   return (
     <section className="said keep-readings" aria-label="Readings in the logbook">
       {runs.length > 1 && (
-        <Select aria-label="Measured on the piece of" value={runId} onChange={setChosen} options={runs.map((stored) => ({ value: stored.run.id, label: pieceText(stored) }))} />
+        <Select
+          aria-label="Measured on the piece of"
+          value={runId}
+          onChange={setChosen}
+          options={runs.map((stored) => ({ value: stored.run.id, label: pieceText(stored) }))}
+        />
       )}
       <Written key={runId} runId={runId} record={record} />
     </section>
   );
-} // prettier-ignore
+}
 
 const pieceText = ({ run, startedAt, summary }: StoredRun): string =>
-  [run.piece.kind === 'proof' ? 'proof piece' : '', run.piece.name, `begun ${dayText(startedAt)}`, `${summary.done} of ${summary.total}`].filter(Boolean).join(', '); // prettier-ignore
+  [
+    run.piece.kind === 'proof' ? 'proof piece' : '',
+    run.piece.name,
+    `begun ${dayText(startedAt)}`,
+    `${summary.done} of ${summary.total}`,
+  ]
+    .filter(Boolean)
+    .join(', ');
 
 interface WrittenProps {
   readonly runId: string;
@@ -41,7 +53,9 @@ function Written({ runId, record }: WrittenProps) {
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);
   const last = page.data?.digest.measured.at(-1);
-  const isThere = last !== undefined && JSON.stringify([last.readings, last.verdict]) === JSON.stringify([record.readings, record.verdict]);
+  const isThere =
+    last !== undefined &&
+    JSON.stringify([last.readings, last.verdict]) === JSON.stringify([record.readings, record.verdict]);
   const write = async () => {
     setBusy(true);
     setFailed(null);
@@ -57,14 +71,19 @@ function Written({ runId, record }: WrittenProps) {
     <>
       {isThere ? (
         <p>
-          ✓ These readings are in the logbook, written {dayText(last.at)}. <Link to={`/log/${runId}`}>See its page</Link>
+          ✓ These readings are in the logbook, written {dayText(last.at)}.{' '}
+          <Link to={`/log/${runId}`}>See its page</Link>
         </p>
       ) : (
         <Button onClick={() => void write()} loading={busy} disabled={!page.data}>
           Write these readings in the logbook
         </Button>
       )}
-      {failed && <p className="field-issue is-wrong">✕ {failed} The readings stand on the card; write them down once more.</p>}
+      {failed && (
+        <p className="field-issue is-wrong">
+          ✕ {failed} The readings stand on the card; write them down once more.
+        </p>
+      )}
     </>
   );
-} // prettier-ignore
+}

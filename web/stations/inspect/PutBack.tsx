@@ -12,15 +12,24 @@ export function PutBack({ station, planned, units }: StationProps<'inspect'>) {
   const outside = stationOf(planned, 'blank')?.detail.drawing?.tipDiameter;
   const circle = choice && 'circle' in choice ? choice.circle : null;
   // one hole of the circle in use, at the outside of the gear
-  const hole = circle !== null && ratio && outside ? (Math.PI * outside) / (circle * approx(exact(ratio))) : null;
+  const hole =
+    circle !== null && ratio && outside ? (Math.PI * outside) / (circle * approx(exact(ratio))) : null;
   return (
     <Fold className="schools" summary="Put it back and sink it deeper">
       <ol className="inspect-after">
-        <li>Same mandrel, same way round. Indicate it: readings round the blank, at Set-up; a tenth out is a tenth of depth from side to side.</li>
-        <li>Cutter to the middle as before. Spindle stopped, raise the work until a tooth of the cutter goes into a space.</li>
         <li>
-          Find the space: turn the crank until both flanks touch alike, by paper on either side; then set the plate, not the work: loosen it, bring a hole to the pin, clamp it.
-          {hole !== null && ` One hole of ${circle} is ${lengthText(hole, units, 'fine')} at the outside; less than that is done with the plate’s own adjustment.`}
+          Same mandrel, same way round. Indicate it: readings round the blank, at Set-up; a tenth out is a
+          tenth of depth from side to side.
+        </li>
+        <li>
+          Cutter to the middle as before. Spindle stopped, raise the work until a tooth of the cutter goes
+          into a space.
+        </li>
+        <li>
+          Find the space: turn the crank until both flanks touch alike, by paper on either side; then set the
+          plate, not the work: loosen it, bring a hole to the pin, clamp it.
+          {hole !== null &&
+            ` One hole of ${circle} is ${lengthText(hole, units, 'fine')} at the outside; less than that is done with the plate’s own adjustment.`}
         </li>
         <li>
           Touch the root: that is the old depth. Go in{' '}
@@ -34,8 +43,11 @@ export function PutBack({ station, planned, units }: StationProps<'inspect'>) {
           )}{' '}
           more, and go all the way round as a run of its own.
         </li>
-        <li>Measure again before it comes off. {circle !== null && `Moves are as before: ${dividing?.answer ?? ''}.`}</li>
+        <li>
+          Measure again before it comes off.{' '}
+          {circle !== null && `Moves are as before: ${dividing?.answer ?? ''}.`}
+        </li>
       </ol>
     </Fold>
   );
-} // prettier-ignore
+}

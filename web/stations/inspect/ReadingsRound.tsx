@@ -14,9 +14,21 @@ export function ReadingsRound({ station, part, units, editPart, issuesAt }: Stat
   const other = readings.unit === 'mm' ? 'in' : 'mm';
   const worst = round ? Math.max(...round.thick.map((thick) => Math.abs(thick ?? 0))) : 0;
   return (
-    <Fold className="schools" summary={`Readings round the gear${round ? `: ${round.off.readings.length}, ${mm(round.off.runout)} apart` : ''}`} open={round !== null}>
+    <Fold
+      className="schools"
+      summary={`Readings round the gear${round ? `: ${round.off.readings.length}, ${mm(round.off.runout)} apart` : ''}`}
+      open={round !== null}
+    >
       <div className="fields">
-        <ChoiceField label="What is read" value={what} options={CHECKS.map((id) => ({ value: id, label: checks.find((check) => check.id === id)?.name ?? id }))} onChange={(to) => set({ what: to })} />
+        <ChoiceField
+          label="What is read"
+          value={what}
+          options={CHECKS.map((id) => ({
+            value: id,
+            label: checks.find((check) => check.id === id)?.name ?? id,
+          }))}
+          onChange={(to) => set({ what: to })}
+        />
         <MeasureField
           label="At equal steps, once round"
           value={measure(readings.typed, readings.unit)}
@@ -24,7 +36,12 @@ export function ReadingsRound({ station, part, units, editPart, issuesAt }: Stat
           issues={issuesAt(`parts.${part.id}.inspect.round`)}
           echo="One after another, from space 1 on."
           suffix={
-            <button type="button" className="unit-button" aria-label={`Readings round: unit ${readings.unit}, press for ${other}`} onClick={() => set({ readings: { ...readings, unit: other } })}>
+            <button
+              type="button"
+              className="unit-button"
+              aria-label={`Readings round: unit ${readings.unit}, press for ${other}`}
+              onClick={() => set({ readings: { ...readings, unit: other } })}
+            >
               {readings.unit}
             </button>
           }
@@ -33,8 +50,8 @@ export function ReadingsRound({ station, part, units, editPart, issuesAt }: Stat
       {round && (
         <>
           <p className="said" aria-live="polite">
-            {round.name}: {mm(round.mean)} on the average, should be {mm(round.should)}; {mm(round.off.runout)} from least to most.{' '}
-            {worst > 0 && `Teeth are up to ${mm(worst)} off. `}
+            {round.name}: {mm(round.mean)} on the average, should be {mm(round.should)};{' '}
+            {mm(round.off.runout)} from least to most. {worst > 0 && `Teeth are up to ${mm(worst)} off. `}
             {round.off.rest < round.off.off
               ? `It rises and falls once round, most at ${Math.round(round.off.towardDeg)}° from space 1: the blank ran out.`
               : 'It does not go once round: look at the single spaces, not at the blank.'}
@@ -50,7 +67,11 @@ export function ReadingsRound({ station, part, units, editPart, issuesAt }: Stat
                       <span style={bar(reading - round.mean, round.off.runout)} />
                     </span>
                   </td>
-                  <td className="num soft">{round.thick[i] === null || round.thick[i] === undefined ? '' : `${round.thick[i] > 0 ? '+' : '−'}${lengthText(Math.abs(round.thick[i]), units, 'fine')}`}</td>
+                  <td className="num soft">
+                    {round.thick[i] === null || round.thick[i] === undefined
+                      ? ''
+                      : `${round.thick[i] > 0 ? '+' : '−'}${lengthText(Math.abs(round.thick[i]), units, 'fine')}`}
+                  </td>
                 </tr>
               ))}
             </tbody>
@@ -59,7 +80,7 @@ export function ReadingsRound({ station, part, units, editPart, issuesAt }: Stat
       )}
     </Fold>
   );
-} // prettier-ignore
+}
 
 /** A bar from the middle, to the right for more. */
 function bar(off: number, spread: number): { readonly left: string; readonly width: string } {

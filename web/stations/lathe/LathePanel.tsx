@@ -8,7 +8,7 @@ import { ChoiceField, Gears, Length, LengthField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
 import type { StationProps } from '../panel.ts';
 import { Values } from '../Values.tsx';
-import '../ways.css'; // prettier-ignore
+import '../ways.css';
 
 /** The gears and the box setting that cut the worm’s lead, and how its starts are reached. */
 export function LathePanel(props: StationProps<'lathe'>) {
@@ -25,7 +25,13 @@ export function LathePanel(props: StationProps<'lathe'>) {
           value={detail.lathe?.id ?? null}
           options={lathes.map(({ id, name }) => ({ value: id, label: name }))}
           onChange={(id) => edit((now) => withLathe(now, part.id, id, shop))}
-          echo={detail.gearSet ? `with ${detail.gearSet.name}` : detail.lathe ? 'no change gears listed with it' : 'none chosen'}
+          echo={
+            detail.gearSet
+              ? `with ${detail.gearSet.name}`
+              : detail.lathe
+                ? 'no change gears listed with it'
+                : 'none chosen'
+          }
         />
         <LengthField
           label="The thread may stray by"
@@ -41,13 +47,22 @@ export function LathePanel(props: StationProps<'lathe'>) {
           <Link to="/shop/lathes">List a lathe in the shop</Link>: its leadscrew, box and change gears.
         </p>
       )}
-      <Values values={station.values} units={units} only={['setting', 'train', 'wanted', 'lead', 'engaged', 'astray', 'starts']} />
+      <Values
+        values={station.values}
+        units={units}
+        only={['setting', 'train', 'wanted', 'lead', 'engaged', 'astray', 'starts']}
+      />
       <Ways detail={detail} set={set} starts={detail.startCount} units={units} />
-      <Starts detail={detail} set={set} chosen={part.lathe.startsBy} issues={issuesAt(`parts.${part.id}.lathe.startsBy`).length > 0} />
+      <Starts
+        detail={detail}
+        set={set}
+        chosen={part.lathe.startsBy}
+        issues={issuesAt(`parts.${part.id}.lathe.startsBy`).length > 0}
+      />
       <StandIns detail={detail} units={units} />
     </>
   );
-} // prettier-ignore
+}
 
 type Detail = StationProps<'lathe'>['station']['detail'];
 const FEW = 5;
@@ -76,7 +91,10 @@ function Ways({ detail, set, starts, units }: WaysProps) {
   const divides = ({ train }: LatheWay) => starts > 1 && train !== null && train.driver % starts === 0;
   const clears = ({ train }: LatheWay) => train === null || clearsStud(train);
   const best = (group: readonly LatheWay[]) =>
-    group.find((way) => keyOf(way) === used) ?? group.find((way) => divides(way) && clears(way)) ?? group.find(clears) ?? group[0]!;
+    group.find((way) => keyOf(way) === used) ??
+    group.find((way) => divides(way) && clears(way)) ??
+    group.find(clears) ??
+    group[0]!;
   const groups = byLead(ways);
   const rows = all
     ? ways.map((way) => ({ way, others: 0 }))
@@ -120,7 +138,7 @@ function Ways({ detail, set, starts, units }: WaysProps) {
       ) : null}
     </section>
   );
-} // prettier-ignore
+}
 
 interface StartsProps {
   readonly detail: Detail;
@@ -135,13 +153,26 @@ function Starts({ detail, set, chosen, issues }: StartsProps) {
   return (
     <section className="methods" aria-label="Next start">
       <h3 className="methods-head">From one start to the next</h3>
-      {issues && <p className="field-issue is-query">? The way in use cannot be gone here: choose another, or other gears.</p>}
+      {issues && (
+        <p className="field-issue is-query">
+          ? The way in use cannot be gone here: choose another, or other gears.
+        </p>
+      )}
       {detail.starts.map((way) => (
         <div key={way.by} className={`method ${way.by === chosen ? 'is-best' : ''}`}>
           <div className="method-line lead-line">
             <span className="method-words">{way.name}</span>
-            <span className="num">{way.off === null ? '' : way.off < 0.05 ? 'exact' : `${decimalText(way.off, 0)} µm off at most`}</span>
-            <button type="button" className="use-button" aria-pressed={way.by === chosen} disabled={way.by === chosen || !way.possible} aria-label={`Use ${way.name.replace(/^By/, 'by')}`} onClick={() => set({ startsBy: way.by })}>
+            <span className="num">
+              {way.off === null ? '' : way.off < 0.05 ? 'exact' : `${decimalText(way.off, 0)} µm off at most`}
+            </span>
+            <button
+              type="button"
+              className="use-button"
+              aria-pressed={way.by === chosen}
+              disabled={way.by === chosen || !way.possible}
+              aria-label={`Use ${way.name.replace(/^By/, 'by')}`}
+              onClick={() => set({ startsBy: way.by })}
+            >
               {way.by === chosen ? 'in use' : way.possible ? 'Use' : 'out'}
             </button>
           </div>
@@ -150,15 +181,24 @@ function Starts({ detail, set, chosen, issues }: StartsProps) {
       ))}
     </section>
   );
-} // prettier-ignore
+}
 
 /** What stands for π among whole gears, shown for what it is. */
-function StandIns({ detail, units }: { readonly detail: Detail; readonly units: StationProps<'lathe'>['units'] }) {
+function StandIns({
+  detail,
+  units,
+}: {
+  readonly detail: Detail;
+  readonly units: StationProps<'lathe'>['units'];
+}) {
   if (detail.standIns.length === 0 || detail.engaged === null) return null;
   return (
     <Fold className="schools" summary="Fractions that stand for π, and what they are off">
       <table className="list">
-        <caption>Over the {lengthText(detail.engaged, units)} that the wheel reaches. Any gears that come nearer serve as well.</caption>
+        <caption>
+          Over the {lengthText(detail.engaged, units)} that the wheel reaches. Any gears that come nearer
+          serve as well.
+        </caption>
         <thead>
           <tr>
             <th scope="col">For π</th>
@@ -182,4 +222,4 @@ function StandIns({ detail, units }: { readonly detail: Detail; readonly units: 
       </table>
     </Fold>
   );
-} // prettier-ignore
+}

@@ -45,9 +45,23 @@ export function BendAngle(props: BendAngleProps) {
           suffix={<span className="unit">°</span>}
         />
         {read.mate.teeth !== null && (
-          <LengthField label="The centre distance by" value={give.centre} onChange={(value) => setGive({ centre: value })} issues={at('centre')} units={units} hint="Empty: as far as the angle takes it." />
+          <LengthField
+            label="The centre distance by"
+            value={give.centre}
+            onChange={(value) => setGive({ centre: value })}
+            issues={at('centre')}
+            units={units}
+            hint="Empty: as far as the angle takes it."
+          />
         )}
-        <LengthField label="The outside diameter by" value={give.diameter} onChange={(value) => setGive({ diameter: value })} issues={at('diameter')} units={units} hint="Empty: as far as the angle takes it." />
+        <LengthField
+          label="The outside diameter by"
+          value={give.diameter}
+          onChange={(value) => setGive({ diameter: value })}
+          issues={at('diameter')}
+          units={units}
+          hint="Empty: as far as the angle takes it."
+        />
       </div>
       {question && found === null && stopped !== asked && (
         <p className="said" role="status">
@@ -65,25 +79,67 @@ export function BendAngle(props: BendAngleProps) {
           </button>
         </p>
       )}
-      {found?.pair && <PairTable rows={found.pair} mate={read.mate.teeth!} units={units} hasPart={partner !== null} onTake={(row) => take({ ...row })} />}
-      {found && <SingleTable rows={found.single} units={units} paired={found.pair !== null} onTake={(row) => take(row)} />}
+      {found?.pair && (
+        <PairTable
+          rows={found.pair}
+          mate={read.mate.teeth!}
+          units={units}
+          hasPart={partner !== null}
+          onTake={(row) => take({ ...row })}
+        />
+      )}
+      {found && (
+        <SingleTable
+          rows={found.single}
+          units={units}
+          paired={found.pair !== null}
+          onTake={(row) => take(row)}
+        />
+      )}
     </details>
   );
-} // prettier-ignore
+}
 
-function Take({ row, onTake, both = false }: { readonly row: Bent; readonly onTake: () => void; readonly both?: boolean }) {
+function Take({
+  row,
+  onTake,
+  both = false,
+}: {
+  readonly row: Bent;
+  readonly onTake: () => void;
+  readonly both?: boolean;
+}) {
   return (
-    <button type="button" className="use-button" aria-label={`Take ${angle(row.helixDeg)}${both ? ' for both' : ''}`} onClick={onTake}>
+    <button
+      type="button"
+      className="use-button"
+      aria-label={`Take ${angle(row.helixDeg)}${both ? ' for both' : ''}`}
+      onClick={onTake}
+    >
       Take
     </button>
   );
-} // prettier-ignore
+}
 
 const SHOWN = 8;
 
-function SingleTable({ rows, units, paired, onTake }: { readonly rows: readonly Bent[]; readonly units: UnitSystem; readonly paired: boolean; readonly onTake: (row: Bent) => void }) {
+function SingleTable({
+  rows,
+  units,
+  paired,
+  onTake,
+}: {
+  readonly rows: readonly Bent[];
+  readonly units: UnitSystem;
+  readonly paired: boolean;
+  readonly onTake: (row: Bent) => void;
+}) {
   if (rows.length === 0)
-    return <p className="said">No train cuts an angle within these limits exactly. Let the angle move further, or use other gears.</p>;
+    return (
+      <p className="said">
+        No train cuts an angle within these limits exactly. Let the angle move further, or use other gears.
+      </p>
+    );
   return (
     <table className="list bend-table">
       <caption>{paired ? 'For this gear alone' : 'Angles the gears cut exactly'}, the nearest first</caption>
@@ -92,9 +148,17 @@ function SingleTable({ rows, units, paired, onTake }: { readonly rows: readonly 
           <th scope="col">Angle</th>
           <th scope="col">moved</th>
           <th scope="col">gears</th>
-          <th scope="col" className="num">blank Ø</th>
-          {rows[0]!.centre !== null && <th scope="col" className="num">centres</th>}
-          <th scope="col"><span className="visually-hidden">take</span></th>
+          <th scope="col" className="num">
+            blank Ø
+          </th>
+          {rows[0]!.centre !== null && (
+            <th scope="col" className="num">
+              centres
+            </th>
+          )}
+          <th scope="col">
+            <span className="visually-hidden">take</span>
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -102,16 +166,26 @@ function SingleTable({ rows, units, paired, onTake }: { readonly rows: readonly 
           <tr key={row.leadText}>
             <td className="nowrap">{angle(row.helixDeg)}</td>
             <td className="soft nowrap">{byMinutes(row.moved)}</td>
-            <td><Gears train={row.train} /></td>
-            <td className="num"><Length mm={row.tipDiameter} units={units} /></td>
-            {row.centre !== null && <td className="num"><Length mm={row.centre} units={units} /></td>}
-            <td><Take row={row} onTake={() => onTake(row)} /></td>
+            <td>
+              <Gears train={row.train} />
+            </td>
+            <td className="num">
+              <Length mm={row.tipDiameter} units={units} />
+            </td>
+            {row.centre !== null && (
+              <td className="num">
+                <Length mm={row.centre} units={units} />
+              </td>
+            )}
+            <td>
+              <Take row={row} onTake={() => onTake(row)} />
+            </td>
           </tr>
         ))}
       </tbody>
     </table>
   );
-} // prettier-ignore
+}
 
 interface PairTableProps {
   readonly rows: readonly BentPair[];
@@ -129,15 +203,20 @@ function PairTable({ rows, mate, units, hasPart, onTake }: PairTableProps) {
     <>
       <table className="list bend-table">
         <caption>
-          One angle for this gear and its mate of {mate} teeth{exact === 0 ? ': none is cut exactly in both, these come nearest, the error shared' : ''}
+          One angle for this gear and its mate of {mate} teeth
+          {exact === 0 ? ': none is cut exactly in both, these come nearest, the error shared' : ''}
         </caption>
         <thead>
           <tr>
             <th scope="col">Angle</th>
             <th scope="col">gears</th>
             <th scope="col">they stray</th>
-            <th scope="col" className="num">centres</th>
-            <th scope="col"><span className="visually-hidden">take</span></th>
+            <th scope="col" className="num">
+              centres
+            </th>
+            <th scope="col">
+              <span className="visually-hidden">take</span>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -152,19 +231,27 @@ function PairTable({ rows, mate, units, hasPart, onTake }: PairTableProps) {
                 <br />
                 <span className="soft">mate</span> <Gears train={row.mateTrain} />
               </td>
-              <td className="soft">{row.exact ? 'exact' : `${strayText(row.overFace)}, mate ${strayText(row.mateOverFace)}`}</td>
+              <td className="soft">
+                {row.exact ? 'exact' : `${strayText(row.overFace)}, mate ${strayText(row.mateOverFace)}`}
+              </td>
               <td className="num nowrap">
                 {lengthText(row.centre!, units, 'fine')}
-                <small className="soft">{lengthText(row.centre!, units === 'mm' ? 'in' : 'mm', 'fine')}</small>
+                <small className="soft">
+                  {lengthText(row.centre!, units === 'mm' ? 'in' : 'mm', 'fine')}
+                </small>
               </td>
-              <td><Take row={row} both onTake={() => onTake(row)} /></td>
+              <td>
+                <Take row={row} both onTake={() => onTake(row)} />
+              </td>
             </tr>
           ))}
         </tbody>
       </table>
       <p className="soft">
-        {hasPart ? 'Taking one changes both gears of this job, each with its train.' : 'Taking one changes this gear. Lay a card for the mate at the gear station, and it is changed too.'}
+        {hasPart
+          ? 'Taking one changes both gears of this job, each with its train.'
+          : 'Taking one changes this gear. Lay a card for the mate at the gear station, and it is changed too.'}
       </p>
     </>
   );
-} // prettier-ignore
+}

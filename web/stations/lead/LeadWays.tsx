@@ -38,10 +38,20 @@ export function LeadWays({ station, part, job, shop, units, set }: LeadWaysProps
     <section className="methods" aria-label="Trains">
       <h3 className="methods-head">
         Trains, the least astray over this face first
-        <small className="soft"> of {plural(countTrains(tableOfGears(gears), stud), 'train')} that go together</small>
+        <small className="soft">
+          {' '}
+          of {plural(countTrains(tableOfGears(gears), stud), 'train')} that go together
+        </small>
       </h3>
       {shown.map((group) => (
-        <TrainRow key={group[0]!.leadText} group={group} inForce={key} units={units} all={all} onChoose={(way) => set({ choice: way.train })} />
+        <TrainRow
+          key={group[0]!.leadText}
+          group={group}
+          inForce={key}
+          units={units}
+          all={all}
+          onChoose={(way) => set({ choice: way.train })}
+        />
       ))}
       <div className="lead-more">
         <button type="button" className="plain-link" aria-expanded={all} onClick={() => setAll(!all)}>
@@ -56,7 +66,7 @@ export function LeadWays({ station, part, job, shop, units, set }: LeadWaysProps
       </div>
     </section>
   );
-} // prettier-ignore
+}
 
 interface TrainRowProps {
   readonly group: readonly LeadWay[];
@@ -76,7 +86,9 @@ function TrainRow({ group, inForce, units, all, onChoose }: TrainRowProps) {
   return (
     <div className={`method ${chosen ? 'is-best' : ''}`}>
       <div className="method-line lead-line">
-        <span className="method-words"><Gears train={shown.train} /></span>
+        <span className="method-words">
+          <Gears train={shown.train} />
+        </span>
         <span className="num">{strayText(shown.overFace)}</span>
         <UseTrain way={shown} chosen={chosen} onChoose={onChoose} />
       </div>
@@ -89,16 +101,26 @@ function TrainRow({ group, inForce, units, all, onChoose }: TrainRowProps) {
       {all &&
         others.map((way) => (
           <div key={trainText(way.train)} className="method-line lead-line lead-why">
-            <span><Gears train={way.train} /></span>
+            <span>
+              <Gears train={way.train} />
+            </span>
             <span>{way.refused ?? (way.clears ? '' : 'may foul a stud')}</span>
             <UseTrain way={way} chosen={isUsed(way)} onChoose={onChoose} />
           </div>
         ))}
     </div>
   );
-} // prettier-ignore
+}
 
-function UseTrain({ way, chosen, onChoose }: { readonly way: LeadWay; readonly chosen: boolean; readonly onChoose: (way: LeadWay) => void }) {
+function UseTrain({
+  way,
+  chosen,
+  onChoose,
+}: {
+  readonly way: LeadWay;
+  readonly chosen: boolean;
+  readonly onChoose: (way: LeadWay) => void;
+}) {
   return (
     <button
       type="button"
@@ -111,4 +133,4 @@ function UseTrain({ way, chosen, onChoose }: { readonly way: LeadWay; readonly c
       {chosen ? 'in use' : 'Use'}
     </button>
   );
-} // prettier-ignore
+}

@@ -10,18 +10,42 @@ export function Along({ station, part, units, set, at }: SetupPieceProps) {
   return (
     <>
       <div className="fields">
-        <LengthField label="Run along over" value={setup.alongLength} onChange={(alongLength) => set({ alongLength })} issues={at('alongLength')} units={units} hint="The farther the better." />
-        <LengthField label="On top it moved by" value={setup.alongTop} onChange={(alongTop) => set({ alongTop })} issues={at('alongTop')} units={units} hint="Rising away from the head is more than zero." />
-        <LengthField label="On the side it moved by" value={setup.alongSide} onChange={(alongSide) => set({ alongSide })} issues={at('alongSide')} units={units} />
+        <LengthField
+          label="Run along over"
+          value={setup.alongLength}
+          onChange={(alongLength) => set({ alongLength })}
+          issues={at('alongLength')}
+          units={units}
+          hint="The farther the better."
+        />
+        <LengthField
+          label="On top it moved by"
+          value={setup.alongTop}
+          onChange={(alongTop) => set({ alongTop })}
+          issues={at('alongTop')}
+          units={units}
+          hint="Rising away from the head is more than zero."
+        />
+        <LengthField
+          label="On the side it moved by"
+          value={setup.alongSide}
+          onChange={(alongSide) => set({ alongSide })}
+          issues={at('alongSide')}
+          units={units}
+        />
       </div>
       {along && (
         <p className="said" aria-live="polite">
           Over the face of {decimalText(along.face, 2)} mm:{' '}
-          {along.taper !== null && `the depth tapers by ${microns(along.taper)}${along.taper === 0 ? '' : along.taper > 0 ? ', deepest away from the head' : ', deepest at the head'}`}
+          {along.taper !== null &&
+            `the depth tapers by ${microns(along.taper)}${along.taper === 0 ? '' : along.taper > 0 ? ', deepest away from the head' : ', deepest at the head'}`}
           {along.taper !== null && along.lean !== null && '; '}
-          {along.lean !== null && `the teeth lean by ${microns(along.lean)}`}. {Math.max(Math.abs(along.taper ?? 0), Math.abs(along.lean ?? 0)) > 0.02 ? 'Tap head or tailstock over and run along again.' : 'Leave it.'}
+          {along.lean !== null && `the teeth lean by ${microns(along.lean)}`}.{' '}
+          {Math.max(Math.abs(along.taper ?? 0), Math.abs(along.lean ?? 0)) > 0.02
+            ? 'Tap head or tailstock over and run along again.'
+            : 'Leave it.'}
         </p>
       )}
     </>
   );
-} // prettier-ignore
+}

@@ -16,36 +16,58 @@ export function CentreIt({ station, part, planned, units, set, at }: SetupPieceP
   return (
     <>
       <div className="fields">
-        <ChoiceField label="By" value={centring} options={centrings.map(({ by, name }) => ({ value: by, label: name }))} onChange={(by) => set({ centring: by })} />
-        <LengthField label="Paper or feeler between" value={setup.paper} onChange={(value) => set({ paper: value })} issues={at('paper')} units={units} hint={`Empty: none. A cigarette paper is about ${lengthText(0.03, units, 'fine')}.`} />
+        <ChoiceField
+          label="By"
+          value={centring}
+          options={centrings.map(({ by, name }) => ({ value: by, label: name }))}
+          onChange={(by) => set({ centring: by })}
+        />
+        <LengthField
+          label="Paper or feeler between"
+          value={setup.paper}
+          onChange={(value) => set({ paper: value })}
+          issues={at('paper')}
+          units={units}
+          hint={`Empty: none. A cigarette paper is about ${lengthText(0.03, units, 'fine')}.`}
+        />
       </div>
       <ol className="setup-steps">
-        {station.detail.helixDeg !== 0 && <li>{layOrder(lead?.table?.by ?? 'table').centre}; only then is it swung.</li>}
+        {station.detail.helixDeg !== 0 && (
+          <li>{layOrder(lead?.table?.by ?? 'table').centre}; only then is it swung.</li>
+        )}
         <li>{chosen.first}</li>
         {chosen.move !== null && (
           <li>
             <span className="setup-move">
               {chosen.dial ?? lengthText(chosen.move, units, 'fine')}
-              {chosen.dial !== null && !mill?.readout && <small> = {lengthText(chosen.move, units, 'fine')}</small>}
+              {chosen.dial !== null && !mill?.readout && (
+                <small> = {lengthText(chosen.move, units, 'fine')}</small>
+              )}
             </span>
           </li>
         )}
         <li>{chosen.then}</li>
         <li>Test it: a light nick, the work turned half round, and the cutter must drop into it again.</li>
       </ol>
-      {chosen.move === null && chosen.formula !== '' && <p className="soft">Give the cutter’s width, and the outside of the work, for the move.</p>}
+      {chosen.move === null && chosen.formula !== '' && (
+        <p className="soft">Give the cutter’s width, and the outside of the work, for the move.</p>
+      )}
       {depths.length > 0 && (
         <>
           <h3>Touch the outside, then go in</h3>
           <p className="said">
-            {paper ? `Spindle stopped, ${handle.in} until the paper is just held` : `Spindle turning, ${handle.in} until the cutter just scratches`}; set the dial of the {handle.screw} to 0. Always {handle.in} last, so that the slack is out.
+            {paper
+              ? `Spindle stopped, ${handle.in} until the paper is just held`
+              : `Spindle turning, ${handle.in} until the cutter just scratches`}
+            ; set the dial of the {handle.screw} to 0. Always {handle.in} last, so that the slack is out.
           </p>
           <dl className="values">
             {depths.map(({ name, mm, dial }) => (
               <div key={name}>
                 <dt>Dial, {name}</dt>
                 <dd>
-                  {dial} <span className="other-unit">{!mill?.readout && <Length mm={mm} units={units} />}</span>
+                  {dial}{' '}
+                  <span className="other-unit">{!mill?.readout && <Length mm={mm} units={units} />}</span>
                 </dd>
               </div>
             ))}
@@ -54,4 +76,4 @@ export function CentreIt({ station, part, planned, units, set, at }: SetupPieceP
       )}
     </>
   );
-} // prettier-ignore
+}

@@ -30,23 +30,67 @@ export function Holding({ station, part, units, set, at }: SetupPieceProps) {
   return (
     <>
       <div className="fields">
-        <ChoiceField label="The work is held" value={setup.holding} options={HOLDINGS} onChange={(holding) => set({ holding })} />
-        <EitherField label="The head stands at the" value={setup.headAt} options={ENDS} onChange={(headAt) => set({ headAt })} />
-        <EitherField label="The cutter turns" value={setup.spin} options={SPINS} onChange={(spin) => set({ spin })} echo={mill?.upright ? 'seen from above' : 'seen from in front'} />
-        <EitherField label="The table moves, cutting, to the" value={setup.feed} options={ENDS} onChange={(feed) => set({ feed })} />
-        {mill?.upright && <EitherField label="The cutter stands" value={setup.side} options={SIDES} onChange={(side) => set({ side })} />}
+        <ChoiceField
+          label="The work is held"
+          value={setup.holding}
+          options={HOLDINGS}
+          onChange={(holding) => set({ holding })}
+        />
+        <EitherField
+          label="The head stands at the"
+          value={setup.headAt}
+          options={ENDS}
+          onChange={(headAt) => set({ headAt })}
+        />
+        <EitherField
+          label="The cutter turns"
+          value={setup.spin}
+          options={SPINS}
+          onChange={(spin) => set({ spin })}
+          echo={mill?.upright ? 'seen from above' : 'seen from in front'}
+        />
+        <EitherField
+          label="The table moves, cutting, to the"
+          value={setup.feed}
+          options={ENDS}
+          onChange={(feed) => set({ feed })}
+        />
+        {mill?.upright && (
+          <EitherField
+            label="The cutter stands"
+            value={setup.side}
+            options={SIDES}
+            onChange={(side) => set({ side })}
+          />
+        )}
         {onMandrel && mandrels.length > 0 && (
           <ChoiceField
             label="Mandrel"
             value={setup.mandrelId}
-            options={mandrels.map(({ id, name, fits }) => ({ value: id, label: `${fits === true ? '✓ ' : fits === false ? '✕ ' : ''}${name}` }))}
+            options={mandrels.map(({ id, name, fits }) => ({
+              value: id,
+              label: `${fits === true ? '✓ ' : fits === false ? '✕ ' : ''}${name}`,
+            }))}
             onChange={(mandrelId) => set({ mandrelId })}
             issues={at('mandrelId')}
             echo={chosen?.fits === false ? '' : chosen?.line}
           />
         )}
-        <MeasureField label="Blanks at once" value={setup.blanks} onChange={(blanks) => set({ blanks })} issues={at('blanks')} />
-        {setup.holding === 'bar' && <LengthField label="Parting and facing between two" value={setup.kerf} onChange={(kerf) => set({ kerf })} issues={at('kerf')} units={units} />}
+        <MeasureField
+          label="Blanks at once"
+          value={setup.blanks}
+          onChange={(blanks) => set({ blanks })}
+          issues={at('blanks')}
+        />
+        {setup.holding === 'bar' && (
+          <LengthField
+            label="Parting and facing between two"
+            value={setup.kerf}
+            onChange={(kerf) => set({ kerf })}
+            issues={at('kerf')}
+            units={units}
+          />
+        )}
       </div>
       {onMandrel && (
         <Checkbox checked={setup.keyed} onChange={({ target }) => set({ keyed: target.checked })}>
@@ -66,4 +110,4 @@ export function Holding({ station, part, units, set, at }: SetupPieceProps) {
       </ul>
     </>
   );
-} // prettier-ignore
+}

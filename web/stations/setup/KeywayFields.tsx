@@ -10,9 +10,28 @@ export function KeywayFields({ station, part, units, set, at }: SetupPieceProps)
   return (
     <>
       <div className="fields">
-        <LengthField label="Width of the key" value={setup.keyWidth} onChange={(keyWidth) => set({ keyWidth })} issues={at('keyWidth')} units={units} />
-        <LengthField label="Width of its cutter" value={setup.keyCutter} onChange={(keyCutter) => set({ keyCutter })} issues={at('keyCutter')} units={units} hint="From half the key to the whole." />
-        <LengthField label="Depth at the side of the key" value={setup.keyDepth} onChange={(keyDepth) => set({ keyDepth })} issues={at('keyDepth')} units={units} />
+        <LengthField
+          label="Width of the key"
+          value={setup.keyWidth}
+          onChange={(keyWidth) => set({ keyWidth })}
+          issues={at('keyWidth')}
+          units={units}
+        />
+        <LengthField
+          label="Width of its cutter"
+          value={setup.keyCutter}
+          onChange={(keyCutter) => set({ keyCutter })}
+          issues={at('keyCutter')}
+          units={units}
+          hint="From half the key to the whole."
+        />
+        <LengthField
+          label="Depth at the side of the key"
+          value={setup.keyDepth}
+          onChange={(keyDepth) => set({ keyDepth })}
+          issues={at('keyDepth')}
+          units={units}
+        />
       </div>
       {keyway && (
         <ol className="setup-steps">
@@ -26,13 +45,17 @@ export function KeywayFields({ station, part, units, set, at }: SetupPieceProps)
           )}
           {keyway.depth !== null && (
             <li>
-              From the touch in the middle go <b>{keyway.depthDial}</b> ({mm(keyway.depth + (keyway.rise ?? 0))}){keyway.rise !== null && keyway.rise > 0 && `: the depth and ${mm(keyway.rise)} of the round`}.
+              From the touch in the middle go <b>{keyway.depthDial}</b> (
+              {mm(keyway.depth + (keyway.rise ?? 0))})
+              {keyway.rise !== null && keyway.rise > 0 && `: the depth and ${mm(keyway.rise)} of the round`}.
             </li>
           )}
           <li>Gauge it with a slip of {mm(keyway.width)}: it goes in by hand, without a shake.</li>
-          <li>Before the teeth or after; both are done. After, put it under a tooth where the wall is thickest.</li>
+          <li>
+            Before the teeth or after; both are done. After, put it under a tooth where the wall is thickest.
+          </li>
         </ol>
       )}
     </>
   );
-} // prettier-ignore
+}

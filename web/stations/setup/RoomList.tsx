@@ -34,13 +34,49 @@ export function RoomList({ station, part, units, set, at }: SetupPieceProps) {
         </table>
       )}
       <div className="fields">
-        <LengthField label="Work right of the table’s middle" value={setup.offset} onChange={(offset) => set({ offset })} issues={at('offset')} units={units} hint="To the left: less than zero." />
-        <LengthField label="Gap to jaws or head" value={setup.jawGap} onChange={(jawGap) => set({ jawGap })} issues={at('jawGap')} units={units} hint="From the blank’s face." />
-        <LengthField label="How large across those are" value={setup.jawDiameter} onChange={(jawDiameter) => set({ jawDiameter })} issues={at('jawDiameter')} units={units} hint="Empty: as large as the work." />
-        <LengthField label="Gap to the tailstock" value={setup.tailGap} onChange={(tailGap) => set({ tailGap })} issues={at('tailGap')} units={units} />
-        <LengthField label="How large across that is" value={setup.tailDiameter} onChange={(tailDiameter) => set({ tailDiameter })} issues={at('tailDiameter')} units={units} />
+        <LengthField
+          label="Work right of the table’s middle"
+          value={setup.offset}
+          onChange={(offset) => set({ offset })}
+          issues={at('offset')}
+          units={units}
+          hint="To the left: less than zero."
+        />
+        <LengthField
+          label="Gap to jaws or head"
+          value={setup.jawGap}
+          onChange={(jawGap) => set({ jawGap })}
+          issues={at('jawGap')}
+          units={units}
+          hint="From the blank’s face."
+        />
+        <LengthField
+          label="How large across those are"
+          value={setup.jawDiameter}
+          onChange={(jawDiameter) => set({ jawDiameter })}
+          issues={at('jawDiameter')}
+          units={units}
+          hint="Empty: as large as the work."
+        />
+        <LengthField
+          label="Gap to the tailstock"
+          value={setup.tailGap}
+          onChange={(tailGap) => set({ tailGap })}
+          issues={at('tailGap')}
+          units={units}
+        />
+        <LengthField
+          label="How large across that is"
+          value={setup.tailDiameter}
+          onChange={(tailDiameter) => set({ tailDiameter })}
+          issues={at('tailDiameter')}
+          units={units}
+        />
       </div>
-      <p className="soft">Travels, room and collars are listed with the mill in the shop, the height of its centre with the head.</p>
+      <p className="soft">
+        Travels, room and collars are listed with the mill in the shop, the height of its centre with the
+        head.
+      </p>
     </>
   );
-} // prettier-ignore
+}

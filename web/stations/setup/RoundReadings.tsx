@@ -20,7 +20,12 @@ export function RoundReadings({ station, part, units, set, at }: SetupPieceProps
           echo="One after another: 0 .02 .05 .03. The first is at space 1; go on the way you crank."
           placeholder="0 .02 .05 .03"
           suffix={
-            <button type="button" className="unit-button" aria-label={`Readings: unit ${typed.unit}, press for ${other}`} onClick={() => set({ round: { ...typed, unit: other } })}>
+            <button
+              type="button"
+              className="unit-button"
+              aria-label={`Readings: unit ${typed.unit}, press for ${other}`}
+              onClick={() => set({ round: { ...typed, unit: other } })}
+            >
               {typed.unit}
             </button>
           }
@@ -29,10 +34,16 @@ export function RoundReadings({ station, part, units, set, at }: SetupPieceProps
       {round && (
         <>
           <p className="said" aria-live="polite">
-            Runout {mm(round.runout)}: {round.goodFor}. The middle is {mm(round.off)} off towards {Math.round(round.towardDeg)}° from the first reading.
+            Runout {mm(round.runout)}: {round.goodFor}. The middle is {mm(round.off)} off towards{' '}
+            {Math.round(round.towardDeg)}° from the first reading.
             {round.off > 0.0005 && ` With the high side up, move the work ${mm(round.off)} down.`}
           </p>
-          {round.rest > round.off && round.runout > 0.01 && <p className="said">Much of it is no eccentricity: up to {mm(round.rest)} is out of round, dirt or a slipped indicator. Read it once more.</p>}
+          {round.rest > round.off && round.runout > 0.01 && (
+            <p className="said">
+              Much of it is no eccentricity: up to {mm(round.rest)} is out of round, dirt or a slipped
+              indicator. Read it once more.
+            </p>
+          )}
           {round.effects && (
             <dl className="values" aria-label="What it does to the teeth">
               <div>
@@ -49,9 +60,12 @@ export function RoundReadings({ station, part, units, set, at }: SetupPieceProps
               </div>
             </dl>
           )}
-          <p className="soft">To better it, the least trouble first: move chuck and work together; four jaws; soft jaws bored in place; between centres; a chuck made to the head.</p>
+          <p className="soft">
+            To better it, the least trouble first: move chuck and work together; four jaws; soft jaws bored in
+            place; between centres; a chuck made to the head.
+          </p>
         </>
       )}
     </>
   );
-} // prettier-ignore
+}

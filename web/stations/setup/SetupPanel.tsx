@@ -34,10 +34,17 @@ export function SetupPanel(props: StationProps<'setup'>) {
       <Fold className="more" summary="Bring the cutter to the middle">
         <CentreIt {...piece} />
       </Fold>
-      <Fold className="more" summary={`Will it fit?${fitSay(fits)}`} open={fits.some((fit) => fit.fits === false)}>
+      <Fold
+        className="more"
+        summary={`Will it fit?${fitSay(fits)}`}
+        open={fits.some((fit) => fit.fits === false)}
+      >
         <RoomList {...piece} />
       </Fold>
-      <Fold className="more" summary={`Indicated round the blank${round ? `: ${lengthText(round.runout, units, 'fine')} of runout` : ''}`}>
+      <Fold
+        className="more"
+        summary={`Indicated round the blank${round ? `: ${lengthText(round.runout, units, 'fine')} of runout` : ''}`}
+      >
         <RoundReadings {...piece} />
       </Fold>
       <Fold className="more" summary={`Indicated along the travel${along ? ', entered' : ''}`}>
@@ -48,7 +55,7 @@ export function SetupPanel(props: StationProps<'setup'>) {
       </Fold>
     </>
   );
-} // prettier-ignore
+}
 
 function fitSay(fits: StationProps<'setup'>['station']['detail']['fits']): string {
   const short = fits.filter((fit) => fit.fits === false).length;
@@ -68,7 +75,9 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
           label="Material"
           value={setup.materialId}
           // the owner's own figures before those to start from
-          options={[...shop.materials].sort((a, b) => Number(a.starting) - Number(b.starting)).map(({ id, name, speed }) => ({ value: id, label: `${name}, ${speed}` }))}
+          options={[...shop.materials]
+            .sort((a, b) => Number(a.starting) - Number(b.starting))
+            .map(({ id, name, speed }) => ({ value: id, label: `${name}, ${speed}` }))}
           onChange={(materialId) => set({ materialId })}
           issues={at('materialId')}
           echo={material?.starting ? 'A figure to start from. Write your own over it in the shop.' : ''}
@@ -80,11 +89,51 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
           onChange={(id) => edit((now) => withMill(now, part.id, id, shop))}
           echo={mill && (mill.upright ? 'upright spindle' : 'arbor across the table')}
         />
-        <LengthField label="Cutter diameter" value={setup.cutterDiameter} onChange={(cutterDiameter) => set({ cutterDiameter })} issues={at('cutterDiameter')} units={units} hint={cutter.diameter !== null ? `Empty: ${lengthText(cutter.diameter, units)}, the cutter’s own.` : 'Measure it over its teeth.'} />
-        <LengthField label="Cutter width" value={setup.cutterWidth} onChange={(cutterWidth) => set({ cutterWidth })} issues={at('cutterWidth')} units={units} hint={cutter.width !== null ? `Empty: ${lengthText(cutter.width, units)}, the cutter’s own.` : ''} />
-        <MeasureField label="Teeth of the cutter" value={setup.cutterTeeth} onChange={(cutterTeeth) => set({ cutterTeeth })} issues={at('cutterTeeth')} echo={cutter.teeth === null ? '1 for a fly cutter.' : `${cutter.teeth}`} />
-        {needsFace && <LengthField label="Length that is cut" value={setup.face} onChange={(face) => set({ face })} issues={at('face')} units={units} />}
-        {needsFace && <LengthField label="Outside of the work" value={setup.outside} onChange={(outside) => set({ outside })} issues={at('outside')} units={units} />}
+        <LengthField
+          label="Cutter diameter"
+          value={setup.cutterDiameter}
+          onChange={(cutterDiameter) => set({ cutterDiameter })}
+          issues={at('cutterDiameter')}
+          units={units}
+          hint={
+            cutter.diameter !== null
+              ? `Empty: ${lengthText(cutter.diameter, units)}, the cutter’s own.`
+              : 'Measure it over its teeth.'
+          }
+        />
+        <LengthField
+          label="Cutter width"
+          value={setup.cutterWidth}
+          onChange={(cutterWidth) => set({ cutterWidth })}
+          issues={at('cutterWidth')}
+          units={units}
+          hint={cutter.width !== null ? `Empty: ${lengthText(cutter.width, units)}, the cutter’s own.` : ''}
+        />
+        <MeasureField
+          label="Teeth of the cutter"
+          value={setup.cutterTeeth}
+          onChange={(cutterTeeth) => set({ cutterTeeth })}
+          issues={at('cutterTeeth')}
+          echo={cutter.teeth === null ? '1 for a fly cutter.' : `${cutter.teeth}`}
+        />
+        {needsFace && (
+          <LengthField
+            label="Length that is cut"
+            value={setup.face}
+            onChange={(face) => set({ face })}
+            issues={at('face')}
+            units={units}
+          />
+        )}
+        {needsFace && (
+          <LengthField
+            label="Outside of the work"
+            value={setup.outside}
+            onChange={(outside) => set({ outside })}
+            issues={at('outside')}
+            units={units}
+          />
+        )}
       </div>
       {data && (
         <dl className="values">
@@ -99,8 +148,11 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
             <div>
               <dt>Feed</dt>
               <dd>
-                {decimalText(units === 'mm' ? data.feed : data.feed / 25.4, units === 'mm' ? 1 : 2)} <span className="unit">{units}/min</span>{' '}
-                <span className="other-unit">{data.chip !== null && `${lengthText(data.chip, units, 'fine')} a tooth`}</span>
+                {decimalText(units === 'mm' ? data.feed : data.feed / 25.4, units === 'mm' ? 1 : 2)}{' '}
+                <span className="unit">{units}/min</span>{' '}
+                <span className="other-unit">
+                  {data.chip !== null && `${lengthText(data.chip, units, 'fine')} a tooth`}
+                </span>
               </dd>
             </div>
           )}
@@ -114,15 +166,40 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
       )}
       <Fold className="more" summary="Set speed, feed and time by hand">
         <div className="fields">
-          <MeasureField label="Spindle speed, rpm" value={setup.speedSet} onChange={(speedSet) => set({ speedSet })} issues={at('speedSet')} echo="Empty: the step at or below what is wanted." />
-          <LengthField label="Feed a minute" value={setup.feedSet} onChange={(feedSet) => set({ feedSet })} issues={at('feedSet')} units={units} hint="Empty: the step at or below what is wanted." />
-          <MeasureField label="Seconds to run back" value={setup.returnSeconds} onChange={(returnSeconds) => set({ returnSeconds })} issues={at('returnSeconds')} echo="Empty: 15." />
-          <MeasureField label="Seconds to index" value={setup.indexSeconds} onChange={(indexSeconds) => set({ indexSeconds })} issues={at('indexSeconds')} echo="Empty: 30." />
+          <MeasureField
+            label="Spindle speed, rpm"
+            value={setup.speedSet}
+            onChange={(speedSet) => set({ speedSet })}
+            issues={at('speedSet')}
+            echo="Empty: the step at or below what is wanted."
+          />
+          <LengthField
+            label="Feed a minute"
+            value={setup.feedSet}
+            onChange={(feedSet) => set({ feedSet })}
+            issues={at('feedSet')}
+            units={units}
+            hint="Empty: the step at or below what is wanted."
+          />
+          <MeasureField
+            label="Seconds to run back"
+            value={setup.returnSeconds}
+            onChange={(returnSeconds) => set({ returnSeconds })}
+            issues={at('returnSeconds')}
+            echo="Empty: 15."
+          />
+          <MeasureField
+            label="Seconds to index"
+            value={setup.indexSeconds}
+            onChange={(indexSeconds) => set({ indexSeconds })}
+            issues={at('indexSeconds')}
+            echo="Empty: 30."
+          />
         </div>
       </Fold>
     </>
   );
-} // prettier-ignore
+}
 
 /** Where the table is clear, from the first touch. */
 function ClearAt({ station, part, units, set }: SetupPieceProps) {
@@ -132,17 +209,43 @@ function ClearAt({ station, part, units, set }: SetupPieceProps) {
       <section aria-label="Where it is clear to index">
         <h3>Where it is clear to index</h3>
         <p className="said">
-          The cutter is sunk where it stands. Spindle stopped, set the dial of the depth to 0 where it just touches; at the bottom it reads <b>{sink.dial}</b>. Index only past 0 again, {lengthText(CLEAR_BY, units)} and more.
+          The cutter is sunk where it stands. Spindle stopped, set the dial of the depth to 0 where it just
+          touches; at the bottom it reads <b>{sink.dial}</b>. Index only past 0 again,{' '}
+          {lengthText(CLEAR_BY, units)} and more.
         </p>
       </section>
     );
   if (!stroke || !tableDial) return null;
   const entry = part.setup.indexAt === 'entry';
   const rows = [
-    { key: 'zero', what: entry ? 'Clear: index before this' : 'First touch: set the dial to 0', mm: 0, dial: '', brass: entry },
-    { key: 'face', what: 'Cutter’s middle over the face', mm: stroke.approach, dial: tableDial.approach, brass: false },
-    { key: 'through', what: 'Through: the whole face is at depth', mm: stroke.through, dial: tableDial.through, brass: false },
-    { key: 'after', what: entry ? 'Clear on the far side' : 'Clear: index after this', mm: stroke.clearAfter, dial: tableDial.clearAfter, brass: !entry },
+    {
+      key: 'zero',
+      what: entry ? 'Clear: index before this' : 'First touch: set the dial to 0',
+      mm: 0,
+      dial: '',
+      brass: entry,
+    },
+    {
+      key: 'face',
+      what: 'Cutter’s middle over the face',
+      mm: stroke.approach,
+      dial: tableDial.approach,
+      brass: false,
+    },
+    {
+      key: 'through',
+      what: 'Through: the whole face is at depth',
+      mm: stroke.through,
+      dial: tableDial.through,
+      brass: false,
+    },
+    {
+      key: 'after',
+      what: entry ? 'Clear on the far side' : 'Clear: index after this',
+      mm: stroke.clearAfter,
+      dial: tableDial.clearAfter,
+      brass: !entry,
+    },
   ];
   return (
     <section aria-label="Where it is clear to index">
@@ -150,14 +253,22 @@ function ClearAt({ station, part, units, set }: SetupPieceProps) {
         <h3>Where it is clear to index</h3>
         <span className="setup-ends">
           {(['entry', 'exit'] as const).map((end) => (
-            <button key={end} type="button" className="use-button" aria-pressed={part.setup.indexAt === end} onClick={() => set({ indexAt: end })}>
+            <button
+              key={end}
+              type="button"
+              className="use-button"
+              aria-pressed={part.setup.indexAt === end}
+              onClick={() => set({ indexAt: end })}
+            >
               {end === 'entry' ? 'Index where it enters' : 'Index where it leaves'}
             </button>
           ))}
         </span>
       </div>
       <p className="said">
-        At full depth, spindle stopped, run the table until the cutter just meets the corner of the work: there the dial is 0. Leave {lengthText(CLEAR_BY, units)} beside it; each space takes {lengthText(stroke.travel[part.setup.indexAt], units)} of travel.
+        At full depth, spindle stopped, run the table until the cutter just meets the corner of the work:
+        there the dial is 0. Leave {lengthText(CLEAR_BY, units)} beside it; each space takes{' '}
+        {lengthText(stroke.travel[part.setup.indexAt], units)} of travel.
       </p>
       <table className="list setup-clear">
         <tbody>
@@ -174,4 +285,4 @@ function ClearAt({ station, part, units, set }: SetupPieceProps) {
       </table>
     </section>
   );
-} // prettier-ignore
+}

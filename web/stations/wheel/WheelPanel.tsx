@@ -14,18 +14,28 @@ export function WheelPanel(props: StationProps<'wheel'>) {
   const { station, part, units, shop, edit, editPart, issuesAt } = props;
   const { detail } = station;
   const { schools, school, setting, infeed, hobStock, hob, mill, cutterDiameter } = detail;
-  const set = (change: Partial<GashInput>) => editPart((now) => ({ ...now, gash: { ...now.gash, ...change } }));
+  const set = (change: Partial<GashInput>) =>
+    editPart((now) => ({ ...now, gash: { ...now.gash, ...change } }));
   const at = (field: string) => issuesAt(`parts.${part.id}.gash.${field}`);
   return (
     <>
       <section className="methods" aria-label="Schools">
         {schools.map((one) => (
-          <School key={one.school} one={one} chosen={one.school === school} onChoose={() => set({ school: one.school })} units={units} />
+          <School
+            key={one.school}
+            one={one}
+            chosen={one.school === school}
+            onChoose={() => set({ school: one.school })}
+            units={units}
+          />
         ))}
       </section>
       {cutterDiameter === null && schools.length > 0 && (
         <p className="said">
-          <Link to={`../cutter`} relative="path">Pick the cutter</Link>: what a plunge leaves, and how deep it goes from the corners, follow from its diameter.
+          <Link to={`../cutter`} relative="path">
+            Pick the cutter
+          </Link>
+          : what a plunge leaves, and how deep it goes from the corners, follow from its diameter.
         </p>
       )}
       {setting && (
@@ -45,17 +55,23 @@ export function WheelPanel(props: StationProps<'wheel'>) {
             {infeed.fromCorners !== null && (
               <div>
                 <dt>From the corners</dt>
-                <dd><Length mm={infeed.fromCorners - (hobStock ?? 0)} units={units} /></dd>
+                <dd>
+                  <Length mm={infeed.fromCorners - (hobStock ?? 0)} units={units} />
+                </dd>
               </div>
             )}
             <div>
               <dt>{infeed.fromCorners === null ? 'From a touch' : 'Below the throat'}</dt>
-              <dd><Length mm={infeed.fromThroat - (hobStock ?? 0)} units={units} /></dd>
+              <dd>
+                <Length mm={infeed.fromThroat - (hobStock ?? 0)} units={units} />
+              </dd>
             </div>
             {hobStock !== null && (
               <div>
                 <dt>Left for the hob</dt>
-                <dd><Length mm={hobStock} units={units} /></dd>
+                <dd>
+                  <Length mm={hobStock} units={units} />
+                </dd>
               </div>
             )}
           </dl>
@@ -64,8 +80,20 @@ export function WheelPanel(props: StationProps<'wheel'>) {
       {school === 'hob' && (
         <>
           <div className="fields">
-            <LengthField label="Leave for the hob, on the depth" value={part.gash.hobStock} onChange={(stock) => set({ hobStock: stock })} issues={at('hobStock')} units={units} hint="Empty: a tenth of the depth." />
-            <MeasureField label="Flutes of the hob" value={part.gash.flutes} onChange={(flutes) => set({ flutes })} issues={at('flutes')} />
+            <LengthField
+              label="Leave for the hob, on the depth"
+              value={part.gash.hobStock}
+              onChange={(stock) => set({ hobStock: stock })}
+              issues={at('hobStock')}
+              units={units}
+              hint="Empty: a tenth of the depth."
+            />
+            <MeasureField
+              label="Flutes of the hob"
+              value={part.gash.flutes}
+              onChange={(flutes) => set({ flutes })}
+              issues={at('flutes')}
+            />
           </div>
           {hob && detail.drive && <Hob hob={hob} centre={detail.drive.centre} units={units} />}
         </>
@@ -74,13 +102,16 @@ export function WheelPanel(props: StationProps<'wheel'>) {
         <ChoiceField
           label="Mill"
           value={mill?.id ?? null}
-          options={shop.mills.map(({ id, name, scaleMinutes }) => ({ value: id, label: `${name}, scale to ${scaleMinutes}′` }))}
+          options={shop.mills.map(({ id, name, scaleMinutes }) => ({
+            value: id,
+            label: `${name}, scale to ${scaleMinutes}′`,
+          }))}
           onChange={(id) => edit((now) => withMill(now, part.id, id, shop))}
         />
       </div>
     </>
   );
-} // prettier-ignore
+}
 
 interface SchoolProps {
   readonly one: SchoolAnswer;
@@ -90,13 +121,25 @@ interface SchoolProps {
 }
 
 function School({ one, chosen, onChoose, units }: SchoolProps) {
-  const bears = one.school === 'hob' ? 'the whole face' : one.contact ? lengthText(one.contact.width, units) : 'not told yet';
+  const bears =
+    one.school === 'hob'
+      ? 'the whole face'
+      : one.contact
+        ? lengthText(one.contact.width, units)
+        : 'not told yet';
   return (
     <div className={`method ${chosen ? 'is-best' : ''}`}>
       <div className="method-line lead-line">
         <span className="method-words">{one.name}</span>
         <span className="num">bears over {bears}</span>
-        <button type="button" className="use-button" aria-pressed={chosen} disabled={chosen} aria-label={chosen ? undefined : `Use ${one.name.toLowerCase()}`} onClick={onChoose}>
+        <button
+          type="button"
+          className="use-button"
+          aria-pressed={chosen}
+          disabled={chosen}
+          aria-label={chosen ? undefined : `Use ${one.name.toLowerCase()}`}
+          onClick={onChoose}
+        >
           {chosen ? 'in use' : 'Use'}
         </button>
       </div>
@@ -105,4 +148,4 @@ function School({ one, chosen, onChoose, units }: SchoolProps) {
       </div>
     </div>
   );
-} // prettier-ignore
+}

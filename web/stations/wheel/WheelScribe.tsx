@@ -4,7 +4,8 @@ import type { StationProps } from '../panel.ts';
 /** How table or head stands for the gash, the rim with the cutter at depth, and what bears then. */
 export function WheelScribe({ station, part, units }: StationProps<'wheel'>) {
   const { drive, rim, setting, schools, school, cutterDiameter } = station.detail;
-  if (!drive || !rim) return <p className="scribe-empty">The gash is drawn here as soon as drive and blank are known.</p>;
+  if (!drive || !rim)
+    return <p className="scribe-empty">The gash is drawn here as soon as drive and blank are known.</p>;
   const contact = schools.find((one) => one.school === school)?.contact ?? null;
   const helixDeg = (drive.worm.leadAngle * 180) / Math.PI;
   const bearing = rim.rim === 'throat' ? rim.hollow : rim.faceWidth;
@@ -16,13 +17,40 @@ export function WheelScribe({ station, part, units }: StationProps<'wheel'>) {
       </div>
       {setting &&
         (setting.way === 'right' || setting.way === 'left' ? (
-          <TiltView hand={drive.hand} helixDeg={helixDeg} side={part.gash.side} top={setting.way} tiltDeg={setting.scale} diameter={rim.throat} faceWidth={rim.faceWidth} />
+          <TiltView
+            hand={drive.hand}
+            helixDeg={helixDeg}
+            side={part.gash.side}
+            top={setting.way}
+            tiltDeg={setting.scale}
+            diameter={rim.throat}
+            faceWidth={rim.faceWidth}
+          />
         ) : (
-          <SwingView hand={drive.hand} helixDeg={helixDeg} rightEnd={setting.way} swingDeg={setting.scale} arborAlong={setting.arborAlong} diameter={rim.throat} faceWidth={rim.faceWidth} travelled={0.5} turn={0} />
+          <SwingView
+            hand={drive.hand}
+            helixDeg={helixDeg}
+            rightEnd={setting.way}
+            swingDeg={setting.scale}
+            arborAlong={setting.arborAlong}
+            diameter={rim.throat}
+            faceWidth={rim.faceWidth}
+            travelled={0.5}
+            turn={0}
+          />
         ))}
       {contact && <ContactView contact={contact} faceWidth={bearing} units={units} />}
-      {!contact && school === 'hob' && <p className="scribe-say">Hobbed to the centre distance every spot of the flank meets the worm: it bears all over.</p>}
-      <WheelSectionView drive={drive} rim={rim} cutterDiameter={school === 'traverse' ? null : cutterDiameter} units={units} />
+      {!contact && school === 'hob' && (
+        <p className="scribe-say">
+          Hobbed to the centre distance every spot of the flank meets the worm: it bears all over.
+        </p>
+      )}
+      <WheelSectionView
+        drive={drive}
+        rim={rim}
+        cutterDiameter={school === 'traverse' ? null : cutterDiameter}
+        units={units}
+      />
     </>
   );
-} // prettier-ignore
+}

@@ -24,7 +24,11 @@ export function RimPanel({ station, part, units, editPart, issuesAt }: StationPr
           options={RIMS}
           value={rim.rim}
           onChange={(to) => set({ rim: to })}
-          echo={rim.rim === 'throat' ? 'Turned hollow, to lie about the worm.' : 'A cylinder: for a straight traverse.'}
+          echo={
+            rim.rim === 'throat'
+              ? 'Turned hollow, to lie about the worm.'
+              : 'A cylinder: for a straight traverse.'
+          }
         />
         <LengthField
           label="Face width"
@@ -44,9 +48,17 @@ export function RimPanel({ station, part, units, editPart, issuesAt }: StationPr
             suffix={<span className="unit">°</span>}
           />
         )}
-        <LengthField label="Bore (0 for none)" value={rim.bore} onChange={(bore) => set({ bore })} issues={at('bore')} units={units} />
         <LengthField
-          label={rim.rim === 'throat' ? 'Throat as turned, when measured' : 'Outside as turned, when measured'}
+          label="Bore (0 for none)"
+          value={rim.bore}
+          onChange={(bore) => set({ bore })}
+          issues={at('bore')}
+          units={units}
+        />
+        <LengthField
+          label={
+            rim.rim === 'throat' ? 'Throat as turned, when measured' : 'Outside as turned, when measured'
+          }
           value={rim.measured}
           onChange={(measured) => set({ measured })}
           issues={at('measured')}
@@ -65,7 +77,10 @@ export function RimPanel({ station, part, units, editPart, issuesAt }: StationPr
         )}
       </div>
       <Values values={station.values} units={units} />
-      <p className="said">Turn the throat to size or a little under, never over. The hollow by a round-nosed tool of its radius, or by two slides and a gauge.</p>
+      <p className="said">
+        Turn the throat to size or a little under, never over. The hollow by a round-nosed tool of its radius,
+        or by two slides and a gauge.
+      </p>
     </>
   );
-} // prettier-ignore
+}

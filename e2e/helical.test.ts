@@ -165,7 +165,9 @@ test('at the mill the return stroke is led through, and a reload in the middle o
   await person.key('m');
   await person.pressButton('Start at space 1');
   await person.sees('it must run as a left-hand thread. If not, one idler more or less.');
-  await person.sees('Spindle unlocked, and so it stays: lock nothing that turns.');
+  await person.sees(
+    'Unlock the spindle, and lock nothing that turns from now on: the table has to turn the work.',
+  );
   await person.makesReady();
   await person.sees('is the first space');
   const step = async (now: RegExp | string) => {

@@ -100,14 +100,7 @@ function leadSteps(
   { drive, gears, train, idlers }: LeadGearing,
   { standing, plateLock }: Head,
 ): Preparation[] {
-  // nobody knows how the lock was left, and the prompts of such a run never touch it
-  const steps: Preparation[] = [
-    {
-      key: 'unlock',
-      what: 'Spindle unlocked, and so it stays: lock nothing that turns.',
-      why: 'the table has to turn the work; locked, a gear or the pin breaks',
-    },
-  ];
+  const steps: Preparation[] = [];
   if (gears !== '' && standing.gears !== train)
     steps.push({
       key: 'gears',

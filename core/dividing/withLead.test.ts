@@ -63,7 +63,6 @@ describe('dividing with the lead geared', () => {
     expect(preparationOf(direct!, onWork, lead).map(({ key }) => key)).toEqual([
       'worm',
       'ring',
-      'unlock',
       'gears',
       'lock',
     ]);
@@ -88,7 +87,7 @@ describe('dividing with the lead geared', () => {
     expect(said.find(({ key }) => key === 'lock')!.what).toBe('Plate lock pin out.');
     expect(said.find(({ key }) => key === 'gears')!.what).toMatch(/40 on the table screw.*1 idler/);
     const stands = { ...head, ...standingFor(simple, head, lead) };
-    expect(preparationOf(simple, stands, lead).map(({ key }) => key)).toEqual(['unlock', 'warm-up']);
+    expect(preparationOf(simple, stands, lead).map(({ key }) => key)).toEqual(['warm-up']);
     // straight teeth next: the gears come off, the lock goes in
     expect(preparationOf(simple, stands).map(({ key }) => key)).toEqual(['gears-off', 'lock', 'warm-up']);
   });

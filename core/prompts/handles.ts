@@ -1,16 +1,11 @@
 import { moveText as dialText } from '../setup/index.ts';
 import type { Run } from '../run/index.ts';
-import { lengthText, type UnitSystem } from '../units/index.ts';
+import { lengthText } from '../units/index.ts';
 
 /** Which way the table goes to run back, where the set-up tells it: `, to the left`. */
 export function backWay({ mount }: Pick<Run, 'mount'>): string {
   if (!mount?.axis) return '';
   return mount.feed === 'right' ? ', to the left' : ', to the right';
-}
-
-/** Both units of a length, the job's own first. */
-export function bothUnits(mm: number, units: UnitSystem): string {
-  return `${lengthText(mm, units, 'fine')} (${lengthText(mm, units === 'mm' ? 'in' : 'mm', 'fine')})`;
 }
 
 /** A depth as it stands on the dial that was zeroed at the touch: paper under the cutter is to be gone through too. Empty where there is no dial. */

@@ -42,7 +42,8 @@ export class Mill {
   /** What a wheel, a table or a motor reads 0 at. */
   private zero: Exact = ZERO;
   private steps = 0;
-  private locked = false;
+  /** Left so by whoever used it last: a run has to say what is to be unlocked. */
+  private locked = true;
   private along: 'before' | 'on-work' | 'past' = 'before';
   private radial: 'in' | 'out' = 'in';
   private turnedSinceCut = true;

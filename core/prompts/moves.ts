@@ -13,6 +13,10 @@ export function lockedOn({ helix, mill }: Pick<Run, 'helix' | 'mill'>): readonly
 export const readAfresh = ({ move }: Pick<Run, 'move'>): boolean =>
   move.method === 'handwheel' || move.method === 'table' || move.method === 'stepper';
 
+/** The circle the pin goes by; 0 for a run without a plate or ring. */
+export const circleOf = ({ move }: Pick<Run, 'move'>): number =>
+  'circle' in move ? move.circle : move.method === 'direct' ? move.holes : 0;
+
 const ASKED_EVERY = 6;
 
 /** Is this a move after which a learner is asked where the pin stands? Now and then, and where a hole tells it. */
@@ -47,41 +51,29 @@ export function endOfRound(run: Run, round: number): Landing {
   );
 }
 
+const onPlate = (spaces: number, circle: number) => ({
+  turns: Math.floor(spaces / circle),
+  spaces: spaces % circle,
+  circle,
+});
+
 /** From the last space of a part of a turn back to its first. */
 export function wayBack(run: Run): WayBack {
   const { move, divisions } = run;
   const moves = divisions - 1;
   switch (move.method) {
     case 'simple':
-    case 'differential': {
-      const all = moves * (move.turns * move.circle + move.spaces);
-      return {
-        on: 'plate',
-        turns: Math.floor(all / move.circle),
-        spaces: all % move.circle,
-        circle: move.circle,
-      };
-    }
-    case 'nearest-hole': {
-      const all = motionOf(run).states[moves]!.hole;
-      return {
-        on: 'plate',
-        turns: Math.floor(all / move.circle),
-        spaces: all % move.circle,
-        circle: move.circle,
-      };
-    }
-    case 'compound': {
-      const all = moves * (move.turns * move.circle + move.spaces);
+    case 'differential':
+      return { on: 'plate', ...onPlate(moves * (move.turns * move.circle + move.spaces), move.circle) };
+    case 'nearest-hole':
+      return { on: 'plate', ...onPlate(motionOf(run).states[moves]!.hole, move.circle) };
+    case 'compound':
       return {
         on: 'two-circles',
-        turns: Math.floor(all / move.circle),
-        spaces: all % move.circle,
-        circle: move.circle,
+        ...onPlate(moves * (move.turns * move.circle + move.spaces), move.circle),
         back: -moves * move.back.spaces,
         backCircle: move.back.circle,
       };
-    }
     case 'direct':
       return { on: 'ring', spaces: moves * move.spaces, circle: move.holes };
     case 'handwheel':

@@ -2,7 +2,7 @@ import type { Run, RunSummary } from '../run/index.ts';
 import { cutBefore, progressOf, standingOf } from './progress.ts';
 import { stretchOf } from './stretch.ts';
 import { roundName, sayNow } from './view.ts';
-import { promptText } from './words.ts';
+import { promptText } from './sentences.ts';
 
 /** What is to be done now, for a list: what stands large in one line, the lead before it, sentences after it. */
 export interface NowLine {

@@ -50,6 +50,8 @@ function toDepth(run: Run, depth: number | null, graze = false): Step[] {
 }
 
 const unlock = (run: Run): Step[] => lockedOn(run).map((what): Act => ({ do: 'unlock', what }));
+/** Before a run begins nobody knows how the lock was left: with the lead geared it is named once, and never touched again. */
+const unlockFirst = (run: Run): Step[] => (run.helix ? [{ do: 'unlock', what: 'spindle' }] : unlock(run));
 const lock = (run: Run): Step[] => lockedOn(run).map((what): Act => ({ do: 'lock', what }));
 
 function arms({ move }: Run): Step[] {
@@ -146,7 +148,7 @@ function start(run: Run, cut: Cut): Step[] {
   return [
     // what another run left off at may still stand in the cutter
     ...(found ? toClear(run).map((step) => ('act' in step ? step.act : step)) : []),
-    ...unlock(run),
+    ...unlockFirst(run),
     ...prepared,
     ...swung,
     ...(found ? [{ do: 'find', space: cut.space } as const] : []),

@@ -1,7 +1,10 @@
 import type { Cut, Run } from '../run/index.ts';
 import { cutBefore, type Progress } from './progress.ts';
 import type { Prompt } from './prompt.ts';
-import { promptDone, promptFigures, promptText, promptWhy, type Figure } from './words.ts';
+import { capital } from '../units/index.ts';
+import { promptFigures, type Figure } from './figures.ts';
+import { promptDone } from './labels.ts';
+import { promptText, promptWhy } from './sentences.ts';
 
 /** What a screen, the bench or a page says of what is to be done now. */
 export interface NowSay {
@@ -25,7 +28,6 @@ const ROUND_NAMES = {
 
 /** A round by its name. */
 export const roundName = (run: Run, round: number): string => ROUND_NAMES[run.rounds[round - 1]!.name];
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** What stands large of all that one press counts: the move before the depth, the depth before the cut. */
 const RANK: readonly Prompt['do'][] = [

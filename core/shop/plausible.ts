@@ -1,5 +1,12 @@
 import { fail, ok, type Result } from '../findings/index.ts';
-import { approx, lengthText, parseLength, type Measure, type UnitSystem } from '../units/index.ts';
+import {
+  approx,
+  lengthText,
+  otherSystem,
+  parseLength,
+  type Measure,
+  type UnitSystem,
+} from '../units/index.ts';
 import type { FormCutter } from './schema.ts';
 import { leadFromThreads } from './reading.ts';
 import { lengthCell } from './rowReaders.ts';
@@ -57,7 +64,7 @@ export function readSize(
   const [least, most] = SIZES[of];
   const likely = (value: number) => value >= least && value <= most;
   if (threads || saysItsUnit(typed) || likely(mm)) return ok(given);
-  const other = units === 'mm' ? 'in' : 'mm';
+  const other = otherSystem(units);
   const otherMm = units === 'mm' ? mm * 25.4 : mm / 25.4;
   const detail = {
     what,

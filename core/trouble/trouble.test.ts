@@ -29,19 +29,17 @@ function runOf(teeth: number, method?: 'differential'): Run {
 }
 
 const factsOf = (run: Run, done = 0) => {
-  const events = run.cuts
-    .slice(0, done)
-    .map(({ round, index }, i) => ({
-      id: `e${i}`,
-      runId: 'r',
-      device: 'd',
-      deviceSeq: i + 1,
-      lastSeen: {},
-      clientTime: '2026-11-25T10:00:00Z',
-      kind: 'done' as const,
-      round,
-      index,
-    }));
+  const events = run.cuts.slice(0, done).map(({ round, index }, i) => ({
+    id: `e${i}`,
+    runId: 'r',
+    device: 'd',
+    deviceSeq: i + 1,
+    lastSeen: {},
+    clientTime: '2026-11-25T10:00:00Z',
+    kind: 'done' as const,
+    round,
+    index,
+  }));
   return troubleFacts(run, foldRun(run, events));
 };
 

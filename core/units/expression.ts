@@ -218,13 +218,18 @@ const LEAST = exact(1, 1_000_000_000);
 /** Longer fractions come of a held key, not of a hand. */
 const MOST_DIGITS = 40;
 
+/** A figure of a held key, or of another unit. */
+export const beyond = (typed: string, examples: string): Issue =>
+  issue('figure-beyond', typed.length > 24 ? `${typed.slice(0, 20)}…` : typed, {
+    allowed: `Write it like ${examples}`,
+  });
+
 /** Keeps every figure where it is read within what can be planned. Issues: figure-beyond */
 function within(reading: Reading, typed: string, allowed: string): Result<Reading> {
   const size = reading.value.abs();
   const long = Math.max(String(size.n).length, String(size.d).length) > MOST_DIGITS;
   if (!long && size.lte(MOST) && (size.equals(0) || size.gte(LEAST))) return ok(reading);
-  const given = typed.length > 24 ? `${typed.slice(0, 20)}…` : typed;
-  return fail(issue('figure-beyond', given, { allowed: `Write it like ${allowed}` }));
+  return fail(beyond(typed, allowed));
 }
 
 /**

@@ -19,6 +19,16 @@ export function lengthFigure(mm: number, system: UnitSystem, finish: Finish = 's
   return /^-0\.?0*$/.test(text) ? text.slice(1) : text;
 }
 
+/** The other of the two systems of units. */
+export const otherSystem = (system: UnitSystem): UnitSystem => (system === 'mm' ? 'in' : 'mm');
+
+/** A length in both units, its own first: `4.500 mm (0.1772 in)`. @param mm any finite */
+export const bothUnitsText = (mm: number, system: UnitSystem): string =>
+  `${lengthText(mm, system, 'fine')} (${lengthText(mm, otherSystem(system), 'fine')})`;
+
+/** A sentence that begins in lower case, as a sentence. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
 /** A length with its unit. @param mm any finite @returns e.g. `75.00 mm` or `2.953 in` */
 export function lengthText(mm: number, system: UnitSystem, finish: Finish = 'shop'): string {
   return `${lengthFigure(mm, system, finish)} ${system}`;

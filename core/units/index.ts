@@ -1,11 +1,14 @@
 export { approx, exact, exactText, greatestCommon, MM_PER_INCH, type Exact } from './exact.ts';
 export {
   angleText,
+  bothUnitsText,
+  capital,
   decimalText,
   degreesText,
   dmsText,
   lengthFigure,
   lengthText,
+  otherSystem,
   pitchText,
   plural,
   roundedText,

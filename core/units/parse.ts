@@ -1,6 +1,6 @@
 import { fail, ok, type Issue, type Result } from '../findings/index.ts';
 import { approx, exact, MM_PER_INCH, type Exact } from './exact.ts';
-import { readExpression, type UnitFactor } from './expression.ts';
+import { beyond, readExpression, type UnitFactor } from './expression.ts';
 import type { Measure } from './measure.ts';
 
 const missing = (allowed: string): Result<never> =>
@@ -94,14 +94,7 @@ export function parsePitch(given: Measure): Result<Pitch> {
   const figure = read.value.value;
   if (figure.lte(0)) return fail(notPositive('The pitch', typed));
   const pitch = pitchOf(isDp ? 'dp' : isModule ? 'module' : given.unit, figure);
-  if (pitch.module.gt(COARSEST) || pitch.module.lt(FINEST))
-    return fail({
-      code: 'figure-beyond',
-      path: '',
-      severity: 'wrong',
-      given: typed.slice(0, 24),
-      allowed: `Write it like ${PITCH_EXAMPLES}`,
-    });
+  if (pitch.module.gt(COARSEST) || pitch.module.lt(FINEST)) return fail(beyond(typed, PITCH_EXAMPLES));
   return ok(pitch);
 }
 
@@ -142,14 +135,7 @@ export function parseAngleDeg(given: Measure): Result<Exact> {
       });
     }
     const value = exact(degrees!).add(exact(minutes).div(60)).add(exact(seconds).div(3600));
-    if (value.gt(MOST_DEGREES))
-      return fail({
-        code: 'figure-beyond',
-        path: '',
-        severity: 'wrong',
-        given: typed.slice(0, 24),
-        allowed: `Write it like ${ANGLE_EXAMPLES}`,
-      });
+    if (value.gt(MOST_DEGREES)) return fail(beyond(typed, ANGLE_EXAMPLES));
     return ok(sign ? value.neg() : value);
   }
   const read = readExpression(plain, degreeFactor, ANGLE_EXAMPLES);

@@ -6,6 +6,7 @@ import type { Job } from '../../core/job/index.ts';
 import { plan, type Plan } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import { STATION_IDS, type StationId } from '../../core/station/index.ts';
+import { otherSystem } from '../../core/units/index.ts';
 import { Notice, Shell, useKeys } from '../frame/index.ts';
 import { keptDraft, useDraft } from '../edits/index.ts';
 import { api, keys, usePreferences, useShop } from '../state/index.ts';
@@ -119,7 +120,7 @@ function PlannedCard({
   const part = planned.parts.find(({ id }) => id === partId) ?? planned.parts[0]!;
   const goTo = (id: StationId) => void navigate(`/jobs/${job!.id}/${part.id}/${id}`, { replace: true });
   const swapUnits = () => {
-    const units = job!.units === 'mm' ? 'in' : 'mm';
+    const units = otherSystem(job!.units);
     setUnits(units);
     edit((now) => ({ ...now, units }));
   };

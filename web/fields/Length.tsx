@@ -1,4 +1,4 @@
-import { lengthFigure, type Finish, type UnitSystem } from '../../core/units/index.ts';
+import { lengthFigure, otherSystem, type Finish, type UnitSystem } from '../../core/units/index.ts';
 
 interface LengthProps {
   readonly mm: number;
@@ -8,7 +8,7 @@ interface LengthProps {
 
 /** A length in both units: the job's own large, the other small. */
 export function Length({ mm, units, finish = 'fine' }: LengthProps) {
-  const other: UnitSystem = units === 'mm' ? 'in' : 'mm';
+  const other = otherSystem(units);
   return (
     <>
       {lengthFigure(mm, units, finish)} <span className="unit">{units}</span>{' '}

@@ -2,6 +2,7 @@ import {
   approx,
   decimalText,
   lengthText,
+  otherSystem,
   parseAngleDeg,
   parseLength,
   parsePitch,
@@ -15,7 +16,7 @@ export function echoLength(value: Measure, units: UnitSystem): string {
   const length = parseLength(value);
   if (!length.ok) return '';
   const mm = approx(length.value);
-  return `${lengthText(mm, units, 'fine')} = ${lengthText(mm, units === 'mm' ? 'in' : 'mm', 'fine')}`;
+  return `${lengthText(mm, units, 'fine')} = ${lengthText(mm, otherSystem(units), 'fine')}`;
 }
 
 /** What a pitch field understood, in both systems. */

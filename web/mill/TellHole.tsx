@@ -1,5 +1,6 @@
 import { useId, useState } from 'react';
 import type { PromptOf } from '../../core/prompts/index.ts';
+import { capital } from '../../core/units/index.ts';
 import type { MillProps } from './millProps.ts';
 
 interface TellHoleProps extends Pick<MillProps, 'state' | 'act'> {
@@ -38,7 +39,7 @@ export function TellHole({ prompt, state, act }: TellHoleProps) {
       </button>
       <p role="status">
         {wrong !== null &&
-          `✕ ${wrong.charAt(0).toUpperCase()}${wrong.slice(1)}. Do not lock. Was the hole the pin was in counted? Count the spaces from the last hole again, and correct it the way you crank.`}
+          `✕ ${capital(wrong)}. Do not lock. Was the hole the pin was in counted? Count the spaces from the last hole again, and correct it the way you crank.`}
       </p>
     </form>
   );

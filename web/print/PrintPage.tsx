@@ -5,7 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { promptSheet, type SheetStretch } from '../../core/prompts/index.ts';
 import { freezeRun } from '../../core/run/index.ts';
 import { plan, type AnyStationPlan, type PartPlan } from '../../core/plan/index.ts';
-import { dmsText, exact, lengthText, type UnitSystem } from '../../core/units/index.ts';
+import { bothUnitsText, dmsText, exact, lengthText, type UnitSystem } from '../../core/units/index.ts';
 import type { Value } from '../../core/station/index.ts';
 import { Notice } from '../frame/index.ts';
 import { api, keys, useShop } from '../state/index.ts';
@@ -156,7 +156,7 @@ function StationLines({ station, units }: { readonly station: AnyStationPlan; re
 function figure(value: Value, units: UnitSystem): string {
   switch (value.kind) {
     case 'length':
-      return `${lengthText(value.mm, units, 'fine')} (${lengthText(value.mm, units === 'mm' ? 'in' : 'mm', 'fine')})`;
+      return bothUnitsText(value.mm, units);
     case 'angle':
       return dmsText(exact(value.at));
     case 'text':

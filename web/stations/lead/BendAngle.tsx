@@ -4,7 +4,7 @@ import { bendQuestion } from '../../../core/plan/index.ts';
 import { mateOf, takeBentAngle, type BentTo } from '../../../core/job/index.ts';
 import { strayText, type Bent, type BentPair, type LeadInput } from '../../../core/lead/index.ts';
 import { readGear } from '../../../core/gear/index.ts';
-import { dmsText, exact, lengthText, type UnitSystem } from '../../../core/units/index.ts';
+import { dmsText, exact, lengthText, otherSystem, type UnitSystem } from '../../../core/units/index.ts';
 import { echoAngle, Gears, Length, LengthField, MeasureField } from '../../fields/index.ts';
 import { useBends } from '../../workers/index.ts';
 import type { StationProps } from '../panel.ts';
@@ -236,9 +236,7 @@ function PairTable({ rows, mate, units, hasPart, onTake }: PairTableProps) {
               </td>
               <td className="num nowrap">
                 {lengthText(row.centre!, units, 'fine')}
-                <small className="soft">
-                  {lengthText(row.centre!, units === 'mm' ? 'in' : 'mm', 'fine')}
-                </small>
+                <small className="soft">{lengthText(row.centre!, otherSystem(units), 'fine')}</small>
               </td>
               <td>
                 <Take row={row} both onTake={() => onTake(row)} />

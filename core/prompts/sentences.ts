@@ -1,32 +1,18 @@
-import {
-  armsText,
-  backText,
-  landingText,
-  markText,
-  moveText,
-  plateTurnsOf,
-  rimText,
-  type Landing,
-} from '../dividing/index.ts';
+import { armsText, backText, landingText, moveText, plateTurnsOf, type Landing } from '../dividing/index.ts';
 import { trainText } from '../gearing/index.ts';
 import { layOrder } from '../lead/index.ts';
 import { groundOfRun, type Run } from '../run/index.ts';
-import { decimalText, exact, lengthText, plural } from '../units/index.ts';
 import { handleOf } from '../setup/index.ts';
-import { backWay, bothUnits, onDial } from './handles.ts';
+import { bothUnitsText, capital, lengthText, plural } from '../units/index.ts';
+import { backWay, onDial } from './handles.ts';
+import { circleOf } from './moves.ts';
 import type { Prompt, PromptOf, WayBack } from './prompt.ts';
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A reading of a wheel, a table or a count, as it must stand. */
 function readingText(run: Run, landing: Landing): string {
   if (landing.on === 'steps') return `${landing.steps} steps`;
   return landingText(landing, groundOfRun(run));
 }
-
-/** Where no hole of this is: a run without a plate has no circle. */
-const circleOf = ({ move }: Run): number =>
-  'circle' in move ? move.circle : move.method === 'direct' ? move.holes : 0;
 
 function turnText(run: Run, { landing, from, space, round }: PromptOf<'turn'>): string {
   const goes = round ? `On to space ${space}` : `To space ${space}`;
@@ -149,7 +135,7 @@ function touchText(run: Run, { paper }: PromptOf<'touch'>): string {
 function depthText(run: Run, depth: number | null): string {
   if (depth === null) return 'to depth';
   const dial = onDial(run, depth);
-  return `to ${bothUnits(depth, run.units)}${dial === '' ? '' : `: ${dial}`}`;
+  return `to ${bothUnitsText(depth, run.units)}${dial === '' ? '' : `: ${dial}`}`;
 }
 
 function backAlongText(run: Run, { to, slack }: PromptOf<'back'>): string {
@@ -191,7 +177,9 @@ export function promptText(run: Run, prompt: Prompt): string {
     case 'zero':
       return zeroText(run);
     case 'unlock':
-      return `Unlock the ${prompt.what}.`;
+      return run.helix
+        ? `Unlock the ${prompt.what}, and lock nothing that turns from now on: the table has to turn the work.`
+        : `Unlock the ${prompt.what}.`;
     case 'lock':
       return `Lock the ${prompt.what}.`;
     case 'touch':
@@ -244,6 +232,8 @@ export function promptWhy(run: Run, prompt: Prompt): string | null {
   switch (prompt.do) {
     case 'prepare':
       return prompt.why;
+    case 'unlock':
+      return run.helix ? 'Locked, a gear or the pin breaks.' : null;
     case 'out':
       return run.helix
         ? 'The gears have slack. Run back in the space and the cutter drags across the flank it has just cut.'
@@ -262,211 +252,4 @@ export function promptWhy(run: Run, prompt: Prompt): string | null {
     default:
       return null;
   }
-}
-
-/** A figure with its words behind it, large enough for two metres. */
-export interface Figure {
-  readonly figure: string;
-  readonly words: string;
-  readonly brass: boolean;
-}
-
-const spacesWord = (n: number): string => (Math.abs(n) === 1 ? 'space' : 'spaces');
-const shown = (figure: string | number, words: string, brass = true): Figure => ({
-  figure: String(figure),
-  words,
-  brass,
-});
-
-const turnsFigure = (turns: number, last: boolean): Figure[] =>
-  turns === 0 ? [] : [shown(turns, turns === 1 ? 'whole turn' : 'whole turns', last)];
-
-/** A move in figures: whole turns, then spaces; or what has to be read. */
-export function landingFigures(run: Run, landing: Landing): readonly Figure[] {
-  const { move, head } = run;
-  const circle = circleOf(run);
-  switch (landing.on) {
-    case 'plate':
-      return [
-        ...turnsFigure(landing.turns, landing.spaces === 0),
-        ...(landing.spaces > 0 ? [shown(landing.spaces, `${spacesWord(landing.spaces)} on ${circle}`)] : []),
-      ];
-    case 'ring':
-      return [shown(landing.spaces, `${spacesWord(landing.spaces)} on the ${circle} ring`)];
-    case 'two-circles':
-      return [
-        ...turnsFigure(landing.turns, landing.spaces === 0),
-        ...(landing.spaces > 0
-          ? [shown(landing.spaces, `${spacesWord(landing.spaces)} on ${circle}, the pin`)]
-          : []),
-      ];
-    case 'dial': {
-      if (move.method !== 'handwheel')
-        return [
-          shown(landing.turns, landing.turns === 1 ? 'whole turn' : 'whole turns', false),
-          shown(decimalText(exact(landing.mark), 3), 'on the dial'),
-        ];
-      const ratio = exact(head?.ratio ?? '1');
-      return move.reads === 'angle'
-        ? [
-            shown(rimText(landing.turns, ratio), 'on the table', false),
-            shown(markText(landing.mark, move, ratio), 'on the wheel'),
-          ]
-        : [
-            shown(landing.turns, 'whole turns', false),
-            shown(decimalText(exact(landing.mark), 3), 'on the wheel'),
-          ];
-    }
-    case 'steps':
-      return [shown(landing.steps, 'steps')];
-  }
-}
-
-/** What stands large while a prompt is the thing to do. */
-export function promptFigures(run: Run, prompt: Prompt): readonly Figure[] {
-  const handle = handleOf(run.mount);
-  const mm = (value: number) => lengthText(value, run.units, 'fine');
-  switch (prompt.do) {
-    case 'turn':
-      return landingFigures(run, prompt.landing);
-    case 'turn-plate':
-      return [
-        shown(
-          Math.abs(prompt.back),
-          `${spacesWord(prompt.back)} ${prompt.back < 0 ? 'back' : 'more'} on ${prompt.circle}, the plate with it`,
-        ),
-      ];
-    case 'return':
-      return [shown(prompt.space, 'is where it begins again')];
-    case 'depth':
-      return [shown(mm(prompt.depth), 'deep')];
-    case 'in':
-      return [
-        shown(
-          'in',
-          prompt.graze ? 'till it only marks' : prompt.depth === null ? 'to depth' : `to ${mm(prompt.depth)}`,
-        ),
-      ];
-    case 'touch':
-      return [shown('touch', prompt.paper > 0 ? 'the paper just held, dial to 0' : 'the outside, dial to 0')];
-    case 'graze':
-      return [shown('touch', 'till it only marks')];
-    case 'out':
-      return [shown('clear', `of the cutter: ${handle.out}`)];
-    case 'back':
-      return [shown('back', prompt.to === 'before-touch' ? 'past 0' : 'clear of the work')];
-    case 'on':
-      return [shown('on', `past ${lengthText(prompt.past, run.units)}`)];
-    case 'unlock':
-    case 'lock':
-      return [shown(prompt.do, `the ${prompt.what}`)];
-    case 'arms':
-      return [shown('arms', `round to the pin, ${plural(prompt.spaces, 'space')} on`)];
-    case 'zero':
-      return [shown('0', run.move.method === 'stepper' ? 'on the count' : 'on the dial')];
-    case 'find':
-      return [shown(prompt.space, 'is cut already')];
-    case 'stand':
-      return [shown(prompt.space, 'is where it stands')];
-    case 'register':
-      return [shown('0', registers(run))];
-    case 'cut':
-      return [
-        shown(
-          prompt.space,
-          prompt.again ? 'is cut already' : prompt.scratch ? 'is scratched next' : 'is cut next',
-        ),
-      ];
-    case 'marks':
-    case 'judge':
-      return [shown(prompt.space, 'is where it must fall')];
-    default:
-      return [];
-  }
-}
-
-const registers = ({ move }: Run): string =>
-  move.method === 'stepper'
-    ? 'is the count here'
-    : move.method === 'handwheel' || move.method === 'table'
-      ? 'is the reading here'
-      : 'is the hole the pin is in';
-
-/** What is pressed when a prompt is done. */
-export function promptDone(prompt: Prompt): string {
-  switch (prompt.do) {
-    case 'cut':
-      return prompt.scratch ? `Space ${prompt.space} scratched` : `Space ${prompt.space} cut`;
-    case 'back':
-    case 'out':
-    case 'on':
-      return 'It is clear';
-    case 'unlock':
-      return 'Unlocked';
-    case 'lock':
-      return 'Locked';
-    case 'turn':
-    case 'turn-plate':
-      return 'The move is made';
-    case 'return':
-      return 'It stands at the first';
-    case 'arms':
-      return 'The arms are round';
-    case 'zero':
-      return 'It reads 0';
-    case 'register':
-      return 'That is 0';
-    case 'find':
-      return 'It drops in';
-    case 'stand':
-      return 'It stands so';
-    case 'in':
-    case 'depth':
-      return 'The depth is set';
-    case 'touch':
-      return 'Touched, dial at 0';
-    case 'graze':
-      return 'It marks';
-    case 'centre':
-      return 'It is in the middle';
-    case 'swing':
-      return 'It is swung';
-    case 'scribe':
-      return 'The line is right';
-    case 'finish':
-      return 'Finished';
-    default:
-      return 'Done';
-  }
-}
-
-const NAMES: Readonly<Partial<Record<Prompt['do'], string>>> = {
-  prepare: 'head',
-  centre: 'centre',
-  swing: 'swing',
-  scribe: 'scribe',
-  find: 'find',
-  stand: 'look',
-  register: 'hole 0',
-  zero: 'zero',
-  touch: 'touch',
-  graze: 'touch',
-  depth: 'depth',
-  out: 'clear',
-  in: 'go in',
-  on: 'run on',
-  turn: 'move',
-  'turn-plate': 'plate',
-  return: 'back',
-  'tell-hole': 'hole?',
-  chord: 'measure',
-  marks: 'marks',
-  judge: 'look',
-  finish: 'end',
-};
-
-/** A prompt in a word or two, for a row of them. */
-export function promptName(run: Run, prompt: Prompt): string {
-  if (prompt.do === 'back') return run.helix || prompt.key !== 'back' ? 'run back' : 'clear';
-  return NAMES[prompt.do] ?? prompt.do;
 }

@@ -1,0 +1,81 @@
+import type { Run } from '../run/index.ts';
+import type { Prompt } from './prompt.ts';
+
+/** What is pressed when a prompt is done. */
+export function promptDone(prompt: Prompt): string {
+  switch (prompt.do) {
+    case 'cut':
+      return prompt.scratch ? `Space ${prompt.space} scratched` : `Space ${prompt.space} cut`;
+    case 'back':
+    case 'out':
+    case 'on':
+      return 'It is clear';
+    case 'unlock':
+      return 'Unlocked';
+    case 'lock':
+      return 'Locked';
+    case 'turn':
+    case 'turn-plate':
+      return 'The move is made';
+    case 'return':
+      return 'It stands at the first';
+    case 'arms':
+      return 'The arms are round';
+    case 'zero':
+      return 'It reads 0';
+    case 'register':
+      return 'That is 0';
+    case 'find':
+      return 'It drops in';
+    case 'stand':
+      return 'It stands so';
+    case 'in':
+    case 'depth':
+      return 'The depth is set';
+    case 'touch':
+      return 'Touched, dial at 0';
+    case 'graze':
+      return 'It marks';
+    case 'centre':
+      return 'It is in the middle';
+    case 'swing':
+      return 'It is swung';
+    case 'scribe':
+      return 'The line is right';
+    case 'finish':
+      return 'Finished';
+    default:
+      return 'Done';
+  }
+}
+
+const NAMES: Readonly<Partial<Record<Prompt['do'], string>>> = {
+  prepare: 'head',
+  centre: 'centre',
+  swing: 'swing',
+  scribe: 'scribe',
+  find: 'find',
+  stand: 'look',
+  register: 'hole 0',
+  zero: 'zero',
+  touch: 'touch',
+  graze: 'touch',
+  depth: 'depth',
+  out: 'clear',
+  in: 'go in',
+  on: 'run on',
+  turn: 'move',
+  'turn-plate': 'plate',
+  return: 'back',
+  'tell-hole': 'hole?',
+  chord: 'measure',
+  marks: 'marks',
+  judge: 'look',
+  finish: 'end',
+};
+
+/** A prompt in a word or two, for a row of them. */
+export function promptName(run: Run, prompt: Prompt): string {
+  if (prompt.do === 'back') return run.helix || prompt.key !== 'back' ? 'run back' : 'clear';
+  return NAMES[prompt.do] ?? prompt.do;
+}

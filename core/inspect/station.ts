@@ -268,7 +268,13 @@ function valuesOf(checks: readonly Check[], verdict: InspectDetail['verdict'], s
         : [lengthValue({ key: `${id}-read`, label: `${name}, as read`, settles: true }, reading)]),
     ]),
     ...(verdict
-      ? [textValue({ key: 'verdict', label: 'Teeth', settles: true }, answerOf(verdict, system))]
+      ? [
+          textValue(
+            { key: 'verdict', label: 'Teeth', settles: true },
+            answerOf(verdict, system),
+            answerOf(verdict, 'mm'),
+          ),
+        ]
       : []),
   ];
 }

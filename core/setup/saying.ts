@@ -28,7 +28,13 @@ export function valuesOf(detail: SetupDetail, system: UnitSystem): Value[] {
   const values: Value[] = [];
   if (data) values.push(textValue({ key: 'rpm', label: 'Spindle', settles: true }, rpmText(data.rpm)));
   if (data?.feed)
-    values.push(textValue({ key: 'feed', label: 'Feed', settles: true }, feedText(data.feed, system)));
+    values.push(
+      textValue(
+        { key: 'feed', label: 'Feed', settles: true },
+        feedText(data.feed, system),
+        feedText(data.feed, 'mm'),
+      ),
+    );
   if (stroke) {
     values.push(lengthValue({ key: 'approach', label: 'Approach', settles: true }, stroke.approach));
     values.push(lengthValue({ key: 'through', label: 'Through at' }, stroke.through));

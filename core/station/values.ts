@@ -27,6 +27,7 @@ export function angleValue(naming: Naming, degrees: Exact): Value {
   return { ...named(naming), kind: 'angle', deg: approx(degrees), at: exactText(degrees) };
 }
 
-export function textValue(naming: Naming, text: string): Value {
-  return { ...named(naming), kind: 'text', text, at: text };
+/** Words. @param at how it is settled where the words go by the units of the job: the same in both systems */
+export function textValue(naming: Naming, text: string, at = text): Value {
+  return { ...named(naming), kind: 'text', text, at };
 }

@@ -1,7 +1,9 @@
 import { expect, test } from '@jest/globals';
 import { jobSchema } from '../../core/job/index.ts';
-import { plan, refusals } from '../../core/plan/index.ts';
+import { plan, refusals, settleStation } from '../../core/plan/index.ts';
 import { STOCK_EQUIPMENT } from '../../core/shop/index.ts';
+import { otherSystem, type UnitSystem } from '../../core/units/index.ts';
+import { demoShop } from './shop.ts';
 import { demoJobs } from './workshop.ts';
 
 test('every job of the demo workshop is sound, and shows a different moment of the work', () => {
@@ -18,4 +20,23 @@ test('every job of the demo workshop is sound, and shows a different moment of t
   expect(new Set(states)).toEqual(new Set(['open', 'settled', 'doubt']));
   const runs = jobs.map(({ run }) => run && (run.closed ? 'closed' : run.paused ? 'paused' : 'cutting'));
   expect(new Set(runs)).toEqual(new Set(['closed', 'paused', 'cutting', null]));
+});
+
+test('a job that is settled in one system of units stands settled in the other', () => {
+  const equipment = demoShop;
+  const moved = demoJobs().flatMap(({ job }) => {
+    const whole = job.parts.reduce((now, { id }) => {
+      const { stations } = plan(now, equipment).parts.find((part) => part.id === id)!;
+      return stations.reduce((changed, station) => settleStation(changed, id, station), now);
+    }, job);
+    const movedIn = (units: UnitSystem) =>
+      plan({ ...whole, units }, equipment).parts.flatMap(({ stations }) =>
+        stations.flatMap(({ id, moved: all }) =>
+          all.map(({ label, from, to }) => `${job.id} ${id} ${label}: ${from} → ${to}`),
+        ),
+      );
+    const before = new Set(movedIn(job.units).map((line) => line.split(':')[0]));
+    return movedIn(otherSystem(job.units)).filter((line) => !before.has(line.split(':')[0]));
+  });
+  expect(moved).toEqual([]);
 });

@@ -28,7 +28,9 @@ test('set up a gear: material, cutter, what it is run at, where it is clear, the
 
   await person.pressWords('Bring the cutter to the middle');
   // (96 + 6)/2 = 51 mm on a screw of 5 mm
-  await person.sees('10 turns + 20 marks');
+  await person.sees(
+    'Draw clear along the table; then go on the same way by the cross screw, by: 10 turns + 20 marks',
+  );
   await person.types('Paper or feeler between', '.05');
   await person.sees('10 turns + 21 marks');
   await person.press('By', 'combobox');

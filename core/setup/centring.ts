@@ -6,7 +6,7 @@ export interface Centring {
   readonly name: string;
   /** mm; null where it is done without a measured move, or a figure is lacking. */
   readonly move: number | null;
-  /** What to do first, and after. */
+  /** What to do first, and after; the one that has to be read with the move ends in a colon. */
   readonly first: string;
   readonly then: string;
   readonly formula: string;
@@ -33,16 +33,18 @@ export function centringsOf({ outside, width, paper, centreHeight, upright }: Si
   const less = known ? (outside - width) / 2 : null;
   // an upright cutter lies flat: the work comes up under it, and the knee brings its middle to the cutter's
   const [screw, side] = upright ? ['knee', 'top'] : ['cross screw', 'side'];
-  const on = upright ? 'raise the knee' : `move on by the ${screw}, the same way`;
+  const on = upright ? 'raise the knee' : `go on the same way by the ${screw}`;
+  const by = known ? ', by:' : '.';
+  const held = paper > 0 ? 'the paper is just held' : 'it just touches';
   return [
     {
       by: 'touch',
       name: 'Touch with the near face',
       move: half === null ? null : half + paper,
       first: upright
-        ? 'Spindle stopped, the cutter over the top of the work. Raise the knee until the paper is just held under the lower face of the cutter.'
-        : 'Spindle stopped. Bring the near face of the cutter to the side of the work until the paper is just held.',
-      then: `Draw clear along the table, then ${on}.`,
+        ? `Spindle stopped, the cutter over the top of the work. Raise the knee until ${paper > 0 ? 'the paper is just held under' : 'the work just touches'} the lower face of the cutter.`
+        : `Spindle stopped. Bring the near face of the cutter to the side of the work until ${held}.`,
+      then: `Draw clear along the table; then ${on}${by}`,
       formula: 'D/2 + w/2 + t',
     },
     {
@@ -52,7 +54,7 @@ export function centringsOf({ outside, width, paper, centreHeight, upright }: Si
       first: upright
         ? 'Lay a parallel across the top of the work and raise the knee until the upper face of the cutter is level with it.'
         : 'Lay a parallel across the side of the work and bring the far face of the cutter up to it.',
-      then: `Take the parallel away, draw clear along the table, ${on}.`,
+      then: `Take the parallel away, draw clear along the table; then ${on}${by}`,
       formula: 'D/2 - w/2',
     },
     {
@@ -60,8 +62,8 @@ export function centringsOf({ outside, width, paper, centreHeight, upright }: Si
       name: upright ? 'By height gauge' : 'By square and slip',
       move: upright ? (centreHeight === null || width === null ? null : centreHeight + width / 2) : half,
       first: upright
-        ? 'Set the height gauge to the figure beside it, from the table.'
-        : 'Stand a square on the table against the side of the work; the figure beside it is from its blade to the far face of the cutter.',
+        ? 'Set the height gauge, from the table, to:'
+        : 'Stand a square on the table against the side of the work. From its blade to the far face of the cutter is to be:',
       then: upright
         ? 'Bring the upper face of the cutter to it by the knee.'
         : 'Bring the cutter to it by the cross screw.',

@@ -201,6 +201,22 @@ describe('the cutter to the middle', () => {
     expect(by('height', upright)).toBeCloseTo(127.5, 9);
     expect(by('point', upright)).toBeNull();
   });
+  test('the figure stands behind the words that say what it is for, and after the cutter is clear', () => {
+    const words = (upright: boolean, paper = 0.03) =>
+      centringsOf({ outside: 67.5, width: 5, paper, centreHeight: 125, upright }).map(({ first, then }) => [
+        first,
+        then,
+      ]);
+    expect(words(false)[0]).toEqual([
+      'Spindle stopped. Bring the near face of the cutter to the side of the work until the paper is just held.',
+      'Draw clear along the table; then go on the same way by the cross screw, by:',
+    ]);
+    expect(words(true)[0]![1]).toBe('Draw clear along the table; then raise the knee, by:');
+    expect(words(true)[2]![0]).toBe('Set the height gauge, from the table, to:');
+    // no paper is asked for where none is given
+    expect(words(false, 0)[0]![0]).toMatch(/until it just touches\.$/);
+    expect(words(true, 0)[0]![0]).toMatch(/until the work just touches the lower face of the cutter\.$/);
+  });
   test('what is not known is not made up', () => {
     expect(
       centringsOf({ outside: null, width: 5, paper: 0, centreHeight: null, upright: true }).every(

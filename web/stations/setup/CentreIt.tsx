@@ -35,18 +35,20 @@ export function CentreIt({ station, part, planned, units, set, at }: SetupPieceP
         {station.detail.helixDeg !== 0 && (
           <li>{layOrder(lead?.table?.by ?? 'table').centre}; only then is it swung.</li>
         )}
-        <li>{chosen.first}</li>
-        {chosen.move !== null && (
-          <li>
-            <span className="setup-move">
-              {chosen.dial ?? lengthText(chosen.move, units, 'fine')}
-              {chosen.dial !== null && !mill?.readout && (
-                <small> = {lengthText(chosen.move, units, 'fine')}</small>
-              )}
-            </span>
+        {[chosen.first, chosen.then].map((words) => (
+          <li key={words}>
+            {words}
+            {chosen.move !== null && words.endsWith(':') && (
+              <span className="setup-move">
+                {' '}
+                {chosen.dial ?? lengthText(chosen.move, units, 'fine')}
+                {chosen.dial !== null && !mill?.readout && (
+                  <small> = {lengthText(chosen.move, units, 'fine')}</small>
+                )}
+              </span>
+            )}
           </li>
-        )}
-        <li>{chosen.then}</li>
+        ))}
         <li>Test it: a light nick, the work turned half round, and the cutter must drop into it again.</li>
       </ol>
       {chosen.move === null && chosen.formula !== '' && (

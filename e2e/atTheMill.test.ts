@@ -55,8 +55,13 @@ test('key repeat and double taps count once; take back, note and pause', async (
   await person.types('Note', 'chatter here, slower feed');
   await person.pressButton('Write it down');
   await wait(200);
+  await person.key('t');
+  await person.sees('Turn 2 of 2 made');
   await person.key('p');
   await person.sees('Paused after space 1');
+  await person.sees(
+    'To space 2: turn clockwise 2 turns + 18 spaces on 21; from hole 0 the pin lands in hole 18. 1 turn of it is made.',
+  );
   // nothing counts while paused
   await person.page.keyboard.press('Backspace');
   await person.sees('13 left');

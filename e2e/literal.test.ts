@@ -1,5 +1,6 @@
 import { afterEach, describe, expect, test } from '@jest/globals';
-import { drawnSpurJob } from '../core/job/index.ts';
+import { drawnSpurJob, withSpurPart } from '../core/job/index.ts';
+import { measure } from '../core/units/index.ts';
 import { journeysIn } from './journeys.ts';
 import { BETWEEN_COUNTS_MS, Person, wait } from './person.ts';
 import { Workshop } from './workshop.ts';
@@ -88,6 +89,47 @@ test('a run that will not be cut to its end: scrapped with its reason, taken bac
   await person.sees('Start at space 1');
   await person.goTo('/log/run-ended');
   await person.sees(/5 of 24/);
+  expect(person.faults).toEqual([]);
+});
+
+test('what could break something is named with its figure at the start, and waits for a tick of its own', async () => {
+  const drawn = drawnSpurJob({
+    id: 'jaws',
+    name: 'Wheel jaws',
+    pitch: '1.5',
+    teeth: 24,
+    face: '10',
+    bore: '8',
+  });
+  const job = withSpurPart(drawn, 'p1', (part) => ({
+    ...part,
+    setup: {
+      ...part.setup,
+      cutterDiameter: measure('60', 'mm'),
+      cutterWidth: measure('6', 'mm'),
+      jawGap: measure('5', 'mm'),
+      jawDiameter: measure('95', 'mm'),
+    },
+  }));
+  await place.workshop.ask('PUT', '/jobs/jaws', { revision: 0, job });
+  const person = await place.sitDown();
+  await person.goTo('/jobs/jaws/p1/cut');
+  await person.sees('1 pass, 3.38 deep');
+  await person.key('m');
+  await person.sees(/Gap to jaws or head: \d+\.\d\d mm is needed, and there is 5\.00 mm\./);
+  const waits = () =>
+    person.page.$$eval(
+      'button',
+      (buttons) =>
+        buttons.filter(({ innerText, disabled }) => disabled && innerText.includes('Start at space 1'))
+          .length,
+    );
+  expect(await waits()).toBe(1);
+  await person.pressWords('I have looked at it on the machine: gap to jaws or head clears.');
+  expect(await waits()).toBe(0);
+  await person.pressButton('Start at space 1');
+  await person.makesReady();
+  await person.sees('Space 1 cut');
   expect(person.faults).toEqual([]);
 });
 

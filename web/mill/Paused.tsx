@@ -19,10 +19,10 @@ export function Paused({
   return (
     <div className="mill-paused" role="dialog" aria-label="Paused" aria-modal="true">
       <p className="mill-lead">Paused{last ? ` after space ${last.space}` : ''}</p>
-      {next && (
+      {next && now && (
         <p className="mill-paused-next">
-          Next: {nextThing(run, now)}
-          {turnsMade > 0 && `, of which ${turnsMade === 1 ? '1 turn is' : `${turnsMade} turns are`} made`}
+          {promptText(run, now.main)}
+          {turnsMade > 0 && ` ${turnsMade === 1 ? '1 turn of it is' : `${turnsMade} turns of it are`} made.`}
         </p>
       )}
       <label className="mill-field">
@@ -40,14 +40,4 @@ export function Paused({
       </button>
     </div>
   );
-}
-
-/** The very thing to do when the hands come back. */
-function nextThing(run: Run, now: NowSay | null): string {
-  if (!now) return 'the first cut';
-  const { main, figures, lines } = now;
-  if (main.do === 'turn') return promptText(run, main);
-  return figures.length > 0
-    ? figures.map(({ figure, words }) => `${figure} ${words}`).join(', ')
-    : (lines[0] ?? '');
 }

@@ -118,8 +118,8 @@ export function SetupView({
         there
       </text>
       <text x={middle} y={bottom + 55} textAnchor="middle" className="scribe-small">
-        {thrust.place === 'above' ? 'from in front' : 'from above, you at the foot of the sheet'}; full
-        circle: first touch; broken: where the cut ends
+        {thrust.place === 'above' ? 'from in front' : 'you at the foot of the sheet'}; full circle: first
+        touch; broken: where the cut ends
       </text>
     </svg>
   );

@@ -109,13 +109,14 @@ export class Person {
     await (await this.byName(name, role)).click();
   }
 
-  /** Presses the button that begins with these words. */
+  /** Presses the button that begins with these words, as soon as it can be pressed. */
   async pressButton(words: string): Promise<void> {
     const handle = await this.page.waitForFunction(
       (wanted) =>
         [...document.querySelectorAll('button, a, [role="menuitem"]')].find(
           (element) =>
             (element as HTMLElement).offsetParent !== null &&
+            !(element as HTMLButtonElement).disabled &&
             (element as HTMLElement).innerText.replace(/\s+/g, ' ').trim().startsWith(wanted),
         ),
       // not by frames: a page that is not in front draws none

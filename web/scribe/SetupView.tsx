@@ -118,8 +118,7 @@ export function SetupView({
         there
       </text>
       <text x={middle} y={bottom + 55} textAnchor="middle" className="scribe-small">
-        {thrust.place === 'above' ? 'from in front' : 'you at the foot of the sheet'}; full circle: first
-        touch; broken: where the cut ends
+        full circle: first touch; broken: where the cut ends
       </text>
     </svg>
   );

@@ -37,10 +37,9 @@ export function CentreIt({ station, part, planned, units, set, at }: SetupPieceP
         )}
         {[chosen.first, chosen.then].map((words) => (
           <li key={words}>
-            {words}
+            {words}{' '}
             {chosen.move !== null && words.endsWith(':') && (
               <span className="setup-move">
-                {' '}
                 {chosen.dial ?? lengthText(chosen.move, units, 'fine')}
                 {chosen.dial !== null && !mill?.readout && (
                   <small> = {lengthText(chosen.move, units, 'fine')}</small>
@@ -61,7 +60,8 @@ export function CentreIt({ station, part, planned, units, set, at }: SetupPieceP
             {paper
               ? `Spindle stopped, ${handle.in} until the paper is just held`
               : `Spindle turning, ${handle.in} until the cutter just scratches`}
-            ; set the dial of the {handle.screw} to 0. Always {handle.in} last, so that the slack is out.
+            ; set the dial of the {handle.screw} to 0. Come to every reading the same way, so that the slack
+            is out.
           </p>
           <dl className="values">
             {depths.map(({ name, mm, dial }) => (

@@ -50,7 +50,7 @@ export function SetupScribe({ station, planned, units }: StationProps<'setup'>) 
   return (
     <>
       <div className="scribe-caption">
-        <span>{detail.mill?.upright ? 'Seen from above' : 'Seen from in front'}</span>
+        <span>{detail.mill?.upright ? 'Seen from above, you below' : 'Seen from in front'}</span>
         <span>to scale</span>
       </div>
       <SetupView

@@ -1,5 +1,5 @@
 import type { DriveInput } from '../drive/index.ts';
-import { withPart } from './create.ts';
+import { withPart } from './parts.ts';
 import type { DrivePart, Job, Part } from './schema.ts';
 
 const isDrive = (part: Part | undefined): part is DrivePart =>

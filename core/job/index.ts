@@ -1,21 +1,8 @@
-export {
-  duplicateJob,
-  headWithMade,
-  indexedParts,
-  madeFor,
-  newDivideJob,
-  newDriveJob,
-  newSpurJob,
-  withDividing,
-  withHead,
-  withLathe,
-  withLeadGears,
-  withMill,
-  withPart,
-  withRingPart,
-  withRunBegun,
-  withSpurPart,
-} from './create.ts';
+export { newDivideJob, newDriveJob, newSpurJob } from './create.ts';
+export { withHead, withLathe, withLeadGears, withMill } from './equip.ts';
+export { headWithMade, madeFor, withRingPart } from './made.ts';
+export { duplicateJob, withRunBegun } from './measured.ts';
+export { indexedParts, withDividing, withPart, withSpurPart } from './parts.ts';
 export {
   mateOf,
   takeBentAngle,

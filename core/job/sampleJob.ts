@@ -1,7 +1,8 @@
 import type { DriveInput } from '../drive/index.ts';
 import { STOCK_EQUIPMENT, type Equipment } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
-import { newDriveJob, newSpurJob, withPart, withSpurPart } from './create.ts';
+import { newDriveJob, newSpurJob } from './create.ts';
+import { withPart, withSpurPart } from './parts.ts';
 import { withDrive } from './drive.ts';
 import type { Job } from './schema.ts';
 

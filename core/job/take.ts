@@ -4,7 +4,8 @@ import type { Train } from '../gearing/index.ts';
 import type { Identification } from '../sample/index.ts';
 import type { Equipment } from '../shop/index.ts';
 import { decimalText, dmsText, exact, measure, type Measure, type Pitch } from '../units/index.ts';
-import { freshPartId, withPart, withSpurPart } from './create.ts';
+import { freshPartId } from './create.ts';
+import { withPart, withSpurPart } from './parts.ts';
 import type { Job, SpurPart } from './schema.ts';
 
 /** The rule a pitch usually goes by, until the person says another. Common practice. */

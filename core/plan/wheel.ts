@@ -62,12 +62,8 @@ export function planWheelPart(
   const madeFor = judged?.madeFor ?? (need && countFor(need, part.cutter.countBy, diameter));
   const wheel = planWheel(
     part.gash,
-    facts,
-    blank.facts,
-    ground.mill,
-    { diameter, madeFor },
+    { drive: facts, rim: blank.facts, mill: ground.mill, cutter: { diameter, madeFor }, system },
     `${path}.gash`,
-    system,
   );
   const target: Target | null = facts && { along: 'turn', aim: countAim(facts.teeth, facts.wheelDiameter) };
   const dividing = planDividing(part.dividing, target, ground, `${path}.dividing`);

@@ -11,10 +11,5 @@ export {
   type GashSchool,
   type RimInput,
 } from './schema.ts';
-export {
-  planWheel,
-  type SchoolAnswer,
-  type WheelCutter,
-  type WheelDetail,
-  type WheelFacts,
-} from './station.ts';
+export type { SchoolAnswer, WheelCutter, WheelDetail, WheelFacts } from './detail.ts';
+export { planWheel } from './station.ts';

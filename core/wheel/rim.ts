@@ -1,15 +1,15 @@
 import { parseSize, shapeOf, wheelSizes, type DriveFacts, type DriveShape } from '../drive/index.ts';
 import { at, fail, ok, type Issue, type Result } from '../findings/index.ts';
-import { lengthValue, textValue, type StationWork, type Value, type Working } from '../station/index.ts';
+import type { StationWork } from '../station/index.ts';
 import {
   approx,
-  decimalText,
   lengthFigure,
   lengthText,
   parseAngleDeg,
   parseLength,
   type UnitSystem,
 } from '../units/index.ts';
+import { rimValues, rimWorking } from './rimSaying.ts';
 import type { RimInput } from './schema.ts';
 
 /** A wheel's blank. Lengths mm, angles radians. */
@@ -56,7 +56,7 @@ export const usualFaces = ({ worm, axialModule, wormDiameter }: DriveShape): Rim
 /** The narrower of them: what is wider than the hollow carries nothing. */
 export const usualFace = (usual: RimDetail['usual']): number => Math.min(...usual.map(({ mm }) => mm));
 
-interface RimReadings {
+export interface RimReadings {
   readonly face: number | null;
   readonly faceAngle: number | null;
   readonly bore: number | null;
@@ -282,89 +282,9 @@ export function planRim(
     ...empty,
     facts: wrong || read.bore === null ? null : facts,
     answer: `Ø ${figure(shape.outside)} × ${figure(shape.faceWidth)}${shape.rim === 'throat' ? `, throat ${figure(shape.throat)}` : ''}`,
-    values: valuesOf(shape, read, drive),
-    working: workingOf(shape, drive),
+    values: rimValues(shape, read, drive),
+    working: rimWorking(shape, drive),
     issues: at(path, [...read.issues, ...issues]),
     detail: { facts, drive: shapeOf(drive), usual },
   };
-}
-
-function valuesOf(
-  shape: RimShape,
-  { bore, measured, corners }: RimReadings,
-  { wheelDiameter, worm, addendum }: DriveShape,
-): Value[] {
-  const throated = shape.rim === 'throat';
-  return [
-    lengthValue(
-      { key: 'outside', label: throated ? 'Corners Ø' : 'Outside Ø', settles: true },
-      shape.outside,
-    ),
-    ...(throated
-      ? [
-          lengthValue({ key: 'throat', label: 'Throat Ø', symbol: 'd_{a2}', settles: true }, shape.throat),
-          lengthValue({ key: 'throatRadius', label: 'Throat radius', settles: true }, shape.throatRadius),
-        ]
-      : []),
-    lengthValue({ key: 'faceWidth', label: 'Face width', symbol: 'b', settles: true }, shape.faceWidth),
-    ...(throated ? [lengthValue({ key: 'hollow', label: 'Hollow' }, shape.hollow)] : []),
-    ...(shape.sideDiameter === null
-      ? []
-      : [lengthValue({ key: 'side', label: 'Faces Ø', settles: true }, shape.sideDiameter)]),
-    ...(throated && shape.sideDiameter === null
-      ? [textValue({ key: 'chamfer', label: 'Chamfer' }, 'none: the face is as wide as the hollow')]
-      : []),
-    ...(bore === null ? [] : [lengthValue({ key: 'bore', label: 'Bore', settles: true }, bore)]),
-    lengthValue({ key: 'pitchDiameter', label: 'Pitch diameter', symbol: 'd_2' }, wheelDiameter),
-    lengthValue(
-      { key: 'root', label: 'Root', symbol: 'd_{f2}' },
-      wheelDiameter - 2 * (worm.depth - addendum),
-    ),
-    ...(measured === null
-      ? []
-      : [lengthValue({ key: 'measured', label: 'Throat as turned', settles: true }, measured)]),
-    ...(corners === null || !throated
-      ? []
-      : [lengthValue({ key: 'cornersTurned', label: 'Corners as turned', settles: true }, corners)]),
-  ];
-}
-
-function workingOf(
-  shape: RimShape,
-  { wheelDiameter, addendum, wormDiameter, centre }: DriveShape,
-): Working[] {
-  const f = (value: number) => decimalText(value, 4);
-  const mm = (value: number) => `${f(value)}\\ \\mathrm{mm}`;
-  const source = 'Machinery’s Handbook, worm wheels; by geometry';
-  const half = Math.asin(Math.min(1, shape.hollow / 2 / shape.throatRadius)) / DEG;
-  const lines: Working[] = [
-    {
-      key: 'throat',
-      label: 'Throat diameter',
-      formula: 'd_{a2} = d_2 + 2h_a',
-      put: `${f(wheelDiameter)} + 2 \\times ${f(addendum)}`,
-      result: mm(shape.throat),
-      source,
-    },
-  ];
-  if (shape.rim === 'plain') return lines;
-  return [
-    ...lines,
-    {
-      key: 'throatRadius',
-      label: 'Throat radius',
-      formula: 'r_t = \\frac{d_1}{2} - h_a',
-      put: `\\frac{${f(wormDiameter)}}{2} - ${f(addendum)}`,
-      result: mm(shape.throatRadius),
-      source,
-    },
-    {
-      key: 'outside',
-      label: 'Outside, at the corners',
-      formula: '2\\left(a - r_t\\cos\\tfrac{\\nu}{2}\\right)',
-      put: `2\\left(${f(centre)} - ${f(shape.throatRadius)}\\cos ${decimalText(half, 3)}^\\circ\\right)`,
-      result: mm(shape.outside),
-      source,
-    },
-  ];
 }

@@ -1,0 +1,55 @@
+import type { Head, Plate, Ring } from '../shop/index.ts';
+import { measure } from '../units/index.ts';
+import { emptyDividePart, freshPartId } from './create.ts';
+import { indexedParts } from './parts.ts';
+import type { DividePart, Job } from './schema.ts';
+
+/** A plate or ring that has been made, put on a head. One of that id that is there already is replaced. */
+export function headWithMade(head: Head, made: Plate | Ring): Head {
+  const others = <T extends { readonly id: string }>(things: readonly T[]) =>
+    things.filter(({ id }) => id !== made.id);
+  return 'sides' in made
+    ? { ...head, plates: [...others(head.plates), made] }
+    : { ...head, rings: [...others(head.rings), made] };
+}
+
+/** What a ring or plate of so many holes is called on a head. @param onWork a ring that goes between spindle and work */
+export function madeFor(use: 'ring' | 'plate', holes: number, onWork = false): Plate | Ring {
+  const id = `made-${use}-${holes}`;
+  return use === 'ring'
+    ? { id, name: `made, ${holes} holes`, holes, made: true, ...(onWork ? { onWork } : {}) }
+    : { id, name: `M${holes}`, sides: [{ circles: [holes] }], made: true };
+}
+
+/**
+ * Jobs chain: a ring that a part needs becomes a part of its own in the same job, to be drilled first on the same head.
+ * @returns the job with the ring's part, and that part's id; the job as it is when a ring of so many is there already
+ */
+export function withRingPart(
+  job: Job,
+  partId: string,
+  holes: number,
+): { readonly job: Job; readonly ringId: string } {
+  const known = job.relations
+    .filter(({ kind, parts }) => kind === 'ring-for' && parts[1] === partId)
+    .map(({ parts }) => job.parts.find(({ id }) => id === parts[0]))
+    .find((part) => part?.kind === 'divide' && part.spacing.count.typed === String(holes));
+  if (known) return { job, ringId: known.id };
+  const forPart = indexedParts(job).find(({ id }) => id === partId)!;
+  const ringId = freshPartId(job);
+  const head = job.equipment.heads.find(({ id }) => id === forPart.dividing.headId) ?? null;
+  const empty = emptyDividePart(ringId, job.units, head);
+  const { made } = forPart.dividing;
+  const ring: DividePart = {
+    ...empty,
+    name: made.use === 'ring' ? `Ring of ${holes}` : `Plate of ${holes}`,
+    spacing: {
+      ...empty.spacing,
+      what: 'holes',
+      count: measure(String(holes), 'count'),
+      diameter: made.pitchCircle,
+    },
+  };
+  const relation = { id: `ring-${ringId}`, kind: 'ring-for' as const, parts: [ringId, partId] };
+  return { job: { ...job, parts: [...job.parts, ring], relations: [...job.relations, relation] }, ringId };
+}

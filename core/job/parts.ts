@@ -1,0 +1,25 @@
+import type { DividingInput } from '../dividing/index.ts';
+import type { IndexedPart, Job, Part, SpurPart } from './schema.ts';
+
+/** Replaces one part by what a change makes of it. */
+export function withPart(job: Job, partId: string, change: (part: Part) => Part): Job {
+  return { ...job, parts: job.parts.map((part) => (part.id === partId ? change(part) : part)) };
+}
+
+/** Replaces one part that is known to be a spur gear; others are left as they are. */
+export const withSpurPart = (job: Job, partId: string, change: (part: SpurPart) => SpurPart): Job =>
+  withPart(job, partId, (part) => (part.kind === 'spur' ? change(part) : part));
+
+/** Changes only what the dividing station was given. */
+export const withDividing = (
+  job: Job,
+  partId: string,
+  change: (dividing: DividingInput) => DividingInput,
+): Job =>
+  withPart(job, partId, (part) =>
+    part.kind === 'worm' ? part : { ...part, dividing: change(part.dividing) },
+  );
+
+/** The parts that are cut on the mill. */
+export const indexedParts = ({ parts }: Job): readonly IndexedPart[] =>
+  parts.filter((part) => part.kind !== 'worm');

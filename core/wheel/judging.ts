@@ -1,0 +1,93 @@
+import { FAIR_GASH_DEG, type DriveFacts } from '../drive/index.ts';
+import { at, type Issue } from '../findings/index.ts';
+import type { Mill } from '../shop/index.ts';
+import {
+  approx,
+  decimalText,
+  dmsText,
+  exact,
+  lengthText,
+  parseCount,
+  parsePositiveLength,
+  type UnitSystem,
+} from '../units/index.ts';
+import type { WheelCutter, WheelDetail } from './detail.ts';
+import type { GashInput } from './schema.ts';
+
+const DEG = 180 / Math.PI;
+
+interface GashReadings {
+  readonly hobStock: number | null;
+  readonly flutes: number | null;
+  readonly issues: readonly Issue[];
+}
+
+/** Issues: those of the parsers; hob-stock-deep */
+export function readGash(input: GashInput, depth: number, system: UnitSystem): GashReadings {
+  if (input.school !== 'hob') return { hobStock: null, flutes: null, issues: [] };
+  const stock =
+    input.hobStock.typed.trim() === ''
+      ? null
+      : parsePositiveLength(input.hobStock, 'What is left for the hob');
+  const flutes = parseCount(input.flutes, 'The number of flutes', 3, 24);
+  const issues: Issue[] = [
+    ...(stock && !stock.ok ? at('hobStock', stock.issues) : []),
+    ...(flutes.ok ? [] : at('flutes', flutes.issues)),
+  ];
+  const left = stock?.ok ? approx(stock.value) : depth / 10;
+  if (left >= depth)
+    issues.push({
+      code: 'hob-stock-deep',
+      path: 'hobStock',
+      severity: 'wrong',
+      given: input.hobStock.typed,
+      detail: { depth: lengthText(depth, system) },
+    });
+  return { hobStock: left < depth ? left : null, flutes: flutes.ok ? flutes.value : null, issues };
+}
+
+/** Issues: gash-no-mill, gash-cutter-unknown, gash-steep, cutter-under-worm, gash-hollow-straight, gash-corners, hob-flutes-share */
+export function judgeGash(
+  { worm, axialModule }: DriveFacts,
+  { diameter }: WheelCutter,
+  { school, schools, hob, rim }: WheelDetail,
+  mill: Mill | null,
+  system: UnitSystem,
+): Issue[] {
+  const issues: Issue[] = [];
+  const contact = schools.find((one) => one.school === school)?.contact ?? null;
+  const leadDeg = worm.leadAngle * DEG;
+  if (!mill) issues.push({ code: 'gash-no-mill', path: 'choice', severity: 'needed', allowed: 'the mill' });
+  if (school !== 'hob' && leadDeg > FAIR_GASH_DEG)
+    issues.push({
+      code: 'gash-steep',
+      path: 'choice',
+      severity: 'query',
+      given: dmsText(exact(leadDeg.toFixed(6))),
+      detail: { fair: `${FAIR_GASH_DEG}°` },
+    });
+  if (school !== 'traverse' && rim?.rim === 'throat' && diameter === null)
+    issues.push({ code: 'gash-cutter-unknown', path: 'choice', severity: 'note' });
+  if (school === 'plunge' && diameter !== null && diameter < worm.outside)
+    issues.push({
+      code: 'cutter-under-worm',
+      path: 'choice',
+      severity: 'query',
+      given: decimalText(diameter, 2),
+      detail: { worm: decimalText(worm.outside, 2) },
+    });
+  if (school === 'traverse' && rim?.rim === 'throat')
+    issues.push({ code: 'gash-hollow-straight', path: 'choice', severity: 'note' });
+  // the usual backlash is 0.04 of the module: what touches first by more keeps the worm out
+  if (school === 'plunge' && contact && contact.digs > 40 * axialModule)
+    issues.push({
+      code: 'gash-corners',
+      path: 'choice',
+      severity: 'query',
+      given: `${decimalText(contact.digs, 0)} µm`,
+      detail: { clear: lengthText(contact.clear, system) },
+    });
+  if (hob?.shares)
+    issues.push({ code: 'hob-flutes-share', path: 'flutes', severity: 'query', given: String(hob.flutes) });
+  return issues;
+}

@@ -78,10 +78,11 @@ test('key repeat and double taps count once; take back, note and pause', async (
 test('a run may start at any space, its start hole is hole 0', async () => {
   await startRun('9');
   const person = await atMill();
-  await person.sees('9 is the space to start at');
   await person.sees(
     'Turn clockwise, a turn or two, and drop the pin into the nearest hole of 21, plate B: it is now hole 0. Arms: 18 spaces, 19 holes with the pin’s own.',
   );
+  await person.makesReady();
+  await person.sees('9 is the space to start at');
   await person.key('Space');
   await person.sees('Space 9 is cut. Turn clockwise: 2 whole turns 18 spaces on 21');
   await person.sees('Pin is in hole 0, lands in hole 18');
@@ -118,7 +119,7 @@ test('two screens that counted at once ask, and agree on what the gear shows', a
   const other = await place.browser.createBrowserContext();
   const phone = await Person.sitDown(other, place.workshop.address);
   await phone.goTo(`/runs/${runId}`);
-  await tablet.sees('Space 1 cut');
+  await tablet.makesReady();
   await phone.sees('Space 1 cut');
   await phone.page.setOfflineMode(true);
   await tablet.key('Space');
@@ -155,7 +156,7 @@ test('when the cutter does not drop in, it says stop', async () => {
 
 test('the count is lost: the pin’s hole and a look tell where it is, and the run goes on from there', async () => {
   const person = await atMill();
-  await person.sees('Space 1 cut');
+  await person.makesReady();
   await person.key('w');
   await person.sees('Where am I?');
   await person.types('Pin is in hole', '7');

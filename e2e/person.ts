@@ -173,7 +173,7 @@ export class Person {
           [...document.querySelectorAll('button')].find(
             ({ offsetParent, innerText }) =>
               offsetParent !== null &&
-              /^(That is 0|It stands so|Space \d+ (cut|scratched))/.test(innerText.trim()),
+              /^(That is 0|It stands so|Done|Unlocked|Space \d+ (cut|scratched))/.test(innerText.trim()),
           ),
         { polling: 100 },
       );

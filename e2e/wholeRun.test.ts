@@ -80,10 +80,12 @@ test('one screen on two runs: neither waits for counts of the other', async () =
   await startRun('first', 24, 0);
   await startRun('second', 24, 0);
   const person = await atMill('first');
+  await person.makesReady();
   await person.pressButton('Space 1 cut');
   await wait(BETWEEN_COUNTS_MS);
   await person.pressButton('Space 2 cut');
   await person.goTo('/runs/run-second');
+  await person.makesReady();
   await person.pressButton('Space 1 cut');
   await person.sees('Space 2 cut');
   await person.goTo('/runs/run-first');
@@ -177,8 +179,16 @@ test('interrupted with a reason, set again, and gone on under another plan as a 
   await person.pressButton('Go on under the plan as it is now');
   await person.sees('9 of 62 cuts are made under the plan as it was');
   await person.press('Go on under this plan', 'button');
+  // the head, then the depth by a new touch, then the space
+  await person.sees('Crank set to the 62 circle');
+  await wait(BETWEEN_COUNTS_MS);
+  await person.pressButton('Done');
+  await person.sees('Touch it anew, for the depth: land under the cutter');
+  await wait(BETWEEN_COUNTS_MS);
+  await person.pressButton('Unlocked');
   await person.sees('Find the last space that was cut:');
   await person.sees('9 is cut already');
+  await wait(BETWEEN_COUNTS_MS);
   await person.makesReady();
   await person.pressButton('Space 9 cut');
   await person.sees('Space 10 cut');

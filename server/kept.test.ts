@@ -3,7 +3,7 @@ import { copyFileSync, existsSync, mkdtempSync, readFileSync, rmSync, statSync }
 import path from 'node:path';
 import fc from 'fast-check';
 import { withSpurPart, type Job } from '../core/job/index.ts';
-import type { RunEvent } from '../core/run/index.ts';
+import { RUN_VERSION, type RunEvent } from '../core/run/index.ts';
 import { measure } from '../core/units/index.ts';
 import type { JobListing, LogEntry, Problem, Restored, StoredJob, StoredShop } from '../core/wire/index.ts';
 import { storeFile } from './config.ts';
@@ -139,7 +139,7 @@ describe('what cannot be read takes nothing else down', () => {
     const store = await openStore(storeFile(trial.config));
     const em = store.em.fork();
     const run = await em.findOneOrFail(RunRow, { id: 'run-u1' });
-    run.document = run.document.replace('"version":7', '"version":70');
+    run.document = run.document.replace(`"version":${RUN_VERSION}`, '"version":70');
     run.digest = '';
     const [first] = await em.find(RunEventRow, { runId: 'run-u3' }, { orderBy: { arrival: 'asc' } });
     first!.document = first!.document.slice(0, 40);

@@ -4,6 +4,7 @@ import { handleOf } from '../setup/index.ts';
 import { decimalText, exact, lengthText, plural } from '../units/index.ts';
 import { circleOf } from './moves.ts';
 import type { Prompt } from './prompt.ts';
+import { touchReading } from './sentences.ts';
 
 /** A figure with its words behind it, large enough for two metres. */
 export interface Figure {
@@ -92,6 +93,10 @@ export function promptFigures(run: Run, prompt: Prompt): readonly Figure[] {
       return [shown('touch', prompt.paper > 0 ? 'the paper just held, dial to 0' : 'the outside, dial to 0')];
     case 'graze':
       return [shown('touch', 'till it only marks')];
+    case 'land':
+      return [shown('land', 'under the cutter')];
+    case 'first-touch':
+      return [shown(touchReading(run, prompt.reads), 'on the table where it first touches')];
     case 'out':
       return [shown('clear', `of the cutter: ${handle.out}`)];
     case 'back':

@@ -36,6 +36,10 @@ export function promptDone(prompt: Prompt): string {
       return 'Touched, dial at 0';
     case 'graze':
       return 'It marks';
+    case 'land':
+      return 'It stands so';
+    case 'first-touch':
+      return 'The table is set';
     case 'centre':
       return 'It is in the middle';
     case 'swing':
@@ -60,6 +64,8 @@ const NAMES: Readonly<Partial<Record<Prompt['do'], string>>> = {
   zero: 'zero',
   touch: 'touch',
   graze: 'touch',
+  land: 'land',
+  'first-touch': 'table',
   depth: 'depth',
   out: 'clear',
   in: 'go in',

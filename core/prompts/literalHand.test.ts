@@ -9,18 +9,24 @@ import { freeze, shop, three, type Asked } from '../sampleRuns.ts';
 import { STOCK_HEADS, STOCK_ROTARY } from '../shop/index.ts';
 import { exact, measure, type Exact } from '../units/index.ts';
 import { Hand, Mill, type MadeCut } from './literalHand.ts';
-import { standsAt } from './index.ts';
+import { progressOf, standsAt } from './index.ts';
 
 type Start = Partial<Parameters<typeof freezeRun>[3]>;
-type Safe = NonNullable<Run['safe']>;
 
-const ENTRY: Safe = { way: 'along', approach: 15, through: 30, clearAfter: 42, indexAt: 'entry' };
-const SAFE: Readonly<Record<'none' | 'entry' | 'exit' | 'sink', Run['safe']>> = {
-  none: null,
-  entry: ENTRY,
-  exit: { ...ENTRY, indexAt: 'exit' },
-  sink: { way: 'sink', depth: 3 },
-};
+const WAYS = ['none', 'entry', 'exit', 'sink'] as const;
+
+/** A cutter that touches √(h(D - h)) = 15 mm before a face of 12 mm at its deepest: of 78 mm where that is 3 mm. */
+function indexedAt(run: Run, way: (typeof WAYS)[number]): Run {
+  if (way === 'none') return { ...run, safe: null };
+  if (way === 'sink') return { ...run, safe: { way: 'sink', depth: 3 } };
+  const depths = run.rounds.flatMap(({ depthMm }) => depthMm ?? []);
+  const [first, deepest] = [depths[0]!, depths.at(-1)!];
+  const firstTouch = 15 - Math.sqrt(first * (225 / deepest + deepest - first));
+  return {
+    ...run,
+    safe: { way: 'along', approach: 15, through: 30, clearAfter: 42, indexAt: way, firstTouch },
+  };
+}
 
 /** A part of a turn, or of a line, by which space k is to stand from the first. */
 function should(run: Run, space: number): Exact {
@@ -55,8 +61,7 @@ function judge(run: Run, cuts: readonly MadeCut[], tolerance = 0): void {
   });
 }
 
-function cutAll(run: Run, eachStep = false): Mill {
-  const mill = new Mill(run);
+function cutAll(run: Run, eachStep = false, mill = new Mill(run)): Mill {
   const hand = new Hand(run, eachStep, mill);
   hand.goOn();
   const { closed, done, total, doubts } = hand.state;
@@ -116,10 +121,10 @@ describe('a hand that does just what is said cuts the work, by every method', ()
         const two = freeze({ ...asked, rounds: 2 }, method, fits ?? undefined);
         expect(two.rounds).toHaveLength(2);
         // each step asked, a run is many times as long; the ways of indexing differ by a prompt each
-        for (const safe of eachStep ? [SAFE.exit] : Object.values(SAFE))
-          judge(two, cutAll({ ...two, safe }, eachStep).cuts, tolerance);
-        for (const safe of eachStep ? [SAFE.entry] : [SAFE.none, SAFE.entry, SAFE.exit])
-          judge(scratched(two), cutAll(scratched({ ...two, safe }), eachStep).cuts, tolerance);
+        for (const way of eachStep ? (['exit'] as const) : WAYS)
+          judge(two, cutAll(indexedAt(two, way), eachStep).cuts, tolerance);
+        for (const way of eachStep ? (['entry'] as const) : (['none', 'entry', 'exit'] as const))
+          judge(scratched(two), cutAll(indexedAt(scratched(two), way), eachStep).cuts, tolerance);
       });
 
   test.each([
@@ -151,8 +156,13 @@ describe('a hand that does just what is said cuts the work, by every method', ()
   });
 });
 
+const onMill = (job: Job): Job =>
+  withSpurPart(job, 'p1', (part) => ({
+    ...part,
+    setup: { ...part.setup, cutterDiameter: measure('60', 'mm'), cutterWidth: measure('6', 'mm') },
+  }));
 const cardOf = (teeth: number, change: (job: Job) => Job = (job) => job): Job =>
-  change(drawnSpurJob({ id: 'j', name: 'Wheel', pitch: '1.5', teeth, face: '14', bore: '12' }));
+  change(onMill(drawnSpurJob({ id: 'j', name: 'Wheel', pitch: '1.5', teeth, face: '14', bore: '12' })));
 const twoPasses = (job: Job): Job =>
   withSpurPart(job, 'p1', (part) => ({ ...part, cut: { ...part.cut, passes: 'rough-finish' } }));
 const helical = (job: Job): Job =>
@@ -175,8 +185,11 @@ test.each([false, true])(
     ]) {
       const run = begin(cardOf(40, change));
       expect(run.helix).not.toBeNull();
-      for (const safe of [SAFE.none, SAFE.entry, SAFE.exit])
-        judge(run, cutAll({ ...run, safe }, eachStep).cuts);
+      for (const way of ['none', 'entry', 'exit'] as const)
+        judge(run, cutAll(indexedAt(run, way), eachStep).cuts);
+      const [cos, sin] = [Math.cos(Math.PI / 9), Math.sin(Math.PI / 9)];
+      const mill = new Mill(run, (depth) => Math.sqrt(depth * (60 - depth)) * cos + 3 * sin);
+      judge(run, cutAll(run, eachStep, mill).cuts);
     }
   },
 );
@@ -219,7 +232,7 @@ describe('a gear that closed and is sunk deeper', () => {
         mill.takeUp(run);
         const hand = new Hand(run, register === 'kept', mill);
         // nothing says that the pin may go into any hole: that would lose what the first cut stands in
-        const first = hand.now.map((prompt) => prompt.do);
+        const first = progressOf(run, hand.state, false).prompts.map((prompt) => prompt.do);
         expect(first).toContain(register === 'kept' ? 'stand' : 'find');
         hand.goOn();
         const deeper = mill.cuts.slice(40);

@@ -21,6 +21,8 @@ export interface MadeCut {
 
 const ZERO = exact(0);
 const part = (turns: Exact): Exact => turns.sub(turns.floor());
+/** Less than anybody sees on a dial, mm: what goes "past" a reading goes by so much at least. */
+const NEAR = 1e-4;
 /** Near enough for a cutter to drop in: a wheel's rounding, never a hole. */
 const fallsOn = (a: Exact, b: Exact): boolean => {
   const gap = part(a.sub(b)).valueOf();
@@ -44,7 +46,10 @@ export class Mill {
   private steps = 0;
   /** Left so by whoever used it last: a run has to say what is to be unlocked. */
   private locked = true;
-  private along: 'before' | 'on-work' | 'past' = 'before';
+  /** Of the cutter's middle along the work, from where it enters the face, the way it is fed, mm. */
+  private x = -Infinity;
+  /** Where the table's dial reads 0; null while nobody has set it. */
+  private table0: number | null = null;
   private radial: 'in' | 'out' = 'in';
   private turnedSinceCut = true;
   private slackTaken = true;
@@ -53,13 +58,46 @@ export class Mill {
   private touched = false;
   readonly cuts: MadeCut[] = [];
   private run: Run;
-  constructor(run: Run) {
+  private readonly reachAt: ((depth: number) => number) | null;
+  /** @param reachAt how far before the face a cutter touches at a depth, mm; without it, as a disk would whose approach the run names */
+  constructor(run: Run, reachAt: ((depth: number) => number) | null = null) {
     this.run = run;
+    this.reachAt = reachAt;
   }
 
   /** The same work and machine under another run. */
   takeUp(run: Run): void {
     this.run = run;
+    if (run.deepens?.register === 'kept' && !run.continues) return;
+    // the work was off, or on another head: no dial says any more what it said
+    this.touched = false;
+    this.table0 = null;
+  }
+
+  /** Of a disk sunk so deep: how far before the face its middle stands when it touches. */
+  private reach(depth: number): number {
+    if (this.reachAt) return this.reachAt(depth);
+    const { safe } = this.run;
+    const deepest = this.run.rounds.at(-1)?.depthMm ?? null;
+    if (safe?.way !== 'along' || deepest === null) return 0;
+    const diameter = safe.approach ** 2 / deepest + deepest;
+    return Math.sqrt(Math.max(0, depth * (diameter - depth)));
+  }
+
+  private get face(): number {
+    const { safe } = this.run;
+    return safe?.way === 'along' ? safe.clearAfter - 2 * safe.approach : 1;
+  }
+
+  /** Does the cutter stand in the blank as it was before it was cut, along the work and as deep as it is now? */
+  private get inWork(): boolean {
+    const reach = this.reach(this.depth ?? 0);
+    return this.radial === 'in' && this.x > -reach - NEAR && this.x < this.face + reach + NEAR;
+  }
+
+  private readsTable(reading: number): number {
+    if (this.table0 === null) throw new Harm('the table’s dial was never set');
+    return this.table0 + reading;
   }
 
   private get ratio(): Exact {
@@ -68,7 +106,7 @@ export class Mill {
 
   private mayTurn(): void {
     must(!this.locked, 'turned against the lock');
-    must(this.along !== 'on-work' || this.radial === 'out', 'turned in the cutter');
+    must(!this.inWork, 'turned in the cutter');
   }
 
   private go(by: Exact, clockwise = by.gte(0)): void {
@@ -177,7 +215,21 @@ export class Mill {
     this.back0 = this.backPin;
   }
 
-  private cut({ space, scratch, again, sink }: PromptOf<'cut'>): void {
+  /** How deep this place is cut already, mm. */
+  private get cutHere(): number {
+    const here = this.cuts.filter(({ at }) => fallsOn(at, this.position));
+    return Math.max(0, ...here.map(({ depth }) => depth ?? 0));
+  }
+
+  private firstTouch({ reads }: PromptOf<'first-touch'>): void {
+    must(!this.inWork, 'fed on from within the work');
+    const depth = this.depth ?? 0;
+    must(depth > this.cutHere, 'there is nothing to touch');
+    this.x = -this.reach(this.cutHere === 0 ? depth : depth - this.cutHere);
+    this.table0 = this.x - reads;
+  }
+
+  private cut({ space, scratch, again, sink, through }: PromptOf<'cut'>): void {
     must(this.locked || this.run.helix !== null, 'cut with the spindle loose');
     must(this.radial === 'in' || sink !== null, 'cut drawn clear of the cutter');
     must(
@@ -191,7 +243,8 @@ export class Mill {
       const before = this.cuts.filter((cut) => cut.space === space && fallsOn(cut.at, this.position));
       must(before.length > 0, `space ${space} is said to be cut, and is not`);
     } else this.cuts.push({ space, scratch, depth, at: this.position });
-    this.along = 'on-work';
+    this.x = through === null ? this.face : this.readsTable(through);
+    must(this.x > this.face - NEAR, `fed only ${this.x} over a face of ${this.face}`);
     this.radial = 'in';
     this.turnedSinceCut = false;
   }
@@ -232,15 +285,26 @@ export class Mill {
         this.cameClockwise = true;
         this.turnedSinceCut = true;
         // the cutter has dropped into it
-        this.along = 'on-work';
+        this.x = this.face / 2;
         this.turnedSinceCut = false;
         return;
       }
       case 'stand':
-        return must(fallsOn(this.position, this.firstOf(prompt.space).at), 'it does not stand there');
+        must(fallsOn(this.position, this.firstOf(prompt.space).at), 'it does not stand there');
+        // the cutter has been seen to drop in
+        this.x = this.face / 2;
+        return;
+      case 'land':
+        this.mayTurn();
+        // half a space on from wherever a space is
+        this.go(
+          (this.cuts.at(-1)?.at ?? this.position).sub(this.position).add(exact(1, 2 * this.run.divisions)),
+        );
+        return;
+      case 'first-touch':
+        return this.firstTouch(prompt);
       case 'touch':
       case 'graze':
-        must(this.along === 'before' || this.radial === 'in', 'touched in a space');
         must(
           this.turnedSinceCut || this.cuts.every(({ scratch }) => scratch),
           'touched in a space that is cut',
@@ -248,34 +312,34 @@ export class Mill {
         this.touched = prompt.do === 'touch' || this.touched;
         this.depth = prompt.do === 'graze' ? 0 : null;
         this.radial = 'in';
-        this.along = 'on-work';
+        this.x = this.face / 2;
         return;
       case 'depth':
-        must(this.along === 'before', 'the depth set with the cutter on the work');
-        must(this.touched, 'a depth from no touch');
         this.depth = prompt.depth;
+        must(!this.inWork, 'the depth set with the cutter on the work');
+        must(this.touched, 'a depth from no touch');
         return;
       case 'out':
         this.radial = 'out';
         return;
       case 'in':
-        must(this.along !== 'on-work' || prompt.graze, 'brought in on the work');
         must(prompt.graze || prompt.depth === null || this.touched, 'a depth from no touch');
         this.radial = 'in';
         this.depth = prompt.graze ? 0 : prompt.depth;
+        must(prompt.graze || !this.inWork, 'brought in on the work');
         return;
       case 'back':
         must(
-          this.radial === 'out' || !this.turnedSinceCut || this.along !== 'past',
+          this.radial === 'out' || !this.turnedSinceCut || this.x <= this.face,
           'run back through uncut metal',
         );
         must(this.radial === 'out' || this.run.helix === null, 'dragged back along a helix');
-        this.along = 'before';
+        this.x = prompt.to === 'clear' ? -Infinity : this.readsTable(-2 * NEAR);
         this.slackTaken = prompt.slack;
         return;
       case 'on':
-        must(this.along === 'on-work', 'run on from nowhere');
-        this.along = 'past';
+        must(this.x >= this.face - NEAR, 'run on from nowhere');
+        this.x = this.readsTable(prompt.past + 2 * NEAR);
         return;
       case 'cut':
         return this.cut(prompt);

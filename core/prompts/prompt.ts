@@ -37,6 +37,13 @@ export type Act =
   | { readonly do: 'unlock'; readonly what: Locked }
   | { readonly do: 'lock'; readonly what: Locked }
   | { readonly do: 'touch'; readonly paper: number }
+  /** Work that was off, or on another head: turned until uncut outside stands under the cutter, for the touch. */
+  | { readonly do: 'land' }
+  /**
+   * Fed on to where the cutter first touches, and the table set there: what it reads is counted from the touch at full depth.
+   * @prop reads mm, ≥ 0: this cut may touch later than the deepest will
+   */
+  | { readonly do: 'first-touch'; readonly reads: number }
   /** The cutter is brought down until it only marks the work. */
   | { readonly do: 'graze' }
   | { readonly do: 'depth'; readonly depth: number; readonly by: number | null }

@@ -43,13 +43,72 @@ const between = (run: Run) =>
 describe('what the mill says, word for word', () => {
   test('between two spaces, in the order of the hands, with the dial and both units', () => {
     expect(between(begin(card()))).toEqual([
-      'Run the table back, to the left, past 0, the first touch.',
+      'Run the table back, to the left, past 0 on its dial.',
       'Unlock the spindle.',
       'To space 2: turn clockwise 2 turns + 18 spaces on 21; from hole 0 the pin lands in hole 18.',
       'Look at the plate, not at the screen: which hole is the pin in now?',
       'Bring the arms round to the pin: 18 spaces, 19 holes with the pin’s own.',
       'Lock the spindle.',
-      'Cut space 2: feed on until the table reads 25.80 mm past the first touch.',
+      'Cut space 2: feed on until the table reads 25.80 mm.',
+    ]);
+  });
+
+  test('a rough cut touches later than the finish: the table is set to what makes 0 right for both', () => {
+    const two = card((part) => ({ ...part, cut: { ...part.cut, passes: 'rough-finish' } }));
+    const run = begin(two);
+    const to = (place: number) =>
+      stretchOf(run, { next: run.cuts[place]!, last: run.cuts[place - 1] ?? null }).map((prompt) =>
+        promptText(run, prompt),
+      );
+    // Ø 60: 4.0 of 4.5 mm deep; √(4.5 · 55.5) = 15.80, √(4 · 56) = 14.97
+    expect(to(0).slice(-6)).toEqual([
+      'Lock the spindle.',
+      'Raise the knee until the turning cutter just marks the outside; the dial of the knee to 0.',
+      'Run back, to the left, until the cutter is clear of the work.',
+      'Raise the knee to 4.000 mm (0.1575 in).',
+      'Feed on slowly: where the turning cutter first touches, stop and set the table’s dial to 0.84 mm. At full depth it touches that much sooner, at 0.',
+      'Cut space 1: feed on until the table reads 25.80 mm, and mark it.',
+    ]);
+    expect(to(1)[0]).toBe('Run the table back, to the left, past 0 on its dial.');
+    expect(to(14).at(-1)).toBe('Cut space 1: feed on until the table reads 25.80 mm, and mark it.');
+    expect(allSaid(run).match(/first touches/g)).toHaveLength(1);
+    expect(allSaid(begin(card()))).toContain('stop and set the table’s dial to 0.\nCut space 1');
+  });
+
+  test('a scratch first: nothing is read on the table before metal is cut, and it is set then', () => {
+    const run = begin(card((part) => ({ ...part, cut: { ...part.cut, scratch: true } })));
+    const told = allSaid(run).split('\n');
+    const set = told.findIndex((line) => line.includes('first touches'));
+    expect(told.slice(set - 4, set)).toEqual([
+      expect.stringMatching(/^Lock the spindle/),
+      expect.stringMatching(/^Raise the knee until the turning cutter just marks/),
+      'Run back, to the left, until the cutter is clear of the work.',
+      'Raise the knee to 4.500 mm (0.1772 in).',
+    ]);
+    expect(told.slice(0, set).join('\n')).not.toMatch(/its dial\.|the table reads/);
+  });
+
+  test('work that goes on under another plan is touched again, on uncut outside, before its space is found', () => {
+    const old = begin(card());
+    const run = begin(card(), STOCK_EQUIPMENT, { runId: 'r2', continues: { run: old, done: 5 } });
+    const lines = (place: number) =>
+      stretchOf(run, { next: run.cuts[place]!, last: run.cuts[place - 1] ?? null }).map((prompt) =>
+        promptText(run, prompt),
+      );
+    const first = lines(0);
+    const land = first.findIndex((line) => line.startsWith('Turn the work until outside that is not cut'));
+    expect(first.slice(land + 1, land + 6)).toEqual([
+      'Lock the spindle.',
+      'Raise the knee until the turning cutter just marks the outside; the dial of the knee to 0.',
+      'Run back, to the left, until the cutter is clear of the work.',
+      'Unlock the spindle.',
+      expect.stringMatching(/^Find space 5, which is cut/),
+    ]);
+    // the cut it left off at takes nothing off: the table is set in the next one
+    expect(first.join(' ')).not.toMatch(/first touches/);
+    expect(lines(1).slice(-2)).toEqual([
+      'Feed on slowly: where the turning cutter first touches, stop and set the table’s dial to 0.',
+      'Cut space 6: feed on until the table reads 25.80 mm.',
     ]);
   });
 
@@ -211,6 +270,7 @@ describe('one screen, one thing to do', () => {
         'touch',
         'back',
         'depth',
+        'first-touch',
         'cut',
       ]);
     }

@@ -8,6 +8,9 @@ import { backWay, onDial } from './handles.ts';
 import { circleOf } from './moves.ts';
 import type { Prompt, PromptOf, WayBack } from './prompt.ts';
 
+/** Less than a dial shows, mm. */
+const READS_AS_0 = 0.005;
+
 /** A reading of a wheel, a table or a count, as it must stand. */
 function readingText(run: Run, landing: Landing): string {
   if (landing.on === 'steps') return `${landing.steps} steps`;
@@ -132,6 +135,15 @@ function touchText(run: Run, { paper }: PromptOf<'touch'>): string {
     : `${capital(bring)} until the turning cutter just marks ${what}; the dial of the ${screw} to 0.`;
 }
 
+/** What the table reads where the cutter first touches, as it is to be set. */
+export const touchReading = (run: Run, reads: number): string =>
+  reads < READS_AS_0 ? '0' : lengthText(reads, run.units);
+
+function firstTouchText(run: Run, reads: number): string {
+  const set = `Feed on slowly: where the turning cutter first touches, stop and set the table’s dial to ${touchReading(run, reads)}.`;
+  return reads < READS_AS_0 ? set : `${set} At full depth it touches that much sooner, at 0.`;
+}
+
 function depthText(run: Run, depth: number | null): string {
   if (depth === null) return 'to depth';
   const dial = onDial(run, depth);
@@ -141,7 +153,7 @@ function depthText(run: Run, depth: number | null): string {
 function backAlongText(run: Run, { to, slack }: PromptOf<'back'>): string {
   const way =
     to === 'before-touch'
-      ? `Run the table back${backWay(run)}, past 0, the first touch`
+      ? `Run the table back${backWay(run)}, past 0 on its dial`
       : `Run back${backWay(run)}${backWay(run) === '' ? '' : ','} until the cutter is clear of the work`;
   return slack ? `${way}; then come on a little the way it cuts, so that the slack is taken up.` : `${way}.`;
 }
@@ -153,7 +165,7 @@ function cutText(run: Run, { space, scratch, again, sink, through }: PromptOf<'c
   if (sink !== null) return `Sink the cutter ${depthText(run, sink)}, in space ${space}${mark}.`;
   return through === null
     ? `Cut space ${space} over the whole face${mark}.`
-    : `Cut space ${space}: feed on until the table reads ${lengthText(through, run.units)} past the first touch${mark}.`;
+    : `Cut space ${space}: feed on until the table reads ${lengthText(through, run.units)}${mark}.`;
 }
 
 /** A prompt as a whole sentence, right for a hand that does just what it says. */
@@ -186,6 +198,10 @@ export function promptText(run: Run, prompt: Prompt): string {
       return touchText(run, prompt);
     case 'graze':
       return `${capital(handle.in)} until the cutter only marks the outside.`;
+    case 'land':
+      return 'Turn the work until outside that is not cut, between two spaces, stands under the cutter.';
+    case 'first-touch':
+      return firstTouchText(run, prompt.reads);
     case 'depth':
       return prompt.by === null
         ? `${capital(handle.in)} ${depthText(run, prompt.depth)}.`
@@ -201,7 +217,7 @@ export function promptText(run: Run, prompt: Prompt): string {
     case 'back':
       return backAlongText(run, prompt);
     case 'on':
-      return `Feed on past ${lengthText(prompt.past, run.units)} from the first touch: only there is the cutter clear.`;
+      return `Feed on until the table reads more than ${lengthText(prompt.past, run.units)}: only there is the cutter clear.`;
     case 'turn':
       return turnText(run, prompt);
     case 'turn-plate':
@@ -245,6 +261,8 @@ export function promptWhy(run: Run, prompt: Prompt): string | null {
       return 'Past it? Back off half a turn and come up again.';
     case 'turn-plate':
       return prompt.back < 0 ? 'Every space is come to clockwise, so that the slack lies on one side.' : null;
+    case 'first-touch':
+      return 'Where it is clear to index, and how far to feed, is counted from here.';
     case 'register':
       return prompt.work === 'stands'
         ? 'The register is what makes the deeper cut fall into the first one.'

@@ -1,4 +1,4 @@
-import { dueCheck, type Cut, type Run } from '../run/index.ts';
+import { dueCheck, firstMetal, placeOf, type Cut, type Run } from '../run/index.ts';
 import { asksLanding, endOfRound, lockedOn, readAfresh, skippedOf, wayBack } from './moves.ts';
 import type { Act, Prompt } from './prompt.ts';
 
@@ -21,7 +21,7 @@ function keyed(steps: readonly Step[]): readonly Prompt[] {
 const depthOf = (run: Run, cut: Cut): number | null => run.rounds[cut.round - 1]?.depthMm ?? null;
 const isScratch = (run: Run, round: number): boolean => run.rounds[round - 1]?.name === 'scratch';
 
-/** Along the work and before the first touch, or just clear where no reading tells it. */
+/** Along the work and before 0, or just clear where no reading tells it. */
 const backAlong = (run: Run, slack = false): Act => ({
   do: 'back',
   to: run.safe?.way === 'along' ? 'before-touch' : 'clear',
@@ -111,7 +111,7 @@ function firstDepth(run: Run, cut: Cut): Step[] {
   return [touch, backAlong(run), { do: 'depth', depth, by: null }];
 }
 
-/** The depth of a space that is cut already, on a dial that was zeroed when its run began. */
+/** The depth of a space that is cut already, on a dial that was zeroed at a touch. */
 function depthAgain(run: Run, cut: Cut): Step[] {
   const depth = depthOf(run, cut);
   if (run.helix)
@@ -119,6 +119,22 @@ function depthAgain(run: Run, cut: Cut): Step[] {
   if (run.safe?.way === 'sink') return [{ do: 'out' }];
   if (depth === null) return [backAlong(run)];
   return [backAlong(run), { do: 'depth', depth, by: run.deepens?.by ?? null }];
+}
+
+/**
+ * Work that was off the machine, or on another head, stands at another height: its outside is touched again before its space is found,
+ * and the spindle is loose then.
+ */
+function touchLand(run: Run, cut: Cut): Step[] {
+  if (depthOf(run, cut) === null) return [];
+  return [
+    { do: 'land' },
+    ...lock(run),
+    { do: 'touch', paper: run.mount?.paper ?? 0 },
+    ...(run.helix || run.safe?.way === 'sink' ? [{ do: 'out' } as const] : []),
+    ...(run.safe?.way === 'sink' ? [] : [backAlong(run, run.helix !== null)]),
+    ...unlock(run),
+  ];
 }
 
 /** Everything before the first cut of a run. */
@@ -143,14 +159,19 @@ function start(run: Run, cut: Cut): Step[] {
     : [];
   const found = again || run.deepens !== null;
   const begun: Act = { do: 'register', work: found ? 'found' : 'fresh' };
-  // with nothing to change on the head one look serves for hole, depth and cut
-  const pauses = prepared.length > 0 || helix !== null || found;
-  return [
+  // with nothing to change on the head, and no depth to be set, one look serves for hole and cut
+  const pauses = prepared.length > 0 || helix !== null || found || depthOf(run, cut) !== null;
+  const asIs = (step: Step): Act => ('act' in step ? step.act : step);
+  const head: Step[] = [
     // what another run left off at may still stand in the cutter
-    ...(found ? toClear(run).map((step) => ('act' in step ? step.act : step)) : []),
+    ...(found ? toClear(run).map(asIs) : []),
     ...unlockFirst(run),
     ...prepared,
     ...swung,
+  ];
+  return [
+    // found again it is a long list: a look for the head, one for the touch, one for the space
+    ...(found ? [...stopAtEnd(head), ...stopAtEnd(touchLand(run, cut))] : head),
     ...(found ? [{ do: 'find', space: cut.space } as const] : []),
     pauses ? stop(begun) : begun,
     ...lock(run),
@@ -239,9 +260,26 @@ export interface Stand {
   readonly last: Cut | null;
 }
 
+/** Readings of the table mean nothing until it was set at the first touch; till then everything is run clear by eye. */
+const unread = (run: Run): Run => (run.safe?.way === 'along' ? { ...run, safe: null } : run);
+
+/** The first cut that takes metal: the table is set where the cutter touches, and the rest goes by its readings. */
+function touching(run: Run, steps: readonly Step[], cut: Cut, reads: number): Step[] {
+  return [...steps.slice(0, -1), { do: 'first-touch', reads }, stop(cutIt(run, cut))];
+}
+
 /** All that is to be done from one cut to the next, in the order of the hands; from nothing to the first, from the last to the end. */
 export function stretchOf(run: Run, { next, last }: Stand): readonly Prompt[] {
-  if (!next) return last ? keyed(close(run, last)) : [];
-  if (!last) return keyed(start(run, next));
-  return keyed(next.round === last.round ? between(run, last, next) : change(run, last, next));
+  const reads = run.safe?.way === 'along' ? run.safe.firstTouch : null;
+  if (reads === null) return keyed(stepsOf(run, { next, last }));
+  const first = firstMetal(run);
+  if (last && placeOf(run, last) >= first) return keyed(stepsOf(run, { next, last }));
+  const steps = stepsOf(unread(run), { next, last });
+  return keyed(next && placeOf(run, next) === first ? touching(run, steps, next, reads) : steps);
+}
+
+function stepsOf(run: Run, { next, last }: Stand): Step[] {
+  if (!next) return last ? close(run, last) : [];
+  if (!last) return start(run, next);
+  return next.round === last.round ? between(run, last, next) : change(run, last, next);
 }

@@ -48,7 +48,7 @@ const RANK: readonly Prompt['do'][] = [
 function mainOf(now: readonly Prompt[], first: boolean): Prompt {
   if (now.length === 1) return now[0]!;
   // what begins a run is its first space, with all that goes before it in a list; before that, what finds the work again
-  if (first) return now.find((prompt) => prompt.do === 'find') ?? now.at(-1)!;
+  if (first) return now.find((prompt) => prompt.do === 'find' || prompt.do === 'land') ?? now.at(-1)!;
   const rank = RANK.find((each) => now.some((prompt) => prompt.do === each));
   return now.find((prompt) => prompt.do === rank) ?? now.at(-1)!;
 }
@@ -104,6 +104,8 @@ function leadOf(main: Prompt, at: At): string {
       return next && last && next.round !== last.round
         ? `The work stands at space ${next.space}. The depth of the ${roundName(run, next.round)}:`
         : `The work stands at space ${next?.space}.`;
+    case 'land':
+      return 'Touch it anew, for the depth:';
     case 'find':
       return 'Find the last space that was cut:';
     case 'stand':
@@ -122,6 +124,8 @@ function leadOf(main: Prompt, at: At): string {
     case 'swing':
     case 'scribe':
     case 'register':
+    case 'unlock':
+      if (last) return '';
       return 'On the machine, before the first cut:';
     default:
       return '';

@@ -11,7 +11,8 @@ import {
 import { fail, ok, type Result } from '../findings/index.ts';
 import type { Job } from '../job/index.ts';
 import { beforeCutting, stationOf, whatItIs, type Cutting, type PartPlan, type Plan } from '../plan/index.ts';
-import { safeAtDepth } from '../setup/index.ts';
+import { firstTouchReads, safeAtDepth, type Deepening } from '../setup/index.ts';
+import { firstMetal } from './places.ts';
 import type { Equipment } from '../shop/index.ts';
 import { RUN_FORMAT, RUN_VERSION, type Cut, type Piece, type Run } from './schema.ts';
 
@@ -97,10 +98,26 @@ function roundsOf({ rounds }: Cutting, { deepens, continues }: Start): Run['roun
 }
 
 /** Where the table is clear with the cutter sunk deeper than the card says. */
-function safeDeeper(part: PartPlan, rounds: Run['rounds']): Run['safe'] {
+function safeDeeper(part: PartPlan, rounds: Run['rounds']): Cutting['safe'] {
   const detail = stationOf(part, 'setup')?.detail;
   const depth = rounds.at(-1)?.depthMm ?? null;
   return detail && depth !== null ? safeAtDepth(detail, depth) : null;
+}
+
+/** How deep the first cut of a run goes that takes metal, and how deep its space was cut before. */
+function firstCutOf(run: Pick<Run, 'cuts' | 'rounds' | 'continues' | 'deepens'>): Deepening | null {
+  const first = run.cuts[firstMetal(run)];
+  const depth = first && run.rounds[first.round - 1]!.depthMm;
+  if (!first || depth === null || depth === undefined) return null;
+  const cutTo = run.deepens ? depth - run.deepens.by : (run.rounds[first.round - 2]?.depthMm ?? 0);
+  return cutTo < depth ? { depth, cutTo } : null;
+}
+
+/** The readings of a run, with what the table is set to where they are counted from. */
+function safeOf(part: PartPlan, safe: Cutting['safe'], first: Deepening | null): Run['safe'] {
+  if (safe?.way !== 'along') return safe;
+  const detail = stationOf(part, 'setup')?.detail;
+  return { ...safe, firstTouch: detail && first ? firstTouchReads(detail, safe.approach, first) : null };
 }
 
 function deeperText(rounds: Run['rounds'], by: number, units: Job['units']): string {
@@ -177,6 +194,8 @@ export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start
     : from?.run.deepens
       ? { ...from.run.deepens, register: 'found' }
       : null;
+  const continues: Run['continues'] = from && { runId: from.run.id, done: from.done };
+  const motion = frozenMotion(aim, choice, head?.ratio ?? '1', { startSpace, rounds: rounds.length, skip });
   return ok({
     format: RUN_FORMAT,
     version: RUN_VERSION,
@@ -196,12 +215,16 @@ export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start
     rounds,
     helix,
     piece: start.piece ?? thick?.run.piece ?? { kind: 'work', name: '' },
-    continues: from && { runId: from.run.id, done: from.done },
+    continues,
     deepens,
     mount,
     // whoever sinks a gear that still stands as it closed changes nothing on the head
     preparation: thick?.register === 'kept' ? [] : leftToPrepare(detail.preparation),
-    safe: deepens ? safeDeeper(part, rounds) : part.cutting.safe,
+    safe: safeOf(
+      part,
+      deepens ? safeDeeper(part, rounds) : part.cutting.safe,
+      firstCutOf({ cuts: motion.cuts, rounds, continues, deepens }),
+    ),
     minutesPerCut,
     outside,
     bore,
@@ -212,6 +235,6 @@ export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start
         title,
         answer: (deepens && id === 'cut' ? deeperText(rounds, deepens.by, job.units) : answer).slice(0, 300),
       })),
-    ...frozenMotion(aim, choice, head?.ratio ?? '1', { startSpace, rounds: rounds.length, skip }),
+    ...motion,
   });
 }

@@ -19,6 +19,16 @@ export function placeOf(run: Run, place: Place): number {
   return places.get(key(place)) ?? -1;
 }
 
+/**
+ * The place of the first cut of a run that takes metal to a depth: not a scratch, and not the space another run left off at, which is
+ * run through once more. -1 where there is none.
+ */
+export function firstMetal({ cuts, rounds, continues }: Pick<Run, 'cuts' | 'rounds' | 'continues'>): number {
+  return cuts.findIndex(
+    ({ round }, i) => (i > 0 || !continues) && (rounds[round - 1]?.depthMm ?? null) !== null,
+  );
+}
+
 /** Are its spaces those of a gear, so that teeth can be measured? Runs of before the card was kept do not say. */
 export const hasTeeth = ({ card }: Run): boolean => card.some(({ title }) => title === STATIONS.gear.title);
 

@@ -84,7 +84,7 @@ describe('runs that rest from earlier versions', () => {
       deepens: null,
       mount: null,
       preparation: [],
-      safe: { way: 'along', ...rested.safe },
+      safe: { way: 'along', ...rested.safe, firstTouch: null },
     });
     expect(run.safe).toMatchObject({ approach: expect.closeTo(15.504, 3), indexAt: 'entry' });
     expect(readRun({ ...rested, safe: null }).safe).toBeNull();
@@ -99,6 +99,7 @@ describe('runs that rest from earlier versions', () => {
       version: RUN_VERSION,
       mount: null,
       preparation: [],
+      safe: { ...rested.safe, firstTouch: null },
       deepens: { ...rested.deepens, register: 'found' },
     });
     const at = (kind: string, rest: object, deviceSeq: number) =>
@@ -118,5 +119,14 @@ describe('runs that rest from earlier versions', () => {
     const { next, heeded } = foldRun(run, events);
     expect(next).toMatchObject({ space: 2 });
     expect(heeded).toEqual(['turn']);
+  });
+
+  test('version 7, whose table was set as the set-up said: its readings stand, and nobody is asked to set it again', () => {
+    const rested = JSON.parse(readFileSync(new URL('./samples/v7.json', import.meta.url), 'utf8')) as Run;
+    const run = readRun(rested);
+    expect(run).toEqual({ ...rested, version: RUN_VERSION, safe: { ...rested.safe, firstTouch: null } });
+    expect(run.safe).toMatchObject({ approach: expect.closeTo(13.824, 3) });
+    const sunk = { ...rested, safe: { way: 'sink', depth: 3 } };
+    expect(readRun(sunk).safe).toEqual({ way: 'sink', depth: 3 });
   });
 });

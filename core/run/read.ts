@@ -72,6 +72,16 @@ const fromV6 = (run: RawRun): RawRun => ({
   deepens: run['deepens'] === null ? null : { ...(run['deepens'] as object), register: 'found' },
 });
 
+/** Nobody was asked to set the table at the first touch: its readings are from where the set-up says. */
+const fromV7 = (run: RawRun): RawRun => ({
+  ...run,
+  version: 8,
+  safe:
+    (run['safe'] as { readonly way?: unknown } | null)?.way === 'along'
+      ? { ...(run['safe'] as object), firstTouch: null }
+      : run['safe'],
+});
+
 /**
  * A run as it rests, of whatever version, brought up to today's and checked. A run's cuts and moves never change.
  * @throws when what rests is no run: a fault, not an issue
@@ -84,5 +94,6 @@ export function readRun(raw: unknown): Run {
   if (run.version === 4) run = fromV4(run);
   if (run.version === 5) run = fromV5(run);
   if (run.version === 6) run = fromV6(run);
+  if (run.version === 7) run = fromV7(run);
   return runSchema.parse(run);
 }

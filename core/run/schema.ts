@@ -5,7 +5,7 @@ import { headSchema, millSchema } from '../shop/index.ts';
 import { unitSystemSchema } from '../units/index.ts';
 
 export const RUN_FORMAT = 'vuelta-run';
-export const RUN_VERSION = 7;
+export const RUN_VERSION = 8;
 
 const roundSchema = z
   .object({
@@ -42,7 +42,7 @@ const helixSchema = z
   })
   .readonly();
 
-/** Where the table is clear to index, mm from the first touch of cutter and work, the way it is fed; or how far to come out. */
+/** Where the table is clear to index, mm from the first touch at full depth, the way it is fed; or how far to come out. */
 const safeAlong = z
   .object({
     way: z.literal('along'),
@@ -50,6 +50,11 @@ const safeAlong = z
     through: z.number().positive(),
     clearAfter: z.number().positive(),
     indexAt: z.enum(['entry', 'exit']),
+    /**
+     * What the table is set to read where the cutter first touches in the run's first cut that takes metal: it may touch later there
+     * than at full depth. Null where nobody is asked: on runs of before, or without a cutter's diameter.
+     */
+    firstTouch: z.number().min(0).nullable(),
   })
   .readonly();
 const safeSink = z.object({ way: z.literal('sink'), depth: z.number().positive() }).readonly();

@@ -90,6 +90,8 @@ export interface SetupDetail {
   readonly helixDeg: number;
   readonly indexAt: 'entry' | 'exit';
   readonly stroke: Stroke | null;
+  /** What the table is set to where the first round touches, mm; null where no readings are known. */
+  readonly firstTouch: number | null;
   /** Where the cutter is sunk in place: how deep, mm, and that on the dial; null where the table travels. */
   readonly sink: { readonly depth: number; readonly dial: string } | null;
   /** The same readings on the dial of the table. */

@@ -3,7 +3,15 @@ export { depthDialOf, dialMove, dialOf, moveText, type Dial, type DialMove } fro
 export { reasonsOf, thrustOf, wantsKey, type Reason, type Thrust } from './holding.ts';
 export { keywayOf, type Keyway } from './keyway.ts';
 export { mandrelFits, type MandrelFit } from './mandrel.ts';
-export { handleOf, mountOf, safeAtDepth, type Handle, type Mount } from './mount.ts';
+export {
+  firstTouchReads,
+  handleOf,
+  mountOf,
+  safeAtDepth,
+  type Deepening,
+  type Handle,
+  type Mount,
+} from './mount.ts';
 export { fitsOf, tableNeeds, type Fit, type Room } from './room.ts';
 export { nothingSetUp, setupSchema, type SetupInput } from './schema.ts';
 export { cuttingData, snapDown, type CuttingData } from './speed.ts';

@@ -1,7 +1,7 @@
 import type { Mill } from '../shop/index.ts';
 import type { SafeReadings, SetupDetail } from './detail.ts';
 import { dialOf } from './dial.ts';
-import { strokeOf } from './stroke.ts';
+import { approachOf, strokeOf } from './stroke.ts';
 
 /** How cutter and work stand to each other, and by which screw the cutter goes in: what every prompt at the mill is worded by. */
 export interface Mount {
@@ -50,6 +50,38 @@ export function safeAtDepth(detail: SetupDetail, depth: number): SafeReadings | 
     helixDeg,
   });
   return { way: 'along', approach, through, clearAfter, indexAt };
+}
+
+/** How deep a cut goes, and how deep its space is cut already; mm. */
+export interface Deepening {
+  readonly depth: number;
+  /** 0 in uncut metal; < depth */
+  readonly cutTo: number;
+}
+
+/**
+ * What the table is to read where the cutter first touches in a cut: 0 is where it would touch at the depth that `approach` was
+ * worked out for, and a shallower cutter, or one in a space that is roughed out, touches later.
+ * @param approach mm, of the deepest round
+ * @returns mm, ≥ 0; null where the cutter’s diameter is not known
+ * Source: √(h(D − h)) from a circle. In a space cut to p a disk as deep as h touches as one of h − p would on the outside: its
+ * section at x from the middle is √(R² − x²) − (R − h) deep, and that passes p there.
+ */
+export function firstTouchReads(
+  { cutter, helixDeg }: Pick<SetupDetail, 'cutter' | 'helixDeg'>,
+  approach: number,
+  { depth, cutTo }: Deepening,
+): number | null {
+  if (cutter.diameter === null) return null;
+  // the side of a cutter in a space that leans touches sooner than its middle: reckoned by the middle, 0 is never too near
+  const cutterWidth = cutTo > 0 ? 0 : (cutter.width ?? 0);
+  const touches = approachOf({
+    depth: depth - cutTo,
+    cutterDiameter: cutter.diameter,
+    cutterWidth,
+    helixDeg,
+  });
+  return Math.max(0, approach - touches);
 }
 
 /** Which handle brings the work in to the cutter and away from it, and what its screw is called. */

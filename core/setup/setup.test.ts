@@ -5,6 +5,7 @@ import {
   CLEAR_BY,
   cuttingData,
   dialMove,
+  firstTouchReads,
   fitsOf,
   keywayOf,
   lagOf,
@@ -117,6 +118,48 @@ describe('approach and stroke, against a drawn disk and blank', () => {
     expect(stroke.through).toBeCloseTo(stroke.approach + 12, 9);
     expect(stroke.clearAfter).toBeCloseTo(2 * stroke.approach + 12, 9);
     expect(stroke.travel.exit - stroke.travel.entry).toBeCloseTo(stroke.approach + CLEAR_BY, 9);
+  });
+});
+
+describe('what the table is set to where the cutter first touches', () => {
+  /** A disk with flanks at 20° and a flat of 1 mm, so deep over a space it has cut before: how far before the face it meets metal. */
+  function meets({ D, h, p }: { readonly D: number; readonly h: number; readonly p: number }): number {
+    const slope = Math.tan(Math.PI / 9);
+    const isMetal = (across: number, up: number): boolean =>
+      up < 0 && (up < -p || Math.abs(across) > 0.5 + (up + p) * slope + 1e-9);
+    const touchesAt = (before: number): boolean => {
+      for (let across = 0; across < 4; across += 0.02) {
+        const radius = D / 2 - Math.max(0, across - 0.5) / slope;
+        // of the disk's circle at that side only what is level with the face or past it can touch
+        const reach = Math.sqrt(Math.max(0, radius ** 2 - before ** 2));
+        if (radius > before && isMetal(across, D / 2 - h - reach)) return true;
+      }
+      return false;
+    };
+    let [clear, touching] = [D, 0];
+    for (let i = 0; i < 50; i += 1) {
+      const mid = (clear + touching) / 2;
+      if (touchesAt(mid)) touching = mid;
+      else clear = mid;
+    }
+    return clear;
+  }
+  test.each([
+    { D: 60, h: 2.875, p: 0, deepest: 3.375 },
+    { D: 60, h: 3.375, p: 2.875, deepest: 3.375 },
+    { D: 80, h: 6.75, p: 6.7, deepest: 6.75 },
+  ])('$h mm deep where it is cut to $p: 0 is then the touch at $deepest', ({ D, h, p, deepest }) => {
+    const of = { cutter: { diameter: D, width: 6, teeth: 12, picked: true }, helixDeg: 0 };
+    const full = meets({ D, h: deepest, p: 0 });
+    const reads = firstTouchReads(of, Math.sqrt(deepest * (D - deepest)), { depth: h, cutTo: p })!;
+    expect(reads).toBeCloseTo(full - meets({ D, h, p }), 2);
+  });
+  test('by hand: Ø 60, rough 2.875 of 3.375: √(3.375 · 56.625) - √(2.875 · 57.125) = 13.824 - 12.815', () => {
+    const of = { cutter: { diameter: 60, width: 6, teeth: 12, picked: true }, helixDeg: 0 };
+    expect(firstTouchReads(of, 13.8242, { depth: 2.875, cutTo: 0 })).toBeCloseTo(1.0087, 3);
+    expect(firstTouchReads(of, 13.8242, { depth: 3.375, cutTo: 0 })).toBeCloseTo(0, 3);
+    const unknown = { ...of, cutter: { ...of.cutter, diameter: null } };
+    expect(firstTouchReads(unknown, 13.8242, { depth: 2.875, cutTo: 0 })).toBeNull();
   });
 });
 

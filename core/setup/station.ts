@@ -17,7 +17,7 @@ import { reasonsOf, thrustOf } from './holding.ts';
 import { judgeSetup } from './judge.ts';
 import { keywayOf } from './keyway.ts';
 import { mandrelFits } from './mandrel.ts';
-import { mountOf } from './mount.ts';
+import { firstTouchReads, mountOf } from './mount.ts';
 import { readSetup, type SetupRead } from './read.ts';
 import { fitsOf } from './room.ts';
 import { answerOf, cautionsOf, valuesOf, workingOf } from './saying.ts';
@@ -243,6 +243,13 @@ export function planSetup(
     helixDeg: work.helixDeg,
     indexAt: input.indexAt,
     stroke,
+    firstTouch:
+      stroke && depths[0]
+        ? firstTouchReads({ cutter, helixDeg: work.helixDeg }, stroke.approach, {
+            depth: depths[0].mm,
+            cutTo: 0,
+          })
+        : null,
     sink,
     tableDial: stroke && {
       approach: dials.table(stroke.approach),

@@ -17,11 +17,11 @@ export function SafeLine({ run }: { readonly run: Run }) {
     <p className="mill-safe">
       {safe.indexAt === 'entry' ? (
         <>
-          Index only <b>before 0</b>, the first touch. Cut through to <b>{mm(safe.through)}</b>.
+          Index only <b>before 0</b> on the table. Cut through to <b>{mm(safe.through)}</b>.
         </>
       ) : (
         <>
-          Index only <b>past {mm(safe.clearAfter)}</b> from the first touch, 0.
+          Index only <b>past {mm(safe.clearAfter)}</b> on the table.
         </>
       )}{' '}
       <span>Sooner, and the cutter nicks the next land.</span>

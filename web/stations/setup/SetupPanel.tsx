@@ -203,7 +203,7 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
 
 /** Where the table is clear, from the first touch. */
 function ClearAt({ station, part, units, set }: SetupPieceProps) {
-  const { stroke, sink, tableDial } = station.detail;
+  const { stroke, sink, tableDial, firstTouch } = station.detail;
   if (sink)
     return (
       <section aria-label="Where it is clear to index">
@@ -220,7 +220,7 @@ function ClearAt({ station, part, units, set }: SetupPieceProps) {
   const rows = [
     {
       key: 'zero',
-      what: entry ? 'Clear: index before this' : 'First touch: set the dial to 0',
+      what: entry ? 'Clear: index before this' : 'First touch, at full depth',
       mm: 0,
       dial: '',
       brass: entry,
@@ -266,8 +266,18 @@ function ClearAt({ station, part, units, set }: SetupPieceProps) {
         </span>
       </div>
       <p className="said">
-        At full depth, spindle stopped, run the table until the cutter just meets the corner of the work:
-        there the dial is 0. Leave {lengthText(CLEAR_BY, units)} beside it; each space takes{' '}
+        0 is where the cutter touches the work at full depth. The table is set in the first cut, where the
+        turning cutter first touches:{' '}
+        {firstTouch !== null && firstTouch >= 0.005 ? (
+          <>
+            a shallower cut touches later, so there it is to read <b>{lengthText(firstTouch, units)}</b>
+          </>
+        ) : (
+          <>
+            there to <b>0</b>
+          </>
+        )}
+        . Leave {lengthText(CLEAR_BY, units)} beside 0; each space takes{' '}
         {lengthText(stroke.travel[part.setup.indexAt], units)} of travel.
       </p>
       <table className="list setup-clear">

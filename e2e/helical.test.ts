@@ -176,7 +176,7 @@ test('at the mill the return stroke is led through, and a reload in the middle o
     await wait(BETWEEN_COUNTS_MS);
   };
   await step('Space 1 is cut. clear of the cutter');
-  await step('Run back, to the left, until the cutter is clear of the work;');
+  await step('Run back, to the left, until the cutter is well clear of the work;');
   await person.page.reload();
   await person.sees('Run back, to the left, until');
   await wait(BETWEEN_COUNTS_MS);

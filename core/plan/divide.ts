@@ -30,7 +30,8 @@ export function planDivide(
       teeth: facts?.spaces ?? null,
       helixDeg: 0,
       rounds: cut.detail.rounds,
-      traverses: true,
+      // along the table it is divided, so it is cut across
+      travels: facts?.target.along === 'line' ? 'cross slide' : 'table',
       sizes: null,
     },
     shop,
@@ -57,6 +58,8 @@ export function planDivide(
           startSpace: cut.facts.startSpace,
           rounds: cut.detail.rounds,
           helix: null,
+          laid: null,
+          touchOn: facts.target.along === 'line' ? 'top' : 'outside',
           mount: setup.detail.mount,
           safe: setup.facts?.safe ?? null,
           minutesPerCut: setup.facts?.minutesPerCut ?? null,

@@ -56,6 +56,9 @@ export interface StationPlan<Id extends StationId = StationId> extends Omit<
 
 export type AnyStationPlan = { [Id in StationId]: StationPlan<Id> }[StationId];
 
+/** What of the work a cutter touches first: the outside of a blank, the corners or the middle of a hollow rim, the top of a bar. */
+export type TouchOn = 'outside' | 'corners' | 'throat' | 'top';
+
 /** What a run is cut by: frozen when it starts. */
 export interface Cutting {
   /** Spaces in one round. */
@@ -66,6 +69,10 @@ export interface Cutting {
   readonly rounds: CutDetail['rounds'];
   /** Of a helical gear: how it is turned while the table travels; null for straight teeth. */
   readonly helix: HelixCutting | null;
+  /** Laid over without a lead, as for the gash of a worm wheel; null where it stands straight, or the lead's own laying says it. */
+  readonly laid: Pick<HelixCutting, 'by' | 'setting'> | null;
+  /** Where the depth is touched. */
+  readonly touchOn: TouchOn;
   readonly mount: Mount;
   /** Where the table is clear to index; null where the set-up does not say. */
   readonly safe: SafeReadings | null;

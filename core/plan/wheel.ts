@@ -9,6 +9,7 @@ import { planSetup, type SetupShop } from '../setup/index.ts';
 import { planRim, planWheel } from '../wheel/index.ts';
 import { cutterInForce } from './cutterInForce.ts';
 import { finishStation } from './finish.ts';
+import { settingWords } from './helix.ts';
 import type { CutterGround } from './spur.ts';
 import type { PartPlan } from './types.ts';
 
@@ -82,7 +83,7 @@ export function planWheelPart(
       teeth: facts?.teeth ?? null,
       helixDeg: facts ? (facts.worm.leadAngle * 180) / Math.PI : 0,
       rounds: cut.detail.rounds,
-      traverses: part.gash.school === 'traverse',
+      travels: part.gash.school === 'traverse' ? 'table' : null,
       sizes: null,
     },
     shop,
@@ -112,6 +113,11 @@ export function planWheelPart(
           startSpace: cut.facts.startSpace,
           rounds: cut.detail.rounds,
           helix: null,
+          laid: wheel.facts.setting && {
+            by: wheel.facts.setting.by,
+            setting: settingWords(wheel.facts.setting),
+          },
+          touchOn: wheel.facts.touchOn,
           mount: setup.detail.mount,
           safe: setup.facts?.safe ?? null,
           minutesPerCut: setup.facts?.minutesPerCut ?? null,

@@ -4,6 +4,7 @@ import { handleOf } from '../setup/index.ts';
 import { decimalText, exact, lengthText, plural } from '../units/index.ts';
 import { circleOf } from './moves.ts';
 import type { Prompt } from './prompt.ts';
+import { travelsOf } from './handles.ts';
 import { touchReading } from './sentences.ts';
 
 /** A figure with its words behind it, large enough for two metres. */
@@ -96,7 +97,7 @@ export function promptFigures(run: Run, prompt: Prompt): readonly Figure[] {
     case 'land':
       return [shown('land', 'under the cutter')];
     case 'first-touch':
-      return [shown(touchReading(run, prompt.reads), 'on the table where it first touches')];
+      return [shown(touchReading(run, prompt.reads), `on the ${travelsOf(run)} where it first touches`)];
     case 'out':
       return [shown('clear', `of the cutter: ${handle.out}`)];
     case 'back':

@@ -1,10 +1,13 @@
-import { moveText as dialText } from '../setup/index.ts';
+import { moveText as dialText, type Travels } from '../setup/index.ts';
 import type { Run } from '../run/index.ts';
 import { lengthText } from '../units/index.ts';
 
+/** What carries the work past the cutter: the table, but where the table divides, the cross slide. */
+export const travelsOf = ({ mill }: Pick<Run, 'mill'>): Travels => (mill ? 'cross slide' : 'table');
+
 /** Which way the table goes to run back, where the set-up tells it: `, to the left`. */
-export function backWay({ mount }: Pick<Run, 'mount'>): string {
-  if (!mount?.axis) return '';
+export function backWay({ mount, mill }: Pick<Run, 'mount' | 'mill'>): string {
+  if (!mount?.axis || mill) return '';
   return mount.feed === 'right' ? ', to the left' : ', to the right';
 }
 

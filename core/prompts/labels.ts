@@ -39,7 +39,7 @@ export function promptDone(prompt: Prompt): string {
     case 'land':
       return 'It stands so';
     case 'first-touch':
-      return 'The table is set';
+      return 'The dial is set';
     case 'centre':
       return 'It is in the middle';
     case 'swing':
@@ -65,7 +65,7 @@ const NAMES: Readonly<Partial<Record<Prompt['do'], string>>> = {
   touch: 'touch',
   graze: 'touch',
   land: 'land',
-  'first-touch': 'table',
+  'first-touch': '0',
   depth: 'depth',
   out: 'clear',
   in: 'go in',

@@ -22,8 +22,11 @@ export type WayBack =
 export type Act =
   /** Something changes on the head. */
   | { readonly do: 'prepare'; readonly what: string; readonly why: string | null }
-  /** Of a helical gear: centred with the table straight, then swung, then tried with a scribed line. */
-  | { readonly do: 'centre'; readonly by: 'table' | 'head' }
+  /**
+   * Of teeth that lean: centred with the table straight, then swung, then, with a lead, tried with a scribed line.
+   * @prop face sunk in place, the cutter stands over the middle of the face too
+   */
+  | { readonly do: 'centre'; readonly by: 'table' | 'head'; readonly face: boolean }
   | { readonly do: 'swing'; readonly by: 'table' | 'head'; readonly setting: string }
   | { readonly do: 'scribe'; readonly hand: 'right' | 'left' }
   /** The space that was cut last is found again with the cutter. */

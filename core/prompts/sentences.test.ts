@@ -1,6 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
 import { need } from '../findings/index.ts';
-import { drawnHelicalJob, drawnSpurJob, withSpurPart, type Job, type SpurPart } from '../job/index.ts';
+import {
+  drawnDriveJob,
+  drawnHelicalJob,
+  drawnSpurJob,
+  newDivideJob,
+  withPart,
+  withSpurPart,
+  type Job,
+  type SpurPart,
+} from '../job/index.ts';
 import { plan } from '../plan/index.ts';
 import { foldRun, freezeRun, summarise, type Run } from '../run/index.ts';
 import { freeze, three } from '../sampleRuns.ts';
@@ -66,7 +75,7 @@ describe('what the mill says, word for word', () => {
       'Raise the knee until the turning cutter just marks the outside; the dial of the knee to 0.',
       'Run back, to the left, until the cutter is clear of the work.',
       'Raise the knee to 4.000 mm (0.1575 in).',
-      'Feed on slowly: where the turning cutter first touches, stop and set the table’s dial to 0.84 mm. At full depth it touches that much sooner, at 0.',
+      'Feed on slowly: where the turning cutter first touches, stop and set the table’s dial to 0.84 mm: 0 is where uncut work would touch at full depth.',
       'Cut space 1: feed on until the table reads 25.80 mm, and mark it.',
     ]);
     expect(to(1)[0]).toBe('Run the table back, to the left, past 0 on its dial.');
@@ -161,8 +170,78 @@ describe('what the mill says, word for word', () => {
     );
     expect(at('centre')).toBeGreaterThanOrEqual(0);
     expect(allSaid(run)).toMatch(
-      /The table straight, the cutter over its swivel: bring the cutter to the middle of the work now\nNow swing the table: the table swung 20°/,
+      /The table straight, the cutter over its swivel: bring the cutter to the middle of the work now\.\nNow swing the table: the table swung 20°/,
     );
+  });
+
+  test('a rack: the table divides and is locked, so nothing but the cross slide carries it past the cutter', () => {
+    const rack = withPart(
+      newDivideJob({ id: 'j', name: 'Carriage', units: 'mm', shop: STOCK_EQUIPMENT }),
+      'p1',
+      (part) =>
+        part.kind === 'divide'
+          ? {
+              ...part,
+              spacing: {
+                ...part.spacing,
+                by: 'pitch',
+                what: 'teeth',
+                count: measure('10', 'count'),
+                pitch: measure('1.5', 'module'),
+                depth: measure('3.4', 'mm'),
+              },
+              setup: { ...part.setup, face: measure('12', 'mm'), cutterDiameter: measure('60', 'mm') },
+            }
+          : part,
+    );
+    for (const equipment of [STOCK_EQUIPMENT, upright]) {
+      const run = begin(rack, equipment);
+      const said = allSaid(run);
+      expect(said).toContain(
+        'just marks the top; the dial of the knee to 0.\nRun back until the cutter is clear',
+      );
+      expect(said).toContain('stop and set the cross slide’s dial to 0.');
+      // √(3.4 · 56.6) = 13.87, and the bar’s 12 mm
+      expect(between(run)).toEqual([
+        'Run the cross slide back, past 0 on its dial.',
+        'Unlock the table.',
+        expect.stringMatching(/^To space 2: table on to 0 turns, mark /),
+        'Lock the table.',
+        'Cut space 2: feed on until the cross slide reads 25.87 mm.',
+      ]);
+      // the table is named where it divides, is locked or unlocked, and nowhere else
+      for (const line of said.split('\n').filter((each) => /table/.test(each)))
+        expect(line).toMatch(/^(Unlock|Lock) the table\.$|table on to|^Bring the place|^Back to space 1/);
+    }
+  });
+
+  test('a gashed wheel: centred over its face too, swung, and touched where it touches first', () => {
+    const drive = withPart(drawnDriveJob({ id: 'j', name: 'Carriage' }), 'p1', (part) =>
+      part.kind === 'wheel'
+        ? { ...part, setup: { ...part.setup, cutterDiameter: measure('60', 'mm') } }
+        : part,
+    );
+    const gashed = (school: 'plunge' | 'traverse', rim: 'throat' | 'plain' = 'throat') =>
+      allSaid(
+        begin(
+          withPart(drive, 'p1', (part) =>
+            part.kind === 'wheel'
+              ? { ...part, gash: { ...part.gash, school }, rim: { ...part.rim, rim } }
+              : part,
+          ),
+        ),
+      );
+    // m 2, single start on 24: γ = atan(2/24) = 4° 46′, 5° on a scale of 15′ (4° 45′ on the stock mill)
+    expect(gashed('plunge')).toMatch(
+      /bring the cutter to the middle of the work now, and to the middle of its face\.\nNow swing the table: the table swung \d°[^;]*, right end away from you; clamp it\./,
+    );
+    expect(gashed('plunge')).toContain('marks the corners beside the throat, which it meets first; the dial');
+    expect(gashed('plunge')).toContain('Sink the cutter to 5.315 mm');
+    // run across it goes from the corners, at 86.679, to the root, at 80 - 2 · 2.4 = 75.2: 5.740
+    expect(gashed('traverse')).toContain('marks the corners beside the throat');
+    expect(gashed('traverse')).toContain('Raise the knee to 5.740 mm');
+    expect(gashed('traverse', 'plain')).toContain('just marks the outside; the dial of the knee to 0.');
+    expect(gashed('traverse', 'plain')).toContain('Raise the knee to 4.400 mm');
   });
 
   test('compound: the pin, then the plate that goes back too far and comes up again', () => {
@@ -176,6 +255,14 @@ describe('what the mill says, word for word', () => {
       'To space 2, crank pin home, back pin out: crank and plate together 11 spaces back on 33 and half a turn more, then come up clockwise; from hole 0 the back pin lands in hole 11.',
       'Look at the plate, not at the screen: which hole is each pin in now?',
     ]);
+  });
+
+  test('a wheel after the last space: on to 0, and not a whole turn from where it stands', () => {
+    const run = freeze({ head: STOCK_ROTARY, count: 53, rounds: 2 }, 'handwheel');
+    const change = stretchOf(run, { next: run.cuts[53]!, last: run.cuts[52]! });
+    expect(change.map((prompt) => promptText(run, prompt))).toContain(
+      'On to space 1: turn on clockwise, to table 0°, wheel 0°: there the work has gone once round.',
+    );
   });
 
   test('a motor: unlocked before it goes; after the last space on to the full circle, then counted from 0', () => {

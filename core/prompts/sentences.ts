@@ -4,7 +4,7 @@ import { layOrder } from '../lead/index.ts';
 import { groundOfRun, type Run } from '../run/index.ts';
 import { handleOf } from '../setup/index.ts';
 import { bothUnitsText, capital, lengthText, plural } from '../units/index.ts';
-import { backWay, onDial } from './handles.ts';
+import { backWay, onDial, travelsOf } from './handles.ts';
 import { circleOf } from './moves.ts';
 import type { Prompt, PromptOf, WayBack } from './prompt.ts';
 
@@ -31,7 +31,7 @@ function turnText(run: Run, { landing, from, space, round }: PromptOf<'turn'>): 
     }
     case 'dial':
       if (run.mill) return `${goes}: table on to ${readingText(run, landing)}, from the same side as ever.`;
-      return `${goes}: turn on clockwise${round ? ', a full turn of the work' : ''}, to ${readingText(run, landing)}.`;
+      return `${goes}: turn on clockwise, to ${readingText(run, landing)}${round ? ': there the work has gone once round' : ''}.`;
     case 'steps':
       return `${goes}: let the motor go on to ${landing.steps} steps, ${landing.by} on from here.`;
   }
@@ -127,9 +127,25 @@ function zeroText({ move, mill }: Run): string {
   return 'Table and wheel read 0 here; where they do not, set them to 0 as they stand: the next round is read from here.';
 }
 
+/** What of the work the cutter touches. */
+function touchedText({ touchOn, safe }: Run): string {
+  switch (touchOn) {
+    case 'outside':
+      return 'the outside';
+    case 'top':
+      return 'the top';
+    case 'throat':
+      return 'the throat, in the middle of the face';
+    case 'corners':
+      return 'the corners beside the throat, which it meets first';
+    case null:
+      return safe?.way === 'sink' ? 'the work where the Wheel station says' : 'the outside';
+  }
+}
+
 function touchText(run: Run, { paper }: PromptOf<'touch'>): string {
   const { in: bring, screw } = handleOf(run.mount);
-  const what = run.safe?.way === 'sink' ? 'the work where the Wheel station says' : 'the outside';
+  const what = touchedText(run);
   return paper > 0
     ? `Spindle stopped: ${bring} until ${lengthText(paper, run.units, 'fine')} of paper is just held on ${what}; the dial of the ${screw} to 0.`
     : `${capital(bring)} until the turning cutter just marks ${what}; the dial of the ${screw} to 0.`;
@@ -140,8 +156,8 @@ export const touchReading = (run: Run, reads: number): string =>
   reads < READS_AS_0 ? '0' : lengthText(reads, run.units);
 
 function firstTouchText(run: Run, reads: number): string {
-  const set = `Feed on slowly: where the turning cutter first touches, stop and set the table’s dial to ${touchReading(run, reads)}.`;
-  return reads < READS_AS_0 ? set : `${set} At full depth it touches that much sooner, at 0.`;
+  const set = `Feed on slowly: where the turning cutter first touches, stop and set the ${travelsOf(run)}’s dial to ${touchReading(run, reads)}`;
+  return reads < READS_AS_0 ? `${set}.` : `${set}: 0 is where uncut work would touch at full depth.`;
 }
 
 function depthText(run: Run, depth: number | null): string {
@@ -151,11 +167,14 @@ function depthText(run: Run, depth: number | null): string {
 }
 
 function backAlongText(run: Run, { to, slack }: PromptOf<'back'>): string {
-  const way =
-    to === 'before-touch'
-      ? `Run the table back${backWay(run)}, past 0 on its dial`
-      : `Run back${backWay(run)}${backWay(run) === '' ? '' : ','} until the cutter is clear of the work`;
-  return slack ? `${way}; then come on a little the way it cuts, so that the slack is taken up.` : `${way}.`;
+  const read = to === 'before-touch';
+  const well = slack ? 'well ' : '';
+  const way = read
+    ? `Run the ${travelsOf(run)} back${backWay(run)}, ${well}past 0 on its dial`
+    : `Run back${backWay(run)}${backWay(run) === '' ? '' : ','} until the cutter is ${well}clear of the work`;
+  return slack
+    ? `${way}; then come on a little the way it cuts, ${read ? 'not as far as 0' : 'still clear'}, so that the slack is taken up.`
+    : `${way}.`;
 }
 
 function cutText(run: Run, { space, scratch, again, sink, through }: PromptOf<'cut'>): string {
@@ -165,7 +184,7 @@ function cutText(run: Run, { space, scratch, again, sink, through }: PromptOf<'c
   if (sink !== null) return `Sink the cutter ${depthText(run, sink)}, in space ${space}${mark}.`;
   return through === null
     ? `Cut space ${space} over the whole face${mark}.`
-    : `Cut space ${space}: feed on until the table reads ${lengthText(through, run.units)}${mark}.`;
+    : `Cut space ${space}: feed on until the ${travelsOf(run)} reads ${lengthText(through, run.units)}${mark}.`;
 }
 
 /** A prompt as a whole sentence, right for a hand that does just what it says. */
@@ -175,7 +194,7 @@ export function promptText(run: Run, prompt: Prompt): string {
     case 'prepare':
       return prompt.what;
     case 'centre':
-      return layOrder(prompt.by).centre;
+      return `${layOrder(prompt.by).centre}${prompt.face ? ', and to the middle of its face' : ''}.`;
     case 'swing':
       return `${layOrder(prompt.by).swing}: the ${prompt.setting}; clamp it.`;
     case 'scribe':
@@ -197,9 +216,11 @@ export function promptText(run: Run, prompt: Prompt): string {
     case 'touch':
       return touchText(run, prompt);
     case 'graze':
-      return `${capital(handle.in)} until the cutter only marks the outside.`;
+      return `${capital(handle.in)} until the cutter only marks ${touchedText(run)}.`;
     case 'land':
-      return 'Turn the work until outside that is not cut, between two spaces, stands under the cutter.';
+      return run.mill
+        ? 'Move the table until metal that is not cut, between two spaces, stands under the cutter.'
+        : 'Turn the work until outside that is not cut, between two spaces, stands under the cutter.';
     case 'first-touch':
       return firstTouchText(run, prompt.reads);
     case 'depth':
@@ -212,12 +233,12 @@ export function promptText(run: Run, prompt: Prompt): string {
         : `Stop the feed and draw clear of the cutter: ${handle.out}.`;
     case 'in':
       return prompt.graze
-        ? `Go in again: ${handle.in} until the cutter only marks the outside.`
+        ? `Go in again: ${handle.in} until the cutter only marks ${touchedText(run)}.`
         : `Go in again: ${handle.in} ${depthText(run, prompt.depth)}.`;
     case 'back':
       return backAlongText(run, prompt);
     case 'on':
-      return `Feed on until the table reads more than ${lengthText(prompt.past, run.units)}: only there is the cutter clear.`;
+      return `Feed on until the ${travelsOf(run)} reads more than ${lengthText(prompt.past, run.units)}: only there is the cutter clear.`;
     case 'turn':
       return turnText(run, prompt);
     case 'turn-plate':
@@ -239,7 +260,9 @@ export function promptText(run: Run, prompt: Prompt): string {
     case 'judge':
       return `Spindle stopped, bring the cutter to space ${prompt.space}: it must drop in without touching a flank.`;
     case 'finish':
-      return 'This is less than a whole turn, so there is no closing move. Measure from the first to the last before it comes off.';
+      return run.mill
+        ? 'A row does not close. Measure from the first to the last before it comes off.'
+        : 'This is less than a whole turn, so there is no closing move. Measure from the first to the last before it comes off.';
   }
 }
 

@@ -150,17 +150,18 @@ function start(run: Run, cut: Cut): Step[] {
       stop(cutIt(run, cut)),
     ];
   const prepared = run.preparation.map(({ what, why }): Act => ({ do: 'prepare', what, why: why ?? null }));
-  const swung: Act[] = helix
+  const laid = helix ?? run.laid;
+  const swung: Act[] = laid
     ? [
-        { do: 'centre', by: helix.by },
-        { do: 'swing', by: helix.by, setting: helix.setting },
-        { do: 'scribe', hand: helix.hand },
+        { do: 'centre', by: laid.by, face: run.safe?.way === 'sink' },
+        { do: 'swing', by: laid.by, setting: laid.setting },
+        ...(helix ? [{ do: 'scribe', hand: helix.hand } as const] : []),
       ]
     : [];
   const found = again || run.deepens !== null;
   const begun: Act = { do: 'register', work: found ? 'found' : 'fresh' };
   // with nothing to change on the head, and no depth to be set, one look serves for hole and cut
-  const pauses = prepared.length > 0 || helix !== null || found || depthOf(run, cut) !== null;
+  const pauses = prepared.length > 0 || laid !== null || found || depthOf(run, cut) !== null;
   const asIs = (step: Step): Act => ('act' in step ? step.act : step);
   const head: Step[] = [
     // what another run left off at may still stand in the cutter

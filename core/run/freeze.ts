@@ -160,7 +160,7 @@ export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start
   if (!part.cutting || !choice || !aim || (!head && !mill))
     return fail({ ...wrong, code: 'not-ready-to-cut', allowed: `look at ${lacking(part)} first` });
 
-  const { divisions, full, helix, mount, minutesPerCut, outside, bore } = part.cutting;
+  const { divisions, full, helix, laid, touchOn, mount, minutesPerCut, outside, bore } = part.cutting;
   const from = start.continues ?? null;
   const thick = start.deepens ?? null;
   /** Cut as another part, or in other spaces: what was begun there cannot be gone on with here. */
@@ -214,6 +214,8 @@ export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start
     move: choice,
     rounds,
     helix,
+    laid,
+    touchOn,
     piece: start.piece ?? thick?.run.piece ?? { kind: 'work', name: '' },
     continues,
     deepens,

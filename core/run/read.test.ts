@@ -83,6 +83,8 @@ describe('runs that rest from earlier versions', () => {
       version: RUN_VERSION,
       deepens: null,
       mount: null,
+      laid: null,
+      touchOn: null,
       preparation: [],
       safe: { way: 'along', ...rested.safe, firstTouch: null },
     });
@@ -98,6 +100,8 @@ describe('runs that rest from earlier versions', () => {
       ...rested,
       version: RUN_VERSION,
       mount: null,
+      laid: null,
+      touchOn: null,
       preparation: [],
       safe: { ...rested.safe, firstTouch: null },
       deepens: { ...rested.deepens, register: 'found' },
@@ -124,7 +128,13 @@ describe('runs that rest from earlier versions', () => {
   test('version 7, whose table was set as the set-up said: its readings stand, and nobody is asked to set it again', () => {
     const rested = JSON.parse(readFileSync(new URL('./samples/v7.json', import.meta.url), 'utf8')) as Run;
     const run = readRun(rested);
-    expect(run).toEqual({ ...rested, version: RUN_VERSION, safe: { ...rested.safe, firstTouch: null } });
+    expect(run).toEqual({
+      ...rested,
+      version: RUN_VERSION,
+      laid: null,
+      touchOn: null,
+      safe: { ...rested.safe, firstTouch: null },
+    });
     expect(run.safe).toMatchObject({ approach: expect.closeTo(13.824, 3) });
     const sunk = { ...rested, safe: { way: 'sink', depth: 3 } };
     expect(readRun(sunk).safe).toEqual({ way: 'sink', depth: 3 });

@@ -72,10 +72,12 @@ const fromV6 = (run: RawRun): RawRun => ({
   deepens: run['deepens'] === null ? null : { ...(run['deepens'] as object), register: 'found' },
 });
 
-/** Nobody was asked to set the table at the first touch: its readings are from where the set-up says. */
+/** Nobody was asked to set the table at the first touch; where to touch, and how a wheel is laid, stood on its stations only. */
 const fromV7 = (run: RawRun): RawRun => ({
   ...run,
   version: 8,
+  laid: null,
+  touchOn: null,
   safe:
     (run['safe'] as { readonly way?: unknown } | null)?.way === 'along'
       ? { ...(run['safe'] as object), firstTouch: null }

@@ -123,6 +123,10 @@ export const runSchema = z
     rounds: z.array(roundSchema).min(1).max(3).readonly(),
     /** Of a helical gear: how it turns while the table travels; null for straight teeth. */
     helix: helixSchema.nullable(),
+    /** Laid over without a lead, as for the gash of a worm wheel; null where it stands straight, and on runs of before it was kept. */
+    laid: helixSchema.unwrap().pick({ by: true, setting: true }).readonly().nullable(),
+    /** Where the depth is touched; null on runs of before it was kept. */
+    touchOn: z.enum(['outside', 'corners', 'throat', 'top']).nullable(),
     piece: pieceSchema,
     /** The run this one goes on with under another plan, after so many cuts of it. */
     continues: z

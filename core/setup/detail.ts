@@ -29,10 +29,13 @@ export interface SetupWork {
   readonly helixDeg: number;
   /** Rounds in order, each with its depth. */
   readonly rounds: readonly { readonly name: string; readonly depthMm: number | null }[];
-  /** Does the table travel along the work, or is the cutter sunk into it? */
-  readonly traverses: boolean;
+  /** What travels while it is cut; null where the cutter is sunk in place. */
+  readonly travels: Travels | null;
   readonly sizes: SpurSizes | null;
 }
+
+/** What carries the work past the cutter. */
+export type Travels = 'table' | 'cross slide';
 
 /** The table's readings of one stroke, from first touch, the way it is fed; or how far a cutter that is sunk must come out. */
 export type SafeReadings = SafeAlong | { readonly way: 'sink'; readonly depth: number };
@@ -90,6 +93,7 @@ export interface SetupDetail {
   readonly helixDeg: number;
   readonly indexAt: 'entry' | 'exit';
   readonly stroke: Stroke | null;
+  readonly travels: Travels;
   /** What the table is set to where the first round touches, mm; null where no readings are known. */
   readonly firstTouch: number | null;
   /** Where the cutter is sunk in place: how deep, mm, and that on the dial; null where the table travels. */

@@ -15,7 +15,7 @@ export {
 export { fitsOf, tableNeeds, type Fit, type Room } from './room.ts';
 export { nothingSetUp, setupSchema, type SetupInput } from './schema.ts';
 export { cuttingData, snapDown, type CuttingData } from './speed.ts';
-export type { SafeReadings, SetupDetail, SetupFacts, SetupShop, SetupWork } from './detail.ts';
+export type { Travels, SafeReadings, SetupDetail, SetupFacts, SetupShop, SetupWork } from './detail.ts';
 export { planSetup } from './station.ts';
 export { approachOf, CLEAR_BY, lagOf, strokeOf, type Stroke } from './stroke.ts';
 export { minutesFor, timeText } from './time.ts';

@@ -16,15 +16,15 @@ export interface Mount {
   readonly readout: boolean;
 }
 
-/** @param paper mm; what is held between cutter and work at the touch */
+/** @param paper mm; what is held between cutter and work at the touch @param upright does the cutter stand beside the work? */
 export function mountOf(
   { thrust, feed }: Pick<SetupDetail, 'thrust' | 'feed'>,
   mill: Mill | null,
-  paper: number,
+  { paper, upright }: { readonly paper: number; readonly upright: boolean },
 ): Mount {
-  const screw = mill && dialOf(mill.axis === 'vertical' ? mill.cross : mill.knee);
+  const screw = mill && dialOf(upright ? mill.cross : mill.knee);
   return {
-    axis: mill?.axis ?? null,
+    axis: mill && (upright ? 'vertical' : 'horizontal'),
     place: thrust.place,
     feed,
     paper,

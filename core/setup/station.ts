@@ -85,14 +85,18 @@ interface Dials {
   readonly table: (mm: number) => string;
 }
 
-function dialsOf(mill: Mill | null, upright: boolean, system: UnitSystem): Dials {
+function dialsOf(
+  mill: Mill | null,
+  { upright, across }: { readonly upright: boolean; readonly across: boolean },
+  system: UnitSystem,
+): Dials {
   const readout = mill?.readout ?? false;
   const [cross, knee]: (Dial | null)[] = mill ? [dialOf(mill.cross), dialOf(mill.knee)] : [null, null];
   const [centre, depth] = upright ? [knee, cross] : [cross, knee];
   return {
     centre: (mm) => moveText(mm, centre ?? null, readout, system),
     depth: (mm) => moveText(mm, depth ?? null, readout, system),
-    table: (mm) => moveText(mm, mill && dialOf(mill), readout, system),
+    table: (mm) => moveText(mm, mill && (across ? dialOf(mill.cross) : dialOf(mill)), readout, system),
   };
 }
 
@@ -128,7 +132,9 @@ export function planSetup(
   const { mill, head } = shop;
   const material = shop.materials.find(({ id }) => id === input.materialId) ?? null;
   const mandrel = shop.mandrels.find(({ id }) => id === input.mandrelId) ?? null;
-  const upright = mill?.axis === 'vertical';
+  // work that is divided along the table lies under the cutter, whichever way the spindle stands
+  const across = work.travels === 'cross slide';
+  const upright = mill?.axis === 'vertical' && !across;
   const cutter = cutterIn(read, picked);
   const outside = work.outside ?? read.outside;
   const one = work.face ?? read.face;
@@ -139,12 +145,12 @@ export function planSetup(
     depthMm === null ? [] : [{ name, mm: depthMm }],
   );
   const depth = depths.at(-1)?.mm ?? null;
-  const dials = dialsOf(mill, upright, system);
+  const dials = dialsOf(mill, { upright, across }, system);
   const paper = read.paper ?? 0;
   const thrust = thrustOf(input, upright);
   const data = dataOf(read, cutter, material, mill);
   const cutting =
-    depth !== null && face !== null && cutter.diameter !== null && work.traverses
+    depth !== null && face !== null && cutter.diameter !== null && work.travels
       ? {
           depth,
           face,
@@ -175,7 +181,7 @@ export function planSetup(
         })
       : [];
   const cuts = (work.teeth ?? 0) * work.rounds.length;
-  const sink = !work.traverses && depth !== null ? { depth, dial: dials.depth(depth) } : null;
+  const sink = !work.travels && depth !== null ? { depth, dial: dials.depth(depth) } : null;
   const travel = stroke ? stroke.travel[input.indexAt] : sink && sink.depth + CLEAR_BY;
   const perCut =
     travel !== null && data?.feed
@@ -214,7 +220,7 @@ export function planSetup(
       },
     }),
     mandrels,
-    mount: mountOf({ thrust, feed: input.feed }, mill, paper),
+    mount: mountOf({ thrust, feed: input.feed }, mill, { paper, upright }),
     along: alongOf(read, face),
     round: eccentric && {
       ...eccentric,
@@ -243,6 +249,7 @@ export function planSetup(
     helixDeg: work.helixDeg,
     indexAt: input.indexAt,
     stroke,
+    travels: work.travels ?? 'table',
     firstTouch:
       stroke && depths[0]
         ? firstTouchReads({ cutter, helixDeg: work.helixDeg }, stroke.approach, {

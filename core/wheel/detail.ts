@@ -16,6 +16,7 @@ export interface WheelCutter {
 export interface WheelFacts {
   /** On the dial, from what is touched, mm. */
   readonly depth: number;
+  readonly touchOn: 'outside' | 'corners' | 'throat';
   readonly school: GashSchool;
   /** How table or head stands, degrees on its scale. */
   readonly setting: TableSetting | null;

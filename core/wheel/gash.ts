@@ -5,7 +5,7 @@ import type { RimFacts } from './rim.ts';
 export interface Infeed {
   /** From a touch on the throat, or on a plain rim: the whole depth. */
   readonly fromThroat: number;
-  /** From where a cutter that is rounder than the hollow touches its corners first; null where it touches the throat, or is not known. */
+  /** From the corners of the hollow, where a cutter touches first that is rounder than it or runs across; null where it touches the throat, or is not known. */
   readonly fromCorners: number | null;
   /** The throat above the root with the cutter's own roundness: how far the gash is deeper in the middle than at the corners. */
   readonly rise: number | null;
@@ -24,8 +24,10 @@ export function infeedOf(
 ): Infeed {
   const { worm, addendum, wormDiameter, centre } = drive;
   const fromThroat = worm.depth + rim.deeper;
-  if (rim.rim === 'plain' || school === 'traverse' || cutterDiameter === null)
-    return { fromThroat, fromCorners: null, rise: null };
+  // straight across, whatever its size, it meets the corners as they were turned, and its root lies where the throat’s would
+  if (rim.rim === 'throat' && school === 'traverse')
+    return { fromThroat, fromCorners: worm.depth + (rim.corners - rim.throat) / 2, rise: null };
+  if (rim.rim === 'plain' || cutterDiameter === null) return { fromThroat, fromCorners: null, rise: null };
   const radius = cutterDiameter / 2;
   const y = rim.hollow / 2;
   // along the cutter’s plane to the corner, and where the rim stands there

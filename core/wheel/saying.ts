@@ -126,6 +126,15 @@ export function workingOf(
       result: `${decimalText(lean, 1)}\\ \\mathrm{\u00b5m}`,
       source: 'by geometry',
     });
+  if (infeed?.fromCorners && infeed.rise === null)
+    lines.push({
+      key: 'corners',
+      label: 'Depth from the corners, run across',
+      formula: 'h + \\frac{d_c - d_{a2}}{2}',
+      put: `${f(worm.depth)} + \\frac{${f(rim.corners)} - ${f(rim.throat)}}{2}`,
+      result: mm(infeed.fromCorners),
+      source: 'by geometry of the rim',
+    });
   if (infeed?.fromCorners && infeed.rise !== null)
     lines.push({
       key: 'corners',

@@ -88,6 +88,7 @@ export function planWheel(
   const lean = mill ? settingOf(leadDeg, mill.scaleMinutes, rim.faceWidth).lean : null;
   const stock = read.hobStock ?? 0;
   const depth = (infeed.fromCorners ?? infeed.fromThroat) - stock;
+  const touchOn = infeed.fromCorners !== null ? 'corners' : rim.rim === 'throat' ? 'throat' : 'outside';
   const hob =
     input.school === 'hob' && read.flutes !== null
       ? hobOf(drive, read.flutes, engagedLength(drive.wheelDiameter, drive.addendum))
@@ -108,7 +109,7 @@ export function planWheel(
   const words = set ? set.words : `${dmsText(exact(leadDeg.toFixed(6)))}`;
   return {
     ...empty,
-    facts: bad ? null : { depth, school: input.school, setting: set?.setting ?? null },
+    facts: bad ? null : { depth, touchOn, school: input.school, setting: set?.setting ?? null },
     answer: `${SCHOOL_NAMES[input.school].name.toLowerCase()}, ${words}, ${lengthFigure(depth, system)} deep`,
     values: valuesOf(done, drive, depth, system),
     working: workingOf(drive, rim, done, mill, depth),

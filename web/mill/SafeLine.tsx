@@ -1,3 +1,4 @@
+import { travelsOf } from '../../core/prompts/index.ts';
 import type { Run } from '../../core/run/index.ts';
 import { lengthText } from '../../core/units/index.ts';
 
@@ -17,11 +18,11 @@ export function SafeLine({ run }: { readonly run: Run }) {
     <p className="mill-safe">
       {safe.indexAt === 'entry' ? (
         <>
-          Index only <b>before 0</b> on the table. Cut through to <b>{mm(safe.through)}</b>.
+          Index only <b>before 0</b> on the {travelsOf(run)}. Cut through to <b>{mm(safe.through)}</b>.
         </>
       ) : (
         <>
-          Index only <b>past {mm(safe.clearAfter)}</b> on the table.
+          Index only <b>past {mm(safe.clearAfter)}</b> on the {travelsOf(run)}.
         </>
       )}{' '}
       <span>Sooner, and the cutter nicks the next land.</span>

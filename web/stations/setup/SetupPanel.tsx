@@ -28,7 +28,7 @@ export function SetupPanel(props: StationProps<'setup'>) {
     <>
       <Running {...piece} />
       <ClearAt {...piece} />
-      <Fold className="more" summary="Holding it, and why" open>
+      <Fold className="more" summary="Holding it, and why" open={station.detail.travels === 'table'}>
         <Holding {...piece} />
       </Fold>
       <Fold className="more" summary="Bring the cutter to the middle">
@@ -203,7 +203,7 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
 
 /** Where the table is clear, from the first touch. */
 function ClearAt({ station, part, units, set }: SetupPieceProps) {
-  const { stroke, sink, tableDial, firstTouch } = station.detail;
+  const { stroke, sink, tableDial, firstTouch, travels } = station.detail;
   if (sink)
     return (
       <section aria-label="Where it is clear to index">
@@ -266,7 +266,7 @@ function ClearAt({ station, part, units, set }: SetupPieceProps) {
         </span>
       </div>
       <p className="said">
-        0 is where the cutter touches the work at full depth. The table is set in the first cut, where the
+        0 is where the cutter touches the work at full depth. The {travels} is set in the first cut, where the
         turning cutter first touches:{' '}
         {firstTouch !== null && firstTouch >= 0.005 ? (
           <>

@@ -37,7 +37,9 @@ export function SetupScribe({ station, planned, units }: StationProps<'setup'>) 
   if (!stroke || outside === null || face === null || depth === null || cutter.diameter === null)
     return (
       <p className="scribe-empty">
-        The set-up is drawn here as soon as blank, face and the cutter’s diameter are known.
+        {detail.travels === 'table'
+          ? 'The set-up is drawn here as soon as blank, face and the cutter’s diameter are known.'
+          : 'The table divides, so it is locked for every cut: the cross slide carries the work past the cutter.'}
       </p>
     );
   // figures of another unit, or half typed, leave nothing that could be drawn

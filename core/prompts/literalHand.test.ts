@@ -2,7 +2,15 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { DividingChoice } from '../dividing/index.ts';
 import { need } from '../findings/index.ts';
-import { drawnSpurJob, withDividing, withHead, withSpurPart, type Job } from '../job/index.ts';
+import {
+  drawnSpurJob,
+  newDivideJob,
+  withDividing,
+  withHead,
+  withPart,
+  withSpurPart,
+  type Job,
+} from '../job/index.ts';
 import { plan } from '../plan/index.ts';
 import { freezeRun, reconcile, whereInRun, type Run } from '../run/index.ts';
 import { freeze, shop, three, type Asked } from '../sampleRuns.ts';
@@ -174,6 +182,41 @@ const scratchFirst = (job: Job): Job =>
   withSpurPart(job, 'p1', (part) => ({ ...part, cut: { ...part.cut, scratch: true } }));
 const begin = (job: Job, start: Start = {}): Run =>
   need(freezeRun(job, plan(job, shop), shop, { runId: 'r', jobRevision: 1, partId: 'p1', ...start }));
+
+test.each([false, true])('a rack, along the table, in one round and two (each step: %s)', (eachStep) => {
+  for (const passes of ['one', 'rough-finish'] as const)
+    for (const indexAt of ['entry', 'exit'] as const) {
+      const job = withPart(newDivideJob({ id: 'j', name: 'Rack', units: 'mm', shop }), 'p1', (part) =>
+        part.kind === 'divide'
+          ? {
+              ...part,
+              spacing: {
+                ...part.spacing,
+                by: 'pitch',
+                what: 'teeth',
+                count: measure('17', 'count'),
+                pitch: measure('1.5', 'module'),
+                depth: measure('3.375', 'mm'),
+              },
+              setup: {
+                ...part.setup,
+                face: measure('12', 'mm'),
+                cutterDiameter: measure('60', 'mm'),
+                indexAt,
+              },
+              cut: { ...part.cut, passes },
+            }
+          : part,
+      );
+      const run = begin(job);
+      expect(run.mill).not.toBeNull();
+      const { cuts } = cutAll(run, eachStep);
+      // a mark of the dial is 0.05 mm: to its nearest, and never added up
+      judge(run, cuts, 0.0251);
+      // 16 times π · 1.5 are 75.398 mm
+      expect(Math.abs(cuts[16]!.at.sub(cuts[0]!.at).valueOf() - 75.398)).toBeLessThan(0.0251);
+    }
+});
 
 test.each([false, true])(
   'a helical gear, in one round, two, and after a scratch: never dragged, never locked (each step: %s)',

@@ -1,5 +1,5 @@
 import { Button, Segmented } from 'antd';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
 import { promptSheet, type SheetStretch } from '../../core/prompts/index.ts';
@@ -7,7 +7,7 @@ import { freezeRun } from '../../core/run/index.ts';
 import { plan, type AnyStationPlan, type PartPlan } from '../../core/plan/index.ts';
 import { bothUnitsText, dmsText, exact, lengthText, type UnitSystem } from '../../core/units/index.ts';
 import type { Value } from '../../core/station/index.ts';
-import { Notice } from '../frame/index.ts';
+import { dayText, Notice } from '../frame/index.ts';
 import { api, keys, useShop } from '../state/index.ts';
 import './print.css';
 
@@ -61,7 +61,7 @@ export function PrintPage() {
             name={job.name}
             units={job.units}
             asked={askedOf(part.id)}
-            foot={`Card no. ${revision}, ${new Date(updatedAt).toLocaleDateString()}`}
+            foot={`Card no. ${revision}, ${dayText(updatedAt)}`}
           />
         ))}
       </div>
@@ -112,7 +112,13 @@ function PartSheet({ part, name, units, asked, foot }: PartSheetProps) {
       {asked.map(({ title, lines }) => (
         <div key={title} className="print-asked">
           <h2>{title}</h2>
-          <p>{lines.join(' ')}</p>
+          <p>
+            {lines.map((line, i) => (
+              <Fragment key={`${i} ${line}`}>
+                <b>{i + 1}</b> {line}{' '}
+              </Fragment>
+            ))}
+          </p>
         </div>
       ))}
       {cautions.length > 0 && (

@@ -21,18 +21,16 @@ export function PutBack({ station, planned, units }: StationProps<'inspect'>) {
           Same mandrel, same way round. Indicate it: readings round the blank, at Set-up; a tenth out is a
           tenth of depth from side to side.
         </li>
+        <li>Cutter to the middle as before.</li>
         <li>
-          Cutter to the middle as before. Spindle stopped, raise the work until a tooth of the cutter goes
-          into a space.
-        </li>
-        <li>
-          Find the space: turn the crank until both flanks touch alike, by paper on either side; then set the
-          plate, not the work: loosen it, bring a hole to the pin, clamp it.
+          Start it <b>once more round</b>, as one that “was off, or moved”. The mill has the outside touched
+          anew, a space found with the cutter, and the plate set to the pin, not the work to the plate. Find
+          it with paper on either side: both flanks touch alike.
           {hole !== null &&
             ` One hole of ${circle} is ${lengthText(hole, units, 'fine')} at the outside; less than that is done with the plate’s own adjustment.`}
         </li>
         <li>
-          Touch the root: that is the old depth. Go in{' '}
+          It goes in{' '}
           {verdict?.agreed && verdict.thick > 0 ? (
             <b>
               {lengthText(verdict.sink, units, 'fine')}
@@ -41,7 +39,7 @@ export function PutBack({ station, planned, units }: StationProps<'inspect'>) {
           ) : (
             'what the readings above ask for'
           )}{' '}
-          more, and go all the way round as a run of its own.
+          more than it was cut.
         </li>
         <li>
           Measure again before it comes off.{' '}

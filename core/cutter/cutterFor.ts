@@ -8,14 +8,15 @@ export interface CutterAnswer {
 }
 
 /**
- * The form cutter of a set that covers a tooth count.
- * @param teeth whole, ≥ 1
+ * The form cutter of a set that covers a tooth count. A virtual count is rounded to the nearest whole: ranges meet, and leave no gap.
+ * @param teeth > 0, also a fraction
  * @returns null below 12 teeth: no set goes there
  * Source: ranges.ts
  */
 export function cutterFor(teeth: number): CutterAnswer | null {
+  const whole = Math.round(teeth);
   const covers = (range: { from: number; to: number | null }) =>
-    teeth >= range.from && (range.to === null || teeth <= range.to);
+    whole >= range.from && (range.to === null || whole <= range.to);
   const range = CUTTER_RANGES.find(covers);
   return range ? { range, half: HALF_CUTTERS.find(covers) ?? null } : null;
 }

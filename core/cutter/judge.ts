@@ -57,6 +57,12 @@ export function countFor(need: CutterNeed, by: 'disk' | 'book', diameter: number
   return by === 'disk' && disk !== null ? disk : book;
 }
 
+/** Which rule made a virtual count, as it is said behind it; empty for straight teeth. */
+export function ruleText(need: CutterNeed, by: 'disk' | 'book', diameter: number | null): string {
+  if (need.helixDeg === 0) return '';
+  return by === 'disk' && diameter !== null ? ', by the cutter’s own roundness' : ', by the book';
+}
+
 /** A count that is not whole is covered from half a tooth below: 20.4 teeth are cut as 20. */
 const covers = ({ from, to }: TeethRange, count: number): boolean =>
   count >= from - 0.5 && (to === null || count < to + 0.5);
@@ -107,7 +113,8 @@ export function judgeCutter(
   const pitch = parsePitch(cutter.pitch);
   const angle = parseAngleDeg(cutter.angle);
   const diameter = parseLength(cutter.diameter);
-  const cutAs = countFor(need, by, diameter.ok ? approx(diameter.value) : null);
+  const mm = diameter.ok ? approx(diameter.value) : null;
+  const cutAs = countFor(need, by, mm);
   const reasons: Issue[] = [];
   const samePitch = pitch.ok && pitch.value.module.equals(need.pitch.module);
   if (!samePitch) {
@@ -132,7 +139,7 @@ export function judgeCutter(
     if (verdict === 'fits') verdict = 'unsure';
   } else if (covering.length === 0) {
     const range = ranges.map(rangeText).join(' or ');
-    reasons.push(note('cutter-range', { range, count: countText(cutAs) }));
+    reasons.push(note('cutter-range', { range, count: countText(cutAs) + ruleText(need, by, mm) }));
     verdict = 'out';
   } else if (!sure) {
     const [inch, metric] = ranges.map(rangeText);

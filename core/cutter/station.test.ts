@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { sayIssue } from '../findings/index.ts';
 import { plainCutter, type FormCutter } from '../shop/index.ts';
 import { exact, measure, pitchOf, knownLength } from '../units/index.ts';
-import { noCutterChosen, planCutter, type CutterNeed } from './index.ts';
+import { cutterFor, noCutterChosen, planCutter, type CutterNeed } from './index.ts';
 
 const need = (teeth: number, helixDeg = 0): CutterNeed => ({
   teeth,
@@ -87,6 +87,35 @@ describe('the cutter station', () => {
     expect(known.detail.inForce!.verdict).toBe('fits');
     expect(known.working.map(({ key }) => key)).toEqual(['virtual', 'virtualDisk', 'range']);
     expect(known.detail.ground!.cutterDiameter).toBeCloseTo(56.25, 9);
+  });
+
+  // by z/cos³β: 30 at 16.961° is 34.28, and 17 at 9° is 17.64; by hand, and each between two ranges or at the edge of one
+  test.each([
+    { teeth: 30, helix: 16.961, virtual: 34.28, number: 'No. 4 inch, No. 5 metric' },
+    { teeth: 16, helix: 9.6, virtual: 16.69, number: 'No. 6 inch, No. 3 metric' },
+    { teeth: 16, helix: 8, virtual: 16.48, number: 'No. 7 inch, No. 2 metric' },
+    { teeth: 50, helix: 14.2, virtual: 54.88, number: 'No. 2 inch, No. 7 metric' },
+    { teeth: 12, helix: 5, virtual: 12.14, number: 'No. 8 inch, No. 1 metric' },
+    { teeth: 11, helix: 11, virtual: 11.63, number: 'No. 8 inch, No. 1 metric' },
+  ])('$teeth teeth at $helix° are cut as $virtual: $number', ({ teeth, helix, virtual, number }) => {
+    const work = station(teeth, { helix });
+    expect(work.detail.virtual!.book).toBeCloseTo(virtual, 2);
+    expect(work.answer).toBe(number);
+    expect(work.detail.set.filter(({ covers }) => covers)).toHaveLength(1);
+    expect(work.issues.map(({ code }) => code)).toEqual(['cutter-diameter-unknown']);
+  });
+
+  test('no count, whole or not, falls between two ranges; which rule made it is said', () => {
+    for (let count = 11.5; count < 200; count += 0.01) expect(cutterFor(count)).not.toBeNull();
+    expect(cutterFor(11.49)).toBeNull();
+    const shown = (work: ReturnType<typeof station>) => work.values.find(({ key }) => key === 'cutAs');
+    expect(shown(station(30, { helix: 30 }))).toMatchObject({ text: '46.2 teeth, by the book' });
+    const low = { ...own, range: { from: 26, to: 34 } };
+    const known = station(30, { helix: 30, picked: low, owned: [low] });
+    expect(shown(known)).toMatchObject({ text: '58.7 teeth, by the cutter’s own roundness' });
+    expect(known.issues.map(sayIssue)).toContain(
+      'It covers 26 to 34 teeth, and this gear is cut as 58.7 teeth, by the cutter’s own roundness.',
+    );
   });
 
   test('with nothing known it waits', () => {

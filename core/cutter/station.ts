@@ -4,7 +4,7 @@ import { textValue, type StationWork, type Value, type Working } from '../statio
 import type { ToothForm } from '../toothform/index.ts';
 import { decimalText } from '../units/index.ts';
 import { cutterFor, rangeText, type CutterAnswer } from './cutterFor.ts';
-import { countFor, judgeCutter, rankCutters, type CutterNeed, type JudgedCutter } from './judge.ts';
+import { countFor, judgeCutter, rankCutters, ruleText, type CutterNeed, type JudgedCutter } from './judge.ts';
 import { CUTTER_RANGES } from './ranges.ts';
 import type { CutterChoice } from './schema.ts';
 
@@ -70,7 +70,7 @@ function workingOf(count: number, { range }: CutterAnswer): Working {
   return {
     key: 'range',
     label: 'The range the count falls in',
-    formula: `z = ${decimalText(count, 1)}`,
+    formula: `z = ${decimalText(count, 2)}${Number.isInteger(count) ? '' : ` \\approx ${Math.round(count)}`}`,
     put: `${range.from} \\le z${upTo}`,
     result: `\\text{No. ${range.inch} inch, No. ${range.metric} metric}`,
     joined: '\\Rightarrow',
@@ -175,10 +175,16 @@ export function planCutter(
       : cutAs === null
         ? []
         : [textValue({ key: 'tool', label: 'Tool', settles: true }, 'single point')];
-  if (virtual)
+  if (virtual) {
+    const cut = `${decimalText(cutAs!, 1)} teeth`;
     values.push(
-      textValue({ key: 'cutAs', label: 'Cut as', settles: true }, `${decimalText(cutAs!, 1)} teeth`),
+      textValue(
+        { key: 'cutAs', label: 'Cut as', settles: true },
+        cut + ruleText(need!, choice.countBy, mm),
+        cut,
+      ),
     );
+  }
   return {
     id: 'cutter',
     facts: cutAs === null ? null : { chosen },

@@ -3,7 +3,7 @@ export {
   engagedLength,
   FAIR_GASH_DEG,
   MOST_GASH_DEG,
-  undercutBelow,
+  wheelUndercutBelow,
   usualWorms,
 } from './pair.ts';
 export { flatAndCrest, WORM_SCHOOLS, type WormProportions } from './proportions.ts';

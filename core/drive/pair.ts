@@ -1,3 +1,4 @@
+import { undercutBelow } from '../involute/index.ts';
 import type { WormProportions } from './proportions.ts';
 
 /**
@@ -20,13 +21,9 @@ export function contactRatio(
   return (recess + approach) / (Math.PI * axialModule * Math.cos(pressureAngle));
 }
 
-/**
- * The least count a wheel has without undercut by a hob, which cuts as a rack.
- * @param addendum of the worm’s thread below the wheel’s pitch line, as part of the axial pitch
- * Source: 2·(ha/m)/sin²α, ISO 21771
- */
-export const undercutBelow = ({ pressureAngle, addendum }: WormProportions): number =>
-  (2 * addendum * Math.PI) / Math.sin(pressureAngle) ** 2;
+/** The least count a wheel has without undercut by a hob, which cuts as a rack. */
+export const wheelUndercutBelow = ({ pressureAngle, addendum }: WormProportions): number =>
+  undercutBelow(addendum * Math.PI, pressureAngle);
 
 /**
  * How much of the worm the wheel can reach over at most: the chord of its throat circle at the worm’s outside.

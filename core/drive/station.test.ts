@@ -144,6 +144,17 @@ describe('bad input, at its field', () => {
     expect(says({ teeth: measure('15', 'count') })).toEqual([
       'query d.teeth: 15 teeth are fewer than the 17.1 that a 40° worm clears: hobbed, the roots are undercut; gashed, the thread may rub there. More teeth, or a tool of a larger angle.',
     ]);
+    // 2/sin²25° = 11.2
+    const at25 = {
+      school: 'typed' as const,
+      angle: measure('50', 'deg'),
+      addendum: measure('2', 'mm'),
+      depth: measure('4.4', 'mm'),
+    };
+    expect(says({ teeth: measure('11', 'count'), thread: at25 }).join()).toMatch(
+      /11 teeth are fewer than the 11\.2/,
+    );
+    expect(says({ teeth: measure('12', 'count'), thread: at25 }).join()).not.toMatch(/are fewer than/);
     expect(says({ starts: measure('4', 'count') })[0]).toMatch(
       /^query d\.wormDiameter: A lead angle of 18° 26′ 06″ is more than the 15°/,
     );

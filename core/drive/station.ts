@@ -1,7 +1,8 @@
+import { isUndercut } from '../involute/index.ts';
 import { at, type Issue } from '../findings/index.ts';
 import { textValue, type StationWork } from '../station/index.ts';
 import { decimalText, dmsText, exact, lengthText, pitchText, type UnitSystem } from '../units/index.ts';
-import { contactRatio, engagedLength, FAIR_GASH_DEG, undercutBelow, usualWorms } from './pair.ts';
+import { contactRatio, engagedLength, FAIR_GASH_DEG, wheelUndercutBelow, usualWorms } from './pair.ts';
 import { readDrive, type DriveReadings } from './read.ts';
 import { identifyDrive } from './sample.ts';
 import { valuesOf, workingOf } from './saying.ts';
@@ -111,8 +112,8 @@ function judge({ worm, teeth, proportions, wormDiameter }: DriveFacts, sizeField
       severity: 'query',
       given: decimalText(worm.root / wormDiameter, 2),
     });
-  const least = undercutBelow(proportions);
-  if (teeth < least - 0.5)
+  const least = wheelUndercutBelow(proportions);
+  if (isUndercut(teeth, least))
     issues.push({
       code: 'wheel-undercut',
       path: 'teeth',
@@ -134,7 +135,7 @@ function reportOf(facts: DriveFacts, friction: number): PairReport {
     frictionDeg: Math.atan(friction / Math.cos(proportions.pressureAngle)) * DEG,
     selfLocking: likelySelfLocking(worm.leadAngle, proportions.pressureAngle, friction),
     contactRatio: contactRatio(teeth, axialModule, proportions),
-    undercutBelow: undercutBelow(proportions),
+    undercutBelow: wheelUndercutBelow(proportions),
     engaged: engagedLength(wheelDiameter, addendum),
     usualWorms: usualWorms(centre),
   };

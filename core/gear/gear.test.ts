@@ -1,5 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
-import { approx, exact, exactText, pitchOf } from '../units/index.ts';
+import { isUndercut, undercutBelow } from '../involute/index.ts';
+import { drawnSpurJob, withSpurPart } from '../job/index.ts';
+import { plan } from '../plan/index.ts';
+import { STOCK_EQUIPMENT } from '../shop/index.ts';
+import { approx, exact, exactText, measure, pitchOf } from '../units/index.ts';
 import {
   comparePitch,
   depthAsStamped,
@@ -8,7 +12,6 @@ import {
   isStandard,
   questionPitch,
   spurSizes,
-  undercutLimit,
 } from './index.ts';
 
 const module = (m: string) => pitchOf('module', exact(m));
@@ -68,9 +71,29 @@ describe('sizes', () => {
 
   // Source: Machinery's Handbook, undercut: 32 teeth at 14½°, 18 (17.1) at 20°
   test('undercut limits', () => {
-    const limit = (angle: number) => undercutLimit(exact(1), exact(1), (angle * Math.PI) / 180);
+    const limit = (angle: number) => undercutBelow(1, (angle * Math.PI) / 180);
     expect(limit(14.5)).toBeCloseTo(31.9, 1);
     expect(limit(20)).toBeCloseTo(17.1, 1);
+    // the least whole count without: 32, 18 with a trace at 17, 12
+    const least = (angle: number) => [...Array(60).keys()].find((teeth) => !isUndercut(teeth, limit(angle)));
+    expect([14.5, 20, 25].map(least)).toEqual([32, 17, 12]);
+  });
+
+  test.each([
+    ['14.5', '31', true],
+    ['14.5', '32', false],
+    ['20', '16', true],
+    ['20', '17', false],
+    ['25', '11', true],
+    ['25', '12', false],
+  ])('at %s°, %s teeth are noted as undercut: %s', (angle, teeth, noted) => {
+    const job = withSpurPart(
+      drawnSpurJob({ id: 'j', name: 'W', pitch: '2', teeth: Number(teeth), face: '10', bore: '4' }),
+      'p1',
+      (part) => ({ ...part, gear: { ...part.gear, pressureAngle: measure(angle, 'deg') } }),
+    );
+    const codes = plan(job, STOCK_EQUIPMENT).parts[0]!.stations[0]!.issues.map(({ code }) => code);
+    expect(codes.includes('undercut')).toBe(noted);
   });
 });
 

@@ -17,7 +17,7 @@ export {
   type GearInput,
   type HelixSource,
 } from './schema.ts';
-export { spurSizes, undercutLimit, type SpurSizes, type ToothVariation } from './spurSizes.ts';
+export { spurSizes, type SpurSizes, type ToothVariation } from './spurSizes.ts';
 export { planGear, type CrossedDetail, type GearDetail, type MeshDetail } from './station.ts';
 export {
   TOOTH_SYSTEM_IDS,

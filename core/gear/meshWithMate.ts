@@ -1,5 +1,5 @@
 import type { Issue } from '../findings/index.ts';
-import { involute } from '../involute/index.ts';
+import { involute, isUndercut } from '../involute/index.ts';
 import { centreForBacklash, deeperForThinning, meshAt, type MeshReport, type Pair } from '../mesh/index.ts';
 import type { Working } from '../station/index.ts';
 import { approx, decimalText, dmsText, exact, lengthText, type UnitSystem } from '../units/index.ts';
@@ -66,7 +66,7 @@ export function meshWithMate(
     thinner: Math.max(0, short * cos),
     deeper: short > 1e-9 ? deeperForThinning(short * cos, sizes.pressureAngle, cutterTeeth) : 0,
     centreForWanted: centreForBacklash(pair, wanted),
-    undercut: [sizes.teeth < Math.floor(limit), mate.teeth < Math.floor(limit)],
+    undercut: [isUndercut(sizes.teeth, limit), isUndercut(mate.teeth, limit)],
     pair,
   };
 }

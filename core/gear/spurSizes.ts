@@ -1,3 +1,4 @@
+import { undercutBelow } from '../involute/index.ts';
 import { deeperForThinning } from '../mesh/index.ts';
 import { approx, exact, type Exact, type Pitch } from '../units/index.ts';
 import type { ToothDepth } from './depth.ts';
@@ -104,17 +105,8 @@ export function spurSizes(
   };
 }
 
-/**
- * Tooth count below which a generated mate undercuts: 2·(ha/m)/sin²α.
- * @returns unrounded: 17.1 at 20°, 31.9 at 14½° for a full-depth tooth
- * Source: Machinery’s Handbook, undercut of involute teeth
- */
-export function undercutLimit(addendum: Exact, module: Exact, pressureAngle: number): number {
-  return (2 * approx(addendum.div(module))) / Math.sin(pressureAngle) ** 2;
-}
-
-/** The same for a gear as it is: in the plane of rotation, where a helical gear has the wider pitch and the blunter angle. */
+/** The count below which a mate that is generated undercuts: in the plane of rotation, where a helical gear has the wider pitch and the blunter angle. */
 export function undercutOf({ depth, module, helixDeg, transverse }: SpurSizes): number {
   const cos = Math.cos((approx(helixDeg) * Math.PI) / 180);
-  return (2 * approx(depth.addendum.div(module)) * cos) / Math.sin(transverse.pressureAngle) ** 2;
+  return undercutBelow(approx(depth.addendum.div(module)) * cos, transverse.pressureAngle);
 }

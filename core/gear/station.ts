@@ -1,3 +1,4 @@
+import { isUndercut } from '../involute/index.ts';
 import type { Issue } from '../findings/index.ts';
 import {
   angleValue,
@@ -244,8 +245,7 @@ function judge(sizes: SpurSizes, path: string, system: UnitSystem): Issue[] {
     });
   }
   const limit = undercutOf(sizes);
-  // 17 at 20° shows only a trace, and is cut everywhere
-  if (sizes.teeth < Math.floor(limit)) {
+  if (isUndercut(sizes.teeth, limit)) {
     const detail = { limit: decimalText(limit, 1), angle: degreesText(sizes.pressureAngleDeg) };
     issues.push({
       code: 'undercut',

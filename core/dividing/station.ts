@@ -1,7 +1,7 @@
 import { at, type Issue } from '../findings/index.ts';
 import type { Equipment, GearSet, Head, Mill, Stepper } from '../shop/index.ts';
 import type { StationWork } from '../station/index.ts';
-import { approx, decimalText, exact, parseLength, plural } from '../units/index.ts';
+import { bothUnitsText, approx, decimalText, exact, parseLength, plural } from '../units/index.ts';
 import { advanceText, countOf, type Aim } from './aim.ts';
 import { planMadePlate, type MadePlate } from './madePlate.ts';
 import { quickMethods, rankMethods, simpleWays } from './methods.ts';
@@ -283,6 +283,15 @@ function planLine(
       ]
     : [];
   const { lead, marks } = way.choice as ChoiceOf<'table'>;
+  const mark = exact(lead).div(marks);
+  if (pitch.lt(mark) && !mill.readout)
+    issues.push({
+      code: 'marks-too-coarse',
+      path: `${path}.millId`,
+      severity: 'query',
+      given: bothUnitsText(approx(pitch), 'mm'),
+      detail: { mark: bothUnitsText(approx(mark), 'mm') },
+    });
   return {
     ...empty,
     facts: { way, head: null, mill },

@@ -173,6 +173,7 @@ export type IssueCode =
   // spacing
   | 'angle-over-turn'
   | 'angles-overlap'
+  | 'marks-too-coarse'
   | 'flats-over-stock'
   | 'flats-odd'
   | 'flats-corners-lost'

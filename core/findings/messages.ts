@@ -196,7 +196,11 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
   'angle-over-turn': (i) =>
     `An angle from one to the next is more than 0 and at most a whole turn, 360°; ${i.given} is not.`,
   'angles-overlap': (i) =>
-    `${i.given} come to ${d(i, 'total')}, more than a whole turn: the last ones fall among the first. Is that meant?`,
+    d(i, 'on') === 'first'
+      ? `From the first to the last of them is ${d(i, 'total')}, a whole turn: the last falls on the first. Is one fewer meant?`
+      : `${i.given} come to ${d(i, 'total')}, more than a whole turn: the last ones fall among the first. Is that meant?`,
+  'marks-too-coarse': (i) =>
+    `A space is ${i.given}, and a mark of the dial ${d(i, 'mark')}: some spaces would be read on the same mark. It takes a finer dial, or a readout.`,
   'flats-over-stock': (i) =>
     `${i.given} does not go on stock of ${d(i, 'stock')}: a flat lies inside the round, and not past its centre.`,
   'flats-odd': (i) =>

@@ -50,6 +50,39 @@ const said = (job: Job) => partOf(job).stations.flatMap(({ issues }) => issues.m
 const run = (job: Job) =>
   need(freezeRun(job, plan(job, shop), shop, { runId: 'r', jobRevision: 1, partId: 'p1' }));
 
+describe('figures that go together and are hardly meant', () => {
+  test.each([
+    ['5', '90', /^From the first to the last of them is 360°, a whole turn: the last falls on the first/],
+    ['13', '30', /a whole turn: the last falls on the first/],
+    ['6', '90', /^6 × 90° come to 450°, more than a whole turn/],
+  ])('%s at %s°: asked', (count, angle, asked) => {
+    expect(said(asks('angle', { count, angle })).join('\n')).toMatch(asked);
+  });
+  test.each([
+    ['4', '90'],
+    ['12', '30'],
+    ['3', '90'],
+    ['1', '360'],
+  ])('%s at %s° go round, or are a part of it: nothing is asked', (count, angle) => {
+    expect(said(asks('angle', { count, angle })).join()).not.toMatch(/whole turn/);
+  });
+
+  test('a row finer than the marks of the dial: said, with both; with a readout it is cut', () => {
+    // a screw of 5 mm with 100 marks
+    const row = (length: string) => asks('length', { count: '9', length });
+    expect(said(row('0.02')).join()).toMatch(
+      /A space is 0\.020 mm \(0\.0008 in\), and a mark of the dial 0\.050 mm \(0\.0020 in\): some spaces would be read on the same mark/,
+    );
+    expect(said(row('0.04')).join()).toMatch(/on the same mark/);
+    expect(said(row('0.05')).join()).not.toMatch(/mark of the dial/);
+    const mills = shop.mills.map((mill) => ({ ...mill, readout: true }));
+    const fine = row('0.02');
+    const read = { ...fine, equipment: { ...fine.equipment, mills } };
+    const issues = plan(read, { ...shop, mills }).parts[0]!.stations.flatMap((station) => station.issues);
+    expect(issues.map(({ code }) => code)).not.toContain('marks-too-coarse');
+  });
+});
+
 describe('just divide', () => {
   test('seven holes round: no gear, no depth, and a run that closes', () => {
     const job = asks('count', { count: '7' });

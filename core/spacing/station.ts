@@ -90,8 +90,9 @@ function readAngle(input: SpacingInput, spaces: number, diameter: number | null)
     return fail({ code: 'angle-over-turn', path: 'angle', severity: 'wrong', given });
   const aim = angleAim(angle.value, spaces, diameter);
   const total = angle.value.mul(aim.full ? spaces : spaces - 1);
-  const over = total.gt(360);
-  const detail = { total: angleText(total) };
+  // the last of five at 90° stands where the first does
+  const over = total.gte(360) && !aim.full;
+  const detail = { total: angleText(total), on: total.equals(360) ? 'first' : '' };
   return ok({
     target: { along: 'turn', aim },
     answer: `${many(spaces, input.what)}, ${angleText(angle.value)} apart`,

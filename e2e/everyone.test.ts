@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { journeysIn } from './journeys.ts';
-import { wait } from './person.ts';
+import { BETWEEN_COUNTS_MS, wait } from './person.ts';
 
 const place = journeysIn('demo');
 
@@ -106,7 +106,10 @@ test('by keyboard alone: a new job, its numbers, a way chosen, the mill', async 
   await person.key('m');
   await person.sees('Start cutting');
   await person.key('Enter');
+  await person.sees('That is 0');
+  await person.key('Space');
   await person.sees('is the first space');
+  await wait(BETWEEN_COUNTS_MS);
   await person.key('Space');
   await person.sees('Space 1 is cut');
   await person.key('?');

@@ -89,7 +89,8 @@ async function atMillBehind(id: string, answer: { status: number; contentType: s
   const browser = await openBrowser();
   const person = await Person.sitDown(browser, workshop.address);
   await person.goTo(`/runs/r-${id}`);
-  await person.sees('Space 1 cut');
+  await person.makesReady();
+  await person.sees('✓ stored');
   let between = true;
   await person.page.setRequestInterception(true);
   person.page.on('request', (request) => {

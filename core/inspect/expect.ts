@@ -4,7 +4,7 @@ import { approx } from '../units/index.ts';
 import { chordalTooth } from './chordal.ts';
 import { overPins, pinCircle } from './pins.ts';
 import type { CheckId } from './schema.ts';
-import { spanOver, usualSpan, type MeasuredGear } from './span.ts';
+import { spanOver, spanToMeasure, type MeasuredGear } from './span.ts';
 
 /** What one way of measuring should read, and what a reading says of the tooth. mm */
 export interface Expected {
@@ -15,7 +15,7 @@ export interface Expected {
   /** Too thick by, along the pitch circle in the normal plane, for a reading; null where it says nothing. */
   readonly thick: (reading: number) => number | null;
   /** Why it cannot be measured so; null when it can. */
-  readonly out: 'face-narrow' | 'pin-sinks' | 'pin-hidden' | null;
+  readonly out: 'face-narrow' | 'jaws-off' | 'pin-sinks' | 'pin-hidden' | null;
   /** Teeth between the jaws, the height the caliper is set to, the pin. */
   readonly with: number | null;
 }
@@ -33,6 +33,9 @@ export interface AsCut {
   /** mm */
   readonly pin: number;
 }
+
+/** What a jaw keeps off the tip of a tooth, in modules. Common practice. */
+const TIP_EASED = 0.1;
 
 /** The tooth that gives a reading, between half of it gone and half as much again. @param of falling reading for rising thinning */
 function solve(of: (thick: number) => number, reading: number, size: number): number {
@@ -65,10 +68,16 @@ export function expectedOf({
   const shaped = (module * teeth) / Math.cos(helixAngle) ** 3;
   const addendum = approx(sizes.depth.addendum) + (outside - approx(sizes.tipDiameter)) / 2;
   const tooth = chordalTooth(shaped, addendum, toothThickness);
-  const k = usualSpan(gear);
+  const flanks = {
+    // the involute ends at the base circle, and the fillet reaches as high as the clearance
+    from:
+      outside / 2 - depth + Math.max(0, approx(sizes.depth.wholeDepth) - 2 * approx(sizes.depth.addendum)),
+    // tips are eased and deburred
+    to: outside / 2 - TIP_EASED * module,
+    face: faceWidth,
+  };
+  const { teeth: k, out: spanOut } = spanToMeasure(gear, flanks, thinning);
   const span = spanOver(k, gear, thinning);
-  // the jaws need a face to lie on: βb of the base helix
-  const leaning = span * Math.sin(helixAngle) * Math.cos(pressureAngle);
   const over = (thick: number) => overPins(pin, gear, thinning - thick);
   const pins = over(0);
   const step = module * 1e-4;
@@ -95,7 +104,7 @@ export function expectedOf({
       should: span,
       perThickness: Math.cos(pressureAngle),
       thick: (reading) => (reading - span) / Math.cos(pressureAngle),
-      out: faceWidth !== null && leaning > faceWidth ? 'face-narrow' : null,
+      out: spanOut,
       with: k,
     },
     {

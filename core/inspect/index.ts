@@ -5,6 +5,13 @@ export { CHECKS, inspectSchema, nothingMeasured, type CheckId, type InspectInput
 export { eccentricOf, goodFor, LEAST_READINGS, type Eccentric } from './eccentric.ts';
 export { recordOf, type MeasuredRecord } from './record.ts';
 export { readRound, roundTextSchema, type RoundText } from './round.ts';
-export { spanOver, transversePressureAngle, usualSpan, type MeasuredGear } from './span.ts';
+export {
+  jawsOn,
+  spanOver,
+  spanToMeasure,
+  transversePressureAngle,
+  usualSpan,
+  type MeasuredGear,
+} from './span.ts';
 export type { Check, InspectDetail, InspectFacts, InspectGround } from './detail.ts';
 export { planInspect, TOOL_OF } from './station.ts';

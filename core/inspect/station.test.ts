@@ -87,6 +87,62 @@ describe('what it should read', () => {
   });
 });
 
+describe('a span where teeth lean', () => {
+  // worked by hand, m 2, 20 teeth at 45°: αt 27.236°, βb 41.642°, k = 20/π·(0.51474/0.55849 - 0.03938) + ½ = 6.1; base Ø 50.296
+  const at45 = (face: string) => drawnHelicalJob({ ...GEAR, teeth: 20, face, bore: '12' }, '45');
+  test.each([
+    // W6 = 1.87939·(5.5 π + 0.78756) = 33.953, and needs 33.953·sin βb = 22.56 mm of face
+    ['23', 'span 33.953 over 6 teeth'],
+    // over 5 it is 28.050, needs 18.64
+    ['22', 'span 28.049 over 5 teeth'],
+    ['15', 'span 22.145 over 4 teeth'],
+  ])('a face of %s mm: %s', (face, answer) => {
+    expect(inspected({}, at45(face)).answer).toBe(answer);
+  });
+  test('over 3 it would fit a face of 11 mm, and touch at Ø 51.74, below where the flanks begin: told by balls', () => {
+    const station = inspected({}, at45('11'));
+    expect(checkOf('span', {}, at45('11')).out).toMatch(/face is too narrow/);
+    expect(station.answer).toMatch(/^over pins or balls \d+\.\d{3}$/);
+    expect(station.values.map(({ key }) => key)).not.toContain('span');
+  });
+
+  test('whatever leans how far: what is told is touched on the flanks and on the face (seed 45)', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 9, max: 120 }),
+        fc.integer({ min: 0, max: 60 }),
+        fc.integer({ min: 3, max: 60 }),
+        (teeth, degrees, face) => {
+          const job = drawnHelicalJob({ ...GEAR, teeth, face: String(face), bore: '4' }, String(degrees));
+          const { out, set, should } = checkOf('span', {}, job);
+          if (out) return;
+          const [beta, mt] = [rad(degrees), 2 / Math.cos(rad(degrees))];
+          const turning = Math.atan(Math.tan(rad(20)) / Math.cos(beta));
+          const leans = Math.asin(Math.sin(beta) * Math.cos(rad(20)));
+          const touch = Math.hypot((teeth * mt * Math.cos(turning)) / 2, (should / 2) * Math.cos(leans));
+          const pitch = (teeth * mt) / 2;
+          expect(Number(/\d+/.exec(set)![0])).toBeGreaterThanOrEqual(2);
+          expect(touch).toBeLessThan(pitch + 2);
+          expect(touch).toBeGreaterThan(pitch - 2 - 1e-9);
+          expect(should * Math.sin(leans)).toBeLessThanOrEqual(face + 1e-9);
+        },
+      ),
+      { seed: 45, numRuns: 120 },
+    );
+  });
+
+  test('an odd count that leans is told over balls, and nothing is called pins', () => {
+    const odd = drawnHelicalJob({ ...GEAR, teeth: 31 }, '20');
+    expect(checkOf('pins', {}, odd)).toMatchObject({
+      name: 'Over balls, not pins',
+      set: expect.stringMatching(/^balls of Ø 3\.456 mm/),
+    });
+    expect(inspected({}, odd).values.find(({ key }) => key === 'pins')!.label).toBe('Over balls, not pins');
+    expect(checkOf('pins', {}, drawnHelicalJob(GEAR, '20')).name).toBe('Over pins or balls');
+    expect(checkOf('pins').name).toBe('Over pins');
+  });
+});
+
 describe('pins in small spaces', () => {
   test.each([12, 13, 14, 17])('%d teeth are measured over the usual pin, thick or thin', (teeth) => {
     for (const pressureAngle of ['20', '14.5']) {

@@ -75,8 +75,15 @@ function setText({ id, with: figure }: Expected, helical: boolean, system: UnitS
   }
 }
 
+/** Two pins in the spaces of an odd count lie along the helix and read otherwise: there the figure is one over balls. */
+function nameOf(id: CheckId, { teeth, helixDeg }: SpurSizes): string {
+  if (id !== 'pins' || helixDeg.equals(0)) return NAMES[id];
+  return teeth % 2 === 0 ? 'Over pins or balls' : 'Over balls, not pins';
+}
+
 const OUT = {
-  'face-narrow': 'the face is too narrow for the jaws to lie on these slanting teeth',
+  'face-narrow': 'the face is too narrow for the jaws to lie on these slanting teeth, over however few',
+  'jaws-off': 'the jaws would touch beyond the flanks of so few teeth',
   'pin-sinks': 'such a pin sinks to the bottom of the space: take a larger one',
   'pin-hidden': 'such a pin lies below the tips: take a larger one',
 } as const;
@@ -117,7 +124,7 @@ export function planInspect(
     return {
       id: one.id,
       owned: TOOL_OF[one.id].some((tool) => ground.tools.includes(tool)),
-      name: NAMES[one.id],
+      name: nameOf(one.id, sizes),
       should: Number.isFinite(one.should) ? one.should : 0,
       within: one.perThickness === 0 || one.out ? null : Math.abs(one.perThickness) * tolerance,
       out: one.out && OUT[one.out],
@@ -166,13 +173,10 @@ export function planInspect(
     listed.ok && listed.value.length > 0 ? roundSays(input.round.what, listed.value, checks, expected) : null;
   const runout = read.runout === null ? null : runoutSays(read.runout, sizes);
   const any = CHECKS.some((id) => read[id] !== null) || runout !== null;
-  const span = checks.find(({ id }) => id === 'span')!;
   return {
     ...empty,
     facts: any && found.length === 0 ? { thick: verdict?.thick ?? null } : null,
-    answer: verdict
-      ? answerOf(verdict, system)
-      : `span ${lengthFigure(span.should, system, 'fine')} ${span.set}`,
+    answer: verdict ? answerOf(verdict, system) : headlineOf(checks, system),
     values: valuesOf(checks, verdict, system),
     working: workingOf({ sizes, ground, expected, checks, verdict }),
     issues,
@@ -185,6 +189,14 @@ export function planInspect(
     ],
     detail: { checks, verdict, runout, pin, round },
   };
+}
+
+/** What is told first can be measured: a span, else what else says most of the tooth. A depth always can. */
+function headlineOf(checks: readonly Check[], system: UnitSystem): string {
+  const order: readonly CheckId[] = ['span', ...BEST];
+  const [first] = order.flatMap((id) => checks.filter((check) => check.id === id && !check.out));
+  const figure = lengthFigure(first!.should, system, 'fine');
+  return first!.id === 'span' ? `span ${figure} ${first!.set}` : `${first!.name.toLowerCase()} ${figure}`;
 }
 
 function roundSays(
@@ -226,7 +238,7 @@ function judge(told: readonly Check[], verdict: InspectDetail['verdict'], system
         given: mm(other.thick!),
         detail: {
           way: other.thick! > 0 ? 'thick' : 'thin',
-          by: NAMES[verdict.by].toLowerCase(),
+          by: told.find(({ id }) => id === verdict.by)!.name.toLowerCase(),
           best: mm(verdict.thick),
           bestWay: verdict.thick > 0 ? 'thick' : 'thin',
         },

@@ -82,13 +82,16 @@ function tableFit(room: Room): Fit {
   return fit('table', 'Travel of the table', needs, tableTravel, remedies);
 }
 
-/** How far the cutter reaches along the work from its middle, at the height of something that stands beside the blank. */
+/**
+ * How far the cutter reaches along the work from its middle, at the height of something that stands beside the blank.
+ * Source: by geometry; a disk laid over by β reaches a·cos β with its rim, and (w/2)·sin β more with its side
+ */
 function reachAt({ cutting, outside }: Room, across: number): number {
   const above = across / 2 - (outside / 2 - cutting.depth);
   if (above <= 0) return 0;
-  return above >= cutting.cutterDiameter / 2
-    ? cutting.cutterDiameter / 2
-    : Math.sqrt(above * (cutting.cutterDiameter - above));
+  const { cutterDiameter, helixDeg } = cutting;
+  const rim = above >= cutterDiameter / 2 ? cutterDiameter / 2 : Math.sqrt(above * (cutterDiameter - above));
+  return rim * Math.cos((helixDeg * Math.PI) / 180) + lagOf(cutting);
 }
 
 /** What stands beside the blank at one end: jaws, dog and head body, or tailstock. */

@@ -336,6 +336,33 @@ describe('what has to fit, by running it', () => {
     const nearer = /(\d+) mm nearer/.exec(short.remedies.join(' '))![1]!;
     expect(of('table', { offset: 240 - Number(nearer), tableTravel: 500 }).fits).toBe(true);
   });
+  test.each([15, 30, 45])(
+    'jaws beside a blank whose teeth lean by %d°: a·cos β + w·sin β, and never less than the disk',
+    (deg) => {
+      const leaning = { ...cutting, helixDeg: deg };
+      const b = (deg * Math.PI) / 180;
+      const { needs } = of('head-end', {
+        cutting: leaning,
+        stroke: strokeOf(leaning),
+        jaw: { gap: 0, across: 70 },
+      });
+      // jaws as large as the work stand 3 mm above the root: a = √(3 · 57)
+      expect(needs).toBeCloseTo(Math.sqrt(3 * 57) * Math.cos(b) + 6 * Math.sin(b), 6);
+      // points of both sides of its rim, its middle as far past the face as the teeth need to be through
+      let reach = 0;
+      for (let i = 0; i <= 20000; i += 1) {
+        const t = Math.PI + (Math.PI * i) / 20000;
+        const u = 30 * Math.cos(t);
+        for (const v of [-3, 3]) {
+          const [along, across] = [u * Math.cos(b) + v * Math.sin(b), -u * Math.sin(b) + v * Math.cos(b)];
+          if (Math.hypot(across, 70 / 2 - 3 + 30 + 30 * Math.sin(t)) <= 35) reach = Math.max(reach, along);
+        }
+      }
+      const past = reach + 3 * Math.sin(b);
+      expect(needs).toBeGreaterThanOrEqual(past - 1e-6);
+      expect(needs).toBeLessThan(past * 1.25);
+    },
+  );
   test('jaws beside the blank: the rim of the cutter just clears them at the gap that is said', () => {
     for (const across of [60, 66, 70, 120]) {
       const { needs } = of('head-end', { jaw: { gap: 0, across } });

@@ -1,7 +1,7 @@
 import type { FormCutter } from '../shop/index.ts';
 import { formErrors } from '../toothform/index.ts';
 import { approx, decimalText, exactText, pitchText } from '../units/index.ts';
-import { judgeCutter, type CutterNeed } from './judge.ts';
+import { isStockPitch, judgeCutter, type CutterNeed } from './judge.ts';
 import { FIFTEEN, otherSchool, type SchoolRange } from './sets.ts';
 
 /** A gear that has to be cut some day. */
@@ -90,7 +90,8 @@ export function fewestCutters(
       continue;
     }
     const wanted = wantedOf(gear, tolerance);
-    if (!wanted) toGrind.push({ name: gear.name, teeth: need.teeth });
+    // of several starts no stock cutter has the pitch across the thread
+    if (!wanted || !isStockPitch(need)) toGrind.push({ name: gear.name, teeth: need.teeth });
     else {
       const key = `${exactText(need.pitch.module)} ${exactText(need.angleDeg)}`;
       groups.set(key, [...(groups.get(key) ?? []), wanted]);

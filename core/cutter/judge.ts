@@ -4,6 +4,7 @@ import { virtualTeeth } from '../toothform/index.ts';
 import {
   angleText,
   approx,
+  decimalText,
   parseAngleDeg,
   parseLength,
   parsePitch,
@@ -23,6 +24,8 @@ export interface CutterNeed {
   readonly helixDeg: number;
   /** mm; depth below the pitch line, to know the cutter’s diameter there. */
   readonly dedendum: number;
+  /** Of a worm wheel, mm: its pitch is named in the plane of the worm’s axis, and a cutter cuts the normal one. */
+  readonly normalModule?: number;
 }
 
 export interface TeethRange {
@@ -63,16 +66,58 @@ export function ruleText(need: CutterNeed, by: 'disk' | 'book', diameter: number
   return by === 'disk' && diameter !== null ? ', by the cutter’s own roundness' : ', by the book';
 }
 
-/** A count that is not whole is covered from half a tooth below: 20.4 teeth are cut as 20. */
-const covers = ({ from, to }: TeethRange, count: number): boolean =>
-  count >= from - 0.5 && (to === null || count < to + 0.5);
-
 const note = (code: Issue['code'], detail: Record<string, string>): Issue => ({
   code,
   path: '',
   severity: 'note',
   detail,
 });
+
+/** Wider than its space by these parts of the module a cutter leaves backlash that nobody asked for: some of the usual, and all of it. Common practice. */
+const WIDE = 0.01;
+const TOO_WIDE = 0.04;
+
+/** How much wider a space a cutter leaves than the thread asks for, mm; half a pitch of either, in the normal plane. */
+const widerBy = (module: number, normalModule: number): number => (Math.PI / 2) * (module - normalModule);
+
+/** Would a cutter of the named pitch serve? Not a wheel of several starts: across the thread its pitch is another. */
+export const isStockPitch = ({ normalModule, pitch }: CutterNeed): boolean =>
+  normalModule === undefined || widerBy(approx(pitch.module), normalModule) <= WIDE * normalModule;
+
+/** Is this the pitch, and if it is only nearly so, by how much? */
+function judgePitch(
+  cutter: FormCutter,
+  need: CutterNeed,
+): { same: boolean; reason: Issue | null; sure: boolean } {
+  const pitch = parsePitch(cutter.pitch);
+  const module = pitch.ok ? approx(pitch.value.module) : null;
+  const { normalModule } = need;
+  if (module !== null && normalModule !== undefined) {
+    const wider = widerBy(module, normalModule);
+    const part = Math.abs(wider) / normalModule;
+    if (part <= WIDE) return { same: true, reason: null, sure: true };
+    if (part <= TOO_WIDE || module === approx(need.pitch.module)) {
+      const detail = {
+        normal: `m ${decimalText(normalModule, 3)}`,
+        by: `${decimalText(Math.abs(wider) * 1000, 0)} µm too ${wider > 0 ? 'wide' : 'narrow'}`,
+      };
+      const reason = note('cutter-axial-pitch', detail);
+      return { same: part <= TOO_WIDE, reason, sure: false };
+    }
+  } else if (pitch.ok && pitch.value.module.equals(need.pitch.module))
+    return { same: true, reason: null, sure: true };
+  const apart = module === null ? 1 : Math.abs(module / (normalModule ?? approx(need.pitch.module)) - 1);
+  const detail = {
+    its: pitch.ok ? pitchText(pitch.value) : cutter.pitch.typed,
+    wanted: normalModule === undefined ? pitchText(need.pitch) : `m ${decimalText(normalModule, 3)}, normal`,
+    apart: apart < 0.025 ? `${(apart * 100).toFixed(1)} %` : '',
+  };
+  return { same: false, reason: note('cutter-pitch', detail), sure: true };
+}
+
+/** A count that is not whole is covered from half a tooth below: 20.4 teeth are cut as 20. */
+const covers = ({ from, to }: TeethRange, count: number): boolean =>
+  count >= from - 0.5 && (to === null || count < to + 0.5);
 
 /** What is known of a cutter’s range: engraved, by its number and school, or by either school. */
 function rangesOf(cutter: FormCutter): readonly TeethRange[] {
@@ -110,30 +155,21 @@ export function judgeCutter(
   by: 'disk' | 'book',
   owned: readonly FormCutter[],
 ): JudgedCutter {
-  const pitch = parsePitch(cutter.pitch);
+  const pitch = judgePitch(cutter, need);
   const angle = parseAngleDeg(cutter.angle);
   const diameter = parseLength(cutter.diameter);
   const mm = diameter.ok ? approx(diameter.value) : null;
   const cutAs = countFor(need, by, mm);
-  const reasons: Issue[] = [];
-  const samePitch = pitch.ok && pitch.value.module.equals(need.pitch.module);
-  if (!samePitch) {
-    const apart = pitch.ok ? Math.abs(approx(pitch.value.module.div(need.pitch.module)) - 1) : 1;
-    const detail = {
-      its: pitch.ok ? pitchText(pitch.value) : cutter.pitch.typed,
-      wanted: pitchText(need.pitch),
-    };
-    reasons.push(
-      note('cutter-pitch', { ...detail, apart: apart < 0.025 ? `${(apart * 100).toFixed(1)} %` : '' }),
-    );
-  }
+  const reasons: Issue[] = pitch.reason ? [pitch.reason] : [];
   const sameAngle = angle.ok && angle.value.equals(need.angleDeg);
   if (angle.ok && !sameAngle)
     reasons.push(note('cutter-angle', { its: angleText(angle.value), wanted: angleText(need.angleDeg) }));
   const ranges = rangesOf(cutter);
   const covering = ranges.filter((range) => covers(range, cutAs));
   const sure = ranges.length === 1;
-  let verdict: JudgedCutter['verdict'] = reasons.length > 0 ? 'out' : 'fits';
+  const nearly = pitch.same && !pitch.sure;
+  let verdict: JudgedCutter['verdict'] =
+    !pitch.same || (angle.ok && !sameAngle) ? 'out' : nearly ? 'unsure' : 'fits';
   if (ranges.length === 0) {
     reasons.push(note('cutter-unnumbered', {}));
     if (verdict === 'fits') verdict = 'unsure';
@@ -165,7 +201,7 @@ export function judgeCutter(
     range: known && { from: known.from, to: known.to },
     madeFor: known?.from ?? null,
     cutAs,
-    sameForm: samePitch && sameAngle,
+    sameForm: pitch.same && sameAngle,
   };
 }
 

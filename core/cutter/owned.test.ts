@@ -50,6 +50,41 @@ describe('does an owned cutter serve?', () => {
     expect(judge(bare, 13).verdict).toBe('out');
   });
 
+  // m 2 along the worm, Ø 24: tan γ = starts/12; across the thread m is 2·cos γ, and a space half a pitch of it
+  test.each([
+    // γ 4° 46′: π/2·2·(1 - 0.99655) = 11 µm, of 80 that a drive usually has
+    { starts: 1, verdict: 'fits', said: '' },
+    // γ 9° 28′: 43 µm
+    {
+      starts: 2,
+      verdict: 'unsure',
+      said: /across the thread, where that is m 1\.973: the spaces come 43 µm too wide/,
+    },
+    // γ 18° 26′: 161 µm
+    { starts: 4, verdict: 'out', said: /m 1\.897: the spaces come 161 µm too wide/ },
+  ])('a wheel for $starts starts: a cutter of the axial pitch $verdict', ({ starts, verdict, said }) => {
+    const wheel = need(40, {
+      pitch: pitchOf('module', exact(2)),
+      helixDeg: starts === 1 ? 0 : (Math.atan(starts / 12) * 180) / Math.PI,
+      normalModule: 2 * Math.cos(Math.atan(starts / 12)),
+    });
+    const of = (module: string) =>
+      judgeCutter(
+        cutter('c', { pitch: measure(module, 'module'), range: { from: 35, to: 134 } }),
+        wheel,
+        'book',
+        [],
+      );
+    expect(of('2').verdict).toBe(verdict);
+    expect(of('2').reasons.map(sayIssue).join()).toMatch(said);
+    // ground to the pitch across the thread it serves, whatever the drive is called by
+    expect(of(wheel.normalModule!.toFixed(4))).toMatchObject({ verdict: 'fits', reasons: [] });
+    expect(of('1.5')).toMatchObject({ verdict: 'out', sameForm: false });
+    // no stock cutter is bought for it
+    const { buy, toGrind } = fewestCutters([{ name: 'Wheel', need: wheel }], [], 0);
+    expect([buy.length, toGrind.length]).toEqual(starts === 1 ? [1, 0] : [0, 1]);
+  });
+
   test('another pitch, a look-alike, another angle, nothing known', () => {
     expect(
       judge(cutter('a', { pitch: measure('2', 'module'), number: '3', school: 'inch' }), 40),

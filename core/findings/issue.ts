@@ -98,6 +98,7 @@ export type IssueCode =
   | 'cutter-left-shop'
   | 'cutter-changed'
   | 'cutter-shrinks'
+  | 'cutter-axial-pitch'
   // dividing
   | 'no-head'
   | 'no-plates'

@@ -127,6 +127,8 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
     `${d(i, 'what')} is no longer in the shop. This job keeps its own copy and goes on with it.`,
   'cutter-changed': (i) =>
     `${d(i, 'what')} has changed in the shop since this job was planned. The job still uses the copy it was planned with.`,
+  'cutter-axial-pitch': (i) =>
+    `It is named by the pitch along the worm, and cuts across the thread, where that is ${d(i, 'normal')}: the spaces come ${d(i, 'by')}.`,
   'cutter-shrinks': (i) => `With No. ${d(i, 'half')} at hand it serves ${d(i, 'range')} only.`,
   'no-head': () => 'No dividing head is chosen. Pick one from the shop.',
   'no-plates': (i) =>

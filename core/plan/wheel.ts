@@ -21,6 +21,7 @@ export function wheelNeed({ teeth, starts, pitch, includedDeg, worm, addendum }:
     angleDeg: includedDeg.div(2),
     helixDeg: starts === 1 ? 0 : (worm.leadAngle * 180) / Math.PI,
     dedendum: worm.depth - addendum,
+    normalModule: worm.normalModule,
   };
 }
 

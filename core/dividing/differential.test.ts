@@ -1,14 +1,16 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { tableOfGears, trainRatio, TWELVE_GEARS } from '../gearing/index.ts';
-import { THREE_PLATES } from '../shop/index.ts';
+import { findTrains, tableOfGears, trainRatio, TWELVE_GEARS } from '../gearing/index.ts';
+import { STOCK_EQUIPMENT, STOCK_HEADS, THREE_PLATES } from '../shop/index.ts';
 import { exact, exactText } from '../units/index.ts';
 import {
   circlesOf,
+  countAim,
   findDifferentials,
   findSimpleIndexings,
   plateRatioFor,
   proveDivision,
+  searchMethods,
   usualIdlers,
 } from './index.ts';
 
@@ -70,6 +72,63 @@ describe('differential indexing', () => {
     const missed = Array.from({ length: 382 }, (_, i) => i + 1).filter((n) => n > 1 && !reached(n));
     expect(missed).toEqual([]);
     expect(reached(383)).toBe(false);
+  });
+
+  test('on a head of 5 turns the gears reach far: 21 is had by 35, 7 on 49, 48 : 24', () => {
+    // R/A = 5/35 = 7/49, and 5·(35 - 21)/35 = 2
+    const plateC = circles.filter(({ plateName }) => plateName === 'C');
+    const of21 = findDifferentials(exact(5), 21, plateC, twelve);
+    expect(
+      of21.some(
+        ({ near, move, train }) =>
+          near === 35 &&
+          move.circle.holes === 49 &&
+          move.turns === 0 &&
+          move.spaces === 7 &&
+          !train.second &&
+          train.driver === 48 &&
+          train.driven === 24,
+      ),
+    ).toBe(true);
+  });
+
+  test('no near count that these gears reach is passed over, whatever the ratio: against every count to 2 000', () => {
+    for (const [ratio, from, to] of [
+      [5, 19, 44],
+      [40, 383, 392],
+    ] as const)
+      for (let n = from; n <= to; n += 1) {
+        const reached = new Set(findDifferentials(exact(ratio), n, circles, twelve).map(({ near }) => near));
+        const every = Array.from({ length: 2000 }, (_, i) => i + 1).filter(
+          (near) =>
+            near !== n &&
+            findSimpleIndexings(exact(ratio), near, circles).length > 0 &&
+            findTrains(twelve, ratio * Math.abs(near - n), near, { compound: true, any: true }).length > 0,
+        );
+        expect([n, [...reached].sort((a, b) => a - b)]).toEqual([n, every]);
+      }
+  });
+
+  test('in block order the crank goes on by k spaces at once, under the same gears', () => {
+    const aim = countAim(53, null, 5);
+    const found = searchMethods(
+      { head: STOCK_HEADS[0]!, gearSets: STOCK_EQUIPMENT.gearSets, steppers: [] },
+      aim,
+    ).methods.find(({ method }) => method === 'differential')!;
+    expect(found.ways.length).toBeGreaterThan(0);
+    for (const { proof } of found.ways)
+      expect(proof).toMatchObject({ moves: 53, everySpaceTrue: true, closes: true });
+    // five times 35 on 49, as for 56, with the chart's gears: 3 turns and 28 on 49
+    expect(
+      found.ways.some(
+        ({ choice }) =>
+          choice.method === 'differential' &&
+          choice.near === 56 &&
+          choice.circle === 49 &&
+          choice.turns === 3 &&
+          choice.spaces === 28,
+      ),
+    ).toBe(true);
   });
 
   test('with the crank or against it: idlers by the custom rule', () => {

@@ -15,8 +15,12 @@ export interface DifferentialMove {
   readonly idlers: number;
 }
 
-/** How far A may lie from N, as a part of N. Common practice: farther off, the gears grow beyond every set. */
-const NEAR = 1 / 4;
+/** The most that a plate can turn for one turn of the spindle with these gears: what limits how far A may lie from N. */
+function mostOf({ teeth, products, largestProduct }: GearTable, simpleOnly: boolean): number {
+  const [least = 1] = teeth;
+  const simple = (teeth.at(-1) ?? 0) / least;
+  return simpleOnly || products.length === 0 ? simple : Math.max(simple, largestProduct / products[0]!);
+}
 
 /**
  * g = R(A − N)/A: what the plate must turn for one turn of the spindle when the crank is moved for A.
@@ -34,17 +38,24 @@ export function usualIdlers(plateRatio: Exact, train: Train): number {
 }
 
 /**
- * Near counts that index simply, the nearest first and the larger of two equally near.
- * A circle of C holes serves A when R·C/A is whole, so A is a divisor of R·C: a handful for each circle.
+ * Near counts that index simply, the nearest first and the larger of two equally near. How far off they may lie is a matter of the
+ * plate's ratio R(A − N)/A: on a head of 5 turns the gears reach eight times as far as on one of 40.
+ * A circle of C holes serves A in moves of k when k·R·C/A is whole, so A is a divisor of k·R·C: a handful for each circle.
+ * @param most of the plate's ratio
  */
-function nearCounts(over: number, under: number, divisions: number, circles: readonly Circle[]): number[] {
-  const reach = Math.floor(divisions * NEAR);
+function nearCounts(
+  ratio: Exact,
+  { divisions, stride, most }: { readonly divisions: number; readonly stride: number; readonly most: number },
+  circles: readonly Circle[],
+): number[] {
+  const [over, under] = [Number(ratio.n), Number(ratio.d)];
   const near = new Set<number>();
   const take = (count: number) => {
-    if (count !== divisions && Math.abs(count - divisions) <= reach) near.add(count);
+    const plate = (over * Math.abs(count - divisions)) / (under * count);
+    if (count !== divisions && plate <= most) near.add(count);
   };
   for (const { holes } of circles) {
-    const all = (over * holes) / under;
+    const all = (over * holes * stride) / under;
     if (!Number.isInteger(all)) continue;
     for (let small = 1; small * small <= all; small += 1) {
       if (all % small !== 0) continue;
@@ -56,11 +67,11 @@ function nearCounts(over: number, under: number, divisions: number, circles: rea
 }
 
 /**
- * Every differential indexing of a count: all near counts within a quarter of it that index simply, and all trains of
- * the owned gears with the ratio each asks for.
+ * Every differential indexing of a count: all near counts that index simply and whose plate these gears can drive, and all trains
+ * of the owned gears with the ratio each asks for. In block order the crank is moved for k spaces at once, and the gears stay.
  * @param ratio R, exact @param divisions N, whole, ≥ 2
  * @param circles those on hand @param gears the owned gears made ready
- * @param search `any` stops at the first that is found; `simpleOnly` for a bracket without a stud
+ * @param search `any` stops at the first that is found; `simpleOnly` for a bracket without a stud; `stride` of block order
  * @returns in order of the near count, each with its plainest trains first; empty when none reaches the count
  * Source: Machinery’s Handbook, differential indexing
  */
@@ -69,26 +80,28 @@ export function findDifferentials(
   divisions: number,
   circles: readonly Circle[],
   gears: GearTable,
-  search: { readonly any?: boolean; readonly simpleOnly?: boolean } = {},
+  search: { readonly any?: boolean; readonly simpleOnly?: boolean; readonly stride?: number } = {},
 ): DifferentialMove[] {
+  const { any = false, simpleOnly = false, stride = 1 } = search;
   const found: DifferentialMove[] = [];
   const over = Number(ratio.n);
   const under = Number(ratio.d);
-  for (const near of nearCounts(over, under, divisions, circles)) {
+  const most = mostOf(gears, simpleOnly);
+  for (const near of nearCounts(ratio, { divisions, stride, most }, circles)) {
     const apart = Math.abs(near - divisions);
     const trains = findTrains(gears, over * apart, under * near, {
-      compound: !search.simpleOnly,
-      any: search.any ?? false,
+      compound: !simpleOnly,
+      any,
     });
     // most ask for a ratio that no train has: nothing exact is made for those
     if (trains.length === 0) continue;
-    const moves = findSimpleIndexings(ratio, near, circles);
+    const moves = findSimpleIndexings(ratio.mul(stride), near, circles);
     const plateRatio = plateRatioFor(ratio, near, divisions);
     for (const train of trains) {
       const idlers = usualIdlers(plateRatio, train);
       for (const move of moves) found.push({ near, move, plateRatio, train, idlers });
     }
-    if (search.any) return found;
+    if (any) return found;
   }
   return found;
 }
@@ -108,18 +121,23 @@ export function findNearDifferentials(
   divisions: number,
   circles: readonly Circle[],
   gears: GearTable,
-  { simpleOnly = false, most = 20 }: { readonly simpleOnly?: boolean; readonly most?: number } = {},
+  {
+    simpleOnly = false,
+    most = 20,
+    stride = 1,
+  }: { readonly simpleOnly?: boolean; readonly most?: number; readonly stride?: number } = {},
 ): NearDifferential[] {
   const found: NearDifferential[] = [];
   const R = approx(ratio);
-  for (const near of nearCounts(Number(ratio.n), Number(ratio.d), divisions, circles)) {
+  const limit = mostOf(gears, simpleOnly);
+  for (const near of nearCounts(ratio, { divisions, stride, most: limit }, circles)) {
     const wanted = plateRatioFor(ratio, near, divisions);
     for (const train of findNearTrains(gears, approx(wanted.abs()), { compound: !simpleOnly, most: 3 })) {
       const idlers = usualIdlers(wanted, train);
       const size = approx(trainRatio(train));
       const g = wanted.lt(0) ? -size : size;
       const end = (divisions * R) / near / (R - g) - 1;
-      const [move] = findSimpleIndexings(ratio, near, circles).sort(
+      const [move] = findSimpleIndexings(ratio.mul(stride), near, circles).sort(
         (a, b) => b.circle.holes - a.circle.holes,
       );
       if (move && Number.isFinite(end)) found.push({ near, move, train, idlers, end });

@@ -43,8 +43,7 @@ const differentialChoice = (
 
 /** Why differential indexing is out of the question on a head; null when it may be looked for. */
 function differentialOut({ head, gearSets }: Ground, aim: Aim): string | null {
-  if (countOf(aim) === null || aim.stride !== 1)
-    return 'Differential indexing divides a whole turn into equal spaces, cut in order.';
+  if (countOf(aim) === null) return 'Differential indexing divides a whole turn into equal spaces.';
   if (!differentialGears(head, gearSets))
     return `${head.name} has no gears between spindle and plate, so its plate cannot be turned.`;
   if (!head.plateLock)
@@ -69,6 +68,7 @@ function differentialAnswer(ground: Ground, aim: Aim, most: number): MethodAnswe
     divisions,
     circlesOf(head.plates),
     differentialGears(head, gearSets)!,
+    { stride: aim.stride },
   );
   const found = all
     .filter(({ train, idlers }) => bracketRefuses(head.differential, train, idlers) === null)
@@ -134,6 +134,7 @@ function approximateAnswer(ground: Ground, aim: Aim, most: number): MethodAnswer
     const near = findNearDifferentials(ratio, countOf(aim)!, circles, differentialGears(head, gearSets)!, {
       simpleOnly: !differential!.stud,
       most,
+      stride: aim.stride,
     });
     for (const move of near) {
       if (bracketRefuses(head.differential, move.train, move.idlers) === null)

@@ -1,14 +1,19 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import type { Browser } from 'puppeteer-core';
 import { drawnSpurJob, withSpurPart } from '../core/job/index.ts';
 import { foldRun, type Run, type RunEvent } from '../core/run/index.ts';
 import { BETWEEN_COUNTS_MS, openBrowser, Person, wait } from './person.ts';
 import { Workshop } from './workshop.ts';
 
 let workshop: Workshop;
+let browser: Browser;
 beforeAll(async () => {
-  workshop = await Workshop.open('empty');
+  [workshop, browser] = await Promise.all([Workshop.open('empty'), openBrowser()]);
 });
-afterAll(() => workshop.close());
+afterAll(async () => {
+  await browser.close();
+  await workshop.close();
+});
 
 /** Numbers that look drawn by lot and are the same each time. */
 function lot(seed: number): () => number {
@@ -86,8 +91,9 @@ async function atMillBehind(id: string, answer: { status: number; contentType: s
   const job = drawnSpurJob({ id, name: 'Wheel', pitch: '1', teeth: 20, face: '8', bore: '6' });
   await workshop.ask('PUT', `/jobs/${id}`, { revision: 0, job });
   await workshop.ask('POST', `/jobs/${id}/runs`, { id: `r-${id}`, partId: 'p1', revision: 1 });
-  const browser = await openBrowser();
-  const person = await Person.sitDown(browser, workshop.address);
+  // a device of its own each time
+  const device = await browser.createBrowserContext();
+  const person = await Person.sitDown(device, workshop.address);
   await person.goTo(`/runs/r-${id}`);
   await person.makesReady();
   await person.sees('✓ stored');
@@ -99,7 +105,7 @@ async function atMillBehind(id: string, answer: { status: number; contentType: s
   });
   const doneThere = async () =>
     (await workshop.ask<{ summary: { done: number } }>('GET', `/runs/r-${id}`)).summary.done;
-  return { person, doneThere, letThrough: () => (between = false), leave: () => browser.close() };
+  return { person, doneThere, letThrough: () => (between = false), leave: () => device.close() };
 }
 
 const json = 'application/json';

@@ -172,12 +172,49 @@ function total({ facts }: Ask): Cause[] {
   return causes;
 }
 
-function motor({ facts }: Ask): Cause[] {
-  const one = facts.stepper && 360 / facts.stepper.stepsPerTurn;
+/**
+ * The motor that turns the cutter: what each cause sounds like alone, one changed at a time. Common practice.
+ * The order is that of the trouble to try: feed, depth, belt, cutter.
+ */
+function cutting({ facts, units }: Ask): Cause[] {
+  const deep = facts.depth === null ? '' : ` of ${lengthText(facts.depth, units)}`;
+  return [
+    {
+      key: 'feed',
+      cause: 'It is fed too fast',
+      test: 'Feed half as fast in the same space: it eases at once, and the chips grow thinner.',
+      mend: 'Set the feed by Set-up; by hand, as fast as the chips still curl.',
+    },
+    {
+      key: 'deep',
+      cause: `The cut${deep} is too deep for this machine in one pass`,
+      test: 'Draw out by half the depth in the next space, at the same feed: it runs free.',
+      mend: 'Rough and finish: change the passes at Cut, and go on under the plan as it is then.',
+    },
+    {
+      key: 'belt',
+      cause: 'The belt slips',
+      test: 'The cutter slows or stands while the motor keeps its note; it squeals, or smells. Guards on: look, do not feel.',
+      mend: 'Switched off and locked off: tighten or clean it; a lower step of the pulleys pulls harder.',
+    },
+    {
+      key: 'dull',
+      cause: 'The cutter is dull, or runs the wrong way',
+      test: 'Slower and shallower it still rubs: dust in place of chips, a hot cutter, a bright line along its edges under a lens.',
+      mend: 'Stop. Turn it round if it runs on its backs; grind it on the faces only, which keeps its form.',
+    },
+  ];
+}
+
+/** Of a job that a motor divides first that motor, then the one that turns the cutter. */
+function motor(ask: Ask): Cause[] {
+  const { facts } = ask;
+  if (!facts.stepper) return cutting(ask);
+  const one = 360 / facts.stepper.stepsPerTurn;
   return [
     {
       key: 'steps',
-      cause: `Steps were missed, silently${one ? `: each is ${f(one * 3600, 1)}″ of the work, and they add up` : ''}`,
+      cause: `Steps were missed, silently: each is ${f(one * 3600, 1)}″ of the work, and they add up`,
       test: 'Run once round without cutting: it must come back to its mark.',
       mend: 'Slower, a softer start, more belt reduction; lock the spindle for every cut; close on the first space.',
     },
@@ -187,6 +224,7 @@ function motor({ facts }: Ask): Cause[] {
       test: 'Turn it by hand with the motor off.',
       mend: 'Ease the worm, oil it, look at the lock.',
     },
+    ...cutting(ask),
   ];
 }
 

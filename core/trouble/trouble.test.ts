@@ -73,6 +73,26 @@ test('what is left at the end in whole holes points to a miscount first', () => 
   expect(keys(0.5)[0]).toBe('crept');
 });
 
+describe('a motor that labours', () => {
+  const keys = (facts: ReturnType<typeof factsOf>) =>
+    causesOf('motor', { facts, part: 0.5, units: 'mm' }).map(({ key }) => key);
+  test('on a job that is indexed by hand it is the one that turns the cutter: feed, depth, belt, cutter, told apart', () => {
+    const facts = factsOf(runOf(24));
+    expect(keys(facts)).toEqual(['feed', 'deep', 'belt', 'dull']);
+    const causes = causesOf('motor', { facts, part: 0.5, units: 'mm' });
+    // 2.25 of m 1.5
+    expect(causes[1]!.cause).toBe('The cut of 3.38 mm is too deep for this machine in one pass');
+    expect(new Set(causes.map(({ test: how }) => how)).size).toBe(4);
+    expect(causes.map(({ cause, test: how }) => cause + how).join()).not.toMatch(/step|worm/i);
+  });
+  test('where a motor divides, its lost steps come first, and the cutter’s motor is not forgotten', () => {
+    const facts = { ...factsOf(runOf(24)), stepper: { stepsPerTurn: 18_000 } };
+    expect(keys(facts)).toEqual(['steps', 'load', 'feed', 'deep', 'belt', 'dull']);
+    // 360°/18 000 is 72″
+    expect(causesOf('motor', { facts, part: 0.5, units: 'mm' })[0]!.cause).toMatch(/each is 72″ of the work/);
+  });
+});
+
 describe('what a wrong setting really divides, by running the head round', () => {
   test('the pin’s own hole counted: as many moves as make a turn', () => {
     const facts = factsOf(runOf(62));

@@ -98,8 +98,8 @@ function byLoops(tell: Tell): void {
           if ((turns * holes + spaces) * n === RATIO * holes)
             tell(() => `simple ${n} ${holes} ${turns} ${spaces}`);
     loopCompounds(n, tell);
-    const off = Math.floor(n / 4);
-    for (let near = Math.max(1, n - off); near <= n + off; near += 1) {
+    // farther off the plate would have to turn as fast as no train of these gears drives it
+    for (let near = Math.ceil(n / 2); near <= 2 * n; near += 1) {
       if (near === n) continue;
       for (const { holes } of circles) {
         if ((RATIO * holes) % near !== 0) continue;

@@ -6,7 +6,7 @@ import { checkChart, circlesOf, findDifferentials, type ChartRow } from './index
 import { tableOfGears } from '../gearing/index.ts';
 
 const R = exact(40);
-const circles = circlesOf(THREE_PLATES).map(({ holes }) => holes);
+const circles = circlesOf(THREE_PLATES);
 const check = (row: ChartRow) => checkChart(R, row, circles, TWELVE_GEARS);
 
 // Source: differential indexing chart, N = 53 and N = 127, Machinery's Handbook (from memory)
@@ -28,7 +28,14 @@ const row127: ChartRow = {
 describe('a printed row', () => {
   test('that is right is said to be right, with nothing to guess', () => {
     for (const row of [row53, row127, { divisions: 58, turns: 0, spaces: 20, circle: 29, gears: null }]) {
-      expect(check(row)).toEqual({ gives: String(row.divisions), isWhole: true, right: true, misprints: [] });
+      expect(check(row)).toEqual({
+        gives: String(row.divisions),
+        isWhole: true,
+        right: true,
+        misprints: [],
+        noCircle: false,
+        instead: null,
+      });
     }
   });
 
@@ -52,6 +59,28 @@ describe('a printed row', () => {
       '20 spaces on 29, the two exchanged',
     ],
     ['another circle', { ...row53, circle: 47 }, 'the 49 circle, not 47'],
+    // 40/27 is 1 turn and 13 on 27; 40/12 is 3 and 6 on 18
+    [
+      'its whole turn left out',
+      { divisions: 27, turns: 0, spaces: 13, circle: 27, gears: null },
+      '1 whole turn left out',
+    ],
+    [
+      'a turn too many',
+      { divisions: 12, turns: 4, spaces: 6, circle: 18, gears: null },
+      '3 whole turns, not 4',
+    ],
+    // 40/62 is 20 on 31; 40/33 is 1 and 7 on 33
+    [
+      'the digits of its circle exchanged',
+      { divisions: 62, turns: 0, spaces: 20, circle: 13, gears: null },
+      '31 on the circle, not 13: two digits exchanged',
+    ],
+    [
+      'the digits of a gear exchanged',
+      { ...row53, gears: { ...row53.gears!, plateShaft: 65 } },
+      '56 teeth on the plate shaft, not 65: two digits exchanged',
+    ],
   ])('with %s: what it truly gives, and what was meant first', (_, row, meant) => {
     const found = check(row);
     expect(found.right).toBe(false);
@@ -61,6 +90,23 @@ describe('a printed row', () => {
 
   test('a plate left locked shows as the near count: gears taken out of the row for 127 give 120', () => {
     expect(check({ ...row127, gears: null })).toMatchObject({ gives: '120', isWhole: true, right: false });
+  });
+
+  test('past guessing, or on a circle that is not here: what does divide the count on this head', () => {
+    const lost = check({ divisions: 58, turns: 3, spaces: 5, circle: 22, gears: null });
+    expect(lost).toMatchObject({ misprints: [], noCircle: true });
+    // 40/58 is 20 on 29
+    expect(lost.instead).toBe('20 spaces on 29, plate B');
+    expect(check({ divisions: 53, turns: 0, spaces: 5, circle: 20, gears: null }).instead).toMatch(
+      /^\d+ spaces? on \d+, plate [ABC], gears .* : .*, (no|\d) idlers?$/,
+    );
+    expect(check({ divisions: 383, turns: 0, spaces: 5, circle: 20, gears: null }).instead).toBeNull();
+    // right by its figures, and still no circle of this head
+    expect(check({ divisions: 58, turns: 0, spaces: 40, circle: 58, gears: null })).toMatchObject({
+      right: true,
+      noCircle: true,
+      instead: '20 spaces on 29, plate B',
+    });
   });
 
   test('no move at all, a plate that outruns the crank: nothing it gives', () => {

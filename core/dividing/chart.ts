@@ -1,7 +1,10 @@
-import type { OwnedGear } from '../gearing/index.ts';
-import { exact, exactText, type Exact } from '../units/index.ts';
+import { tableOfGears, trainText, type OwnedGear } from '../gearing/index.ts';
+import { exact, exactText, plural, type Exact } from '../units/index.ts';
+import { findDifferentials } from './differential.ts';
 import { turnsWithCrank } from './motion.ts';
 import { proveDivision } from './proof.ts';
+import { findSimpleIndexings, type Circle } from './simple.ts';
+import { moveText } from './words.ts';
 
 /** A row of a printed dividing chart, as read. */
 export interface ChartRow {
@@ -24,7 +27,8 @@ export interface ChartGears {
 
 /** One change to a row that would make it right. */
 export interface Misprint {
-  readonly kind: 'idlers' | 'swapped' | 'transposed' | 'off-by-one' | 'wrong-gear' | 'wrong-circle';
+  readonly kind:
+    'idlers' | 'swapped' | 'transposed' | 'off-by-one' | 'turns' | 'digits' | 'wrong-gear' | 'wrong-circle';
   /** What was likely meant, in words. */
   readonly meant: string;
   readonly row: ChartRow;
@@ -38,6 +42,10 @@ export interface ChartCheck {
   readonly right: boolean;
   /** Single misprints that would explain it, the likeliest first; empty when the row is right or past guessing. */
   readonly misprints: readonly Misprint[];
+  /** Has this head no circle of so many holes? */
+  readonly noCircle: boolean;
+  /** What does divide the count on this head, in words; null where the row does, or nothing. */
+  readonly instead: string | null;
 }
 
 /**
@@ -125,6 +133,77 @@ function gearSlips(row: ChartRow, gears: ChartGears, owned: readonly OwnedGear[]
   return slips;
 }
 
+/** A figure with two neighbouring digits exchanged: 39 for 93. None begins with 0. */
+function exchanged(figure: number): number[] {
+  const digits = String(figure);
+  const found = Array.from({ length: digits.length - 1 }, (_, i) =>
+    [digits.slice(0, i), digits[i + 1], digits[i], digits.slice(i + 2)].join(''),
+  );
+  return found.filter((other) => other !== digits && !other.startsWith('0')).map(Number);
+}
+
+/** Rows with two digits of one figure exchanged. */
+function digitSlips(row: ChartRow): Misprint[] {
+  const meant = (now: number, was: number, what: string) =>
+    `${now} ${what}, not ${was}: two digits exchanged`;
+  const slips: Misprint[] = [
+    ...exchanged(row.turns).map((turns): Misprint => ({
+      kind: 'digits',
+      meant: meant(turns, row.turns, 'turns'),
+      row: { ...row, turns },
+    })),
+    ...exchanged(row.spaces).map((spaces): Misprint => ({
+      kind: 'digits',
+      meant: meant(spaces, row.spaces, 'spaces'),
+      row: { ...row, spaces },
+    })),
+    ...exchanged(row.circle).map((circle): Misprint => ({
+      kind: 'digits',
+      meant: meant(circle, row.circle, 'on the circle'),
+      row: { ...row, circle },
+    })),
+  ];
+  const { gears } = row;
+  if (!gears) return slips;
+  const ofGears = positionsOf(gears).flatMap((at) =>
+    exchanged(gearAt(gears, at)!).map((teeth): Misprint => ({
+      kind: 'digits',
+      meant: meant(teeth, gearAt(gears, at)!, `teeth on ${POSITION_WORDS[at]}`),
+      row: { ...row, gears: withGear(gears, at, teeth) },
+    })),
+  );
+  return [...slips, ...ofGears];
+}
+
+/** The whole turns that the rest of the row asks for: left out, or one too many. */
+function turnSlips(ratio: Exact, row: ChartRow): Misprint[] {
+  const needed = ratio.sub(plateRatio(row)).div(row.divisions).sub(exact(row.spaces, row.circle));
+  if (needed.d !== 1n || needed.lt(0)) return [];
+  const turns = Number(needed.n);
+  if (turns === row.turns) return [];
+  const meant =
+    row.turns === 0
+      ? `${plural(turns, 'whole turn')} left out`
+      : `${plural(turns, 'whole turn')}, not ${row.turns}`;
+  return [{ kind: 'turns', meant, row: { ...row, turns } }];
+}
+
+/** What does divide a count on these circles, with these gears: simply, else by the first train. */
+function dividesBy(
+  ratio: Exact,
+  divisions: number,
+  circles: readonly Circle[],
+  owned: readonly OwnedGear[],
+): string | null {
+  const [simple] = findSimpleIndexings(ratio, divisions, circles);
+  if (simple)
+    return `${moveText({ ...simple, circle: simple.circle.holes })}, plate ${simple.circle.plateName}`;
+  const [geared] = findDifferentials(ratio, divisions, circles, tableOfGears(owned), { any: true });
+  if (!geared) return null;
+  const { move, train, idlers } = geared;
+  return `${moveText({ ...move, circle: move.circle.holes })}, plate ${move.circle.plateName}, gears ${trainText(train)}, ${plural(idlers, 'idler')}`;
+}
+
 /** Rows that differ by one slip of the move. */
 function moveSlips(row: ChartRow, circles: readonly number[]): Misprint[] {
   const { spaces, circle } = row;
@@ -159,23 +238,26 @@ function moveSlips(row: ChartRow, circles: readonly number[]): Misprint[] {
 
 /**
  * What a printed chart row truly gives, and, when it is not what it claims, which single misprint would make it right.
- * @param ratio R, exact @param circles holes of the circles on hand @param owned the change gears on hand
+ * @param ratio R, exact @param circles those on hand @param owned the change gears on hand
  * Source: N = (R − g)/move, from the motion of the head; kinds of misprint: common practice
  */
 export function checkChart(
   ratio: Exact,
   row: ChartRow,
-  circles: readonly number[],
+  circles: readonly Circle[],
   owned: readonly OwnedGear[],
 ): ChartCheck {
+  const onHand = [...new Set(circles.map(({ holes }) => holes))];
   const gives = dividesInto(ratio, row);
   const right = isRight(ratio, row);
   const slips = right
     ? []
     : [
         ...moveSlips(row, []),
+        ...turnSlips(ratio, row),
+        ...digitSlips(row),
         ...(row.gears ? gearSlips(row, row.gears, owned) : []),
-        ...moveSlips(row, circles).filter(({ kind }) => kind === 'wrong-circle'),
+        ...moveSlips(row, onHand).filter(({ kind }) => kind === 'wrong-circle'),
       ];
   // a single wrong wheel or circle explains almost anything: it is offered only after the slips of the hand
   const likeliest: readonly Misprint['kind'][] = [
@@ -183,6 +265,8 @@ export function checkChart(
     'swapped',
     'transposed',
     'off-by-one',
+    'turns',
+    'digits',
     'wrong-gear',
     'wrong-circle',
   ];
@@ -193,5 +277,7 @@ export function checkChart(
     misprints: slips
       .filter((slip) => isRight(ratio, slip.row))
       .sort((a, b) => likeliest.indexOf(a.kind) - likeliest.indexOf(b.kind)),
+    noCircle: !onHand.includes(row.circle),
+    instead: right && onHand.includes(row.circle) ? null : dividesBy(ratio, row.divisions, circles, owned),
   };
 }

@@ -156,17 +156,27 @@ function Chart({ equipment }: { readonly equipment: Equipment }) {
 
 function checkOn(head: Head, equipment: Equipment, row: ChartRow): ChartCheck {
   const gears = equipment.gearSets.find(({ id }) => id === head.differential?.gearSetId)?.gears ?? [];
-  return checkChart(
-    exact(head.ratio),
-    row,
-    circlesOf(head.plates).map(({ holes }) => holes),
-    gears,
-  );
+  return checkChart(exact(head.ratio), row, circlesOf(head.plates), gears);
 }
 
 const FEW = 8;
 
 function Verdict({ row, check }: { readonly row: ChartRow; readonly check: ChartCheck }) {
+  return (
+    <>
+      <Gives row={row} check={check} />
+      {check.noCircle && <p className="chart-quiet">This head has no circle of {row.circle}.</p>}
+      {check.instead && (
+        <>
+          <p className="chart-quiet">On this head {row.divisions} is had by</p>
+          <p className="chart-lead">{check.instead}</p>
+        </>
+      )}
+    </>
+  );
+}
+
+function Gives({ row, check }: { readonly row: ChartRow; readonly check: ChartCheck }) {
   const { gives, isWhole, right, misprints } = check;
   if (right) {
     return (
@@ -203,7 +213,7 @@ function Verdict({ row, check }: { readonly row: ChartRow; readonly check: Chart
         </Notice>
       ) : (
         <p className="chart-quiet">
-          No single misprint explains it. Look for two, or for another worm ratio.
+          No single misprint explains it: two of them, or a chart for another worm ratio.
         </p>
       )}
     </>

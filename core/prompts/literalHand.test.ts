@@ -237,6 +237,39 @@ test.each([false, true])(
   },
 );
 
+test('on an upright mill, a proof piece and then the work, straight and helical, gone on with and sunk', () => {
+  const mills = shop.mills.map((mill) => ({ ...mill, axis: 'vertical' as const }));
+  const upright = { ...shop, mills };
+  const start = (job: Job, more: Start = {}): Run => {
+    // the job's own copy of its mill stands so too
+    const stands = { ...job, equipment: { ...job.equipment, mills } };
+    return need(
+      freezeRun(stands, plan(stands, upright), upright, {
+        runId: 'r',
+        jobRevision: 1,
+        partId: 'p1',
+        ...more,
+      }),
+    );
+  };
+  for (const change of [twoPasses, scratchFirst, helical]) {
+    const job = cardOf(24, change);
+    const proof = start(job, { piece: { kind: 'proof', name: 'brass' } });
+    expect([proof.mount?.axis, proof.piece.kind]).toEqual(['vertical', 'proof']);
+    judge(proof, cutAll(proof).cuts);
+    const run = start(job);
+    const mill = cutAll(run, true);
+    judge(run, mill.cuts);
+    for (const register of ['kept', 'found'] as const) {
+      const sunk = start(job, { runId: 'r2', deepens: { run, by: 0.05, register } });
+      const other = cutAll(run);
+      other.takeUp(sunk);
+      new Hand(sunk, false, other).goOn();
+      expect(other.cuts.at(-1)!.depth).toBeCloseTo(3.375 + 0.05, 9);
+    }
+  }
+});
+
 describe('a run that goes on with another', () => {
   const old = begin(cardOf(62, twoPasses));
   test.each([1, 10, 30, 61, 62, 63, 100, 123])(

@@ -3,6 +3,7 @@ import { foldRun, type Run, type RunAct, type RunEvent, type RunState } from '..
 import { exact, type Exact } from '../units/index.ts';
 import { heed, progressOf } from './progress.ts';
 import type { Prompt, PromptOf } from './prompt.ts';
+import { promptText } from './sentences.ts';
 
 /** Something that would have cost metal, a pin or a gear; a test that meets one has found a wrong prompt. */
 export class Harm extends Error {}
@@ -255,8 +256,18 @@ export class Mill {
     return made;
   }
 
+  /** Beside an upright spindle the cross slide brings the work in and out, under an arbor the knee; the other one has no business here. */
+  private byItsScrew(prompt: Prompt): void {
+    if (!['touch', 'graze', 'depth', 'in', 'out'].includes(prompt.do)) return;
+    const said = promptText(this.run, prompt);
+    const upright = this.run.mount?.axis === 'vertical';
+    must(/knee/.test(said) !== upright, `said with the wrong screw: ${said}`);
+    must(/cross slide/i.test(said) === upright, `said with the wrong screw: ${said}`);
+  }
+
   /** Does what a prompt says, and nothing else. */
   heeds(prompt: Prompt): void {
+    this.byItsScrew(prompt);
     switch (prompt.do) {
       case 'unlock':
         this.locked = false;

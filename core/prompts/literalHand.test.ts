@@ -16,7 +16,8 @@ import { freezeRun, reconcile, whereInRun, type Run } from '../run/index.ts';
 import { freeze, shop, three, type Asked } from '../sampleRuns.ts';
 import { STOCK_HEADS, STOCK_ROTARY } from '../shop/index.ts';
 import { exact, measure, type Exact } from '../units/index.ts';
-import { Hand, Mill, type MadeCut } from './literalHand.ts';
+import { Hand } from './literalHand.ts';
+import { Mill, type MadeCut } from './literalMill.ts';
 import { progressOf, standsAt } from './index.ts';
 
 type Start = Partial<Parameters<typeof freezeRun>[3]>;

@@ -15,7 +15,8 @@ import { foldRun, freezeRun, summarise, type Run } from '../run/index.ts';
 import { freeze, three } from '../sampleRuns.ts';
 import { STOCK_EQUIPMENT, STOCK_ROTARY } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
-import { Hand, Mill } from './literalHand.ts';
+import { Hand } from './literalHand.ts';
+import { Mill } from './literalMill.ts';
 import {
   cutBefore,
   nowLine,

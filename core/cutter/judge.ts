@@ -76,6 +76,8 @@ const note = (code: Issue['code'], detail: Record<string, string>): Issue => ({
 /** Wider than its space by these parts of the module a cutter leaves backlash that nobody asked for: some of the usual, and all of it. Common practice. */
 const WIDE = 0.01;
 const TOO_WIDE = 0.04;
+/** Of a cutter that was ground for the pitch across the thread, and is listed with as many places as people write. */
+const GROUND = 0.001;
 
 /** How much wider a space a cutter leaves than the thread asks for, mm; half a pitch of either, in the normal plane. */
 const widerBy = (module: number, normalModule: number): number => (Math.PI / 2) * (module - normalModule);
@@ -92,20 +94,20 @@ function judgePitch(
   const pitch = parsePitch(cutter.pitch);
   const module = pitch.ok ? approx(pitch.value.module) : null;
   const { normalModule } = need;
+  const named = pitch.ok && pitch.value.module.equals(need.pitch.module);
   if (module !== null && normalModule !== undefined) {
     const wider = widerBy(module, normalModule);
     const part = Math.abs(wider) / normalModule;
-    if (part <= WIDE) return { same: true, reason: null, sure: true };
-    if (part <= TOO_WIDE || module === approx(need.pitch.module)) {
+    if (part <= (named ? WIDE : GROUND)) return { same: true, reason: null, sure: true };
+    // a look-alike of another series is not this pitch, however near it comes
+    if (named) {
       const detail = {
         normal: `m ${decimalText(normalModule, 3)}`,
         by: `${decimalText(Math.abs(wider) * 1000, 0)} µm too ${wider > 0 ? 'wide' : 'narrow'}`,
       };
-      const reason = note('cutter-axial-pitch', detail);
-      return { same: part <= TOO_WIDE, reason, sure: false };
+      return { same: part <= TOO_WIDE, reason: note('cutter-axial-pitch', detail), sure: false };
     }
-  } else if (pitch.ok && pitch.value.module.equals(need.pitch.module))
-    return { same: true, reason: null, sure: true };
+  } else if (named) return { same: true, reason: null, sure: true };
   const apart = module === null ? 1 : Math.abs(module / (normalModule ?? approx(need.pitch.module)) - 1);
   const detail = {
     its: pitch.ok ? pitchText(pitch.value) : cutter.pitch.typed,

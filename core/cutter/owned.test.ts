@@ -80,6 +80,11 @@ describe('does an owned cutter serve?', () => {
     // ground to the pitch across the thread it serves, whatever the drive is called by
     expect(of(wheel.normalModule!.toFixed(4))).toMatchObject({ verdict: 'fits', reasons: [] });
     expect(of('1.5')).toMatchObject({ verdict: 'out', sameForm: false });
+    // 13 P is m 1.954, and 2.3 % from m 2: it looks alike, and is no pitch along this worm
+    const alike = cutter('d', { pitch: measure('13', 'dp'), range: { from: 35, to: 134 } });
+    const judged = judgeCutter(alike, wheel, 'book', []);
+    expect(judged).toMatchObject({ verdict: 'out', sameForm: false });
+    expect(judged.reasons.map(({ code }) => code)).toEqual(['cutter-pitch']);
     // no stock cutter is bought for it
     const { buy, toGrind } = fewestCutters([{ name: 'Wheel', need: wheel }], [], 0);
     expect([buy.length, toGrind.length]).toEqual(starts === 1 ? [1, 0] : [0, 1]);

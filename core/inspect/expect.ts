@@ -69,7 +69,7 @@ export function expectedOf({
   const addendum = approx(sizes.depth.addendum) + (outside - approx(sizes.tipDiameter)) / 2;
   const tooth = chordalTooth(shaped, addendum, toothThickness);
   const flanks = {
-    // the involute ends at the base circle, and the fillet reaches as high as the clearance
+    // the fillet reaches as high as the clearance
     from:
       outside / 2 - depth + Math.max(0, approx(sizes.depth.wholeDepth) - 2 * approx(sizes.depth.addendum)),
     // tips are eased and deburred

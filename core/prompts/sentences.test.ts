@@ -85,6 +85,14 @@ describe('what the mill says, word for word', () => {
     expect(allSaid(begin(card()))).toContain('stop and set the table’s dial to 0.\nCut space 1');
   });
 
+  test('in inches the same: 0.84 mm is .033 in, and half an inch of face', () => {
+    const inches = {
+      ...card((part) => ({ ...part, cut: { ...part.cut, passes: 'rough-finish' } })),
+      units: 'in' as const,
+    };
+    expect(allSaid(begin(inches))).toContain('set the table’s dial to 0.033 in: 0 is where uncut work');
+  });
+
   test('a scratch first: nothing is read on the table before metal is cut, and it is set then', () => {
     const run = begin(card((part) => ({ ...part, cut: { ...part.cut, scratch: true } })));
     const told = allSaid(run).split('\n');
@@ -198,6 +206,15 @@ describe('what the mill says, word for word', () => {
     for (const equipment of [STOCK_EQUIPMENT, upright]) {
       const run = begin(rack, equipment);
       const said = allSaid(run);
+      // gone on with, it is found along the table: nothing is turned
+      const again = allSaid(begin(rack, equipment, { runId: 'r2', continues: { run, done: 4 } }));
+      expect(again).toContain(
+        'Move the table until metal that is not cut, between two spaces, stands under the cutter.\nLock the table.',
+      );
+      expect(again).toContain(
+        'Find space 4, which is cut: spindle stopped, coming from the same side as ever,',
+      );
+      expect(again).not.toMatch(/clockwise|spindle\.|Run the table/);
       expect(said).toContain(
         'just marks the top; the dial of the knee to 0.\nRun back until the cutter is clear',
       );

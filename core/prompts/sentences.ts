@@ -200,7 +200,7 @@ export function promptText(run: Run, prompt: Prompt): string {
     case 'scribe':
       return `${layOrder('table').scribe}: it must run as a ${prompt.hand}-hand thread. If not, one idler more or less.`;
     case 'find':
-      return `Find space ${prompt.space}, which is cut: spindle stopped, coming up clockwise, the cutter must drop into it without touching a flank.`;
+      return `Find space ${prompt.space}, which is cut: spindle stopped, ${run.mill ? 'coming from the same side as ever' : 'coming up clockwise'}, the cutter must drop into it without touching a flank.`;
     case 'stand':
       return `Nothing has been loosened: the work stands at space ${prompt.space} as it closed, and the cutter, spindle stopped, drops into it.`;
     case 'register':

@@ -16,7 +16,8 @@ import { freezeRun, type Run } from './run/index.ts';
 
 /* Runs by every method, for tests. */
 
-const drive = {
+/** A motor on the crank of the stock rotary table. */
+export const drive = {
   id: 'd',
   name: 'Motor',
   headId: STOCK_ROTARY.id,

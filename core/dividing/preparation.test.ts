@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { drive } from '../sampleRuns.ts';
 import { STOCK_GEARS, STOCK_HEADS, STOCK_ROTARY, type Head } from '../shop/index.ts';
 import { countAim, preparationOf, quickMethods, searchMethods, standingFor, type Way } from './index.ts';
 
@@ -105,15 +106,6 @@ describe('preparing the head: only what changes from how it stands', () => {
     expect(through.map(({ what, why }) => `${what} ${why}`).join(' ')).not.toMatch(/worm (home|stays in)/);
   });
   test('a motor: nothing is cranked by hand, nothing is locked', () => {
-    const drive = {
-      id: 'd',
-      name: 'Motor',
-      headId: STOCK_ROTARY.id,
-      on: 'crank' as const,
-      stepsPerTurn: 200,
-      microsteps: 8,
-      belt: '1',
-    };
     const way = quickMethods({ ...ground(STOCK_ROTARY), steppers: [drive] }, countAim(53)).find(
       ({ method }) => method === 'stepper',
     )!.ways[0]!;

@@ -21,17 +21,10 @@ import {
   type Equipment,
 } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
+import { drive as crankDrive } from '../sampleRuns.ts';
 import { plan, stationOf } from './index.ts';
 
-const drive = {
-  id: 'd',
-  name: 'Motor',
-  headId: STOCK_ROTARY.id,
-  on: 'crank' as const,
-  stepsPerTurn: 200,
-  microsteps: 8,
-  belt: '3',
-};
+const drive = { ...crankDrive, belt: '3' };
 const shop: Equipment = {
   ...STOCK_EQUIPMENT,
   heads: [...STOCK_EQUIPMENT.heads, STOCK_ROTARY],

@@ -101,6 +101,16 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
       'half the chord of the cutter at that depth',
     );
   }
+  const { firstTouch } = detail;
+  if (stroke && firstTouch !== null && firstTouch >= 0.005)
+    push(
+      'first-touch',
+      'The table, where the first cut touches',
+      'a - a_1',
+      `${mm(stroke.approach)} - ${mm(stroke.approach - firstTouch)}`,
+      `${mm(firstTouch)}\\ \\mathrm{mm}`,
+      'the approach at full depth, less that of the first round',
+    );
   if (stroke && detail.face !== null)
     push(
       'clear',

@@ -227,3 +227,20 @@ test('whatever is typed there is an answer in whole sentences and plain figures 
     { seed: 606, numRuns: 250 },
   );
 });
+
+test('what the table is set to at the first touch has its working; in one pass it is 0, and has none', () => {
+  const working = (passes: 'one' | 'rough-finish') => {
+    const job = withSpurPart(gear(), 'p1', (part) => ({ ...part, cut: { ...part.cut, passes } }));
+    return setUp({}, job);
+  };
+  // m 1.5: 3.375 deep, roughed to 2.875; Ø 60: √(3.375 · 56.625) = 13.8242, √(2.875 · 57.125) = 12.8154
+  const two = working('rough-finish');
+  expect(two.detail.firstTouch).toBeCloseTo(1.0088, 3);
+  const line = two.working.find(({ key }) => key === 'first-touch')!;
+  expect([line.put, line.result]).toEqual([
+    expect.stringMatching(/^13\.82\d* - 12\.81\d*$/),
+    expect.stringMatching(/^1\.00/),
+  ]);
+  expect(working('one').detail.firstTouch).toBeCloseTo(0, 9);
+  expect(working('one').working.map(({ key }) => key)).not.toContain('first-touch');
+});

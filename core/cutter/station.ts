@@ -1,6 +1,6 @@
 import type { Issue } from '../findings/index.ts';
 import type { FormCutter } from '../shop/index.ts';
-import { textValue, type StationWork, type Value, type Working } from '../station/index.ts';
+import { figureValue, textValue, type StationWork, type Value, type Working } from '../station/index.ts';
 import type { ToothForm } from '../toothform/index.ts';
 import { decimalText } from '../units/index.ts';
 import { cutterFor, rangeText, type CutterAnswer } from './cutterFor.ts';
@@ -178,9 +178,10 @@ export function planCutter(
   if (virtual) {
     const cut = `${decimalText(cutAs!, 1)} teeth`;
     values.push(
-      textValue(
+      figureValue(
         { key: 'cutAs', label: 'Cut as', settles: true },
         cut + ruleText(need!, choice.countBy, mm),
+        { is: cutAs!, within: 0.25, unit: 'teeth' },
         cut,
       ),
     );

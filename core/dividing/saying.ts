@@ -1,6 +1,13 @@
 import { trainText } from '../gearing/index.ts';
 import type { Head } from '../shop/index.ts';
-import { angleValue, lengthValue, textValue, type Caution, type Value } from '../station/index.ts';
+import {
+  angleValue,
+  figureValue,
+  lengthValue,
+  textValue,
+  type Caution,
+  type Value,
+} from '../station/index.ts';
 import { approx, decimalText, exact, exactText, plural } from '../units/index.ts';
 import { countOf, type Aim } from './aim.ts';
 import type { ChoiceOf } from './schema.ts';
@@ -36,7 +43,7 @@ function asked(aim: Aim): Value[] {
     textValue({ key: 'divisions', label: 'Spaces', symbol: 'N', settles: true }, String(spaces)),
     ...(count === spaces
       ? []
-      : [angleValue({ key: 'step', label: 'Angle between', settles: true }, step.mul(360))]),
+      : [angleValue({ key: 'step', label: 'Angle between', settles: true, within: 0 }, step.mul(360))]),
     angleValue({ key: 'spindleAngle', label: 'Spindle turns' }, step.mul(stride).mul(360)),
     ...(stride === 1
       ? []
@@ -146,7 +153,11 @@ function gearValues({ near, train, idlers, plateTurns }: Geared): Value[] {
 function errors({ proof }: Way, { diameter, full }: Aim): Value[] {
   const { worst, worstSingle, end } = proof;
   return [
-    textValue({ key: 'worst', label: 'Worst space', settles: true }, errorText(worst.turns, diameter)),
+    figureValue({ key: 'worst', label: 'Worst space', settles: true }, errorText(worst.turns, diameter), {
+      is: worst.turns * 1_296_000,
+      within: 5,
+      unit: '″',
+    }),
     textValue({ key: 'single', label: 'Worst single move' }, errorText(worstSingle, diameter)),
     ...(full && Math.abs(end) > 1e-12
       ? [textValue({ key: 'end', label: 'Last move misses the first by' }, errorText(end, diameter))]
@@ -160,9 +171,15 @@ export function tableValues(way: Way, spaces: number): Value[] {
   const pitch = exact(choice.advance);
   return [
     textValue({ key: 'divisions', label: 'Spaces', symbol: 'N', settles: true }, String(spaces)),
-    lengthValue({ key: 'pitch', label: 'From one to the next', symbol: 'p', settles: true }, pitch),
+    lengthValue(
+      { key: 'pitch', label: 'From one to the next', symbol: 'p', settles: true, within: 0 },
+      pitch,
+    ),
     lengthValue({ key: 'length', label: 'First to last' }, pitch.mul(spaces - 1)),
-    lengthValue({ key: 'lead', label: 'One turn of the screw', settles: true }, exact(choice.lead)),
+    lengthValue(
+      { key: 'lead', label: 'One turn of the screw', settles: true, within: 0 },
+      exact(choice.lead),
+    ),
     lengthValue({ key: 'mark', label: 'One mark of its dial' }, exact(choice.lead).div(choice.marks)),
     lengthValue({ key: 'worst', label: 'Worst space' }, Math.abs(way.proof.worst.turns)),
   ];

@@ -1,4 +1,11 @@
-import { angleValue, lengthValue, textValue, type Value, type Working } from '../station/index.ts';
+import {
+  angleValue,
+  lengthValue,
+  pitchValue,
+  textValue,
+  type Value,
+  type Working,
+} from '../station/index.ts';
 import { decimalText, exact, pitchText, type UnitSystem } from '../units/index.ts';
 import { lengthText } from '../units/index.ts';
 import type { DriveReadings } from './read.ts';
@@ -18,7 +25,7 @@ export function valuesOf(facts: DriveFacts, pair: PairReport, system: UnitSystem
     ),
     textValue({ key: 'counts', label: 'Starts, teeth', settles: true }, `${starts}, ${teeth}`),
     textValue({ key: 'hand', label: 'Hand of both', settles: true }, hand),
-    lengthValue({ key: 'axialPitch', label: 'Axial pitch', symbol: 'p_x', settles: true }, worm.axialPitch),
+    pitchValue({ key: 'axialPitch', label: 'Axial pitch', symbol: 'p_x', settles: true }, worm.axialPitch),
     lengthValue({ key: 'lead', label: 'Lead', symbol: 'p_z' }, worm.lead),
     angleValue({ key: 'leadAngle', label: 'Lead angle', symbol: '\\gamma' }, degrees(pair.leadAngleDeg)),
     lengthValue({ key: 'wormDiameter', label: 'Worm, pitch Ø', symbol: 'd_1', settles: true }, wormDiameter),

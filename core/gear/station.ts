@@ -183,11 +183,12 @@ function valuesOf(sizes: SpurSizes): Value[] {
         label: sizes.helixDeg.equals(0) ? 'Module' : 'Normal module',
         symbol: sizes.helixDeg.equals(0) ? 'm' : 'm_n',
         settles: true,
+        within: 0,
       },
       sizes.module,
     ),
     angleValue(
-      { key: 'pressureAngle', label: 'Pressure angle', symbol: '\\alpha', settles: true },
+      { key: 'pressureAngle', label: 'Pressure angle', symbol: '\\alpha', settles: true, within: 0 },
       sizes.pressureAngleDeg,
     ),
     lengthValue({ key: 'pitchDiameter', label: 'Pitch diameter', symbol: 'd' }, sizes.pitchDiameter),

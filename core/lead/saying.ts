@@ -2,7 +2,9 @@ import type { SpurSizes } from '../gear/index.ts';
 import { meshesOf, trainText } from '../gearing/index.ts';
 import {
   angleValue,
+  figureValue,
   lengthValue,
+  pitchValue,
   textValue,
   type Caution,
   type Value,
@@ -51,9 +53,13 @@ export function valuesOf(
       { key: 'idlers', label: 'Idlers, usually', settles: true },
       way.idlers === 0 ? 'none' : String(way.idlers),
     ),
-    lengthValue({ key: 'lead', label: 'Lead they cut', settles: true }, lead),
+    pitchValue({ key: 'lead', label: 'Lead they cut', settles: true }, lead),
     angleValue({ key: 'helix', label: 'Angle it makes' }, exact(way.helixDeg.toFixed(7))),
-    textValue({ key: 'stray', label: 'Over this face', settles: true }, strayText(way.overFace)),
+    figureValue({ key: 'stray', label: 'Over this face', settles: true }, strayText(way.overFace), {
+      is: way.overFace,
+      within: 2,
+      unit: 'µm',
+    }),
     angleValue(
       { key: 'swing', label: table.by === 'head' ? 'Tilt of the head' : 'Swing of the table', settles: true },
       exact(table.scale.toFixed(7)),

@@ -1,5 +1,12 @@
 import { readCuttingSpeed, type Material } from '../shop/index.ts';
-import { lengthValue, textValue, type Caution, type Value, type Working } from '../station/index.ts';
+import {
+  figureValue,
+  lengthValue,
+  textValue,
+  type Caution,
+  type Value,
+  type Working,
+} from '../station/index.ts';
 import { approx, decimalText, lengthText, type UnitSystem } from '../units/index.ts';
 import type { SetupRead } from './read.ts';
 import type { SetupDetail, SetupWork } from './detail.ts';
@@ -23,15 +30,26 @@ export function answerOf({ data, stroke, sink, minutes, cutter }: SetupDetail, s
   return cutter.diameter === null ? 'waits for the cutter’s size' : 'waits for material and face';
 }
 
+/** Speeds and feeds are starting figures: a twentieth either way changes nobody’s mind. Common practice. */
+const TWENTIETH = 0.05;
+
 export function valuesOf(detail: SetupDetail, system: UnitSystem): Value[] {
   const { data, stroke, sink, thrust, minutes, outside, round } = detail;
   const values: Value[] = [];
-  if (data) values.push(textValue({ key: 'rpm', label: 'Spindle', settles: true }, rpmText(data.rpm)));
+  if (data)
+    values.push(
+      figureValue({ key: 'rpm', label: 'Spindle', settles: true }, rpmText(data.rpm), {
+        is: data.rpm,
+        within: TWENTIETH * data.rpm,
+        unit: 'rpm',
+      }),
+    );
   if (data?.feed)
     values.push(
-      textValue(
+      figureValue(
         { key: 'feed', label: 'Feed', settles: true },
         feedText(data.feed, system),
+        { is: data.feed, within: TWENTIETH * data.feed, unit: 'mm/min' },
         feedText(data.feed, 'mm'),
       ),
     );

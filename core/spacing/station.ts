@@ -98,7 +98,7 @@ function readAngle(input: SpacingInput, spaces: number, diameter: number | null)
     answer: `${many(spaces, input.what)}, ${angleText(angle.value)} apart`,
     values: [
       countValue(spaces),
-      angleValue({ key: 'angle', label: 'From one to the next', settles: true }, angle.value),
+      angleValue({ key: 'angle', label: 'From one to the next', settles: true, within: 0 }, angle.value),
       angleValue({ key: 'total', label: aim.full ? 'In all, and it closes' : 'First to last' }, total),
     ],
     working: [
@@ -159,7 +159,10 @@ function line(
     answer: `${many(spaces, input.what)}, ${name}`,
     values: [
       countValue(spaces),
-      lengthValue({ key: 'pitch', label: 'From one to the next', symbol: 'p', settles: true }, approx(pitch)),
+      lengthValue(
+        { key: 'pitch', label: 'From one to the next', symbol: 'p', settles: true, within: 0 },
+        approx(pitch),
+      ),
       lengthValue({ key: 'length', label: 'First to last' }, approx(pitch.mul(spaces - 1))),
     ],
     working,

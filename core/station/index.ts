@@ -1,5 +1,6 @@
 export {
   answerToSettle,
+  giveText,
   settledByStationSchema,
   stateOf,
   whatMoved,
@@ -10,6 +11,7 @@ export {
   STATION_IDS,
   STATIONS,
   type Caution,
+  type FigureOfText,
   type Moved,
   type StationId,
   type StationState,
@@ -17,4 +19,13 @@ export {
   type Value,
   type Working,
 } from './station.ts';
-export { angleValue, lengthValue, textValue } from './values.ts';
+export {
+  ANGLE_WITHIN,
+  angleValue,
+  figureValue,
+  LENGTH_WITHIN,
+  lengthValue,
+  PITCH_WITHIN,
+  pitchValue,
+  textValue,
+} from './values.ts';

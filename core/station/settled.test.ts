@@ -3,7 +3,10 @@ import { exact } from '../units/index.ts';
 import {
   angleValue,
   answerToSettle,
+  figureValue,
+  giveText,
   lengthValue,
+  pitchValue,
   stateOf,
   textValue,
   whatMoved,
@@ -24,11 +27,68 @@ test('what moved is the difference, in either unit, to the place where it shows'
     { key: 'tip', label: 'Blank diameter', from: '75.25 mm', to: '75.00 mm' },
     { key: 'plate', label: 'Plate', from: 'B', to: 'C' },
   ]);
-  expect(whatMoved(settled, values(75.251, 'B'), 'mm')[0]).toMatchObject({
-    from: '75.250 mm',
-    to: '75.251 mm',
+  expect(whatMoved(settled, values(75.256, 'B'), 'mm')[0]).toMatchObject({
+    from: '75.25 mm',
+    to: '75.26 mm',
+  });
+  // 0.006 mm is two tenths of a thou: 2.9626 and 2.9628, which both round to 2.963
+  expect(whatMoved(settled, values(75.256, 'B'), 'in')[0]).toMatchObject({
+    from: '2.9626 in',
+    to: '2.9628 in',
   });
   expect(whatMoved(settled, values(75, 'B'), 'in')[0]).toMatchObject({ from: '2.963 in', to: '2.953 in' });
+});
+
+// Tolerances: common practice, as stated in docs/decisions/0004. 0.0001 in is 0.00254 mm.
+test('a move that nobody would act on puts nothing in doubt; many small ones add up from where it was settled', () => {
+  const depth = (inches: number) => [
+    lengthValue({ key: 'depth', label: 'Whole depth', settles: true }, inches * 25.4),
+  ];
+  const was = answerToSettle({ values: depth(0.1541), issues: [] });
+  expect(whatMoved(was, depth(0.154), 'in')).toEqual([]);
+  expect(whatMoved(was, depth(0.1539), 'in')).toEqual([
+    { key: 'depth', label: 'Whole depth', from: '0.1541 in', to: '0.1539 in' },
+  ]);
+  const helix = (seconds: number) => [
+    angleValue({ key: 'helix', label: 'Helix', settles: true }, exact(20).add(exact(seconds, 3600))),
+  ];
+  const leant = answerToSettle({ values: helix(0), issues: [] });
+  for (const seconds of [2, -2, 10, -10]) expect(whatMoved(leant, helix(seconds), 'mm')).toEqual([]);
+  expect(whatMoved(leant, helix(11), 'mm')).toEqual([
+    { key: 'helix', label: 'Helix', from: '20°', to: '20° 00′ 11″' },
+  ]);
+  expect(whatMoved(leant, helix(-11), 'mm')).toHaveLength(1);
+});
+
+test('what is repeated over a length is judged by parts of itself, a count of teeth not at all, words that are a figure by the figure', () => {
+  const of = (lead: number, um: number, module: number) => [
+    pitchValue({ key: 'lead', label: 'Lead', settles: true }, lead),
+    figureValue({ key: 'stray', label: 'Over this face', settles: true }, `${um} µm`, {
+      is: um,
+      within: 2,
+      unit: 'µm',
+    }),
+    lengthValue({ key: 'module', label: 'Module', settles: true, within: 0 }, module),
+  ];
+  const was = answerToSettle({ values: of(20, 3, 1.5), issues: [] });
+  const keys = (today: Value[]) => whatMoved(was, today, 'mm').map(({ key }) => key);
+  // a ten-thousandth of 20 mm is 0.002 mm
+  expect(keys(of(20.0019, 5, 1.5))).toEqual([]);
+  expect(keys(of(20.0021, 5.1, 1.5))).toEqual(['lead', 'stray']);
+  expect(keys(of(19.9979, 0.9, 1.5))).toEqual(['lead', 'stray']);
+  expect(keys(of(20, 3, 1.5001))).toEqual(['module']);
+  // settled before the figure was kept beside the words: the words themselves tell
+  const old = { ...was, figures: { ...was.figures, stray: { ...was.figures['stray']!, figure: undefined } } };
+  expect(whatMoved(old, of(20, 4, 1.5), 'mm').map(({ key }) => key)).toEqual(['stray']);
+  expect(whatMoved(old, of(20, 3, 1.5), 'mm')).toEqual([]);
+  // what each allows is told, in the units of the job
+  expect(giveText(of(20, 3, 1.5), 'mm')).toBe(
+    'Once settled, in doubt at more than 0.002 mm of Lead; at more than 2 µm of Over this face; at any move of Module.',
+  );
+  expect(giveText(values(75, 'B'), 'in')).toBe(
+    'Once settled, in doubt at more than 0.0002 in of Blank diameter; at more than 10″ of Angle.',
+  );
+  expect(giveText([textValue({ key: 'p', label: 'Plate', settles: true }, 'B')], 'mm')).toBeNull();
 });
 
 test('a figure that is gone, and one that is new', () => {

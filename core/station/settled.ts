@@ -11,7 +11,13 @@ import {
 
 /** The answer a station was settled with: each figure by key, in canonical text. */
 const settledFigureSchema = z
-  .object({ kind: z.enum(['length', 'angle', 'text']), label: z.string().max(80), at: z.string().max(200) })
+  .object({
+    kind: z.enum(['length', 'angle', 'text']),
+    label: z.string().max(80),
+    at: z.string().max(200),
+    /** The number that the words stood for, where they stood for one. */
+    figure: z.number().optional(),
+  })
   .readonly();
 export const settledSchema = z
   .object({
@@ -30,7 +36,14 @@ export type SettledByStation = Partial<Record<StationId, Settled>>;
 export function answerToSettle(work: Pick<StationWork<unknown, unknown>, 'values' | 'issues'>): Settled {
   const figures: Record<string, SettledFigure> = {};
   for (const value of work.values) {
-    if (value.settles) figures[value.key] = { kind: value.kind, label: value.label, at: value.at };
+    if (!value.settles) continue;
+    const { kind, label, at } = value;
+    figures[value.key] = {
+      kind,
+      label,
+      at,
+      ...(kind === 'text' && value.figure ? { figure: value.figure.is } : {}),
+    };
   }
   const queries = work.issues.filter((issue) => issue.severity === 'query').map((issue) => issue.code);
   return { figures, queries };
@@ -47,13 +60,63 @@ function sayFigure(figure: Pick<SettledFigure, 'kind' | 'at'>, system: UnitSyste
   }
 }
 
-/** What differs between the answer a station was settled with and today's, worded in the job's units. */
+/** Is it what it was settled with, as far as anyone would act on it? */
+function isSame(was: SettledFigure, now: Value): boolean {
+  if (was.at === now.at) return true;
+  if (was.kind !== now.kind) return false;
+  // a hair more, so that a move of just so much is let pass
+  const within = (by: number, allowed: number) => Math.abs(by) <= allowed * (1 + 1e-6);
+  switch (now.kind) {
+    case 'length':
+      return within(now.mm - numberOf(was.at), now.within);
+    case 'angle':
+      return within(now.deg - numberOf(was.at), now.within);
+    case 'text':
+      return (
+        was.figure !== undefined &&
+        now.figure !== undefined &&
+        within(now.figure.is - was.figure, now.figure.within)
+      );
+  }
+}
+
+/**
+ * How far each figure of a station may move before a settled one is in doubt, in a sentence; null where nothing settles it.
+ * Figures that allow the same stand together; words count at any change, and are not named.
+ */
+export function giveText(values: readonly Value[], system: UnitSystem): string | null {
+  const labels = new Map<string, string[]>();
+  for (const value of values) {
+    const give = value.settles ? giveOf(value, system) : null;
+    if (give !== null) labels.set(give, [...(labels.get(give) ?? []), value.label]);
+  }
+  if (labels.size === 0) return null;
+  const parts = [...labels].map(([give, of]) => `at ${give} of ${of.join(', ')}`);
+  return `Once settled, in doubt ${parts.join('; ')}.`;
+}
+
+/** `more than 0.005 mm`, `any move`; null for words. */
+function giveOf(value: Value, system: UnitSystem): string | null {
+  switch (value.kind) {
+    case 'length':
+      if (value.within === 0) return 'any move';
+      return `more than ${system === 'in' ? `${decimalText(value.within / 25.4, 4)} in` : `${decimalText(value.within, 4)} mm`}`;
+    case 'angle':
+      return value.within === 0 ? 'any move' : `more than ${decimalText(value.within * 3600, 1)}″`;
+    case 'text':
+      return value.figure ? `more than ${decimalText(value.figure.within, 2)} ${value.figure.unit}` : null;
+  }
+}
+
+const numberOf = (at: string): number => exact(at).valueOf();
+
+/** What differs between the answer a station was settled with and today's by more than each value has to give, worded in the job's units. */
 export function whatMoved(settled: Settled, values: readonly Value[], system: UnitSystem): Moved[] {
   const today = new Map(values.filter((value) => value.settles).map((value) => [value.key, value]));
   const moved: Moved[] = [];
   for (const [key, was] of Object.entries(settled.figures)) {
     const now = today.get(key);
-    if (now?.at === was.at) continue;
+    if (now && isSame(was, now)) continue;
     const say = (finish: Finish) => ({
       from: sayFigure(was, system, finish),
       to: now ? sayFigure(now, system, finish) : 'nothing',

@@ -30,10 +30,18 @@ export type Value = {
   /** Is it part of what the station is settled by? */
   readonly settles: boolean;
 } & (
-  | { readonly kind: 'length'; readonly mm: number; readonly at: string }
-  | { readonly kind: 'angle'; readonly deg: number; readonly at: string }
-  | { readonly kind: 'text'; readonly text: string; readonly at: string }
+  | { readonly kind: 'length'; readonly mm: number; readonly at: string; readonly within: number }
+  | { readonly kind: 'angle'; readonly deg: number; readonly at: string; readonly within: number }
+  | { readonly kind: 'text'; readonly text: string; readonly at: string; readonly figure?: FigureOfText }
 );
+
+/** The number that words stand for, and how far it may move before anyone would act on it; both in a unit of their own. */
+export interface FigureOfText {
+  readonly is: number;
+  readonly within: number;
+  /** As it is written: `µm`. */
+  readonly unit: string;
+}
 
 /**
  * One line of working, as a teacher writes it: formula in letters, figures put in, result. All TeX.

@@ -2,7 +2,15 @@ import { engagedLength, type DriveFacts } from '../drive/index.ts';
 import { at, fail, ok, type Issue, type Result } from '../findings/index.ts';
 import { clearsStud, ownsTrain, tableOfGears, trainText } from '../gearing/index.ts';
 import { readBox, type BoxSetting, type GearSet, type ShopLathe } from '../shop/index.ts';
-import { lengthValue, textValue, type StationWork, type Value, type Working } from '../station/index.ts';
+import {
+  figureValue,
+  lengthValue,
+  pitchValue,
+  textValue,
+  type StationWork,
+  type Value,
+  type Working,
+} from '../station/index.ts';
 import {
   approx,
   decimalText,
@@ -267,7 +275,7 @@ export function astrayText(um: number): string {
 function valuesOf({ lead, engaged, byStarts, lathe }: LatheDetail, way: LatheWay): Value[] {
   return [
     textValue({ key: 'lathe', label: 'Lathe', settles: true }, lathe!.name),
-    lengthValue({ key: 'wanted', label: 'Lead wanted', symbol: 'p_z', settles: true }, lead!),
+    pitchValue({ key: 'wanted', label: 'Lead wanted', symbol: 'p_z', settles: true }, lead!),
     ...(way.setting ? [textValue({ key: 'setting', label: 'Box at', settles: true }, way.setting)] : []),
     textValue(
       { key: 'train', label: 'Gears, driver : driven', settles: true },
@@ -275,7 +283,11 @@ function valuesOf({ lead, engaged, byStarts, lathe }: LatheDetail, way: LatheWay
     ),
     lengthValue({ key: 'lead', label: 'Lead they cut' }, exact(way.leadText)),
     lengthValue({ key: 'engaged', label: 'Engaged length' }, engaged!),
-    textValue({ key: 'astray', label: 'Over that length', settles: true }, astrayText(way.overLength)),
+    figureValue({ key: 'astray', label: 'Over that length', settles: true }, astrayText(way.overLength), {
+      is: way.overLength,
+      within: 2,
+      unit: 'µm',
+    }),
     ...(byStarts
       ? [
           textValue(

@@ -13,6 +13,7 @@ import { readScale } from '../toothform/index.ts';
 import {
   angleValue,
   lengthValue,
+  pitchValue,
   textValue,
   type StationWork,
   type Value,
@@ -189,7 +190,7 @@ function valuesOf(
     lengthValue({ key: 'root', label: 'Root', symbol: 'd_{f1}' }, worm.root),
     lengthValue({ key: 'length', label: 'Length of thread', settles: true }, length),
     lengthValue({ key: 'depth', label: 'Depth', symbol: 'h', settles: true }, worm.depth),
-    lengthValue(
+    pitchValue(
       { key: 'lead', label: starts === 1 ? 'Lead' : `Lead, ${starts} starts`, symbol: 'p_z', settles: true },
       worm.lead,
     ),

@@ -12,7 +12,7 @@ import { sayIssue, type Issue } from '../../core/findings/index.ts';
 import { withPart, type Job, type Part } from '../../core/job/index.ts';
 import type { AnyStationPlan, PartPlan, Plan } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
-import type { StationId } from '../../core/station/index.ts';
+import { giveText, type StationId } from '../../core/station/index.ts';
 import { Notice } from '../frame/index.ts';
 import { stationScreens, type StationProps } from '../stations/index.ts';
 import { IssueDesk } from './issueDesk.ts';
@@ -80,7 +80,7 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
             <Panel key={`${job.id}-${station.id}`} {...props} />
             <AtNoField key={`${job.id}-${station.id}-rest`} station={station} desk={desk} />
           </Suspense>
-          <WorkingPanel working={station.working} />
+          <WorkingPanel working={station.working} give={giveText(station.values, job.units)} />
         </div>
         {station.cautions.length > 0 && (
           <div className="caution">

@@ -5,7 +5,14 @@ import { usePreferences } from '../state/index.ts';
 const Tex = lazy(() => import('../frame/Tex.tsx').then((module) => ({ default: module.Tex })));
 
 /** The working, as on a blackboard: formula in letters, figures put in, result, and where the formula is from. */
-export function WorkingPanel({ working }: { readonly working: readonly Working[] }) {
+export function WorkingPanel({
+  working,
+  give,
+}: {
+  readonly working: readonly Working[];
+  /** How far its figures may move before a settled station is in doubt. */
+  readonly give: string | null;
+}) {
   const { workingShown, swapWorking } = usePreferences();
   const [shownAtFirst] = useState(workingShown);
   if (working.length === 0) return null;
@@ -22,6 +29,7 @@ export function WorkingPanel({ working }: { readonly working: readonly Working[]
       {workingShown && (
         <Suspense fallback={<p className="soft">Chalking it up…</p>}>
           <Lines working={working} comeIntoSight={!shownAtFirst} />
+          {give && <p className="soft">{give}</p>}
         </Suspense>
       )}
     </section>

@@ -1,5 +1,5 @@
 import { afterAll, afterEach, beforeAll } from '@jest/globals';
-import type { Browser } from 'puppeteer-core';
+import type { Browser, BrowserContext } from 'puppeteer-core';
 import { openBrowser, Person } from './person.ts';
 import { Workshop } from './workshop.ts';
 
@@ -11,17 +11,19 @@ export interface Place {
   sitDown(): Promise<Person>;
 }
 
-/** Opens the place for all journeys of a file; after each, its pages are closed, so that none works on behind the next. */
+/** Opens the place for all journeys of a file; each has a browser’s memory of its own, so that one that fails spoils no other. */
 export function journeysIn(kind: 'empty' | 'demo'): Place {
   let workshop: Workshop;
   let browser: Browser;
+  let memory: Promise<BrowserContext> | null = null;
   beforeAll(async () => {
     [workshop, browser] = await Promise.all([Workshop.open(kind), openBrowser()]);
   });
   afterEach(async () => {
-    const [first, ...others] = await browser.pages();
-    await Promise.all(others.map((page) => page.close()));
-    await first?.goto('about:blank');
+    await Promise.all(
+      browser.browserContexts().map((each) => each !== browser.defaultBrowserContext() && each.close()),
+    );
+    memory = null;
   });
   afterAll(async () => {
     await browser.close();
@@ -34,6 +36,9 @@ export function journeysIn(kind: 'empty' | 'demo'): Place {
     get browser() {
       return browser;
     },
-    sitDown: () => Person.sitDown(browser, workshop.address),
+    sitDown: async () => {
+      memory ??= browser.createBrowserContext();
+      return Person.sitDown(await memory, workshop.address);
+    },
   };
 }

@@ -109,21 +109,67 @@ export class Person {
     await (await this.byName(name, role)).click();
   }
 
+  /** Waits for what is to be pressed and can be reached; when it does not come, tells what could be read instead. */
+  private async findInPage(
+    among: string,
+    words: string,
+    begins = false,
+  ): Promise<ElementHandle<HTMLElement>> {
+    try {
+      const handle = await this.page.waitForFunction(
+        (selector, wanted, atStart) => {
+          const saysIt = ({ innerText }: HTMLElement) => {
+            const said = innerText.replace(/\s+/g, ' ').trim();
+            return atStart ? said.startsWith(wanted) : said.includes(wanted);
+          };
+          // what lies behind a dialog says it too, and no hand reaches it
+          const inReach = (element: HTMLElement) => {
+            element.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+            const { left, top, width, height } = element.getBoundingClientRect();
+            const hit = document.elementFromPoint(left + width / 2, top + height / 2);
+            return hit !== null && (element.contains(hit) || hit.contains(element));
+          };
+          return [...document.querySelectorAll<HTMLElement>(selector)].find(
+            (element) =>
+              element.offsetParent !== null &&
+              !(element as HTMLButtonElement).disabled &&
+              saysIt(element) &&
+              inReach(element),
+          );
+        },
+        // not by frames: a page that is not in front draws none
+        { polling: 100 },
+        among,
+        words,
+        begins,
+      );
+      return handle as ElementHandle<HTMLElement>;
+    } catch (error) {
+      const seen = (await this.text().catch(() => '')).slice(0, 2500);
+      throw new Error(`could not press ${words} in:\n${seen}`, { cause: error });
+    }
+  }
+
+  /** Presses, and sees whether the press arrived: one that the browser itself dropped is made again, and told. */
+  private async pressIt(handle: ElementHandle<Element>, words: string): Promise<void> {
+    const pressed = await handle.evaluateHandle((element) => {
+      const seen = { pressed: false };
+      element.addEventListener('click', () => (seen.pressed = true), { capture: true, once: true });
+      return seen;
+    });
+    for (let tries = 1; tries <= 3; tries += 1) {
+      await handle.click();
+      // a press may lead to another page, and there is nothing left to ask
+      if (await pressed.evaluate((seen) => seen.pressed).catch(() => true)) return;
+      console.warn(`the press on ${words} did not arrive (${tries})`);
+      if (!(await handle.evaluate(({ isConnected }) => isConnected).catch(() => false))) return;
+    }
+    throw new Error(`a press on ${words} never arrives`);
+  }
+
   /** Presses the button that begins with these words, as soon as it can be pressed. */
   async pressButton(words: string): Promise<void> {
-    const handle = await this.page.waitForFunction(
-      (wanted) =>
-        [...document.querySelectorAll('button, a, [role="menuitem"]')].find(
-          (element) =>
-            (element as HTMLElement).offsetParent !== null &&
-            !(element as HTMLButtonElement).disabled &&
-            (element as HTMLElement).innerText.replace(/\s+/g, ' ').trim().startsWith(wanted),
-        ),
-      // not by frames: a page that is not in front draws none
-      { polling: 100 },
-      words,
-    );
-    await (handle as ElementHandle<Element>).click();
+    await this.pressIt(await this.findInPage('button, a, [role="menuitem"]', words, true), words);
   }
 
   /** Waits until the longer search for ways has said all it has to say: what stands below it moves down then. */
@@ -133,28 +179,13 @@ export class Person {
 
   /** Presses the innermost thing that says these words: a summary, a choice of several. */
   async pressWords(words: string): Promise<void> {
-    const handle = await this.page.waitForFunction(
-      (wanted) =>
-        [
-          ...document.querySelectorAll<HTMLElement>('summary, label, .ant-segmented-item-label, button, a'),
-        ].find((element) => element.offsetParent !== null && element.innerText.includes(wanted)),
-      { polling: 100 },
-      words,
-    );
-    await (handle as ElementHandle<Element>).click();
+    const among = 'summary, label, .ant-segmented-item-label, button, a';
+    await this.pressIt(await this.findInPage(among, words), words);
   }
 
   /** Presses a choice of a list that has been opened. */
   async pressOption(words: string): Promise<void> {
-    const handle = await this.page.waitForFunction(
-      (wanted) =>
-        [...document.querySelectorAll<HTMLElement>('.ant-select-item-option')].find(
-          (element) => element.offsetParent !== null && element.innerText.includes(wanted),
-        ),
-      { polling: 100 },
-      words,
-    );
-    await (handle as ElementHandle<Element>).click();
+    await this.pressIt(await this.findInPage('.ant-select-item-option', words), words);
   }
 
   /** Replaces what stands in a field. */

@@ -7,7 +7,7 @@ import { tableOfGears } from '../gearing/index.ts';
 
 const R = exact(40);
 const circles = circlesOf(THREE_PLATES);
-const check = (row: ChartRow) => checkChart(R, row, circles, TWELVE_GEARS);
+const check = (row: ChartRow) => checkChart(row, { ratio: R, circles, gears: TWELVE_GEARS });
 
 // Source: differential indexing chart, N = 53 and N = 127, Machinery's Handbook (from memory)
 const row53: ChartRow = {
@@ -86,6 +86,30 @@ describe('a printed row', () => {
     expect(found.right).toBe(false);
     expect(found.gives).not.toBe(String(row.divisions));
     expect(found.misprints[0]?.meant).toBe(meant);
+  });
+
+  test('a chart that goes by letters is answered in its letters, whichever stands for what', () => {
+    const letters = { spindle: 'E', first: 'F', second: 'D', plateShaft: 'C' };
+    const of = (row: ChartRow) =>
+      checkChart(row, { ratio: R, circles, gears: TWELVE_GEARS, letters }).misprints.map(
+        ({ meant }) => meant,
+      );
+    const gears = row53.gears!;
+    expect(of({ ...row53, gears: { ...gears, stud: { first: 40, second: 24 } } })[0]).toBe(
+      'the letters F and D exchanged: the gears on the stud (first) and the stud (second) change places',
+    );
+    expect(of({ ...row53, gears: { ...gears, plateShaft: 65 } })[0]).toBe(
+      '56 teeth on C, the plate shaft, not 65: two digits exchanged',
+    );
+    expect(of({ ...row53, gears: { ...gears, spindle: 64 } })).toContain(
+      '72 teeth on E, the spindle, not 64',
+    );
+    // only some of them given: the position itself
+    const some = checkChart(
+      { ...row53, gears: { ...gears, stud: { first: 40, second: 24 } } },
+      { ratio: R, circles, gears: TWELVE_GEARS, letters: { first: 'F' } },
+    );
+    expect(some.misprints[0]!.meant).toBe('the gears on the stud (first) and the stud (second) exchanged');
   });
 
   test('a plate left locked shows as the near count: gears taken out of the row for 127 give 120', () => {

@@ -74,27 +74,40 @@ function isRight(ratio: Exact, row: ChartRow): boolean {
     .everySpaceTrue;
 }
 
-type Position = 'spindle' | 'first' | 'second' | 'plateShaft';
-const POSITION_WORDS: Readonly<Record<Position, string>> = {
+/** Where a gear of a row goes. */
+export type ChartPosition = 'spindle' | 'first' | 'second' | 'plateShaft';
+/** What a chart calls the positions, where it goes by letters: no two books use the same. */
+export type ChartLetters = Readonly<Partial<Record<ChartPosition, string>>>;
+
+const POSITION_WORDS: Readonly<Record<ChartPosition, string>> = {
   spindle: 'the spindle',
   first: 'the stud (first)',
   second: 'the stud (second)',
   plateShaft: 'the plate shaft',
 };
 
-const gearAt = (gears: ChartGears, at: Position): number | null =>
+const gearAt = (gears: ChartGears, at: ChartPosition): number | null =>
   at === 'spindle' || at === 'plateShaft' ? gears[at] : (gears.stud?.[at] ?? null);
 
-function withGear(gears: ChartGears, at: Position, teeth: number): ChartGears {
+function withGear(gears: ChartGears, at: ChartPosition, teeth: number): ChartGears {
   if (at === 'spindle' || at === 'plateShaft') return { ...gears, [at]: teeth };
   return gears.stud ? { ...gears, stud: { ...gears.stud, [at]: teeth } } : gears;
 }
 
-const positionsOf = (gears: ChartGears): Position[] =>
+const positionsOf = (gears: ChartGears): ChartPosition[] =>
   gears.stud ? ['spindle', 'first', 'second', 'plateShaft'] : ['spindle', 'plateShaft'];
 
+/** `the spindle`, or `C, the spindle` of a chart that goes by letters. */
+const positionWords = (at: ChartPosition, letters: ChartLetters): string =>
+  letters[at] ? `${letters[at]}, ${POSITION_WORDS[at]}` : POSITION_WORDS[at];
+
 /** Rows that differ by one slip of the gears. */
-function gearSlips(row: ChartRow, gears: ChartGears, owned: readonly OwnedGear[]): Misprint[] {
+function gearSlips(
+  row: ChartRow,
+  gears: ChartGears,
+  owned: readonly OwnedGear[],
+  letters: ChartLetters,
+): Misprint[] {
   const slips: Misprint[] = [];
   const say = (kind: Misprint['kind'], meant: string, changed: ChartGears) =>
     slips.push({ kind, meant, row: { ...row, gears: changed } });
@@ -108,7 +121,13 @@ function gearSlips(row: ChartRow, gears: ChartGears, owned: readonly OwnedGear[]
   for (const [i, a] of places.entries()) {
     for (const b of places.slice(i + 1)) {
       const swapped = withGear(withGear(gears, a, gearAt(gears, b)!), b, gearAt(gears, a)!);
-      say('swapped', `the gears on ${POSITION_WORDS[a]} and ${POSITION_WORDS[b]} exchanged`, swapped);
+      const lettered =
+        letters[a] && letters[b] ? `the letters ${letters[a]} and ${letters[b]} exchanged: ` : '';
+      say(
+        'swapped',
+        `${lettered}the gears on ${POSITION_WORDS[a]} and ${POSITION_WORDS[b]} ${lettered ? 'change places' : 'exchanged'}`,
+        swapped,
+      );
     }
   }
   if (gears.stud) {
@@ -125,7 +144,7 @@ function gearSlips(row: ChartRow, gears: ChartGears, owned: readonly OwnedGear[]
       if (teeth !== gearAt(gears, at))
         say(
           'wrong-gear',
-          `${teeth} teeth on ${POSITION_WORDS[at]}, not ${gearAt(gears, at)}`,
+          `${teeth} teeth on ${positionWords(at, letters)}, not ${gearAt(gears, at)}`,
           withGear(gears, at, teeth),
         );
     }
@@ -143,7 +162,7 @@ function exchanged(figure: number): number[] {
 }
 
 /** Rows with two digits of one figure exchanged. */
-function digitSlips(row: ChartRow): Misprint[] {
+function digitSlips(row: ChartRow, letters: ChartLetters): Misprint[] {
   const meant = (now: number, was: number, what: string) =>
     `${now} ${what}, not ${was}: two digits exchanged`;
   const slips: Misprint[] = [
@@ -168,7 +187,7 @@ function digitSlips(row: ChartRow): Misprint[] {
   const ofGears = positionsOf(gears).flatMap((at) =>
     exchanged(gearAt(gears, at)!).map((teeth): Misprint => ({
       kind: 'digits',
-      meant: meant(teeth, gearAt(gears, at)!, `teeth on ${POSITION_WORDS[at]}`),
+      meant: meant(teeth, gearAt(gears, at)!, `teeth on ${positionWords(at, letters)}`),
       row: { ...row, gears: withGear(gears, at, teeth) },
     })),
   );
@@ -238,14 +257,22 @@ function moveSlips(row: ChartRow, circles: readonly number[]): Misprint[] {
 
 /**
  * What a printed chart row truly gives, and, when it is not what it claims, which single misprint would make it right.
- * @param ratio R, exact @param circles those on hand @param owned the change gears on hand
+ * @param ratio R, exact @param circles those on hand @param gears the change gears on hand @param letters of the chart, where it has any
  * Source: N = (R − g)/move, from the motion of the head; kinds of misprint: common practice
  */
 export function checkChart(
-  ratio: Exact,
   row: ChartRow,
-  circles: readonly Circle[],
-  owned: readonly OwnedGear[],
+  {
+    ratio,
+    circles,
+    gears: owned,
+    letters = {},
+  }: {
+    readonly ratio: Exact;
+    readonly circles: readonly Circle[];
+    readonly gears: readonly OwnedGear[];
+    readonly letters?: ChartLetters;
+  },
 ): ChartCheck {
   const onHand = [...new Set(circles.map(({ holes }) => holes))];
   const gives = dividesInto(ratio, row);
@@ -255,8 +282,8 @@ export function checkChart(
     : [
         ...moveSlips(row, []),
         ...turnSlips(ratio, row),
-        ...digitSlips(row),
-        ...(row.gears ? gearSlips(row, row.gears, owned) : []),
+        ...digitSlips(row, letters),
+        ...(row.gears ? gearSlips(row, row.gears, owned, letters) : []),
         ...moveSlips(row, onHand).filter(({ kind }) => kind === 'wrong-circle'),
       ];
   // a single wrong wheel or circle explains almost anything: it is offered only after the slips of the hand

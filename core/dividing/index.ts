@@ -1,5 +1,13 @@
 export { advanceOf, angleAim, countAim, countOf, movesOf, spaceAt, type Aim } from './aim.ts';
-export { checkChart, type ChartCheck, type ChartGears, type ChartRow, type Misprint } from './chart.ts';
+export {
+  checkChart,
+  type ChartCheck,
+  type ChartGears,
+  type ChartLetters,
+  type ChartPosition,
+  type ChartRow,
+  type Misprint,
+} from './chart.ts';
 export { findCompounds, findNearCompounds, type CompoundMove } from './compound.ts';
 export {
   findDifferentials,

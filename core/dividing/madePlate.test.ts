@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { sayIssue } from '../findings/index.ts';
 import { exact, measure } from '../units/index.ts';
 import {
   countAim,
@@ -12,8 +13,11 @@ import {
 import { STOCK_HEADS } from '../shop/index.ts';
 
 const typed = noPlateToMake('mm');
-const made = (holes: number, more: Partial<typeof typed> = {}) =>
-  planMadePlate({ ...typed, holeSize: measure('2', 'mm'), ...more }, holes, exact(40));
+const made = (holes: number, more: Partial<typeof typed> = {}, centreHeight: number | null = null) =>
+  planMadePlate({ ...typed, holeSize: measure('2', 'mm'), ...more }, holes, {
+    ratio: exact(40),
+    centreHeight,
+  });
 
 describe('a plate to be drilled', () => {
   test('every hole once, each turned on from the last by the same angle, to a thousandth', () => {
@@ -45,6 +49,22 @@ describe('a plate to be drilled', () => {
     // 0.02 mm on a radius of 50 mm is 82.5 seconds
     expect(plate!.errorDirect * 1_296_000).toBeCloseTo((0.02 / 50) * (180 / Math.PI) * 3600, 6);
     expect(plate!.errorBehindWorm).toBeCloseTo(plate!.errorDirect / 40, 15);
+  });
+  test('a ring that reaches the table is told, with what it reaches; one that just clears, or a plate, is not', () => {
+    // a circle of 100: radius 50, half a hole of 2 mm and 2 mm of metal outside it make 53 mm
+    const of = (height: number | null, more: Partial<typeof typed> = {}) =>
+      made(73, { use: 'ring', ...more }, height).issues.map(sayIssue);
+    expect(of(53)).toEqual([
+      'Such a ring reaches 53.000 mm (2.0866 in) from the middle, and the spindle stands 53.000 mm (2.0866 in) above the table: it would not turn. A smaller circle, or a head on risers.',
+    ]);
+    expect(of(53.01)).toEqual([]);
+    expect(of(null)).toEqual([]);
+    expect(of(20, { use: 'plate' })).toEqual([]);
+    // holes of 10 mm want 5 mm of metal: 50 + 5 + 5
+    expect(of(59.9, { holeSize: measure('10', 'mm'), pitchCircle: measure('300', 'mm') })).toHaveLength(1);
+    expect(of(160.1, { holeSize: measure('10', 'mm'), pitchCircle: measure('300', 'mm') })).toEqual([]);
+    // it is still drawn and drilled: the head may go on risers
+    expect(made(73, { use: 'ring' }, 20).plate).not.toBeNull();
   });
   test('holes that run into one another, and figures that cannot be', () => {
     const touching = made(200, { holeSize: measure('2', 'mm') });

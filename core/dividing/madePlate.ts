@@ -1,6 +1,7 @@
 import { at, type Issue } from '../findings/index.ts';
 import {
   approx,
+  bothUnitsText,
   exactText,
   parseAngleDeg,
   parseLength,
@@ -59,14 +60,41 @@ function drillingOrder(holes: number): number[] {
 }
 
 /**
+ * Does a ring reach the table? It stands on the spindle, or on the work in line with it; outside its holes it has half a
+ * hole of metal, at the least 2 mm. A plate hangs behind the crank, and how high that sits is not known.
+ * Source: geometry; the metal outside the holes is common practice
+ */
+function fouls(
+  { use, pitchCircle }: MadeInput,
+  radius: number,
+  holeSize: number,
+  centreHeight: number | null,
+): Issue[] {
+  const rim = radius + holeSize / 2 + Math.max(2, holeSize / 2);
+  if (use !== 'ring' || centreHeight === null || rim < centreHeight) return [];
+  return [
+    {
+      code: 'ring-fouls',
+      path: 'pitchCircle',
+      severity: 'note',
+      given: pitchCircle.typed,
+      detail: {
+        reaches: bothUnitsText(rim, pitchCircle.unit === 'in' ? 'in' : 'mm'),
+        height: bothUnitsText(centreHeight, pitchCircle.unit === 'in' ? 'in' : 'mm'),
+      },
+    },
+  ];
+}
+
+/**
  * A plate or ring of N holes from what is typed of it.
- * @param holes N, whole, ≥ 2 @param ratio R of the head it is for
- * Issues: those of the parsers; holes-touch as a note
+ * @param holes N, whole, ≥ 2 @param head it is for: R, and its middle above the table, mm, null where not known
+ * Issues: those of the parsers; holes-touch, ring-fouls as notes
  */
 export function planMadePlate(
   input: MadeInput,
   holes: number,
-  ratio: Exact,
+  { ratio, centreHeight }: { readonly ratio: Exact; readonly centreHeight: number | null },
 ): { readonly plate: MadePlate | null; readonly issues: readonly Issue[] } {
   const circle = parsePositiveLength(input.pitchCircle, 'The circle of holes');
   const size = parsePositiveLength(input.holeSize, 'The hole');
@@ -112,5 +140,5 @@ export function planMadePlate(
     errorBehindWorm: direct / approx(ratio),
     holeError: off,
   };
-  return { plate, issues: [] };
+  return { plate, issues: fouls(input, radius, holeSize, centreHeight) };
 }

@@ -243,6 +243,11 @@ describe('ranking across methods', () => {
   });
   test('a table with wheel and motor offers both', () => {
     expect(order(STOCK_ROTARY, 53, { steppers: [stepper] })).toEqual(['stepper', 'handwheel']);
+    // 200 × 32 steps of the spindle itself are 202.5″ each: half of one off, where the wheel reads to seconds
+    const coarse: Stepper = { ...stepper, on: 'spindle', microsteps: 32, belt: '1' };
+    expect(order(STOCK_ROTARY, 53, { steppers: [coarse] })).toEqual(['handwheel', 'stepper']);
+    const [motor] = quick(STOCK_ROTARY, countAim(53), 'stepper', { steppers: [coarse] }).ways;
+    expect(Math.abs(motor!.proof.worst.turns) * 1_296_000).toBeGreaterThan(90);
   });
 });
 

@@ -1,7 +1,15 @@
 import { at, type Issue } from '../findings/index.ts';
 import type { Equipment, GearSet, Head, Mill, Stepper } from '../shop/index.ts';
 import type { StationWork } from '../station/index.ts';
-import { bothUnitsText, approx, decimalText, exact, parseLength, plural } from '../units/index.ts';
+import {
+  bothUnitsText,
+  approx,
+  decimalText,
+  exact,
+  knownLength,
+  parseLength,
+  plural,
+} from '../units/index.ts';
 import { advanceText, countOf, type Aim } from './aim.ts';
 import { planMadePlate, type MadePlate } from './madePlate.ts';
 import { quickMethods, rankMethods, simpleWays } from './methods.ts';
@@ -165,7 +173,8 @@ function emptyWork(input: DividingInput, { head, mill, lead }: DividingGround): 
  * force, which may also be a way that was picked from a longer search. Along a line: the readings of the table's screw.
  * @param target what the part asks for, or null while unknown @param path of `dividing` in the document
  * Issues: no-head, no-mill, no-plates, no-simple-indexing, angle-not-simple, choice-no-longer-divides, choice-not-on-head,
- * choice-not-geared, choice-not-with-lead, lead-no-indexing, choice-lacks, stride-shares, stride-part-turn, holes-touch, travel-short
+ * choice-not-geared, choice-not-with-lead, lead-no-indexing, choice-lacks, stride-shares, stride-part-turn, holes-touch, ring-fouls,
+ * travel-short
  */
 export function planDividing(
   input: DividingInput,
@@ -210,7 +219,13 @@ function planTurn(
     null;
   const way = choice ? wayOfChoice(ground, aim, choice) : best;
   const count = countOf(aim);
-  const made = count !== null && count >= 2 ? planMadePlate(input.made, count, exact(head.ratio)) : null;
+  const made =
+    count !== null && count >= 2
+      ? planMadePlate(input.made, count, {
+          ratio: exact(head.ratio),
+          centreHeight: knownLength(head.centreHeight),
+        })
+      : null;
   const detail: DividingDetail = {
     ...empty.detail,
     aim: aimData(aim),

@@ -25,6 +25,7 @@ const ASKS: Readonly<Record<DividingChoice['method'], number>> = {
   table: 30,
 };
 const INEXACT = 200;
+const SECONDS_IN_A_TURN = 1_296_000;
 
 /** Nothing to change, then turning the mounted plate over, then changing it. */
 export const plateEffort = (head: Head, { plateId, side }: Circle): number =>
@@ -82,5 +83,8 @@ export function troubleOf(head: Head, choice: DividingChoice, circle: Circle | n
   }
   const read = ['handwheel', 'stepper', 'table'].includes(choice.method);
   if (!proof.everySpaceTrue && !read) trouble += INEXACT;
+  // a wheel that is fiddly to read and comes nearer goes before a motor that is easy and does not: a second for a point
+  if (read && choice.method !== 'table')
+    trouble += Math.min(INEXACT, Math.abs(proof.worst.turns) * SECONDS_IN_A_TURN);
   return { trouble, because: words.join(', ') };
 }

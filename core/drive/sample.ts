@@ -46,12 +46,18 @@ export interface SampleAnswer {
 /** What a reading may be off: a caliper over crests, a worn rim (reads low), two shafts. mm. Common practice. */
 const GIVE = { threads: 0.1, throatLow: 0.35, throatHigh: 0.08, centre: 0.15 } as const;
 
+/** Pitches along the axis that worms are cut to on a lathe, as threads are. Common practice. */
+const INCH_PITCHES = '1/16 1/12 1/10 1/8 1/7 1/6 3/16 1/5 1/4 3/10 5/16 1/3 3/8 2/5 7/16 1/2 5/8 3/4 1'.split(
+  ' ',
+);
+const MM_PITCHES = '1 1.5 2 2.5 3 3.5 4 4.5 5 6 7 8 9 10 12'.split(' ');
+
 const AXIAL: readonly { readonly text: string; readonly unit: 'mm' | 'in' }[] = [
-  ...['1/8', '3/16', '1/4', '5/16', '3/8', '1/2', '5/8', '3/4', '1'].map((text) => ({
+  ...INCH_PITCHES.map((text) => ({
     text,
     unit: 'in' as const,
   })),
-  ...['2', '3', '4', '5', '6', '8', '10', '12'].map((text) => ({ text, unit: 'mm' as const })),
+  ...MM_PITCHES.map((text) => ({ text, unit: 'mm' as const })),
 ];
 
 interface Readings {

@@ -230,6 +230,18 @@ describe('a worm and wheel on the bench', () => {
   });
 
   test('nothing read, and a reading that cannot be', () => {
+    // threads to the inch that lathes cut: 8 crests stand 7 pitches apart; a wheel of 30 with (z + 2)·p/π over its throat
+    for (const [pitch, over, throat] of [
+      ['1/5', '1.4 in', '2.037 in'],
+      ['1/6', '1.1667 in', '1.698 in'],
+      ['3/10', '2.1 in', '3.056 in'],
+      ['1/3', '2.3333 in', '3.395 in'],
+    ] as const) {
+      const cut = identifyDrive(sample({ threads: '8', over, teeth: '30', throat }));
+      expect(
+        cut.best.filter(({ against }) => against === 0).map(({ by, figure }) => `${by} ${figure}`),
+      ).toContain(`axial ${pitch}`);
+    }
     expect(identifyDrive(sample({})).read).toBe(false);
     const bad = identifyDrive(sample({ threads: '1', over: 'x' }));
     expect(bad.issues.map(({ path }) => path).sort()).toEqual(['over', 'threads']);

@@ -132,6 +132,8 @@ export type IssueCode =
   | 'stride-shares'
   | 'stride-part-turn'
   | 'holes-touch'
+  | 'ring-fouls'
+  | 'chart-letter-twice'
   | 'travel-short'
   | 'stepper-changed'
   | 'gears-changed'

@@ -185,6 +185,9 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
     'Block order goes round and round, so it needs a whole turn. Here cut in order: 1.',
   'holes-touch': (i) =>
     `${d(i, 'holes')} holes run into one another on a circle of ${i.given}. It must be more than ${d(i, 'least')} mm across, or the holes smaller.`,
+  'ring-fouls': (i) =>
+    `Such a ring reaches ${d(i, 'reaches')} from the middle, and the spindle stands ${d(i, 'height')} above the table: it would not turn. A smaller circle, or a head on risers.`,
+  'chart-letter-twice': (i) => `${i.given} stands for two positions. A chart’s letter stands for one.`,
   'travel-short': (i) =>
     `From first to last is ${i.given} mm, and the table of ${d(i, 'mill')} travels ${i.allowed} mm. Cut it in two settings, or turn it end for end.`,
   'stepper-changed': (i) =>

@@ -1,5 +1,5 @@
 import type { GearTable } from './gears.ts';
-import { clearsStud, compareTrains, placed, sharesGear, type Train } from './trains.ts';
+import { clearsStud, compareTrains, placed, placedWith, sharesGear, type Train } from './trains.ts';
 
 /** Trains by how far they are from a wanted ratio, the best so many of them, the plainer of two equally near. */
 class Nearest {
@@ -12,11 +12,12 @@ class Nearest {
     readonly most: number,
   ) {}
 
-  offer(ratio: number, make: () => Train): void {
+  offer(ratio: number, make: () => Train | null): void {
     const off = Math.abs(ratio - this.wanted);
     if (off > this.worst) return;
     const best = this.#best;
     const train = make();
+    if (!train) return;
     let at = best.length;
     while (at > 0 && (best[at - 1]!.off - off || compareTrains(best[at - 1]!.train, train)) > 0) at -= 1;
     best.splice(at, 0, { train, off });
@@ -30,10 +31,14 @@ class Nearest {
 }
 
 /** Every train of two gears is offered. */
-function offerSimple({ teeth, counts }: GearTable, nearest: Nearest): void {
+function offerSimple(
+  { teeth, counts }: GearTable,
+  nearest: Nearest,
+  onFirst: (teeth: number) => boolean,
+): void {
   for (const driven of teeth) {
     for (const driver of teeth) {
-      if (driver === driven && (counts.get(driver) ?? 0) < 2) continue;
+      if (!onFirst(driver) || (driver === driven && (counts.get(driver) ?? 0) < 2)) continue;
       nearest.offer(driver / driven, () => ({ driver, driven, second: null }));
     }
   }
@@ -74,21 +79,29 @@ function offerAround(
 /**
  * The trains whose ratio lies nearest to a wanted one, nearest first and the plainer of two equally near.
  * @param wanted drivers over drivens, > 0, a float: no exact train is looked for
- * @param most how many to return, ≥ 1
+ * @param most how many to return, ≥ 1 @param onFirst which gears may go on the first shaft; without it any
  */
 export function findNearTrains(
   table: GearTable,
   wanted: number,
-  { compound, most }: { readonly compound: boolean; readonly most: number },
+  {
+    compound,
+    most,
+    onFirst = () => true,
+  }: {
+    readonly compound: boolean;
+    readonly most: number;
+    readonly onFirst?: (teeth: number) => boolean;
+  },
 ): Train[] {
   const nearest = new Nearest(wanted, most);
-  offerSimple(table, nearest);
+  offerSimple(table, nearest, onFirst);
   if (compound) {
     const { products, pairs } = table;
     offerAround(products, nearest, (above, below) => {
       const [drivers, drivens] = [pairs[above]!, pairs[below]!];
       if (!sharesGear(drivers, drivens))
-        nearest.offer(products[above]! / products[below]!, () => placed(drivers, drivens));
+        nearest.offer(products[above]! / products[below]!, () => placedWith(drivers, drivens, onFirst));
     });
   }
   return nearest.trains();

@@ -51,8 +51,15 @@ export function clearsStud({ driver, driven, second, third }: Train): boolean {
   return first && (!third || clearsStud({ ...second, second: third }));
 }
 
-/** The four ways of placing two drivers and two drivens, of which the first that clears the stud is taken. */
-export function placed(drivers: GearPair, drivens: GearPair): Train {
+/**
+ * The four ways of placing two drivers and two drivens, of which the first that clears the stud is taken.
+ * @param onFirst which gears may go on the first shaft @returns null where neither driver may
+ */
+export function placedWith(
+  drivers: GearPair,
+  drivens: GearPair,
+  onFirst: (teeth: number) => boolean,
+): Train | null {
   const train = (driver: number, driven: number, last: number, lastDriven: number): Train => ({
     driver,
     driven,
@@ -64,8 +71,13 @@ export function placed(drivers: GearPair, drivens: GearPair): Train {
     train(drivers.low, drivens.low, drivers.high, drivens.high),
     train(drivers.low, drivens.high, drivers.high, drivens.low),
   ];
-  return ways.find(clearsStud) ?? ways[0]!;
+  const allowed = ways.filter(({ driver }) => onFirst(driver));
+  return allowed.find(clearsStud) ?? allowed[0] ?? null;
 }
+
+/** The same with any gear on the first shaft. */
+export const placed = (drivers: GearPair, drivens: GearPair): Train =>
+  placedWith(drivers, drivens, () => true)!;
 
 /** Gears in a train, idlers left aside: 2, 4 or 6. */
 export const gearsIn = ({ second, third }: Train): 2 | 4 | 6 => (second ? (third ? 6 : 4) : 2);

@@ -1,6 +1,6 @@
 export { newDivideJob, newDriveJob, newSpurJob } from './create.ts';
 export { withHead, withLathe, withLeadGears, withMill } from './equip.ts';
-export { headWithMade, madeFor, withRingPart } from './made.ts';
+export { headWithMade, madeFor, ringPartFor, withRingPart } from './made.ts';
 export { duplicateJob, withRunBegun } from './measured.ts';
 export { indexedParts, withDividing, withPart, withSpurPart } from './parts.ts';
 export {

@@ -21,6 +21,15 @@ export function madeFor(use: 'ring' | 'plate', holes: number, onWork = false): P
     : { id, name: `M${holes}`, sides: [{ circles: [holes] }], made: true };
 }
 
+/** The part of a job in which the ring or plate of so many holes for a part is drilled; null where it is not drilled here. */
+export function ringPartFor(job: Job, partId: string, holes: number): DividePart | null {
+  const drilled = job.relations
+    .filter(({ kind, parts }) => kind === 'ring-for' && parts[1] === partId)
+    .map(({ parts }) => job.parts.find(({ id }) => id === parts[0]))
+    .find((part) => part?.kind === 'divide' && part.spacing.count.typed === String(holes));
+  return drilled?.kind === 'divide' ? drilled : null;
+}
+
 /**
  * Jobs chain: a ring that a part needs becomes a part of its own in the same job, to be drilled first on the same head.
  * @returns the job with the ring's part, and that part's id; the job as it is when a ring of so many is there already
@@ -30,10 +39,7 @@ export function withRingPart(
   partId: string,
   holes: number,
 ): { readonly job: Job; readonly ringId: string } {
-  const known = job.relations
-    .filter(({ kind, parts }) => kind === 'ring-for' && parts[1] === partId)
-    .map(({ parts }) => job.parts.find(({ id }) => id === parts[0]))
-    .find((part) => part?.kind === 'divide' && part.spacing.count.typed === String(holes));
+  const known = ringPartFor(job, partId, holes);
   if (known) return { job, ringId: known.id };
   const forPart = indexedParts(job).find(({ id }) => id === partId)!;
   const ringId = freshPartId(job);

@@ -60,6 +60,7 @@ export function judgeLatheGears(
 /**
  * The change gears and box settings nearest to a lead, each setting searched with the same search that leads on the mill use.
  * @param lead wanted, mm @param engaged length of thread in the wheel, mm @param most how many
+ * @param dividesBy only those whose gear on the spindle divides by so many starts, slipped on from one to the next; 1: all
  * @returns the least astray first, the plainer of two alike; empty where there are neither gears nor a box
  * Source: lead cut = leadscrew × box × drivers/drivens; checked against every train and setting in the test
  */
@@ -67,25 +68,30 @@ export function findLatheGears(
   lathe: Lathe,
   lead: number,
   engaged: number,
-  most: number,
+  { most, dividesBy = 1 }: { readonly most: number; readonly dividesBy?: number },
 ): readonly LatheWay[] {
   const table = tableOfGears(lathe.gears);
   const settings = lathe.box.length > 0 ? lathe.box : [NO_BOX];
   return settings
     .flatMap((setting) => {
       const wanted = lead / approx(lathe.leadscrew.mul(setting.ratio));
-      const near: readonly (Train | null)[] = findNearTrains(table, wanted, { compound: lathe.stud, most });
-      const trains = lathe.box.length > 0 ? [null, ...near] : near;
+      const near: readonly (Train | null)[] = findNearTrains(table, wanted, {
+        compound: lathe.stud,
+        most,
+        onFirst: (teeth) => teeth % dividesBy === 0,
+      });
+      const trains = lathe.box.length > 0 && dividesBy === 1 ? [null, ...near] : near;
       return trains.map((train) => judgeLatheGears(lathe.leadscrew, setting, train, lead, engaged));
     })
-    .sort(
-      (a, b) =>
-        nearer(a.ppm, b.ppm) ||
-        plainer(a.train, b.train) ||
-        (a.setting < b.setting ? -1 : a.setting > b.setting ? 1 : 0),
-    )
+    .sort(compareWays)
     .slice(0, most);
 }
+
+/** The least astray first, the plainer of two alike. The order is total. */
+export const compareWays = (a: LatheWay, b: LatheWay): number =>
+  nearer(a.ppm, b.ppm) ||
+  plainer(a.train, b.train) ||
+  (a.setting < b.setting ? -1 : a.setting > b.setting ? 1 : 0);
 
 /** The same to a thousandth of a part in a million is the same: the plainer train goes first then. */
 const nearer = (a: number, b: number): number =>

@@ -21,7 +21,14 @@ import {
   type Exact,
   type UnitSystem,
 } from '../units/index.ts';
-import { findLatheGears, judgeLatheGears, PI_STAND_INS, type Lathe, type LatheWay } from './lathe.ts';
+import {
+  compareWays,
+  findLatheGears,
+  judgeLatheGears,
+  PI_STAND_INS,
+  type Lathe,
+  type LatheWay,
+} from './lathe.ts';
 import type { ThreadingInput } from './schema.ts';
 import { startWays, type Slide, type StartWay } from './starts.ts';
 
@@ -54,6 +61,8 @@ export interface LatheDetail {
 
 const ALLOWED_MM = 0.02;
 const SHOWN = 40;
+/** Of those that reach the next start by the gear on the spindle. */
+const REACHING_SHOWN = 10;
 /** A lead farther off than this is no lead for this worm, parts in a million. */
 const OUT_OF_REACH_PPM = 20_000;
 
@@ -82,7 +91,28 @@ const wayText = ({ setting, train }: LatheWay): string =>
     .filter((part) => part !== '')
     .join(', ');
 
-/** The one in force: chosen, or the nearest that goes on the bracket. Issues: lathe-gears-lack */
+const goesOn = ({ train }: LatheWay): boolean => train === null || clearsStud(train);
+
+/**
+ * The nearest ways, and where the starts are reached by the gear on the spindle also the nearest that divide by them: gears
+ * that are a little nearer and cannot reach the second start are of no use.
+ */
+function findWays(
+  lathe: Lathe,
+  lead: number,
+  engaged: number,
+  dividesBy: number,
+): { readonly nearest: readonly LatheWay[]; readonly reaching: readonly LatheWay[] } {
+  const near = (ways: readonly LatheWay[]) => ways.filter(({ ppm }) => Math.abs(ppm) < OUT_OF_REACH_PPM);
+  const all = findLatheGears(lathe, lead, engaged, { most: SHOWN });
+  return {
+    nearest: all.length > 0 && near(all).length === 0 ? all.slice(0, 1) : near(all),
+    reaching:
+      dividesBy === 1 ? [] : near(findLatheGears(lathe, lead, engaged, { most: REACHING_SHOWN, dividesBy })),
+  };
+}
+
+/** The one in force: chosen, or the nearest that goes on the bracket and reaches every start. Issues: lathe-gears-lack */
 function inForce(
   input: ThreadingInput,
   lathe: Lathe,
@@ -92,7 +122,7 @@ function inForce(
   path: string,
 ): Result<LatheWay | null> {
   const { choice } = input;
-  if (!choice) return ok(ways.find(({ train }) => train === null || clearsStud(train)) ?? ways[0] ?? null);
+  if (!choice) return ok(ways.find(goesOn) ?? ways[0] ?? null);
   const setting: BoxSetting | undefined =
     lathe.box.length === 0 && choice.setting === ''
       ? { name: '', ratio: exact(1) }
@@ -170,10 +200,15 @@ export function planLathe(
   if (!equipped.ok)
     return { ...empty, answer: 'no lathe gears', issues: [...fields, ...equipped.issues], detail: known };
   const lathe = equipped.value;
-  const nearest = findLatheGears(lathe, lead, engaged, SHOWN);
-  const ways = nearest.filter(({ ppm }) => Math.abs(ppm) < OUT_OF_REACH_PPM);
-  if (ways.length === 0 && nearest[0] && !input.choice) {
-    const off = `${decimalText(Math.abs(nearest[0].ppm) / 10_000, 1)} %`;
+  const { nearest, reaching } = findWays(lathe, lead, engaged, input.startsBy === 'gear' ? starts : 1);
+  const tooFar = nearest[0] && Math.abs(nearest[0].ppm) >= OUT_OF_REACH_PPM ? nearest[0] : null;
+  const fine = reaching.filter((way) => goesOn(way) && Math.abs(way.overLength) <= allowed);
+  const listed = new Set(nearest.map(wayText));
+  const ways = tooFar
+    ? []
+    : [...nearest, ...reaching.filter((way) => !listed.has(wayText(way)))].sort(compareWays);
+  if (tooFar && !input.choice) {
+    const off = `${decimalText(Math.abs(tooFar.ppm) / 10_000, 1)} %`;
     const far: Issue = {
       code: 'lathe-out-of-reach',
       path: `${path}.choice`,
@@ -183,7 +218,7 @@ export function planLathe(
     };
     return { ...empty, answer: 'no gears near this lead', issues: [...fields, far], detail: known };
   }
-  const found = inForce(input, lathe, ways, lead, engaged, `${path}.choice`);
+  const found = inForce(input, lathe, fine.length > 0 ? fine : ways, lead, engaged, `${path}.choice`);
   if (!found.ok)
     return {
       ...empty,

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { sayIssue } from '../findings/index.ts';
+import { clearsStud } from '../gearing/index.ts';
 import { drawnDriveJob, withPart, type Job, type WormPart } from '../job/index.ts';
 import { plan, stationOf } from '../plan/index.ts';
 import { plainLathe, STOCK_EQUIPMENT, type Equipment, type ShopLathe } from '../shop/index.ts';
@@ -89,7 +90,24 @@ describe('the thread and its tool', () => {
   test('length, infeed, and the mill’s nearest mark to the lead angle', () => {
     expect(usualThreadLength(10, 50)).toBe(55);
     const worm = wormOf(job());
-    expect(worm.answer).toBe('Ø 28.00 × 33.30, 4.40 deep');
+    // m 2, 40 teeth: usual 2π·5.3 = 33.30, but the throat circle (R 42) is met at 38 from its middle: 2√(42² − 38²) = 35.78
+    expect(worm.answer).toBe('Ø 28.00 × 35.78, 4.40 deep');
+    expect(worm.detail.lengthTaken).toMatchObject({ reached: true });
+    expect(worm.working.find(({ key }) => key === 'engaged')!.label).toBe(
+      'The wheel reaches over more: taken',
+    );
+    // 30 teeth: usual 2π·5.1 = 32.04, reached 2√(32² − 28²) = 30.98
+    const fewer = wormOf(job(shopWith(), { teeth: measure('30', 'count') }));
+    expect(fewer.answer).toBe('Ø 28.00 × 32.04, 4.40 deep');
+    expect(fewer.detail.lengthTaken).toMatchObject({ reached: false });
+    // whatever the count, the thread taken where none is typed is never too short for its wheel
+    for (let teeth = 12; teeth <= 200; teeth += 1) {
+      const any = wormOf(job(shopWith(), { teeth: measure(String(teeth), 'count') }));
+      expect(any.detail.length!).toBeGreaterThanOrEqual(
+        2 * Math.sqrt((teeth + 2) ** 2 - (teeth - 2) ** 2) - 1e-9,
+      );
+      expect(any.issues).toEqual([]);
+    }
     expect(worm.detail.infeed!.alongFlank).toBeCloseTo(4.4 / Math.cos(20 * DEG), 9);
     // the stock mill's scale reads whole degrees: 5° for 4.7636°
     expect(worm.detail.onScale).toMatchObject({ degrees: 5 });
@@ -128,6 +146,59 @@ describe('the lathe', () => {
     const box = 8 / Number(inForce!.setting.replace(' per inch', '').replace('½', '.5'));
     const lead = (((25.4 / 8) * box * driver) / driven) * (second ? second.driver / second.driven : 1);
     expect(lead).toBeCloseTo(inForce!.lead, 9);
+  });
+
+  test('of several starts, the gears in force reach the next start by the gear on the spindle, or say that none does', () => {
+    const reached: boolean[] = [];
+    for (const starts of [2, 3, 4, 6]) {
+      const station = latheOf(job(shopWith(), { starts: measure(String(starts), 'count') }));
+      const { inForce, ways, byStarts } = station.detail;
+      // every train of two and four, tried one by one: is there one that divides, goes on the bracket and is near enough?
+      const wall = gears.map(({ teeth }) => teeth);
+      const lead = starts * 2 * Math.PI;
+      const reach = 2 * Math.sqrt(42 ** 2 - 38 ** 2);
+      const near = (ratio: number) =>
+        [8, 9, 10, 11, 11.5, 12, 16].some(
+          (tpi) => Math.abs(((25.4 / tpi) * ratio) / lead - 1) * reach <= 0.02,
+        );
+      const exists = wall.some(
+        (a) =>
+          a % starts === 0 &&
+          wall.some((b) => {
+            if (b === a) return false;
+            if (near(a / b)) return true;
+            const rest = wall.filter((gear) => gear !== a && gear !== b);
+            return rest.some((c) =>
+              rest.some((d) => d !== c && near((a * c) / (b * d)) && a + b > c + 15 && c + d > b + 15),
+            );
+          }),
+      );
+      expect([starts, byStarts!.possible]).toEqual([starts, exists]);
+      if (exists) {
+        expect(inForce!.train!.driver % starts).toBe(0);
+        expect(Math.abs(inForce!.overLength)).toBeLessThanOrEqual(20);
+      }
+      // the nearest of all stay in the list, to be chosen with another way to the next start
+      if (exists) expect(ways.length).toBeGreaterThan(20);
+      expect(station.issues.some(({ code }) => code === 'starts-way')).toBe(!exists);
+      reached.push(exists);
+    }
+    expect(reached).toEqual([true, false, false, false]);
+    // no gear divides by 3: the nearest is taken, and asked about
+    const odd = [20, 25, 35, 40, 50, 55, 65, 70, 80, 100, 127].map((teeth) => ({ teeth, count: 1 }));
+    const none = latheOf(job(shopWith({}, odd), { starts: measure('3', 'count') }));
+    expect(none.issues.map(({ code }) => code)).toContain('starts-way');
+    expect(none.detail.inForce).not.toBeNull();
+    // by the top slide any gears will do: the nearest of all
+    const bySlide = latheOf(
+      change(job(shopWith(), { starts: measure('3', 'count') }), (part) => ({
+        ...part,
+        lathe: { ...part.lathe, startsBy: 'slide' },
+      })),
+    );
+    expect(bySlide.detail.inForce).toEqual(
+      bySlide.detail.ways.find(({ train }) => !train || clearsStud(train)),
+    );
   });
 
   test('a pitch that the box has on its plate needs no other gears', () => {

@@ -51,7 +51,8 @@ export interface WormDetail {
   readonly drive: DriveShape | null;
   readonly tool: WormTool | null;
   readonly length: number | null;
-  readonly usualLength: number | null;
+  /** Taken where none is typed: the usual length, or as far as the wheel reaches where that is more. mm */
+  readonly lengthTaken: { readonly mm: number; readonly reached: boolean } | null;
   /** Radial depth, and along the flank with the top slide set over by half the tool’s angle, mm. */
   readonly infeed: { readonly radial: number; readonly alongFlank: number } | null;
   /** The mill’s nearest mark to the lead angle, degrees, and what the rest leans over 10 mm of face, µm. */
@@ -112,7 +113,7 @@ export function planWorm(
       drive: drive && shapeOf(drive),
       tool: null,
       length: null,
-      usualLength: null,
+      lengthTaken: null,
       infeed: null,
       onScale: null,
     },
@@ -132,8 +133,9 @@ export function planWorm(
   const { worm, teeth, addendum, wheelDiameter } = drive;
   const tool = toolOf(drive, input.tool);
   const usual = usualThreadLength(worm.axialPitch, teeth);
-  const length = given?.ok ? given.value : usual;
   const engaged = engagedLength(wheelDiameter, addendum);
+  // a wheel of many teeth reaches over more thread than is usual
+  const length = given?.ok ? given.value : Math.max(usual, engaged);
   if (given?.ok && length < engaged)
     issues.push({
       code: 'worm-short',
@@ -151,7 +153,7 @@ export function planWorm(
     facts: wrong ? null : { outside: worm.outside, length, tool },
     answer: `Ø ${lengthFigure(worm.outside, system)} × ${lengthFigure(length, system)}, ${lengthFigure(worm.depth, system)} deep`,
     values: valuesOf(drive, tool, length, setting, system),
-    working: workingOf(drive, input.tool, tool, given?.ok ? null : usual),
+    working: workingOf(drive, input.tool, tool, given?.ok ? null : { usual, engaged }),
     cautions: [
       {
         code: 'thread-hands',
@@ -165,7 +167,7 @@ export function planWorm(
       drive: shapeOf(drive),
       tool,
       length,
-      usualLength: usual,
+      lengthTaken: { mm: Math.max(usual, engaged), reached: engaged > usual },
       infeed,
       onScale: setting,
     },
@@ -215,10 +217,10 @@ function valuesOf(
 }
 
 function workingOf(
-  { worm, addendum, wormDiameter, proportions, teeth }: DriveFacts,
+  { worm, addendum, wormDiameter, wheelDiameter, proportions, teeth }: DriveFacts,
   set: WormInput['tool'],
   tool: WormTool,
-  usual: number | null,
+  lengths: { readonly usual: number; readonly engaged: number } | null,
 ): Working[] {
   const f = (value: number) => decimalText(value, 4);
   const mm = (value: number) => `${f(value)}\\ \\mathrm{mm}`;
@@ -270,7 +272,7 @@ function workingOf(
       result: mm(worm.crest),
       source: `${source}; by geometry`,
     },
-    ...(usual === null
+    ...(lengths === null
       ? []
       : [
           {
@@ -278,8 +280,19 @@ function workingOf(
             label: 'Usual length of thread',
             formula: 'p_x\\left(4.5 + \\frac{z_2}{50}\\right)',
             put: `${px}\\left(4.5 + \\frac{${teeth}}{50}\\right)`,
-            result: mm(usual),
+            result: mm(lengths.usual),
             source: 'Machinery’s Handbook, worm gearing (from memory)',
+          },
+          {
+            key: 'engaged',
+            label:
+              lengths.engaged > lengths.usual
+                ? 'The wheel reaches over more: taken'
+                : 'The wheel reaches over less',
+            formula: '4\\sqrt{\\tfrac{d_2}{2} h_a}',
+            put: `4\\sqrt{\\tfrac{${f(wheelDiameter)}}{2} \\times ${f(addendum)}}`,
+            result: mm(lengths.engaged),
+            source: 'chord of the throat circle, by geometry',
           },
         ]),
   ];

@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import type { UnitSystem } from '../../core/units/index.ts';
+import type { ChartLetters } from '../../core/dividing/index.ts';
 import type { Shift } from '../theme/index.ts';
 
 interface Preferences {
@@ -12,6 +13,9 @@ interface Preferences {
   readonly eachStep: boolean;
   /** At the mill: figures larger still, the drawing left out. */
   readonly largeType: boolean;
+  /** What the chart that is being read calls the positions of gears. */
+  readonly chartLetters: ChartLetters;
+  setChartLetters(letters: ChartLetters): void;
   swapEachStep(): void;
   swapLargeType(): void;
   swapShift(): void;
@@ -28,6 +32,8 @@ export const usePreferences = create<Preferences>()(
       workingShown: false,
       eachStep: false,
       largeType: false,
+      chartLetters: {},
+      setChartLetters: (chartLetters) => set({ chartLetters }),
       swapEachStep: () => set(({ eachStep }) => ({ eachStep: !eachStep })),
       swapLargeType: () => set(({ largeType }) => ({ largeType: !largeType })),
       swapShift: () => set(({ shift }) => ({ shift: shift === 'day' ? 'night' : 'day' })),

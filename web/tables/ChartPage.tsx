@@ -5,14 +5,16 @@ import {
   circlesOf,
   type ChartCheck,
   type ChartGears,
+  type ChartLetters,
+  type ChartPosition,
   type ChartRow,
 } from '../../core/dividing/index.ts';
 import type { Issue } from '../../core/findings/index.ts';
 import type { Equipment, Head } from '../../core/shop/index.ts';
 import { decimalText, exact, measure, parseCount } from '../../core/units/index.ts';
 import { MeasureField } from '../fields/index.ts';
-import { Notice, Shell } from '../frame/index.ts';
-import { useShop } from '../state/index.ts';
+import { Fold, Notice, Shell } from '../frame/index.ts';
+import { usePreferences, useShop } from '../state/index.ts';
 import './tables.css';
 
 /** Every field of a row, as typed. */
@@ -102,7 +104,11 @@ function Chart({ equipment }: { readonly equipment: Equipment }) {
   const selectId = useId();
   const head = equipment.heads.find(({ id }) => id === headId) ?? null;
   const { row, issues } = useMemo(() => readRow(typed, train), [typed, train]);
-  const check = useMemo(() => row && head && checkOn(head, equipment, row), [row, head, equipment]);
+  const { chartLetters: letters } = usePreferences();
+  const check = useMemo(
+    () => row && head && checkOn(head, equipment, row, letters),
+    [row, head, equipment, letters],
+  );
   return (
     <main className="chart">
       <section className="chart-row" aria-label="The row as printed">
@@ -135,13 +141,14 @@ function Chart({ equipment }: { readonly equipment: Equipment }) {
           {SHOWN[train].map((field) => (
             <MeasureField
               key={field}
-              label={FIELDS[field].label}
+              label={labelOf(field, letters)}
               value={measure(typed[field], 'count')}
               onChange={(value) => setTyped({ ...typed, [field]: value.typed })}
               issues={issues[field] ?? []}
             />
           ))}
         </div>
+        {train !== 'none' && <Letters positions={POSITIONS[train]} />}
       </section>
       <section className="chart-say on-dye" aria-live="polite" aria-label="What it gives">
         {row && check ? (
@@ -154,9 +161,53 @@ function Chart({ equipment }: { readonly equipment: Equipment }) {
   );
 }
 
-function checkOn(head: Head, equipment: Equipment, row: ChartRow): ChartCheck {
+const POSITIONS: Readonly<Record<'simple' | 'compound', readonly ChartPosition[]>> = {
+  simple: ['spindle', 'plateShaft'],
+  compound: ['spindle', 'first', 'second', 'plateShaft'],
+};
+
+const isPosition = (field: Field): field is ChartPosition => POSITIONS.compound.some((at) => at === field);
+
+/** `C: gear on the spindle`, as the chart that is read names it. */
+function labelOf(field: Field, letters: ChartLetters): string {
+  const { label } = FIELDS[field];
+  const letter = isPosition(field) ? letters[field] : undefined;
+  return letter ? `${letter}: ${label.charAt(0).toLowerCase()}${label.slice(1)}` : label;
+}
+
+/** Which letter of the chart stands for which position: no two books use the same, so it is asked and kept. */
+function Letters({ positions }: { readonly positions: readonly ChartPosition[] }) {
+  const { chartLetters: letters, setChartLetters } = usePreferences();
+  const twice = (at: ChartPosition) =>
+    positions.some((other) => other !== at && letters[at] !== undefined && letters[other] === letters[at]);
+  return (
+    <Fold className="more" summary="The chart goes by letters" open={positions.some((at) => letters[at])}>
+      <div className="fields">
+        {positions.map((at) => (
+          <MeasureField
+            key={at}
+            label={`Letter of: ${FIELDS[at].label.charAt(0).toLowerCase()}${FIELDS[at].label.slice(1)}`}
+            value={measure(letters[at] ?? '', 'count')}
+            onChange={({ typed }) => {
+              const { [at]: _was, ...others } = letters;
+              const letter = typed.trim().slice(0, 3);
+              setChartLetters(letter === '' ? others : { ...others, [at]: letter });
+            }}
+            issues={
+              twice(at)
+                ? [{ code: 'chart-letter-twice', path: at, severity: 'wrong', given: letters[at] ?? '' }]
+                : []
+            }
+          />
+        ))}
+      </div>
+    </Fold>
+  );
+}
+
+function checkOn(head: Head, equipment: Equipment, row: ChartRow, letters: ChartLetters): ChartCheck {
   const gears = equipment.gearSets.find(({ id }) => id === head.differential?.gearSetId)?.gears ?? [];
-  return checkChart(exact(head.ratio), row, circlesOf(head.plates), gears);
+  return checkChart(row, { ratio: exact(head.ratio), circles: circlesOf(head.plates), gears, letters });
 }
 
 const FEW = 8;

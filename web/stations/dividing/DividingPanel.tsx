@@ -1,5 +1,5 @@
 import { Select } from 'antd';
-import { useId } from 'react';
+import { useId, useState } from 'react';
 import { Link } from 'react-router';
 import { armsText, rankMethods, type Way } from '../../../core/dividing/index.ts';
 import { withDividing, withHead, withMill, withSpurPart } from '../../../core/job/index.ts';
@@ -25,12 +25,15 @@ const NOT_SHOWN = new Set(['divisions', 'move', 'ratio', 'train']);
 export function DividingPanel(props: StationProps<'dividing'>) {
   const { station, part, units, shop, job, edit, editPart, issuesAt } = props;
   const { aim, line, methods, inForce, preparation, made, lead } = station.detail;
+  /** How often the plate to be made was asked for: it opens each time, also where it was closed since. */
+  const [making, setMaking] = useState(0);
   const ground = groundOf(job, shop, part);
   const { head } = ground;
   const searched = useWays(
     head && aim ? { head, gearSets: ground.gearSets, steppers: ground.steppers, lead } : null,
     aim,
   );
+  const make = () => setMaking((times) => times + 1);
   const choose = (way: Way) =>
     edit((now) => withDividing(now, part.id, (dividing) => ({ ...dividing, choice: way.choice })));
   const takeTeeth = (teeth: number) =>
@@ -66,6 +69,7 @@ export function DividingPanel(props: StationProps<'dividing'>) {
           diameter={aim.diameter}
           onChoose={choose}
           onCount={part.kind === 'spur' ? takeTeeth : null}
+          onMake={made ? make : null}
         />
       )}
       {inForce && (
@@ -97,7 +101,16 @@ export function DividingPanel(props: StationProps<'dividing'>) {
         </details>
       )}
       {inForce && aim && head && <ErrorsRound way={inForce} aim={aim} ratio={head.ratio} units={units} />}
-      {aim && head && <MakePlate {...props} head={head} plate={made} open={lead !== null && !inForce} />}
+      {aim && head && (
+        <MakePlate
+          key={making}
+          {...props}
+          head={head}
+          plate={made}
+          open={making > 0 || (lead !== null && !inForce)}
+          comeIntoSight={making > 0}
+        />
+      )}
     </>
   );
 }

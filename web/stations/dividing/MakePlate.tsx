@@ -1,14 +1,22 @@
 import { Button, Segmented } from 'antd';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { smallAngleText, type MadeInput, type MadePlate } from '../../../core/dividing/index.ts';
-import { headWithMade, madeFor, withDividing, withHead, withRingPart } from '../../../core/job/index.ts';
+import {
+  headWithMade,
+  madeFor,
+  ringPartFor,
+  withDividing,
+  withHead,
+  withRingPart,
+} from '../../../core/job/index.ts';
 import type { Head } from '../../../core/shop/index.ts';
 import { decimalText } from '../../../core/units/index.ts';
 import { echoAngle, LengthField, MeasureField } from '../../fields/index.ts';
 import { Fold, Notice } from '../../frame/index.ts';
 import { MadePlateView } from '../../scribe/index.ts';
-import { editShop } from '../../edits/index.ts';
+import { editShop, useDraft } from '../../edits/index.ts';
+import { useRunsOf } from '../../state/index.ts';
 import type { StationProps } from '../panel.ts';
 import { saveHoles } from './holeTable.ts';
 
@@ -17,6 +25,8 @@ interface MakePlateProps extends StationProps<'dividing'> {
   readonly plate: MadePlate | null;
   /** Is it the way out of a count that does not index? Then it lies open. */
   readonly open: boolean;
+  /** Was it asked for from farther up? */
+  readonly comeIntoSight: boolean;
 }
 
 /** A plate or ring of this very count, to be drilled on a machine with a readout or on this head, and then used. */
@@ -24,6 +34,7 @@ export function MakePlate({
   head,
   plate,
   open,
+  comeIntoSight,
   station,
   part,
   job,
@@ -35,7 +46,14 @@ export function MakePlate({
 }: MakePlateProps) {
   const navigate = useNavigate();
   const [failed, setFailed] = useState<string | null>(null);
+  const [asked, setAsked] = useState<string | null>(null);
+  const { revision } = useDraft();
+  const runs = useRunsOf(job.id, revision > 0);
   const { made } = part.dividing;
+  const here = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (comeIntoSight) here.current?.scrollIntoView({ block: 'start' });
+  }, [comeIntoSight]);
   const set = (change: Partial<MadeInput>) =>
     editPart((now) => ({ ...now, dividing: { ...now.dividing, made: { ...made, ...change } } }));
   // with the lead geared the head’s own pin is no use: the ring goes between spindle and work
@@ -47,8 +65,23 @@ export function MakePlate({
     edit(() => chained);
     void navigate(`/jobs/${job.id}/${ringId}/spacing`);
   };
+  /** How far the job's own part for it has come, where it is not drilled to the end; null where nothing speaks against it. */
+  const stillToDrill = (holes: number): string | null => {
+    const drilling = ringPartFor(job, part.id, holes);
+    if (!drilling) return null;
+    const own = (runs.data ?? []).filter(({ run }) => run.partId === drilling.id);
+    if (own.some(({ summary }) => summary.closed?.fits)) return null;
+    const most = Math.max(0, ...own.map(({ summary }) => summary.done));
+    return `${most === 0 ? 'None' : most} of its ${holes} holes ${most === 1 ? 'is' : 'are'} drilled, by the count at the mill. Is it made all the same?`;
+  };
   const isMade = () => {
     if (!plate) return;
+    const doubt = stillToDrill(plate.holes);
+    if (doubt !== null && doubt !== asked) {
+      setAsked(doubt);
+      return;
+    }
+    setAsked(null);
     const thing = madeFor(made.use, plate.holes, onWork);
     const richer = headWithMade(head, thing);
     const live = shop.heads.find(({ id }) => id === head.id);
@@ -70,6 +103,7 @@ export function MakePlate({
   };
   return (
     <Fold className="more" open={open} summary="Make a plate or ring for this count">
+      <div ref={here} />
       <Segmented
         aria-label="What it is for"
         value={made.use}
@@ -127,6 +161,11 @@ export function MakePlate({
             <Button onClick={chain}>Drill it on this head first</Button>
             <Button onClick={isMade}>It is made: put it on the head</Button>
           </div>
+          {asked !== null && (
+            <Notice tone="query" actions={<Button onClick={isMade}>It is made, put it on</Button>}>
+              {asked}
+            </Notice>
+          )}
         </>
       )}
       {failed && <Notice tone="wrong">{failed}</Notice>}

@@ -33,6 +33,8 @@ interface MethodsListProps {
   readonly onChoose: (way: Way) => void;
   /** Takes another count; null where the count is not this part’s own to change. */
   readonly onCount: ((count: number) => void) | null;
+  /** Opens the plate or ring of this count that can be made; null where none can. */
+  readonly onMake: (() => void) | null;
 }
 
 /** Every method with its best way and why it stands where it does; the rest of its ways a press away; and why others are out. */
@@ -45,6 +47,7 @@ export function MethodsList({
   diameter,
   onChoose,
   onCount,
+  onMake,
 }: MethodsListProps) {
   const [open, setOpen] = useState<Method | null>(null);
   const serves = answers.filter(({ out }) => out === null);
@@ -65,6 +68,18 @@ export function MethodsList({
           onChoose={onChoose}
         />
       ))}
+      {!searching && inForce === null && onMake && !serves.some(isExact) && (
+        <div className="method">
+          <div className="method-line">
+            <span className="method-name">Made</span>
+            <span className="method-words">a ring or plate of this count, exact</span>
+            <button type="button" className="use-button is-next" onClick={onMake}>
+              Make one
+            </button>
+          </div>
+          <div className="method-why">drilled once on a readout or on this head; then one hole a move.</div>
+        </div>
+      )}
       {searching && <p className="said">Looking for trains, pairs of circles and near misses…</p>}
       {nearest.length > 0 && (
         <p className="said">
@@ -92,6 +107,8 @@ export function MethodsList({
     </section>
   );
 }
+
+const isExact = ({ ways }: MethodAnswer): boolean => ways.some(({ proof }) => proof.everySpaceTrue);
 
 interface RowProps {
   readonly answer: MethodAnswer;

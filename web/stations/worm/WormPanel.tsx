@@ -15,7 +15,7 @@ const TOOLS = [
 
 /** The thread of the worm, and the tool that cuts it. */
 export function WormPanel({ station, part, units, job, editPart, issuesAt }: StationProps<'worm'>) {
-  const { drive, infeed, onScale, usualLength, schools } = station.detail;
+  const { drive, infeed, onScale, lengthTaken, schools } = station.detail;
   const { worm } = part;
   const set = (change: Partial<WormInput>) =>
     editPart((now) => ({ ...now, worm: { ...now.worm, ...change } }));
@@ -34,7 +34,11 @@ export function WormPanel({ station, part, units, job, editPart, issuesAt }: Sta
           onChange={(length) => set({ length })}
           issues={at('length')}
           units={units}
-          hint={usualLength === null ? '' : `Empty: ${lengthText(usualLength, units)}, as usual.`}
+          hint={
+            lengthTaken === null
+              ? ''
+              : `Empty: ${lengthText(lengthTaken.mm, units)}, ${lengthTaken.reached ? 'as far as the wheel reaches' : 'as usual'}.`
+          }
         />
         <EitherField
           label="The tool is set"

@@ -193,31 +193,71 @@ describe('what is lacking is said, and the other stations go on', () => {
 });
 
 describe('the motion of table, train and crank together', () => {
-  test('every space starts true and stays on the stated helix to a micrometre; a false start shows (seed 3)', () => {
+  const even = (spaces: number) => Array.from({ length: spaces }, (_, k) => exact(k, spaces));
+  // 5 mm screw, R 40, 48 : 24 and 40 : 32 make 40·5·(24·32)/(48·40) = 80 mm
+  const drive = {
+    screwLead: exact(5),
+    train: { driver: 48, driven: 24, second: { driver: 40, driven: 32 } },
+    ratio: exact(40),
+  };
+  const on = { face: exact(20), drawn: 80, pitchDiameter: 50 };
+
+  test('run through screw, gears and worm by hand: a quarter turn over 20 mm of an 80 mm lead', () => {
+    // 20 mm are 4 turns of the screw; × 48/24 = 8, × 40/32 = 10 turns of the worm; / 40 = a quarter
+    expect(proveHelix(drive, even(7), on)).toEqual({
+      spaces: 7,
+      even: true,
+      advance: '1/4',
+      lead: '80',
+      worst: expect.closeTo(0, 6),
+    });
+    // every third space of seven: another order, the same places
+    const blocks = Array.from({ length: 7 }, (_, k) => exact(3 * k, 7));
+    expect(proveHelix(drive, blocks, on)).toMatchObject({ even: true, worst: expect.closeTo(0, 6) });
+    // past the worm the gears turn the work forty times as fast
+    expect(proveHelix({ ...drive, ratio: exact(1) }, even(7), on)).toMatchObject({
+      advance: '10',
+      lead: '2',
+    });
+  });
+
+  test('what is not as drawn shows: another lead, gears exchanged, a space slipped, cut twice, a count that does not close', () => {
+    // 79 mm drawn: 20/80 − 20/79 of a turn at the end of the face, on 157.08 mm round: 0.4971 mm
+    expect(proveHelix(drive, even(7), { ...on, drawn: 79 }).worst).toBeCloseTo(
+      (20 / 79 - 20 / 80) * Math.PI * 50_000,
+      3,
+    );
+    const exchanged = { ...drive, train: { ...drive.train, driver: 24, driven: 48 } };
+    expect(proveHelix(exchanged, even(7), on)).toMatchObject({ lead: '320', even: true });
+    expect(proveHelix(exchanged, even(7), on).worst).toBeGreaterThan(1000);
+    const slipped = even(7).map((turn, k) => (k === 6 ? turn.add(exact(1, 840)) : turn));
+    const off = proveHelix(drive, slipped, on);
+    expect(off.even).toBe(false);
+    expect(off.worst).toBeCloseTo((Math.PI * 50_000) / 840, 3);
+    const twice = even(7).map((turn, k) => (k === 6 ? exact(0) : turn));
+    expect(proveHelix(drive, twice, on).even).toBe(false);
+    // moves for eight, made seven times
+    expect(proveHelix(drive, even(8).slice(0, 7), on).even).toBe(false);
+  });
+
+  test('every train that is found makes the lead it is said to make (seed 3)', () => {
+    const found = findLeadTrains(
+      twelve,
+      exact(200),
+      { lead: 500, pitchDiameter: 50, faceWidth: 20 },
+      { compound: true, most: 30 },
+    );
     fc.assert(
-      fc.property(
-        fc.integer({ min: 6, max: 90 }),
-        fc.constantFrom(
-          ...findLeadTrains(
-            twelve,
-            exact(200),
-            { lead: 500, pitchDiameter: 50, faceWidth: 20 },
-            { compound: true, most: 30 },
-          ),
-        ),
-        (spaces, { train, lead }) => {
-          const should = Array.from({ length: spaces }, (_, k) => exact(k, spaces));
-          const drive = { screwLead: exact(5), train, ratio: exact(40) };
-          const on = { face: exact(20), drawn: approx(lead), pitchDiameter: 50 };
-          const proof = proveHelix(drive, should, should, on);
-          expect(proof).toMatchObject({ spaces, even: true });
-          expect(proof.worst).toBeLessThan(1e-6);
-          expect(exact(proof.lead).equals(lead)).toBe(true);
-          expect(exact(proof.advance).equals(exact(20).div(lead))).toBe(true);
-          const slipped = should.map((turn, k) => (k === spaces - 1 ? turn.add(exact(1, 40)) : turn));
-          expect(proveHelix(drive, slipped, should, on).even).toBe(false);
-        },
-      ),
+      fc.property(fc.integer({ min: 6, max: 90 }), fc.constantFrom(...found), (spaces, { train, lead }) => {
+        const proof = proveHelix({ screwLead: exact(5), train, ratio: exact(40) }, even(spaces), {
+          face: exact(20),
+          drawn: approx(lead),
+          pitchDiameter: 50,
+        });
+        expect(proof).toMatchObject({ spaces, even: true });
+        expect(proof.worst).toBeLessThan(1e-6);
+        expect(exact(proof.lead).equals(lead)).toBe(true);
+      }),
       { seed: 3, numRuns: 60 },
     );
   });

@@ -1,4 +1,4 @@
-import { advanceOf, runChoice, type Aim, type DividingFacts, type LeadGearing } from '../dividing/index.ts';
+import { runChoice, type Aim, type DividingFacts, type LeadGearing } from '../dividing/index.ts';
 import type { SpurSizes } from '../gear/index.ts';
 import { trainText } from '../gearing/index.ts';
 import { positionsOf, proveHelix, type LeadDetail, type LeadFacts, type LeadWork } from '../lead/index.ts';
@@ -33,11 +33,9 @@ export function withProof(
     dividing.way.choice,
     aim.spaces - 1,
   );
-  const advance = advanceOf(aim);
   const proof = proveHelix(
     facts,
     states.map(({ spindle }) => exact(spindle, denominator)),
-    states.map(({ moves }) => advance.mul(moves)),
     { face, drawn: lead.detail.wanted!, pitchDiameter: approx(sizes.pitchDiameter) },
   );
   return { ...lead, detail: { ...lead.detail, proof } };

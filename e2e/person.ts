@@ -34,6 +34,9 @@ export function openBrowser(): Promise<Browser> {
 /** How long a person waits for a screen before calling it broken: a busy machine is slow, not wrong. */
 export const PATIENCE_MS = 45_000;
 
+/** How long the browser may take to answer a press. */
+const PRESS_MS = 8000;
+
 /** Two taps closer together are taken as one, so a person counting leaves more time than this. */
 export const BETWEEN_COUNTS_MS = 760;
 export const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
@@ -58,6 +61,7 @@ export class Person {
     const page = await browser.newPage();
     page.setDefaultTimeout(PATIENCE_MS);
     await page.setViewport({ width: 1280, height: 800 });
+    await page.bringToFront();
     await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
     return new Person(page, base);
   }
@@ -106,7 +110,8 @@ export class Person {
 
   /** Presses what a screen reader would call by this name. */
   async press(name: string, role?: string): Promise<void> {
-    await (await this.byName(name, role)).click();
+    const handle = (await this.byName(name, role)) as ElementHandle<HTMLElement>;
+    await this.pressIt(handle, name);
   }
 
   /** Waits for what is to be pressed and can be reached; when it does not come, tells what could be read instead. */
@@ -151,14 +156,27 @@ export class Person {
   }
 
   /** Presses, and sees whether the press arrived: one that the browser itself dropped is made again, and told. */
-  private async pressIt(handle: ElementHandle<Element>, words: string): Promise<void> {
+  private async pressIt(handle: ElementHandle<HTMLElement>, words: string): Promise<void> {
     const pressed = await handle.evaluateHandle((element) => {
       const seen = { pressed: false };
-      element.addEventListener('click', () => (seen.pressed = true), { capture: true, once: true });
+      // the thing itself, what is in it, or what it is laid in: the field of a list of choices is hidden in its box
+      const own = element.closest('.ant-select') ?? element;
+      document.addEventListener(
+        'click',
+        ({ target }) => {
+          if (target instanceof Node && (own.contains(target) || target.contains(own))) seen.pressed = true;
+        },
+        { capture: true },
+      );
       return seen;
     });
     for (let tries = 1; tries <= 3; tries += 1) {
-      await handle.click();
+      // the browser answers a press with its next picture, and a page that is not in front draws none
+      const answered = await Promise.race([
+        handle.click().then(() => true),
+        wait(PRESS_MS).then(() => false),
+      ]);
+      if (!answered) await this.page.bringToFront();
       // a press may lead to another page, and there is nothing left to ask
       if (await pressed.evaluate((seen) => seen.pressed).catch(() => true)) return;
       console.warn(`the press on ${words} did not arrive (${tries})`);

@@ -224,6 +224,9 @@ test('a ring that a gear needs becomes a part of its job, is drilled, put on the
   await person.searched();
   await person.pressWords('Make a plate or ring for this count');
   await person.pressButton('It is made: put it on the head');
+  await person.sees('None of its 73 holes are drilled, by the count at the mill. Is it made all the same?');
+  await person.seesNot(/Direct 1 space on the 73 ring/);
+  await person.pressButton('It is made, put it on');
   await person.sees('Direct 1 space on the 73 ring');
   expect(person.faults).toEqual([]);
 });

@@ -230,6 +230,7 @@ export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start
     minutesPerCut,
     outside,
     bore,
+    measured: part.stations.some(({ id }) => id === 'inspect'),
     card: part.stations
       .filter(({ id }) => id !== 'inspect')
       .map(({ id, number, title, answer }) => ({

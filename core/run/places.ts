@@ -1,4 +1,3 @@
-import { STATIONS } from '../station/index.ts';
 import type { Cut, Run } from './schema.ts';
 
 type Place = Readonly<Pick<Cut, 'round' | 'index'>>;
@@ -28,9 +27,6 @@ export function firstMetal({ cuts, rounds, continues }: Pick<Run, 'cuts' | 'roun
     ({ round }, i) => (i > 0 || !continues) && (rounds[round - 1]?.depthMm ?? null) !== null,
   );
 }
-
-/** Are its spaces those of a gear, so that teeth can be measured? Runs of before the card was kept do not say. */
-export const hasTeeth = ({ card }: Run): boolean => card.some(({ title }) => title === STATIONS.gear.title);
 
 /** The cuts of one round, with the place of its first. */
 export function roundOf(run: Run, round: number): { readonly from: number; readonly cuts: readonly Cut[] } {

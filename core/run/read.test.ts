@@ -85,6 +85,7 @@ describe('runs that rest from earlier versions', () => {
       mount: null,
       laid: null,
       touchOn: null,
+      measured: true,
       preparation: [],
       safe: { way: 'along', ...rested.safe, firstTouch: null },
     });
@@ -102,6 +103,7 @@ describe('runs that rest from earlier versions', () => {
       mount: null,
       laid: null,
       touchOn: null,
+      measured: true,
       preparation: [],
       safe: { ...rested.safe, firstTouch: null },
       deepens: { ...rested.deepens, register: 'found' },
@@ -133,10 +135,21 @@ describe('runs that rest from earlier versions', () => {
       version: RUN_VERSION,
       laid: null,
       touchOn: null,
+      measured: true,
       safe: { ...rested.safe, firstTouch: null },
     });
+    expect(run.measured).toBe(true);
     expect(run.safe).toMatchObject({ approach: expect.closeTo(13.824, 3) });
     const sunk = { ...rested, safe: { way: 'sink', depth: 3 } };
     expect(readRun(sunk).safe).toEqual({ way: 'sink', depth: 3 });
+  });
+
+  test('version 8, which told a gear by the title of its first station: measured where it was a gear', () => {
+    const rested = JSON.parse(readFileSync(new URL('./samples/v8.json', import.meta.url), 'utf8')) as Run;
+    expect(readRun(rested)).toEqual({ ...rested, version: RUN_VERSION, measured: true });
+    const titled = (title: string) => [{ number: 1, title, answer: '' }];
+    for (const title of ['Spacing', 'Drive', 'Gearing'])
+      expect(readRun({ ...rested, card: titled(title) }).measured).toBe(false);
+    expect(readRun({ ...rested, card: [] }).measured).toBe(false);
   });
 });

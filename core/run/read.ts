@@ -84,6 +84,13 @@ const fromV7 = (run: RawRun): RawRun => ({
       : run['safe'],
 });
 
+/** Only the title of the first station told a gear, whose teeth can be measured, from other work. */
+const fromV8 = (run: RawRun): RawRun => ({
+  ...run,
+  version: 9,
+  measured: (run['card'] as readonly { readonly title?: unknown }[]).some(({ title }) => title === 'Gear'),
+});
+
 /**
  * A run as it rests, of whatever version, brought up to today's and checked. A run's cuts and moves never change.
  * @throws when what rests is no run: a fault, not an issue
@@ -97,5 +104,6 @@ export function readRun(raw: unknown): Run {
   if (run.version === 5) run = fromV5(run);
   if (run.version === 6) run = fromV6(run);
   if (run.version === 7) run = fromV7(run);
+  if (run.version === 8) run = fromV8(run);
   return runSchema.parse(run);
 }

@@ -5,7 +5,7 @@ import { headSchema, millSchema } from '../shop/index.ts';
 import { unitSystemSchema } from '../units/index.ts';
 
 export const RUN_FORMAT = 'vuelta-run';
-export const RUN_VERSION = 8;
+export const RUN_VERSION = 9;
 
 const roundSchema = z
   .object({
@@ -154,6 +154,8 @@ export const runSchema = z
     outside: z.number().positive().nullable(),
     /** Bore of the work, mm; null where it has none, or it is not known. */
     bore: z.number().positive().nullable(),
+    /** Has the card a station where its teeth are measured? */
+    measured: z.boolean(),
     /** The card as it stood: every station with its answer. */
     card: z
       .array(z.object({ number: z.int(), title: z.string().max(40), answer: z.string().max(300) }).readonly())

@@ -1,4 +1,4 @@
-import { hasTeeth, type Run } from '../../core/run/index.ts';
+import type { Run } from '../../core/run/index.ts';
 import type { MillProps } from './millProps.ts';
 
 /** What the closing move showed. */
@@ -27,7 +27,7 @@ export function ClosedSay({ run, fits }: { readonly run: Run; readonly fits: boo
         <span> spaces{run.full ? ', and it closes' : ''}</span>
       </p>
       <p className="mill-from">
-        {hasTeeth(run)
+        {run.measured
           ? 'Every space is counted and stored. Loosen nothing, and measure it before it comes off: on the head it can still be sunk.'
           : 'Every space is counted and stored. Deburr, part off, and try it in its place.'}
       </p>

@@ -1,5 +1,4 @@
 import type { Prompt } from '../../core/prompts/index.ts';
-import { hasTeeth } from '../../core/run/index.ts';
 import type { MillProps } from './millProps.ts';
 
 interface MillBarProps extends Pick<MillProps, 'run' | 'state'> {
@@ -96,7 +95,7 @@ function Middle({ run, state, mayCount, asks, label, small, on }: MillBarProps) 
         {bench}
       </div>
     );
-  if (closed && hasTeeth(run))
+  if (closed && run.measured)
     return (
       <div className="mill-closing">
         <button type="button" className="mill-button mill-done" onClick={on.measure}>

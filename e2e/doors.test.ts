@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { journeysIn } from './journeys.ts';
-import { BETWEEN_COUNTS_MS, wait } from './person.ts';
+import { BETWEEN_COUNTS_MS, PATIENCE_MS, wait } from './person.ts';
 
 const place = journeysIn('empty');
 
@@ -214,6 +214,7 @@ test('cutters: a set is listed, the station says which serves and why others do 
   const session = await person.page.createCDPSession();
   await session.send('Browser.setDownloadBehavior', {
     behavior: 'allow',
+    ...(person.page.browserContext().id ? { browserContextId: person.page.browserContext().id! } : {}),
     downloadPath: place.workshop.folder,
     eventsEnabled: true,
   });
@@ -221,7 +222,7 @@ test('cutters: a set is listed, the station says which serves and why others do 
     session.on('Browser.downloadProgress', ({ state }) => state === 'completed' && resolve(true)),
   );
   await person.pressButton('Save template as DXF');
-  await saved;
+  expect(await Promise.race([saved, wait(PATIENCE_MS)])).toBe(true);
   await person.goTo('/shop/cutters');
   await person.sees('To buy for the jobs on the bench');
   expect(person.faults).toEqual([]);

@@ -3,7 +3,7 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import type { RequestHandler } from 'express';
-import type { Issue } from '../core/findings/index.ts';
+import { issueOf, type FiguresOf, type IssueCode } from '../core/findings/index.ts';
 import { Refused } from './problems.ts';
 
 const LOOPBACK = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
@@ -16,8 +16,12 @@ export const isLoopback = (host: string): boolean =>
 
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 
-const refuse = (status: number, code: Issue['code'], given: string, detail: Issue['detail'] = {}): Refused =>
-  new Refused(status, [{ code, path: '', severity: 'wrong', given, detail }]);
+const refuse = <Code extends IssueCode>(
+  status: number,
+  code: Code,
+  given: string,
+  ...figures: FiguresOf<Code>
+): Refused => new Refused(status, [issueOf(code, { path: '', severity: 'wrong', given }, ...figures)]);
 
 /** The names this server may be asked for by: its own machine's, and the one it was told to listen on. */
 function namesOf(host: string): ReadonlySet<string> {

@@ -1,4 +1,4 @@
-import { at, fail, ok, type Issue, type Result } from '../findings/index.ts';
+import { issueOf, at, fail, ok, type Issue, type Result } from '../findings/index.ts';
 import { lengthValue, textValue, type StationWork, type Value, type Working } from '../station/index.ts';
 import {
   approx,
@@ -67,7 +67,12 @@ function readStart(input: CutInput, { spaces, full }: Spaces): Result<number> {
       'startSpace',
       start.issues.map((issue) =>
         issue.code === 'out-of-range'
-          ? { ...issue, code: 'start-space-out-of-range' as const, allowed }
+          ? issueOf('start-space-out-of-range', {
+              path: issue.path,
+              severity: issue.severity,
+              ...(issue.given === undefined ? {} : { given: issue.given }),
+              allowed,
+            })
           : issue,
       ),
     ),

@@ -1,4 +1,4 @@
-import type { Issue } from '../findings/index.ts';
+import { issueOf, type FiguresOf, type Issue, type IssueCode } from '../findings/index.ts';
 import type { FormCutter } from '../shop/index.ts';
 import { virtualTeeth } from '../toothform/index.ts';
 import {
@@ -66,12 +66,8 @@ export function ruleText(need: CutterNeed, by: 'disk' | 'book', diameter: number
   return by === 'disk' && diameter !== null ? ', by the cutter’s own roundness' : ', by the book';
 }
 
-const note = (code: Issue['code'], detail: Record<string, string>): Issue => ({
-  code,
-  path: '',
-  severity: 'note',
-  detail,
-});
+const note = <Code extends IssueCode>(code: Code, ...figures: FiguresOf<Code>): Issue =>
+  issueOf(code, { path: '', severity: 'note' }, ...figures);
 
 /** Wider than its space by these parts of the module a cutter leaves backlash that nobody asked for: some of the usual, and all of it. Common practice. */
 const WIDE = 0.01;
@@ -173,7 +169,7 @@ export function judgeCutter(
   let verdict: JudgedCutter['verdict'] =
     !pitch.same || (angle.ok && !sameAngle) ? 'out' : nearly ? 'unsure' : 'fits';
   if (ranges.length === 0) {
-    reasons.push(note('cutter-unnumbered', {}));
+    reasons.push(note('cutter-unnumbered'));
     if (verdict === 'fits') verdict = 'unsure';
   } else if (covering.length === 0) {
     const range = ranges.map(rangeText).join(' or ');

@@ -2,7 +2,6 @@ import { at, type Issue } from '../findings/index.ts';
 import {
   approx,
   bothUnitsText,
-  exactText,
   parseAngleDeg,
   parseLength,
   parsePositiveLength,
@@ -119,7 +118,6 @@ export function planMadePlate(
       given: input.pitchCircle.typed,
       detail: {
         holes: String(holes),
-        size: exactText(size.value),
         least: (holeSize / Math.sin(Math.PI / holes)).toFixed(1),
       },
     };

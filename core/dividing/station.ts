@@ -1,4 +1,4 @@
-import { at, type Issue } from '../findings/index.ts';
+import { at, issueOf, type Issue } from '../findings/index.ts';
 import type { Equipment, GearSet, Head, Mill, Stepper } from '../shop/index.ts';
 import type { StationWork } from '../station/index.ts';
 import {
@@ -117,13 +117,11 @@ function brokenChoice(choice: DividingChoice, ground: Ground, aim: Aim, path: st
         : choice.method === 'differential'
           ? 'choice-not-geared'
           : 'choice-lacks';
-  return {
+  return issueOf(
     code,
-    path: `${path}.choice`,
-    severity: 'blocked',
-    given: plural(aim.spaces, 'space'),
-    detail: { way: choiceText(choice), was: advanceWords(choice.advance), head: ground.head.name },
-  };
+    { path: `${path}.choice`, severity: 'blocked', given: plural(aim.spaces, 'space') },
+    { way: choiceText(choice), was: advanceWords(choice.advance), head: ground.head.name },
+  );
 }
 
 /** What the dividing station draws on besides its own fields. */

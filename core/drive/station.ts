@@ -1,5 +1,5 @@
 import { isUndercut } from '../involute/index.ts';
-import { at, type Issue } from '../findings/index.ts';
+import { at, issueOf, type FiguresOf, type Issue, type IssueCode } from '../findings/index.ts';
 import { textValue, type StationWork } from '../station/index.ts';
 import { decimalText, dmsText, exact, lengthText, pitchText, type UnitSystem } from '../units/index.ts';
 import { contactRatio, engagedLength, FAIR_GASH_DEG, wheelUndercutBelow, usualWorms } from './pair.ts';
@@ -37,9 +37,12 @@ function solve(
   const given = byWorm ? read.wormDiameter : read.centre;
   if (given === null) return { facts: null, issues: [] };
   const field = byWorm ? 'wormDiameter' : 'centre';
-  const wrong = (code: Issue['code'], detail: Record<string, string>): { facts: null; issues: Issue[] } => ({
+  const wrong = <Code extends IssueCode>(
+    code: Code,
+    ...figures: FiguresOf<Code>
+  ): { facts: null; issues: Issue[] } => ({
     facts: null,
-    issues: [{ code, path: field, severity: 'wrong', given: lengthText(given, system), detail }],
+    issues: [issueOf(code, { path: field, severity: 'wrong', given: lengthText(given, system) }, ...figures)],
   });
   const solved = byWorm
     ? fromDiameter(plane, module, starts, given)
@@ -47,7 +50,7 @@ function solve(
   if (!solved)
     return byWorm
       ? wrong('worm-threads-across', { least: lengthText(starts * module, system) })
-      : wrong('worm-centre-none', {});
+      : wrong('worm-centre-none');
   const { axialModule, pitchDiameter } = solved;
   const wheelDiameter = teeth * axialModule;
   if (pitchDiameter <= 0) return wrong('worm-centre-short', { wheel: lengthText(wheelDiameter / 2, system) });
@@ -58,7 +61,6 @@ function solve(
       worm: lengthText(pitchDiameter, system),
       depth: lengthText(worm.depth, system),
       least: lengthText(pitchDiameter - worm.root, system),
-      at: byWorm ? 'its pitch diameter' : `a worm of Ø ${lengthText(pitchDiameter, system)}`,
     });
   if (worm.toolFlat <= 0 || worm.crest <= 0)
     return {

@@ -1,15 +1,31 @@
 import { describe, expect, test } from '@jest/globals';
-import { at, fail, ISSUE_CODES, need, ok, sayIssue, type Issue, type Severity } from './index.ts';
+import {
+  at,
+  fail,
+  ISSUE_CODES,
+  ISSUE_FIGURES,
+  need,
+  ok,
+  sayIssue,
+  type Issue,
+  type IssueCode,
+} from './index.ts';
 
-/** An issue whose every figure is there. */
-const whole = (code: Issue['code'], severity: Severity = 'wrong'): Issue => ({
-  code,
-  path: 'x',
-  severity,
-  given: '7 mm',
-  allowed: 'Take 8 mm',
-  detail: new Proxy({}, { get: () => '9 mm' }),
-});
+/** An issue with just the figures that its code asks of whoever reports it, each another: a misspelt one would be missed. */
+function withItsFigures(code: IssueCode): { readonly issue: Issue; readonly figures: readonly string[] } {
+  const figures = ISSUE_FIGURES[code].map((key: string, i) => [key, `${i + 11} mm`] as const);
+  const { given, allowed, ...detail } = Object.fromEntries(figures) as Record<string, string>;
+  return {
+    issue: { code, path: 'x', severity: 'wrong', given, allowed, detail } as unknown as Issue,
+    figures: figures.filter(([key]) => key !== CHOOSES[code]).map(([, figure]) => figure),
+  };
+}
+
+/** Which of two sentences it is goes by this figure, which is not told itself. */
+const CHOOSES: Readonly<Partial<Record<IssueCode, string>>> = {
+  'angles-overlap': 'on',
+  'worm-thread-pointed': 'which',
+};
 
 /** Their last sentence is the caller's own: what else there is to do. */
 const ENDED_BY_THE_CALLER: readonly Issue['code'][] = [
@@ -23,7 +39,9 @@ const ENDED_BY_THE_CALLER: readonly Issue['code'][] = [
 
 describe('what is told', () => {
   test.each(ISSUE_CODES)('%s is told in whole sentences of shop English', (code) => {
-    const words = sayIssue(whole(code));
+    const { issue, figures } = withItsFigures(code);
+    const words = sayIssue(issue);
+    for (const figure of figures) expect([code, words]).toEqual([code, expect.stringContaining(figure)]);
     expect(words).toMatch(/^[“A-Z0-9]/);
     if (!ENDED_BY_THE_CALLER.includes(code)) expect(words).toMatch(/[.?]$/);
     expect(words).not.toMatch(/undefined|null|NaN|\[object| {2}|\.\.|\?\./);
@@ -31,6 +49,31 @@ describe('what is told', () => {
     expect(words).not.toMatch(/\b(invalid|null|parse|string|boolean|schema|exception|error code|integer)\b/i);
     expect(words.length).toBeLessThan(420);
   });
+});
+
+test('a sentence that goes by a figure has a word for each', () => {
+  const overlap = (on: string) =>
+    sayIssue({
+      code: 'angles-overlap',
+      path: 'count',
+      severity: 'query',
+      given: '5 × 90°',
+      detail: { on, total: '360°' },
+    });
+  expect(overlap('first')).toMatch(/^From the first to the last of them is 360°, a whole turn/);
+  expect(overlap('others')).toMatch(/^5 × 90° come to 360°, more than a whole turn/);
+  const pointed = (which: string) =>
+    sayIssue({
+      code: 'worm-thread-pointed',
+      path: 'x',
+      severity: 'wrong',
+      given: '29°',
+      detail: { which },
+    });
+  expect([pointed('crest'), pointed('tool')].map((said) => /thread|tool/.exec(said)![0])).toEqual([
+    'thread',
+    'tool',
+  ]);
 });
 
 describe('results', () => {

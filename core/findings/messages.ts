@@ -1,9 +1,13 @@
-import type { Issue, IssueCode } from './issue.ts';
+import type { IssueCode } from './details.ts';
+import type { Issue, IssueOf } from './issue.ts';
 
-const d = (issue: Issue, key: string) => issue.detail?.[key] ?? '';
+const d = <Key extends string>(
+  { detail }: { readonly detail: Readonly<Record<Key, string>> },
+  key: Key,
+): string => detail[key];
 
 /** Every sentence a person reads about something wrong, in one place: what is wrong, then what would be right. */
-const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
+const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => string } = {
   missing: (i) => `Still needed: ${i.allowed}.`,
   'not-a-number': (i) => `“${i.given}” cannot be read. Write it like ${i.allowed}.`,
   'unit-unknown': (i) => `“${d(i, 'unit')}” is not a unit known here. Use ${i.allowed}.`,
@@ -145,7 +149,7 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
   'lead-out-of-reach': (i) =>
     `No train of these gears comes near a lead of ${i.given}: they cut from ${d(i, 'shortest')} to ${d(i, 'longest')}. ${d(i, 'try')}`,
   'lead-off': (i) =>
-    `The tooth ends up ${d(i, 'off')} beside its place over this face, more than the ${d(i, 'allowed')} allowed. Bend the angle a little, or let six gears or another set come nearer.`,
+    `The tooth ends up ${d(i, 'off')} beside its place over this face, more than the ${d(i, 'most')} allowed. Bend the angle a little, or let six gears or another set come nearer.`,
   'lead-train-lacks': (i) =>
     `${i.given} was chosen, and these gears do not hold it any more. Choose a train again.`,
   'lead-bracket': (i) => `${i.given} does not go on ${d(i, 'head')}: ${d(i, 'why')}.`,
@@ -265,7 +269,7 @@ const sentences: Readonly<Record<IssueCode, (issue: Issue) => string>> = {
   'lathe-out-of-reach': (i) =>
     `No gears and setting of this lathe come near a lead of ${i.given}: the nearest is ${d(i, 'off')} off. It wants gears that differ more, or another box.`,
   'lathe-off': (i) =>
-    `With ${i.given} the thread goes ${d(i, 'off')} astray over what the wheel reaches; ${d(i, 'allowed')} is allowed. More change gears, or allow more.`,
+    `With ${i.given} the thread goes ${d(i, 'off')} astray over what the wheel reaches; ${d(i, 'most')} is allowed. More change gears, or allow more.`,
   'lathe-stud': (i) =>
     `With ${i.given} neighbouring gears may touch the stud’s shafts, by the rule of thumb. Lay them on the bracket before the work is chucked.`,
   'lathe-changed': (i) => `${d(i, 'what')} was changed in the shop since this job took it.`,
@@ -373,5 +377,5 @@ export const ISSUE_CODES = Object.keys(sentences) as IssueCode[];
 
 /** The sentence for an issue: what is wrong and what would be right. */
 export function sayIssue(issue: Issue): string {
-  return sentences[issue.code](issue);
+  return (sentences[issue.code] as (given: Issue) => string)(issue);
 }

@@ -114,7 +114,7 @@ describe('is the pitch plausible?', () => {
     });
   });
   test('module 2 typed as 2 DP is questioned', () => {
-    expect(questionPitch(dp('2'), 40, 20, 12, 'in')[0]?.detail?.['other']).toBe('m 2');
+    expect(questionPitch(dp('2'), 40, 20, 12, 'in')[0]).toMatchObject({ detail: { other: 'm 2' } });
   });
   test('everyday gears are not questioned', () => {
     for (const [pitch, teeth, face, bore] of [

@@ -1,4 +1,13 @@
-import { at, fail, ok, type Issue, type Result } from '../findings/index.ts';
+import {
+  at,
+  fail,
+  issueOf,
+  ok,
+  type FiguresOf,
+  type Issue,
+  type IssueCode,
+  type Result,
+} from '../findings/index.ts';
 import {
   approx,
   decimalText,
@@ -43,12 +52,12 @@ export interface HelixGround {
 
 const RAD = Math.PI / 180;
 const empty = ({ typed }: Measure): boolean => typed.trim() === '';
-const wrong = (
-  code: Issue['code'],
+const wrong = <Code extends IssueCode>(
+  code: Code,
   path: string,
   given: string,
-  detail: Readonly<Record<string, string>> = {},
-): Issue => ({ code, path, severity: 'wrong', given, detail });
+  ...figures: FiguresOf<Code>
+): Issue => issueOf(code, { path, severity: 'wrong', given }, ...figures);
 
 /** A float angle to a ten-millionth of a degree: what arithmetic with cosines has no exact figure for. @param angle radians */
 const degrees = (angle: number): Exact => exact((angle / RAD).toFixed(7));

@@ -1,5 +1,13 @@
 import type { z } from 'zod';
-import { fail, ok, type Issue, type Result } from '../findings/index.ts';
+import {
+  fail,
+  issueOf,
+  ok,
+  type FiguresOf,
+  type Issue,
+  type IssueCode,
+  type Result,
+} from '../findings/index.ts';
 import { migrateJob, OLDEST_JOB_VERSION, type RawJob } from './migrate.ts';
 import { JOB_FORMAT, JOB_VERSION, jobSchema, type Job } from './schema.ts';
 
@@ -32,12 +40,11 @@ export function shapeIssues(error: z.ZodError, raw: unknown): Issue[] {
   });
 }
 
-const issue = (code: Issue['code'], more: Partial<Issue> = {}): Issue => ({
-  code,
-  path: '',
-  severity: 'wrong',
-  ...more,
-});
+const issue = <Code extends IssueCode>(
+  code: Code,
+  more: Partial<Pick<Issue, 'path' | 'given' | 'allowed'>>,
+  ...figures: FiguresOf<Code>
+): Issue => issueOf(code, { path: '', severity: 'wrong', ...more }, ...figures);
 
 /**
  * A job document from parsed JSON: checks the mark and version, brings old versions up to today's, checks the shape.
@@ -45,15 +52,15 @@ const issue = (code: Issue['code'], more: Partial<Issue> = {}): Issue => ({
  */
 export function readJob(raw: unknown): Result<Job> {
   if (typeof raw !== 'object' || raw === null || (raw as RawJob)['format'] !== JOB_FORMAT)
-    return fail(issue('not-a-job'));
+    return fail(issue('not-a-job', {}));
   const { version } = raw as RawJob;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < OLDEST_JOB_VERSION) {
     return fail(
-      issue('shape', {
-        path: 'version',
-        given: String(version),
-        detail: { what: `“${String(version)}” is not a version of a job file.` },
-      }),
+      issue(
+        'shape',
+        { path: 'version', given: String(version) },
+        { what: `“${String(version)}” is not a version of a job file.` },
+      ),
     );
   }
   if (version > JOB_VERSION)
@@ -94,10 +101,10 @@ export function readJobFile(text: string): Result<Job> {
     raw = JSON.parse(clean);
   } catch (problem) {
     const end = clean.startsWith('{') ? howItEnds(clean) : 'whole';
-    if (end !== 'whole') return fail(issue(end === 'cut' ? 'cut-short' : 'quote-open'));
+    if (end !== 'whole') return fail(issue(end === 'cut' ? 'cut-short' : 'quote-open', {}));
     const where =
       clean === '' ? 'the file is empty' : problem instanceof Error ? problem.message : 'unreadable';
-    return fail(issue('not-json', { allowed: 'Choose a file that Vuelta exported.', detail: { where } }));
+    return fail(issue('not-json', { allowed: 'Choose a file that Vuelta exported.' }, { where }));
   }
   return readJob(raw);
 }

@@ -1,4 +1,13 @@
-import { at, fail, ok, type Issue, type Result } from '../findings/index.ts';
+import {
+  at,
+  fail,
+  issueOf,
+  ok,
+  type FiguresOf,
+  type Issue,
+  type IssueCode,
+  type Result,
+} from '../findings/index.ts';
 import type { SpurSizes } from '../gear/index.ts';
 import {
   bracketRefuses,
@@ -66,7 +75,8 @@ interface Equipped {
 
 /** Head, mill and gears, or what is lacking. Issues: no-head, lead-head-not-geared, lead-no-mill, lead-screw-unknown, lead-no-gears, lead-gears-one */
 function equip(input: LeadInput, { head, mill, gearSets }: LeadGround, path: string): Result<Equipped> {
-  const blocked = (code: Issue['code'], given = ''): Issue => ({ code, path, severity: 'blocked', given });
+  const blocked = <Code extends IssueCode>(code: Code, given = '', ...figures: FiguresOf<Code>): Issue =>
+    issueOf(code, { path, severity: 'blocked', given }, ...figures);
   const setId = input.gearSetId ?? head?.differential?.gearSetId;
   const gearSet = gearSets.find(({ id }) => id === setId) ?? null;
   const lead = mill && parsePositiveLength(mill.lead, 'The lead of the screw');
@@ -238,7 +248,7 @@ function judge(way: LeadWay, allowed: number, head: Head, path: string, system: 
       given: trainText(way.train),
       detail: {
         off: `${decimalText(Math.abs(way.overFace), 0)} µm`,
-        allowed: lengthText(allowed, system, 'fine'),
+        most: lengthText(allowed, system, 'fine'),
       },
     });
   if (way.refused)

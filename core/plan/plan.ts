@@ -1,5 +1,5 @@
 import type { DividingGround } from '../dividing/index.ts';
-import type { Issue } from '../findings/index.ts';
+import { issueOf, type Issue, type IssueCode, type IssueDetails } from '../findings/index.ts';
 import { mateOf, partnerOf, type IndexedPart, type Job, type Part, type WormPart } from '../job/index.ts';
 import type { SetupShop } from '../setup/index.ts';
 import type { Equipment, Head, Mill } from '../shop/index.ts';
@@ -76,20 +76,21 @@ const asTable = ({
 type Named = { readonly id: string; readonly name: string };
 type Kept = { readonly own: Named; readonly live: Named | null; readonly changed: boolean };
 
+/** The issues that are told with the name of a thing in the shop. */
+type ChangeCode = {
+  [Code in IssueCode]: [IssueDetails[Code]] extends ['what' | 'head'] ? Code : never;
+}[IssueCode];
+
 /** What was copied into the job and is otherwise in the shop now, or gone. */
 function sayChange(
   { own, live, changed }: Kept,
   path: string,
-  codes: { readonly changed: Issue['code']; readonly left: Issue['code'] | null },
+  codes: { readonly changed: ChangeCode; readonly left: ChangeCode | null },
 ): Issue[] {
-  const issue = {
-    path,
-    severity: 'note',
-    given: own.id,
-    detail: { what: own.name, head: own.name },
-  } as const;
-  if (!live) return codes.left ? [{ ...issue, code: codes.left }] : [];
-  return changed ? [{ ...issue, code: codes.changed }] : [];
+  const code = live ? (changed ? codes.changed : null) : codes.left;
+  return code === null
+    ? []
+    : [issueOf(code, { path, severity: 'note', given: own.id }, { what: own.name, head: own.name })];
 }
 
 function kept<T extends Named>(own: T | null, all: readonly T[], built: (thing: T) => unknown = (x) => x) {
@@ -113,7 +114,7 @@ function changesSince(job: Job, shop: Equipment, part: Part): Issue[] {
   const mill = usesMill ? (own.mills.find(({ id }) => id === part.dividing.millId) ?? null) : null;
   const drives = own.steppers.filter(({ headId }) => headId === head?.id);
   const found: Issue[] = [];
-  const say = (thing: Kept | null, path: string, changed: Issue['code'], left: Issue['code'] | null) => {
+  const say = (thing: Kept | null, path: string, changed: ChangeCode, left: ChangeCode | null) => {
     if (thing) found.push(...sayChange(thing, path, { changed, left }));
   };
   const ofHead = kept(head, shop.heads, asBuilt);

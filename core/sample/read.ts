@@ -1,4 +1,4 @@
-import { at, type Issue, type Result } from '../findings/index.ts';
+import { at, issueOf, type FiguresOf, type Issue, type IssueCode, type Result } from '../findings/index.ts';
 import {
   approx,
   decimalText,
@@ -52,13 +52,17 @@ export function readSample(
     const read = take(path, parsePitch(typed));
     return read && approx(read.module);
   };
-  const wrong = (
-    code: Issue['code'],
+  const ask = <Code extends IssueCode>(
+    code: Code,
+    where: Pick<Issue, 'path' | 'severity' | 'given'>,
+    ...figures: FiguresOf<Code>
+  ) => issues.push(issueOf(code, where, ...figures));
+  const wrong = <Code extends IssueCode>(
+    code: Code,
     path: string,
     given: string,
-    detail: Record<string, string>,
-    severity: Issue['severity'] = 'wrong',
-  ) => issues.push({ code, path, severity, given, detail });
+    ...figures: FiguresOf<Code>
+  ) => ask(code, { path, given, severity: 'wrong' }, ...figures);
   const mm = (value: number) => lengthText(value, system);
 
   const teeth = count('teeth', input.teeth, 'The tooth count', 4, 1000);
@@ -74,12 +78,10 @@ export function readSample(
     }
     const give = input.tipBy === 'across' ? TIPS_APART.across * (over ?? 0) : TIPS_APART.over;
     if (over !== null && reached !== null && Math.abs(over - reached) > give)
-      wrong(
+      ask(
         'tips-at-odds',
-        'edgeToTip',
-        input.edgeToTip.typed,
+        { path: 'edgeToTip', severity: 'query', given: input.edgeToTip.typed },
         { over: mm(over), bore: mm(bore!), edge: mm(edge!), reached: mm(reached) },
-        'query',
       );
     // the one that was chosen, else the one there is
     if (reached !== null && (input.tipBy === 'bore' || over === null))
@@ -90,7 +92,7 @@ export function readSample(
   const span = length('span', input.span, 'The span');
   const next = length('spanNext', input.spanNext, 'The span over one more');
   if (span !== null && k === null && blank(input.spanTeeth))
-    wrong('span-alone', 'spanTeeth', '', { span: mm(span) }, 'query');
+    ask('span-alone', { path: 'spanTeeth', severity: 'query', given: '' }, { span: mm(span) });
   let basePitch = span !== null && next !== null ? next - span : null;
   if (basePitch !== null && basePitch <= 0) {
     wrong('spans-contradict', 'spanNext', input.spanNext.typed, {
@@ -113,7 +115,7 @@ export function readSample(
       if (!arc || pitches === null) return null;
       const degrees = approx(arc);
       if (degrees <= 0 || degrees > 360) {
-        wrong('survivors-over-turn', 'survivors.arc', input.survivors.arc.typed, {});
+        wrong('survivors-over-turn', 'survivors.arc', input.survivors.arc.typed);
         return null;
       }
       const found = (360 * pitches) / degrees;
@@ -122,7 +124,7 @@ export function readSample(
     const chord = length('survivors.chord', input.survivors.chord, 'Across the survivors');
     if (chord === null || pitches === null || !tip) return null;
     if (chord >= tip.mm) {
-      wrong('survivors-over-turn', 'survivors.chord', input.survivors.chord.typed, {});
+      wrong('survivors-over-turn', 'survivors.chord', input.survivors.chord.typed);
       return null;
     }
     const found = (Math.PI * pitches) / Math.asin(chord / tip.mm);
@@ -168,17 +170,15 @@ export function readSample(
     const [other, turned] =
       input.tip.unit === 'mm' ? ['inches', tip.mm * 25.4] : ['millimetres', tip.mm / 25.4];
     const module = turned / (teeth + 2);
-    wrong(
+    ask(
       'sample-unit',
-      'tip',
-      input.tip.typed,
+      { path: 'tip', severity: 'query', given: input.tip.typed },
       {
         module: decimalText(tip.mm / (teeth + 2), 3),
         other,
         dp: decimalText(25.4 / module, 2),
         m: decimalText(module, 3),
       },
-      'query',
     );
   }
   // kept with the readings, though it says nothing of what gear this is

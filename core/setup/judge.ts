@@ -1,4 +1,4 @@
-import type { Issue } from '../findings/index.ts';
+import { issueOf, type FiguresOf, type Issue, type IssueCode } from '../findings/index.ts';
 import type { Mandrel } from '../shop/index.ts';
 import { lengthText, type UnitSystem } from '../units/index.ts';
 import type { SetupRead } from './read.ts';
@@ -50,13 +50,16 @@ export function judgeSetup(
 ): Issue[] {
   const issues: Issue[] = [];
   const mm = (value: number) => lengthText(value, system);
-  const ask = (
-    code: Issue['code'],
-    path: keyof SetupInput | 'millId' | 'choice',
+  type Field = keyof SetupInput | 'millId' | 'choice';
+  const tell = <Code extends IssueCode>(
+    code: Code,
+    severity: Issue['severity'],
+    path: Field,
     given: string,
-    more: Readonly<Record<string, string>> = {},
-    severity: Issue['severity'] = 'query',
-  ) => issues.push({ code, path, severity, given, detail: more });
+    ...figures: FiguresOf<Code>
+  ) => issues.push(issueOf(code, { path, severity, given }, ...figures));
+  const ask = <Code extends IssueCode>(code: Code, path: Field, given: string, ...figures: FiguresOf<Code>) =>
+    tell(code, 'query', path, given, ...figures);
 
   for (const { key, name, needs, has, fits, remedies } of detail.fits)
     if (fits === false)
@@ -74,35 +77,28 @@ export function judgeSetup(
     ask('setup-cutter-small', 'cutterDiameter', mm(cutter.diameter), { depth: mm(depth) });
   if (input.mandrelId !== null && input.holding !== 'chuck' && input.holding !== 'bar') {
     const fit = detail.mandrels.find(({ id }) => id === input.mandrelId);
-    if (!mandrel) ask('setup-left-shop', 'mandrelId', 'The mandrel', {}, 'note');
+    if (!mandrel) tell('setup-left-shop', 'note', 'mandrelId', 'The mandrel');
     else if (fit?.fits === false) ask('mandrel-fit', 'mandrelId', mandrel.name, { why: fit.line });
   }
   if (input.materialId !== null && detail.material === null)
-    ask('setup-left-shop', 'materialId', 'The material', {}, 'note');
+    tell('setup-left-shop', 'note', 'materialId', 'The material');
   if (data?.tooFast && read.speedSet === null)
-    ask(
-      'speed-none',
-      'speedSet',
-      String(Math.round(data.rpm)),
-      { wanted: String(Math.round(data.rpmWanted)) },
-      'note',
-    );
+    tell('speed-none', 'note', 'speedSet', String(Math.round(data.rpm)), {
+      wanted: String(Math.round(data.rpmWanted)),
+    });
   if (detail.round && detail.round.runout > RUNOUT_FAR) ask('runout-far', 'round', mm(detail.round.runout));
   for (const field of ['alongTop', 'alongSide'] as const) {
     const moved = read[field];
     if (moved === null) continue;
-    if (read.alongLength === null) ask('along-alone', 'alongLength', mm(Math.abs(moved)), {}, 'needed');
+    if (read.alongLength === null) tell('along-alone', 'needed', 'alongLength', mm(Math.abs(moved)));
     else if (Math.abs(moved) > ALONG_FAR * read.alongLength)
       ask('along-far', field, mm(Math.abs(moved)), { length: mm(read.alongLength) });
   }
   const { keyWidth, keyCutter } = read;
   if (keyWidth !== null && keyCutter !== null && (keyCutter > keyWidth || keyWidth > 2 * keyCutter))
-    ask(
-      'keyway-cutter',
-      'keyCutter',
-      mm(keyCutter),
-      { width: mm(keyWidth), least: mm(keyWidth / 2) },
-      'wrong',
-    );
+    tell('keyway-cutter', 'wrong', 'keyCutter', mm(keyCutter), {
+      width: mm(keyWidth),
+      least: mm(keyWidth / 2),
+    });
   return issues;
 }

@@ -1,17 +1,29 @@
-import { fail, ok, type Issue, type Result } from '../findings/index.ts';
+import {
+  fail,
+  issueOf,
+  ok,
+  type FiguresOf,
+  type Issue,
+  type IssueCode,
+  type Result,
+} from '../findings/index.ts';
 import { measure, parseCount, parsePositiveLength, type Measure, type UnitSystem } from '../units/index.ts';
 import { idFrom } from './reading.ts';
 
 /** A row of a table, cell by column name. */
 export type Cells = Readonly<Record<string, string>>;
 
-export const wrong = (code: Issue['code'], given: string, more: Partial<Issue> = {}): Issue => ({
-  code,
-  path: '',
-  severity: 'wrong',
-  given,
-  ...more,
-});
+export const wrong = <Code extends IssueCode>(
+  code: Code,
+  given: string,
+  allowed?: string,
+  ...figures: FiguresOf<Code>
+): Issue =>
+  issueOf(
+    code,
+    { path: '', severity: 'wrong', given, ...(allowed === undefined ? {} : { allowed }) },
+    ...figures,
+  );
 
 export const yes = (flag: boolean): string => (flag ? 'yes' : 'no');
 
@@ -21,7 +33,7 @@ export function readYes(typed: string, what: string, otherwise: boolean): Result
   if (word === '') return ok(otherwise);
   if (['yes', 'y', 'true', '1', 'x'].includes(word)) return ok(true);
   if (['no', 'n', 'false', '0', '-'].includes(word)) return ok(false);
-  return fail(wrong('word-unknown', typed, { detail: { what }, allowed: 'yes or no' }));
+  return fail(wrong('word-unknown', typed, 'yes or no', { what }));
 }
 
 /** Issues: word-unknown */
@@ -33,7 +45,7 @@ export function readWord<T extends string>(
   const found = words[typed.trim().toLowerCase()];
   if (found !== undefined) return ok(found);
   const allowed = [...new Set(Object.keys(words))].filter((word) => word !== '').join(' or ');
-  return fail(wrong('word-unknown', typed, { detail: { what }, allowed }));
+  return fail(wrong('word-unknown', typed, allowed, { what }));
 }
 
 /** Issues: those of the counting parser; a name that is missing */
@@ -42,8 +54,7 @@ export const readWhole = (typed: string, what: string, least: number, most: numb
 
 export function readName(typed: string, what: string): Result<string> {
   const name = typed.trim();
-  if (name === '' || name.length > 80)
-    return fail(wrong('missing', typed, { allowed: `${what}, of 80 signs at most` }));
+  if (name === '' || name.length > 80) return fail(wrong('missing', typed, `${what}, of 80 signs at most`));
   return ok(name);
 }
 

@@ -336,13 +336,13 @@ export function readTable(
       other: other ? TABLE_NAMES[other] : '',
       wanted: TABLE_NAMES[id],
     };
-    return fail(wrong(other ? 'table-other' : 'table-columns', heading.join(', '), { allowed, detail }));
+    return fail(wrong(other ? 'table-other' : 'table-columns', heading.join(', '), allowed, detail));
   }
   const rows = cells
     .map((row, i) => ({ row: i + 1, cells: row }))
     .slice(1)
     .filter((row) => row.cells.some((cell) => cell.trim() !== ''));
-  if (rows.length === 0) return fail(wrong('table-empty', '', { allowed }));
+  if (rows.length === 0) return fail(wrong('table-empty', '', allowed));
   let now = equipment;
   let good = 0;
   const bad: BadRow[] = [];
@@ -353,7 +353,7 @@ export function readTable(
       .map((name) => (named[name] ?? '').trim().toLowerCase() || (name === 'side' ? '1' : ''))
       .join(' · ');
     const taken = seen.has(key)
-      ? fail(wrong('name-twice', key, { detail: { what: 'rows' } }))
+      ? fail(wrong('name-twice', key, undefined, { what: 'rows' }))
       : take(now, named);
     seen.add(key);
     if (taken.ok) {

@@ -178,7 +178,7 @@ export function pitchCell(typed: string): Result<Measure> {
   if (!asModule!.ok) return asModule!;
   // is it the same read either way? Then it carries its own mark
   if (!asDp!.ok || asModule!.value.system !== asDp!.value.system)
-    return fail(wrong('word-unknown', typed, { detail: { what: 'a pitch' }, allowed: 'M1.5 or 14 DP' }));
+    return fail(wrong('word-unknown', typed, 'M1.5 or 14 DP', { what: 'a pitch' }));
   const { system } = asModule!.value;
   const figure = typed.replace(/^\s*(?:module|mod|m|dp|p)\s*|\s*(?:module|mod|m|d\.?p\.?|p)\s*$/gi, '');
   return ok(measure(figure, system));

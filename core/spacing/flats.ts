@@ -1,4 +1,13 @@
-import { at, fail, ok, type Issue, type Result } from '../findings/index.ts';
+import {
+  at,
+  fail,
+  issueOf,
+  ok,
+  type FiguresOf,
+  type Issue,
+  type IssueCode,
+  type Result,
+} from '../findings/index.ts';
 import { lengthValue, type Value, type Working } from '../station/index.ts';
 import {
   approx,
@@ -62,16 +71,16 @@ export function readFlats(
       detail: { stock: lengthText(D, system) },
     });
   const issues: Issue[] = [];
-  const tell = (code: Issue['code'], severity: Issue['severity'], detail: Record<string, string>) =>
-    issues.push({ code, path, severity, given, detail });
+  const note = <Code extends IssueCode>(code: Code, ...figures: FiguresOf<Code>) =>
+    issues.push(issueOf(code, { path, severity: 'note', given }, ...figures));
   // the corner lies on the round, or where the flats meet inside it
   const corner = Math.min(D / 2, AF / 2 / Math.cos(Math.PI / flats));
   const gauge = flats % 2 === 1 ? AF / 2 + corner : null;
-  if (gauge !== null) tell('flats-odd', 'note', { flats: String(flats), gauge: lengthText(gauge, system) });
+  if (gauge !== null) note('flats-odd', { flats: String(flats), gauge: lengthText(gauge, system) });
   // deeper than the corners reach: the flats meet inside the round
   const corners = AF <= fullCorners + 1e-9;
   if (AF < fullCorners - 1e-9)
-    tell('flats-corners-lost', 'note', {
+    note('flats-corners-lost', {
       full: lengthText(fullCorners, system),
       over: lengthText(AF / Math.cos(Math.PI / flats), system),
     });

@@ -101,8 +101,8 @@ test('a figure that is gone, and one that is new', () => {
 });
 
 test('open, settled, in doubt; a question is asked until it is settled with', () => {
-  const query = { code: 'pitch-slip', path: 'p', severity: 'query' } as const;
-  const wrong = { code: 'not-whole', path: 'p', severity: 'wrong' } as const;
+  const query = { code: 'runout-far', path: 'p', severity: 'query', given: '1 mm' } as const;
+  const wrong = { code: 'missing', path: 'p', severity: 'wrong', allowed: 'the teeth' } as const;
   expect(stateOf({ issues: [] }, undefined, [])).toBe('open');
   expect(stateOf({ issues: [wrong] }, undefined, [])).toBe('open');
   expect(stateOf({ issues: [] }, settled, [])).toBe('settled');

@@ -1,4 +1,12 @@
-import { fail, ok, type Issue, type Result } from '../findings/index.ts';
+import {
+  fail,
+  issueOf,
+  ok,
+  type FiguresOf,
+  type Issue,
+  type IssueCode,
+  type Result,
+} from '../findings/index.ts';
 import { exact, type Exact } from './exact.ts';
 
 /** A number with the unit word that was written behind it, if any. */
@@ -34,13 +42,12 @@ type Token =
   | { readonly kind: 'sign'; readonly text: '+' | '-' | '*' | '/' | '(' | ')' }
   | { readonly kind: 'word'; readonly text: string };
 
-const issue = (code: Issue['code'], given: string, more: Partial<Issue> = {}): Issue => ({
-  code,
-  path: '',
-  severity: 'wrong',
-  given,
-  ...more,
-});
+const issue = <Code extends IssueCode>(
+  code: Code,
+  given: string,
+  more: Pick<Issue, 'allowed'> = {},
+  ...figures: FiguresOf<Code>
+): Issue => issueOf(code, { path: '', severity: 'wrong', given, ...more }, ...figures);
 
 /** Brings the many ways of writing one sign to one: vulgar fractions, primes, times and minus signs, commas. */
 function tidy(typed: string): string {
@@ -202,7 +209,7 @@ class Reader {
     const factor = this.factorOf(token.text);
     if (!factor || term.power !== 0) {
       throw new Unreadable(
-        issue('unit-unknown', this.given, { detail: { unit: token.text }, allowed: this.allowed }),
+        issue('unit-unknown', this.given, { allowed: this.allowed }, { unit: token.text }),
       );
     }
     this.place += 1;
@@ -248,7 +255,7 @@ export function readExpression(typed: string, factorOf: UnitFactor, allowed: str
     const words = tokens.filter((token) => token.kind === 'word').length;
     if (words === 1 && last.kind === 'word' && tokens.length > 1) {
       const factor = factorOf(last.text);
-      if (!factor) return fail(issue('unit-unknown', typed, { detail: { unit: last.text }, allowed }));
+      if (!factor) return fail(issue('unit-unknown', typed, { allowed }, { unit: last.text }));
       const bare = new Reader(tokens.slice(0, -1), typed, factorOf, allowed).readAll();
       return within({ value: bare.value.mul(factor), hadUnit: true }, typed, allowed);
     }

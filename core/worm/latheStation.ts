@@ -1,5 +1,14 @@
 import { engagedLength, type DriveFacts } from '../drive/index.ts';
-import { at, fail, ok, type Issue, type Result } from '../findings/index.ts';
+import {
+  at,
+  fail,
+  issueOf,
+  ok,
+  type FiguresOf,
+  type Issue,
+  type IssueCode,
+  type Result,
+} from '../findings/index.ts';
 import { clearsStud, ownsTrain, tableOfGears, trainText } from '../gearing/index.ts';
 import { readBox, type BoxSetting, type GearSet, type ShopLathe } from '../shop/index.ts';
 import {
@@ -68,13 +77,13 @@ const OUT_OF_REACH_PPM = 20_000;
 
 /** Leadscrew, box and gears of a lathe. Issues: no-lathe, lathe-screw-unknown, lathe-box-bad, lathe-no-gears */
 function equip({ lathe, gearSets }: LatheGround, path: string): Result<Lathe> {
-  const blocked = (code: Issue['code'], given = ''): Issue => ({ code, path, severity: 'blocked', given });
+  const blocked = <Code extends IssueCode>(code: Code, given = '', ...figures: FiguresOf<Code>): Issue =>
+    issueOf(code, { path, severity: 'blocked', given }, ...figures);
   if (!lathe) return fail(blocked('no-lathe'));
   const screw = parsePositiveLength(lathe.leadscrew, 'The lead of the leadscrew');
   if (!screw.ok) return fail(blocked('lathe-screw-unknown', lathe.name));
   const box = readBox(lathe.box, screw.value);
-  if (!box.ok)
-    return fail({ ...blocked('lathe-box-bad', lathe.name), detail: { word: box.issues[0]?.given ?? '' } });
+  if (!box.ok) return fail(blocked('lathe-box-bad', lathe.name, { word: box.issues[0]?.given ?? '' }));
   const gears = gearSets.find(({ id }) => id === lathe.gearSetId)?.gears ?? [];
   const owned = gears.reduce((sum, { count }) => sum + count, 0);
   if (owned < 2 && box.value.length === 0) return fail(blocked('lathe-no-gears', lathe.name));
@@ -285,7 +294,7 @@ function judge(way: LatheWay, byStarts: StartWay | null, allowed: number, path: 
       code: 'lathe-off',
       detail: {
         off: `${decimalText(Math.abs(way.overLength), 0)} µm`,
-        allowed: `${decimalText(allowed, 0)} µm`,
+        most: `${decimalText(allowed, 0)} µm`,
       },
     });
   if (way.train && !clearsStud(way.train)) issues.push({ ...issue, code: 'lathe-stud' });

@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import type { Issue } from '../../core/findings/index.ts';
 import { idSchema, readJob, type Job } from '../../core/job/index.ts';
 import { checkEvent, readRun, runEventSchema, type Run, type RunEvent } from '../../core/run/index.ts';
 import { equipmentSchema, shopToToday, type Equipment } from '../../core/shop/index.ts';
@@ -75,8 +74,8 @@ export interface ReadBackup {
   }[];
 }
 
-const bad = (why: string, code: Issue['code'] = 'not-a-backup'): Refused =>
-  new Refused(422, [{ code, path: '', severity: 'wrong', detail: { why } }]);
+const bad = (why: string): Refused =>
+  new Refused(422, [{ code: 'not-a-backup', path: '', severity: 'wrong', detail: { why } }]);
 
 /** Reads a whole backup, or says what in it cannot be read. @throws Refused 422 */
 export function readBackup(text: string): ReadBackup {

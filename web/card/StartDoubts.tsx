@@ -47,7 +47,7 @@ export function StartDoubts({ doubtful, ticked, onTick }: StartDoubtsProps) {
           <span className="moved">
             {tick(
               keyOf(issue),
-              `I have looked at it on the machine: ${issue.detail?.['what']?.toLowerCase() ?? 'it'} clears.`,
+              `I have looked at it on the machine: ${issue.code === 'setup-no-room' ? issue.detail.what.toLowerCase() : 'it'} clears.`,
             )}
           </span>
         </Notice>

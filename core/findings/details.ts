@@ -89,6 +89,7 @@ export const ISSUE_FIGURES = {
   'table-swing-short': ['given', 'allowed'],
   'table-no-swing': ['given'],
   'head-no-tilt': ['given'],
+  'upright-no-tilt': ['given'],
   'table-column': ['given', 'allowed'],
   'lead-no-indexing': ['given', 'allowed', 'holes', 'need'],
   'choice-not-with-lead': ['way', 'why'],

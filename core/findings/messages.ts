@@ -159,6 +159,8 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
     `The table of ${i.given} does not swing. Tilt the head with a stub arbor, or use an attachment that turns the cutter.`,
   'head-no-tilt': (i) =>
     `The head of ${i.given} is not listed as one that tilts sideways. If it does, say so in the shop; if not, swing the table.`,
+  'upright-no-tilt': (i) =>
+    `The head of ${i.given} is not listed as one that tilts sideways, and on an upright spindle nothing else lays the cutter along the teeth: swinging the table does not. If it tilts, say so in the shop; if not, take a lying mill.`,
   'table-column': (i) =>
     `Swung, the table’s corner reaches ${i.given} towards the column and has ${i.allowed}. Bring the saddle forward by the difference first, or the table strikes the column.`,
   'lead-no-indexing': (i) =>

@@ -4,7 +4,7 @@ import { drawnHelicalJob, withSpurPart, type Job, type SpurPart } from '../job/i
 import { plan, stationOf, type PartPlan } from '../plan/index.ts';
 import { plainCutter, STOCK_EQUIPMENT, STOCK_MILL, type Equipment } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
-import { cornerReach, headTilt, onScale, testLine, widerBySetting } from './index.ts';
+import { cornerReach, headTilt, layingFor, onScale, setTable, testLine, widerBySetting } from './index.ts';
 
 const rad = (degrees: number) => (degrees * Math.PI) / 180;
 const deg = (typed: string) => measure(typed, 'deg');
@@ -112,5 +112,74 @@ describe('table and head', () => {
       Math.sqrt(3.375 * (60 - 3.375)) * Math.cos(rad(20)) + 3 * Math.sin(rad(20)),
       6,
     );
+  });
+});
+
+describe('an upright spindle, its cutter beside the work', () => {
+  /** Does a disk whose axis stands so lie along a tooth there? The component of the tooth along the disk's axis. */
+  const across = (tooth: number[], axis: number[]) =>
+    Math.abs(tooth.reduce((sum, part, i) => sum + part * axis[i]!, 0));
+  const oneDegree = Math.PI / 180;
+
+  test('swinging the table never lays a flat disk along the tooth; tilting the head by the helix angle does (geometry)', () => {
+    for (const hand of ['right', 'left'] as const)
+      for (const side of ['behind', 'front'] as const) {
+        const beta = 20 * oneDegree;
+        // the work along the table (x), the operator at −y; the tooth at its side, by the direction of a screw thread
+        const out = side === 'behind' ? [0, 1, 0] : [0, -1, 0];
+        const round = [0, 0, out[1]!]; // x × out
+        const turn = hand === 'right' ? 1 : -1;
+        const tooth = [Math.cos(beta), 0, turn * Math.sin(beta) * round[2]!];
+        for (let swing = -45; swing <= 45; swing += 5) {
+          // swung, the work turns about z, which the flat disk's axis is: nothing changes along it
+          const swung = [
+            tooth[0]! * Math.cos(swing * oneDegree),
+            tooth[0]! * Math.sin(swing * oneDegree),
+            tooth[2]!,
+          ];
+          expect(across(swung, [0, 0, 1])).toBeCloseTo(Math.sin(beta), 9);
+        }
+        const laying = layingFor({ axis: 'vertical' }, { setUp: 'table', side: 'near' }, side);
+        expect(laying.setUp).toBe('head');
+        const { setting } = setTable(
+          laying,
+          {
+            hand,
+            helixDeg: 20,
+            depth: 3,
+            mill: { ...STOCK_MILL, axis: 'vertical' },
+            cutter: { diameter: null },
+          },
+          'x',
+        );
+        expect(setting).toMatchObject({ by: 'head', degrees: 20, upright: true });
+        // the head's top to the right: its axis leans to +x
+        const lean = setting.way === 'right' ? 1 : -1;
+        expect(across(tooth, [lean * Math.sin(beta), 0, Math.cos(beta)])).toBeCloseTo(0, 9);
+      }
+  });
+
+  test('a head that is not said to tilt is asked about, and no table is offered instead; a lying mill is set as it was asked', () => {
+    const { issues } = setTable(
+      layingFor({ axis: 'vertical' }, { setUp: 'table', side: 'near' }, 'behind'),
+      {
+        hand: 'right',
+        helixDeg: 20,
+        depth: 3,
+        mill: { ...STOCK_MILL, name: 'Pillar', axis: 'vertical', headTilts: false },
+        cutter: { diameter: null },
+      },
+      'lead',
+    );
+    expect(issues.map(sayIssue)).toEqual([
+      'The head of Pillar is not listed as one that tilts sideways, and on an upright spindle nothing else lays the cutter along the teeth: swinging the table does not. If it tilts, say so in the shop; if not, take a lying mill.',
+    ]);
+    for (const asked of [
+      { setUp: 'table', side: 'near' },
+      { setUp: 'head', side: 'far' },
+    ] as const) {
+      expect(layingFor({ axis: 'horizontal' }, asked, 'behind')).toEqual(asked);
+      expect(layingFor(null, asked, 'front')).toEqual(asked);
+    }
   });
 });

@@ -20,6 +20,8 @@ export interface TableSetting {
   /** Of the table, mm, and how far its corner reaches towards the column when swung; null while the table is not known. */
   readonly size: { readonly length: number; readonly width: number } | null;
   readonly reach: number | null;
+  /** Does the spindle stand upright? Then nothing but its head lays the cutter along the teeth. */
+  readonly upright: boolean;
   /** How far the mill’s table swings, degrees; null while not known. */
   readonly most: number | null;
 }
@@ -36,7 +38,7 @@ interface ToSet {
 
 /**
  * The table swung or the head tilted for a helix, on this mill’s scale.
- * Issues: table-swing-short, table-no-swing, table-column, head-no-tilt
+ * Issues: table-swing-short, table-no-swing, table-column, head-no-tilt, upright-no-tilt
  */
 export function setTable(
   input: Pick<LeadInput, 'setUp' | 'side'>,
@@ -66,15 +68,32 @@ export function setTable(
     size,
     reach,
     most,
+    upright: mill.axis === 'vertical',
   };
   const words = byHead ? `tilt ${angleText(scale)}` : `swing ${angleText(scale)}`;
   return { setting, words, issues: byHead ? judgeTilt(mill, path) : judgeSwing(setting, mill, path) };
 }
 
-/** Issues: head-no-tilt */
-function judgeTilt({ name, headTilts }: Mill, path: string): Issue[] {
+/** Issues: head-no-tilt, upright-no-tilt */
+function judgeTilt({ name, headTilts, axis }: Mill, path: string): Issue[] {
   if (headTilts) return [];
-  return [{ code: 'head-no-tilt', path: `${path}.choice`, severity: 'query', given: name }];
+  const code = axis === 'vertical' ? 'upright-no-tilt' : 'head-no-tilt';
+  return [{ code, path: `${path}.choice`, severity: 'query', given: name }];
+}
+
+/**
+ * How the cutter is laid along the teeth on a mill. Beside the work on an upright spindle a disk lies flat, and swinging the
+ * table turns the work in the very plane of the disk: only a tilted head lays it along them, to the side the set-up has it on.
+ * @param asked as the card has it @param side of the set-up
+ * Source: by geometry; a tooth at the side of the work rises by its helix angle, and a flat disk does not (test)
+ */
+export function layingFor(
+  mill: Pick<Mill, 'axis'> | null,
+  asked: Pick<LeadInput, 'setUp' | 'side'>,
+  side: 'behind' | 'front',
+): Pick<LeadInput, 'setUp' | 'side'> {
+  if (mill?.axis !== 'vertical') return { setUp: asked.setUp, side: asked.side };
+  return { setUp: 'head', side: side === 'behind' ? 'far' : 'near' };
 }
 
 function judgeSwing({ degrees, most, reach }: TableSetting, mill: Mill, path: string): Issue[] {

@@ -14,7 +14,7 @@ import { planGear, readGear, type GearReadings, type SpurSizes } from '../gear/i
 import type { SpurPart } from '../job/index.ts';
 import { depthDialOf, planSetup, type SetupShop } from '../setup/index.ts';
 import { planInspect } from '../inspect/index.ts';
-import { planLead } from '../lead/index.ts';
+import { layingFor, planLead } from '../lead/index.ts';
 import type { FormCutter, MeasuringTool } from '../shop/index.ts';
 import type { StationWork } from '../station/index.ts';
 import type { ToothForm } from '../toothform/index.ts';
@@ -129,7 +129,16 @@ export function planSpur(part: SpurPart, on: SpurGround, system: UnitSystem): Pa
   // a bore that is wrong is no reason to keep the lead back
   const faceRead = parsePositiveLength(part.blank.faceWidth, '');
   const face = faceRead.ok ? faceRead.value : null;
-  const bareLead = planLead(part.lead, sizes, face, ground, inForce, `${path}.lead`, system);
+  const laying = layingFor(ground.mill, part.lead, part.setup.side);
+  const bareLead = planLead(
+    { ...part.lead, ...laying },
+    sizes,
+    face,
+    ground,
+    inForce,
+    `${path}.lead`,
+    system,
+  );
   const geared = helical ? { ...ground, lead: gearingOf(bareLead.facts, part.lead.drive) } : ground;
   const dividing = planDividing(part.dividing, target, geared, `${path}.dividing`);
   const lead =

@@ -3,6 +3,7 @@ import { countFor, judgeCutter, pickedCutter, planCutter, type CutterNeed } from
 import { countAim, planDividing, type DividingGround, type Target } from '../dividing/index.ts';
 import { planDrive, type DriveFacts } from '../drive/index.ts';
 import type { WheelPart } from '../job/index.ts';
+import { layingFor } from '../lead/index.ts';
 import type { ToothForm } from '../toothform/index.ts';
 import { exact, type UnitSystem } from '../units/index.ts';
 import { planSetup, type SetupShop } from '../setup/index.ts';
@@ -63,7 +64,7 @@ export function planWheelPart(
   const judged = need && picked ? judgeCutter(picked, need, part.cutter.countBy, cutters.shop) : null;
   const madeFor = judged?.madeFor ?? (need && countFor(need, part.cutter.countBy, diameter));
   const wheel = planWheel(
-    part.gash,
+    { ...part.gash, ...layingFor(ground.mill, part.gash, part.setup.side) },
     { drive: facts, rim: blank.facts, mill: ground.mill, cutter: { diameter, madeFor }, system },
     `${path}.gash`,
   );

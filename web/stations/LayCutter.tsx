@@ -43,17 +43,24 @@ export function LayCutter({ heading, setting, how, set, rest, hand, children }: 
   return (
     <section aria-label="Table">
       <h3 className="methods-head">{heading}</h3>
-      <div className="fields">
-        <EitherField label="How" options={SET_UPS} value={how.setUp} onChange={(setUp) => set({ setUp })} />
-        {setting.by === 'head' && (
-          <EitherField
-            label="Stub arbor, cutter on the"
-            options={SIDES}
-            value={how.side}
-            onChange={(side) => set({ side })}
-          />
-        )}
-      </div>
+      {setting.upright ? (
+        <p className="soft">
+          An upright spindle: its head is tilted, the cutter on the side that Set-up says. Swinging the table
+          would not lay a flat cutter along the teeth.
+        </p>
+      ) : (
+        <div className="fields">
+          <EitherField label="How" options={SET_UPS} value={how.setUp} onChange={(setUp) => set({ setUp })} />
+          {setting.by === 'head' && (
+            <EitherField
+              label="Stub arbor, cutter on the"
+              options={SIDES}
+              value={how.side}
+              onChange={(side) => set({ side })}
+            />
+          )}
+        </div>
+      )}
       <p className="said">
         {wayOf(setting)}, to <b>{angle(setting.scale)}</b> on the scale
         {rest !== null && Math.abs(setting.off) * 60 >= 0.5 ? `: the nearest mark, ${rest}` : ''}. {hand}

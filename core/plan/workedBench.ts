@@ -68,6 +68,7 @@ const upright = {
   axis: 'vertical' as const,
   cross: { lead: mm('4'), marks: 80, travel: mm('200') },
   readout: true,
+  headTilts: true,
 };
 
 const [head, ...others] = STOCK_EQUIPMENT.heads;

@@ -128,7 +128,8 @@ function judgeMeasured(measured: Exact, given: string, sizes: SpurSizes, system:
 function workingOf(sizes: SpurSizes, bore: Exact | null, measured: Exact | null): Working[] {
   const d = decimalText(approx(sizes.pitchDiameter), 4);
   const ha = decimalText(approx(sizes.depth.addendum), 4);
-  const h = decimalText(approx(sizes.depth.wholeDepth), 4);
+  // as deep as it is cut: thinner teeth go deeper
+  const h = decimalText(approx(sizes.cutDepth), 4);
   const da = decimalText(approx(sizes.tipDiameter), 4);
   const mm = (value: Exact) => `${decimalText(approx(value), 4)}\\ \\mathrm{mm}`;
   const lines: Working[] = [

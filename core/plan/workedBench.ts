@@ -1,4 +1,3 @@
-import { expect } from '@jest/globals';
 import { newSpurJob, withMill, withSpurPart, type Job, type SpurPart } from '../job/index.ts';
 import { freezeRun, type Run } from '../run/index.ts';
 import { STOCK_EQUIPMENT, STOCK_MILL, type Equipment } from '../shop/index.ts';
@@ -158,19 +157,24 @@ function inspectShown(part: PartPlan): Worked {
   return shown;
 }
 
-/** Both ways: what is worked is shown so, and nothing is shown that was not worked. */
-export function expectWorked(part: PartPlan, id: PartPlan['stations'][number]['id'], worked: Worked): void {
-  const shown = {
+/** What a station shows and what was worked, as rough as a float: what is worked is shown so, and nothing is shown that was not worked. */
+export function laidBeside(
+  part: PartPlan,
+  id: PartPlan['stations'][number]['id'],
+  worked: Worked,
+): { readonly shown: object; readonly worked: object } {
+  const all = {
     ...shownBy(part, id),
     ...(id === 'setup' ? setupShown(part) : {}),
     ...(id === 'inspect' ? inspectShown(part) : {}),
   };
-  const rough = (figures: Worked) =>
-    Object.fromEntries(
+  const rough = (figures: Worked) => ({
+    [id]: Object.fromEntries(
       Object.entries(figures).map(([key, figure]) => [
         key,
         typeof figure === 'number' ? Number(figure.toFixed(5)) + 0 : figure,
       ]),
-    );
-  expect({ [id]: rough(shown) }).toEqual({ [id]: rough(worked) });
+    ),
+  });
+  return { shown: rough(all), worked: rough(worked) };
 }

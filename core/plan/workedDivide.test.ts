@@ -2,13 +2,17 @@ import { expect, test } from '@jest/globals';
 import { newDivideJob, withMill, withPart, type DividePart, type Job } from '../job/index.ts';
 import { promptSheet } from '../prompts/index.ts';
 import { measure } from '../units/index.ts';
-import { BENCH, cos, expectWorked, PI, RAD, sqrt, workedPart, workedRun } from './workedBench.ts';
+import { BENCH, cos, PI, RAD, sqrt, workedPart, workedRun, laidBeside } from './workedBench.ts';
 
 /*
  * Work that is only divided, worked by hand: six flats, slots at an angle, a rack. Sources: docs/sources.md#worked; the chords
  * and moves are geometry and R/N.
  */
 
+const expectWorked = (...given: Parameters<typeof laidBeside>): void => {
+  const { shown, worked } = laidBeside(...given);
+  expect(shown).toEqual(worked);
+};
 const mm = (typed: string) => measure(typed, 'mm');
 const count = (typed: string) => measure(typed, 'count');
 

@@ -6,7 +6,6 @@ import {
   atan,
   BENCH,
   cos,
-  expectWorked,
   PI,
   RAD,
   sin,
@@ -14,6 +13,7 @@ import {
   tan,
   workedPart,
   workedRun,
+  laidBeside,
 } from './workedBench.ts';
 
 /*
@@ -21,6 +21,10 @@ import {
  * usual worm and face: AGMA 6022 (from memory) and common practice; rim, touch and what bears: by geometry.
  */
 
+const expectWorked = (...given: Parameters<typeof laidBeside>): void => {
+  const { shown, worked } = laidBeside(...given);
+  expect(shown).toEqual(worked);
+};
 const mm = (typed: string) => measure(typed, 'mm');
 const count = (typed: string) => measure(typed, 'count');
 const [m, z1, z2, d1, a] = [2, 1, 40, 24, 20 * RAD];

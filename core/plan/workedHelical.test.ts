@@ -7,7 +7,6 @@ import {
   asin,
   atan,
   cos,
-  expectWorked,
   inv,
   PI,
   RAD,
@@ -17,6 +16,7 @@ import {
   workedJob,
   workedPart,
   workedRun,
+  laidBeside,
 } from './workedBench.ts';
 
 /*
@@ -25,6 +25,10 @@ import {
  * the disk reaches: by geometry.
  */
 
+const expectWorked = (...given: Parameters<typeof laidBeside>): void => {
+  const { shown, worked } = laidBeside(...given);
+  expect(shown).toEqual(worked);
+};
 const mm = (typed: string) => measure(typed, 'mm');
 const count = (typed: string) => measure(typed, 'count');
 const [z, mn, an, beta, b] = [30, 1.5, 20 * RAD, 20 * RAD, 18];

@@ -4,7 +4,6 @@ import { measure } from '../units/index.ts';
 import {
   angleOfInv,
   cos,
-  expectWorked,
   inv,
   PI,
   RAD,
@@ -13,6 +12,7 @@ import {
   workedJob,
   workedPart,
   workedRun,
+  laidBeside,
 } from './workedBench.ts';
 
 /*
@@ -20,6 +20,10 @@ import {
  * form cutter 2.157/P, caliper and pins: Machinery's Handbook; ranges of cutters: the same; set-up: geometry of a disk over work.
  */
 
+const expectWorked = (...given: Parameters<typeof laidBeside>): void => {
+  const { shown, worked } = laidBeside(...given);
+  expect(shown).toEqual(worked);
+};
 const mm = (typed: string) => measure(typed, 'mm');
 const count = (typed: string) => measure(typed, 'count');
 /** What a caliper, a span and pins read on teeth. @param a pressure angle, radians @param thin off the tooth, round the pitch circle */

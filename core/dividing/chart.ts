@@ -220,7 +220,7 @@ function dividesBy(
   const [geared] = findDifferentials(ratio, divisions, circles, tableOfGears(owned), { any: true });
   if (!geared) return null;
   const { move, train, idlers } = geared;
-  return `${moveText({ ...move, circle: move.circle.holes })}, plate ${move.circle.plateName}, gears ${trainText(train)}, ${plural(idlers, 'idler')}`;
+  return `${moveText({ ...move, circle: move.circle.holes })}, plate ${move.circle.plateName}, gears ${trainText(train)}, ${idlers === 0 ? 'no idler' : plural(idlers, 'idler')}`;
 }
 
 /** Rows that differ by one slip of the move. */

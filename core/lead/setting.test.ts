@@ -152,7 +152,12 @@ describe('an upright spindle, its cutter beside the work', () => {
           },
           'x',
         );
-        expect(setting).toMatchObject({ by: 'head', degrees: 20, upright: true });
+        expect(setting).toMatchObject({
+          by: 'head',
+          degrees: 20,
+          upright: true,
+          side: side === 'behind' ? 'far' : 'near',
+        });
         // the head's top to the right: its axis leans to +x
         const lean = setting.way === 'right' ? 1 : -1;
         expect(across(tooth, [lean * Math.sin(beta), 0, Math.cos(beta)])).toBeCloseTo(0, 9);

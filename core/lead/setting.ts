@@ -9,6 +9,8 @@ export interface TableSetting {
   readonly by: 'table' | 'head';
   /** Seen from above, where the table’s right end goes; with a tilted head where its top goes. */
   readonly way: 'away' | 'towards' | 'right' | 'left';
+  /** With a tilted head: on which side of the work the cutter stands, seen by the one who runs the mill. */
+  readonly side: 'near' | 'far';
   readonly degrees: number;
   /** Over 45°: the arbor along the table, on an attachment. */
   readonly arborAlong: boolean;
@@ -60,6 +62,7 @@ export function setTable(
   const setting: TableSetting = {
     by: byHead ? 'head' : 'table',
     way: byHead ? tilt.top : swing.rightEnd,
+    side: input.side,
     degrees,
     arborAlong: !byHead && swing.arborAlong,
     scale,

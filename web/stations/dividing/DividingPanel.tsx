@@ -69,7 +69,7 @@ export function DividingPanel(props: StationProps<'dividing'>) {
           diameter={aim.diameter}
           onChoose={choose}
           onCount={part.kind === 'spur' ? takeTeeth : null}
-          onMake={made ? make : null}
+          onMake={aim.full ? make : null}
         />
       )}
       {inForce && (

@@ -6,7 +6,7 @@ import type { StationProps } from '../panel.ts';
 const STEPS = 200;
 
 /** The table swung, seen from above, and the train to scale; both move as the table is moved along the face. */
-export function LeadScribe({ station, part, units }: StationProps<'lead'>) {
+export function LeadScribe({ station, units }: StationProps<'lead'>) {
   const [step, setStep] = useState(0);
   const { inForce, table, faceWidth, pitchDiameter, hand, drive, machine } = station.detail;
   if (!inForce || !table || faceWidth === null || pitchDiameter === null || machine === null)
@@ -27,7 +27,7 @@ export function LeadScribe({ station, part, units }: StationProps<'lead'>) {
         <TiltView
           hand={hand}
           helixDeg={inForce.helixDeg}
-          side={part.lead.side}
+          side={table.side}
           top={table.way}
           tiltDeg={table.scale}
           diameter={pitchDiameter}

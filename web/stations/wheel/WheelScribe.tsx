@@ -2,7 +2,7 @@ import { ContactView, SwingView, TiltView, WheelSectionView } from '../../scribe
 import type { StationProps } from '../panel.ts';
 
 /** How table or head stands for the gash, the rim with the cutter at depth, and what bears then. */
-export function WheelScribe({ station, part, units }: StationProps<'wheel'>) {
+export function WheelScribe({ station, units }: StationProps<'wheel'>) {
   const { drive, rim, setting, schools, school, cutterDiameter } = station.detail;
   if (!drive || !rim)
     return <p className="scribe-empty">The gash is drawn here as soon as drive and blank are known.</p>;
@@ -20,7 +20,7 @@ export function WheelScribe({ station, part, units }: StationProps<'wheel'>) {
           <TiltView
             hand={drive.hand}
             helixDeg={helixDeg}
-            side={part.gash.side}
+            side={setting.side}
             top={setting.way}
             tiltDeg={setting.scale}
             diameter={rim.throat}

@@ -43,6 +43,8 @@ describe('the helix angle, whatever fixes it', () => {
     expect(work.detail.helical!.transverseModule).toBeCloseTo(2.1283555, 6);
     expect(work.detail.helical!.pitchDiameter).toBeCloseTo(63.850666, 5);
     expect(work.detail.helical!.lead).toBeCloseTo(551.1241, 3);
+    // half a pitch, seen across the axis
+    expect(work.facts!.transverse.toothThickness).toBeCloseTo(Math.PI / Math.cos(rad(20)), 9);
     expect(work.answer).toBe('30 teeth, m 2, 20°, helix 20° left');
   });
 

@@ -6,7 +6,7 @@ import { drawnHelicalJob, withSpurPart, type Job, type SpurPart } from '../job/i
 import { plan, stationOf, type PartPlan } from '../plan/index.ts';
 import { STOCK_EQUIPMENT, STOCK_GEARS, STOCK_HEADS, STOCK_MILL, type Equipment } from '../shop/index.ts';
 import { approx, exact, measure } from '../units/index.ts';
-import { findLeadTrains, leadOf, proveHelix, searchLeads, usualLeadIdlers } from './index.ts';
+import { findLeadTrains, leadCutter, leadOf, proveHelix, searchLeads, usualLeadIdlers } from './index.ts';
 
 const rad = (degrees: number) => (degrees * Math.PI) / 180;
 const twelve = tableOfGears(TWELVE_GEARS);
@@ -190,6 +190,13 @@ describe('what is lacking is said, and the other stations go on', () => {
     expect(stationOf(partIn(helical(undefined, '0')), 'lead')).toBeNull();
     expect(partIn(helical(undefined, '0')).cutting!.helix).toBeNull();
   });
+});
+
+test('of a cutter what the lead asks for: its sizes, none where it has none', () => {
+  const mm = (typed: string) => measure(typed, 'mm');
+  expect(leadCutter({ diameter: mm('2 3/8'), width: mm('5') })).toEqual({ diameter: 2.375, width: 5 });
+  expect(leadCutter({ diameter: mm(''), width: mm('x') })).toEqual({ diameter: null, width: null });
+  expect(leadCutter(null)).toEqual({ diameter: null, width: null });
 });
 
 describe('the motion of table, train and crank together', () => {

@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { TWELVE_GEARS } from '../gearing/index.ts';
 import { promptSheet } from '../prompts/index.ts';
+import { stationOf } from './index.ts';
 import { measure } from '../units/index.ts';
 import {
   angleOfInv,
@@ -45,14 +46,14 @@ const approach = chord * cos(beta) + (w / 2) * sin(beta);
 const past = chord * cos(beta) + w * sin(beta);
 const zv = z / cos(beta) ** 3;
 
-const gear = (mill: string, hand: 'right' | 'left') =>
+const gear = (mill: string, hand: 'right' | 'left', helix = '20') =>
   workedJob({ units: 'mm', mill }, (part) => ({
     ...part,
     gear: {
       ...part.gear,
       pitch: measure('1.5', 'module'),
       teeth: count('30'),
-      helix: measure('20', 'deg'),
+      helix: measure(helix, 'deg'),
       hand,
     },
     blank: { ...part.blank, faceWidth: mm('18'), bore: mm('12') },
@@ -72,7 +73,8 @@ function nearestTrain(wanted: number): number {
   const all = TWELVE_GEARS.flatMap(({ teeth, count: owned }) => Array.from({ length: owned }, () => teeth));
   let best = Infinity;
   const offer = (ratio: number) => {
-    if (Math.abs(ratio - wanted) < Math.abs(best - wanted)) best = ratio;
+    // what a tooth strays over the face goes by the turn it makes, one over the lead
+    if (Math.abs(1 / ratio - 1 / wanted) < Math.abs(1 / best - 1 / wanted)) best = ratio;
   };
   all.forEach((a, i) =>
     all.forEach((c, j) => {
@@ -191,6 +193,10 @@ test('helical, right-hand: 30 teeth of module 1.5 at 20°, on a lying mill of 5 
     swing: 20,
     way: 'away from you',
   });
+  // set to 20° for 20.0376°, the disk of 27.65 mm of chord widens the mouth by its sine
+  const { table } = stationOf(part, 'lead')!.detail;
+  expect(table).toMatchObject({ degrees: expect.closeTo(made, 6), scale: 20 });
+  expect(table!.wider).toBeCloseTo(2 * chord * tan((made - 20) * RAD), 6);
   expectWorked(part, 'setup', {
     ...SHARED_SETUP,
     answer: '180 rpm, 71 mm/min, clear 13.85 mm off',
@@ -327,4 +333,13 @@ test('helical, left-hand, on an upright mill: the head is tilted, the cross slid
     'Cut space 2: feed on until the table reads 32.70 mm.',
   ])
     expect(lines).toContain(line);
+});
+
+test('the train in force is the nearest of all that go on the stud, at other angles as well', () => {
+  const wantedAt = (helix: number) => (PI * z * mn) / sin(helix * RAD) / 200;
+  for (const helix of [14, 23, 37]) {
+    const { inForce } = stationOf(workedPart(gear('lying', 'right', String(helix))), 'lead')!.detail;
+    expect([helix, inForce!.lead]).toEqual([helix, expect.closeTo(200 * nearestTrain(wantedAt(helix)), 6)]);
+    expect(inForce!.clears).toBe(true);
+  }
 });

@@ -104,6 +104,22 @@ const JOBS: readonly Job[] = [
     }),
     '35',
   ),
+  spur(
+    (part) => ({
+      gear: {
+        ...part.gear,
+        hand: 'right',
+        mate: {
+          ...part.gear.mate,
+          teeth: count('24'),
+          shafts: 'crossed',
+          helix: deg('40'),
+          shaftAngle: deg('75'),
+        },
+      },
+    }),
+    '35',
+  ),
   withMill(drawnDriveJob({ id: 'dr', name: 'Drive', shop }), 'p1', 'lying', shop),
   withPart(
     withMill(

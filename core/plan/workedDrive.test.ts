@@ -1,6 +1,8 @@
 import { expect, test } from '@jest/globals';
 import { drawnDriveJob, withMill, withPart, type Job } from '../job/index.ts';
 import { promptSheet } from '../prompts/index.ts';
+import { plainLathe, type Equipment } from '../shop/index.ts';
+import { plan, stationOf } from './index.ts';
 import { measure } from '../units/index.ts';
 import {
   atan,
@@ -198,4 +200,161 @@ test('the wheel: rim, gash by plunging, the touch on its corners, and every prom
       'Spindle stopped, bring the cutter to space 1: it must drop in without touching a flank.',
     ],
   ]);
+});
+
+const LATHE_GEARS = [20, 30, 35, 40, 45, 50, 55, 60, 65, 66, 70, 80, 127];
+const withLathe: Equipment = {
+  ...BENCH,
+  gearSets: [
+    ...BENCH.gearSets,
+    {
+      id: 'lathe-gears',
+      name: 'Lathe gears',
+      bore: '',
+      pitch: '',
+      gears: LATHE_GEARS.map((teeth) => ({ teeth, count: 1 })),
+    },
+  ],
+  lathes: [
+    {
+      ...plainLathe('lathe', 'Bench lathe', measure('1/8', 'in')),
+      box: { by: 'tpi', settings: '7 8 9 10' },
+      gearSetId: 'lathe-gears',
+      slideLead: mm('2'),
+      slideMarks: 40,
+    },
+  ],
+};
+/** µm that the best of all settings and trains strays over the thread in the wheel, tried one by one; the first gear divides by the starts. */
+function leastAstray(lead: number, reach: number, starts: number): number {
+  let best = Infinity;
+  const offer = (ratio: number) => {
+    for (const tpi of [7, 8, 9, 10])
+      best = Math.min(best, Math.abs(((25.4 / tpi) * ratio) / lead - 1) * reach * 1000);
+  };
+  if (starts === 1) offer(1);
+  for (const a of LATHE_GEARS) {
+    if (a % starts !== 0) continue;
+    for (const b of LATHE_GEARS) {
+      if (b === a) continue;
+      offer(a / b);
+      for (const c of LATHE_GEARS)
+        for (const e of LATHE_GEARS)
+          if (new Set([a, b, c, e]).size === 4 && a + b > c + 15 && c + e > b + 15) offer((a * c) / (b * e));
+    }
+  }
+  return best;
+}
+
+test.each([1, 2, 3])(
+  'a worm of %d starts on the lathe: the nearest gears that reach every start',
+  (starts) => {
+    const job = drawnDriveJob({ id: 'd', name: 'Winch', shop: withLathe }, { starts: count(String(starts)) });
+    const part = plan(job, withLathe).parts.find(({ id }) => id === 'p2')!;
+    const lathe = stationOf(part, 'lathe')!;
+    const shown = Object.fromEntries(
+      lathe.values.map((value) => [
+        value.key,
+        value.kind === 'length' ? value.mm : value.kind === 'text' ? value.text : value.deg,
+      ]),
+    );
+    const lead = starts * px;
+    const reach = 2 * sqrt(42 ** 2 - 38 ** 2);
+    expect(shown['wanted']).toBeCloseTo(lead, 9);
+    expect(shown['engaged']).toBeCloseTo(reach, 9);
+    // 20 µm are let pass; where no gears that divide come so near, the nearest of all are taken, and the way is asked about
+    const dividing = leastAstray(lead, reach, starts);
+    const reached = dividing <= 20;
+    expect(reached).toBe(starts !== 3);
+    expect(Math.abs(Number(shown['lead']) / lead - 1) * reach * 1000).toBeCloseTo(
+      reached ? dividing : leastAstray(lead, reach, 1),
+      6,
+    );
+    // what the gears say they cut, from the leadscrew on
+    const { setting, train } = lathe.detail.inForce!;
+    const gears = train!.second
+      ? (train!.driver * train!.second.driver) / (train!.driven * train!.second.driven)
+      : train!.driver / train!.driven;
+    expect((25.4 / Number(setting.replace(' per inch', ''))) * gears).toBeCloseTo(Number(shown['lead']), 9);
+    expect(shown['starts']).toBe(starts === 1 ? undefined : 'by the gear on the spindle');
+    expect(lathe.issues.map(({ code }) => code)).toEqual(reached ? [] : ['starts-way']);
+    if (starts > 1) {
+      expect(train!.driver % starts === 0).toBe(reached);
+      const [byGear, bySlide] = lathe.detail.starts;
+      expect(byGear!.say).toContain(
+        reached
+          ? `turn the spindle on by ${train!.driver / starts} teeth`
+          : `${train!.driver} teeth do not divide by 3`,
+      );
+      // a pitch of 6.283 on a screw of 2 mm, 40 marks: 3 turns and 5.66 marks; twice that 6 and 11.33
+      expect(bySlide!.say).toContain(
+        starts === 2
+          ? 'Start 2: 3 turns + 6 of 40.'
+          : 'Start 2: 3 turns + 6 of 40; Start 3: 6 turns + 11 of 40.',
+      );
+    }
+    const worm = stationOf(part, 'worm')!;
+    expect(worm.values.find(({ key }) => key === 'lead')!.label).toBe(
+      starts === 1 ? 'Lead' : `Lead, ${starts} starts`,
+    );
+  },
+);
+
+test('a thick worm falls so little that its tool clears behind as well', () => {
+  const job = drawnDriveJob({ id: 'd', name: 'Winch', shop: BENCH }, { wormDiameter: mm('60') });
+  const part = plan(job, BENCH).parts.find(({ id }) => id === 'p2')!;
+  // steepest at the root, Ø 55.2: 2.07°; flattest outside, Ø 64: 1.79°; 4° to spare (common practice)
+  const falls = (diameter: number) => atan(px / (PI * diameter)) / RAD;
+  expect(stationOf(part, 'worm')!.values.find(({ key }) => key === 'clear')).toMatchObject({
+    text: `${(4 + falls(55.2)).toFixed(1)}° ahead, ${(4 - falls(64)).toFixed(1)}° behind`,
+  });
+});
+
+const wheelOf = (job: Job) => {
+  const part = workedPart(job, 'p1');
+  const wheel = stationOf(part, 'wheel')!;
+  const of = (key: string) => wheel.values.find((value) => value.key === key);
+  return { part, wheel, of };
+};
+const gashed = (change: object, rim: object = {}): Job =>
+  withPart(drive(), 'p1', (part) =>
+    part.kind === 'wheel'
+      ? { ...part, gash: { ...part.gash, ...change }, rim: { ...part.rim, ...rim } }
+      : part,
+  );
+
+test('gashed for a hob of eight flutes: short by what is left for it, and the hob itself', () => {
+  const { wheel, of } = wheelOf(gashed({ school: 'hob', hobStock: mm('0.4') }));
+  expect(of('depth')).toMatchObject({ label: 'Gash, on the dial', mm: expect.closeTo(5.2291 - 0.4, 3) });
+  expect(of('fromThroat')).toMatchObject({ mm: expect.closeTo(h - 0.4, 9) });
+  // as tall as the worm and the wheel's clearance: Ø 24 + 2 · 2.4; 10° of relief from flute to flute (common practice)
+  const outside = d1 + 2 * (h - m);
+  const relief = ((PI * outside) / 8) * tan(10 * RAD);
+  expect(wheel.detail.hob).toEqual({
+    outside: expect.closeTo(outside, 9),
+    pitchDiameter: 24,
+    depth: expect.closeTo(2 * (h - m), 9),
+    flutes: 8,
+    straight: true,
+    fluteLead: expect.closeTo((PI * d1) / tan(gamma), 6),
+    fluteHand: 'left',
+    fluteDepth: expect.closeTo(2 * (h - m) + relief + 0.5, 9),
+    relief: expect.closeTo(relief, 9),
+    // the thread in the wheel, and a pitch more
+    length: expect.closeTo(2 * sqrt(42 ** 2 - 38 ** 2) + px, 9),
+    shares: false,
+  });
+  expect(wheelOf(gashed({ school: 'plunge' })).wheel.detail.hob).toBeNull();
+  expect(wheelOf(gashed({ school: 'plunge' })).of('depth')!.label).toBe('Depth on the dial');
+});
+
+test('run straight across a hollow rim it meets the corners as they were turned, and the throat as turned sets the depth', () => {
+  const turned = { measured: mm('83.8'), corners: mm('86.4') };
+  const { part, of } = wheelOf(gashed({ school: 'traverse' }, turned));
+  const blank = stationOf(part, 'wheelBlank')!.values;
+  expect(blank.find(({ key }) => key === 'measured')).toMatchObject({ mm: 83.8, settles: true });
+  expect(blank.find(({ key }) => key === 'cornersTurned')).toMatchObject({ mm: 86.4, settles: true });
+  // the root lies where the drawing has it, 37.6 from the middle: 43.2 − 37.6 from the corners; 41.9 − 37.6 from the throat
+  expect(of('depth')).toMatchObject({ mm: expect.closeTo(43.2 - 37.6, 6) });
+  expect(of('fromThroat')).toMatchObject({ mm: expect.closeTo(41.9 - 37.6, 6) });
 });

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { sayIssue } from '../findings/index.ts';
 import { plainCutter, type FormCutter } from '../shop/index.ts';
 import { exact, measure, pitchOf, knownLength } from '../units/index.ts';
-import { cutterFor, noCutterChosen, planCutter, type CutterNeed } from './index.ts';
+import { cutterFor, noCutterChosen, pickedCutter, planCutter, type CutterNeed } from './index.ts';
 
 const need = (teeth: number, helixDeg = 0): CutterNeed => ({
   teeth,
@@ -44,6 +44,32 @@ const compared = (work: ReturnType<typeof station>) =>
   work.detail.ground!.compare.map(({ name, madeFor }) => `${name} ${madeFor}`);
 
 describe('the cutter station', () => {
+  test('the range of a count, up to the rack, in the working; a cutter from the shop says what it cuts, and once', () => {
+    // Machinery’s Handbook: 26 to 34, and 135 to a rack
+    expect(station(33).working[0]!.put).toBe('26 \\le z \\le 34');
+    expect(station(140).working[0]!.put).toBe('135 \\le z');
+    const picked = station(30, { picked: own, owned: [own] });
+    expect(picked.values.map(({ key }) => key)).toEqual(['cutter', 'covers', 'inchNumber', 'metricNumber']);
+    expect(picked.values[1]).toMatchObject({ label: 'It cuts', text: '26 to 34 teeth' });
+    expect(picked.issues).toEqual([]);
+    const unnamed = { ...own, range: null };
+    expect(station(30, { picked: unnamed }).values.map(({ key }) => key)).not.toContain('covers');
+  });
+  test('a whole number that its halves would relieve is no question to who picked it', () => {
+    const whole = { ...own, range: null, number: '4' as const, school: 'inch' as const };
+    const half = { ...whole, id: 'h', name: 'Half', number: '3½' as const };
+    const work = station(28, { picked: whole, owned: [whole, half] });
+    expect(work.issues.map(({ code }) => code)).not.toContain('cutter-shrinks');
+    expect(work.answer).toBe('Mine');
+  });
+  test('the cutter that was picked is the job’s own copy, else the one in the shop, else none', () => {
+    const choice = { ...noCutterChosen(), cutterId: 'x' };
+    const other = { ...own, id: 'y', name: 'Other' };
+    const copy = { ...own, name: 'Copy' };
+    expect(pickedCutter(choice, [other, copy], [own])?.name).toBe('Copy');
+    expect(pickedCutter(choice, [other], [other, own])?.name).toBe('Mine');
+    expect(pickedCutter(choice, [], [other])).toBeNull();
+  });
   test('by number, with its half beside it', () => {
     const work = station(33);
     expect(work.answer).toBe('No. 4 inch, No. 5 metric');

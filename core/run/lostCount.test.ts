@@ -85,3 +85,19 @@ describe('where the pin says we are', () => {
     expect(whereInRun(run, 7, { round: 1, about: 2 }).every).toBe(13);
   });
 });
+
+test('on the spindle’s own ring the hole tells as well: every second of 24 for twelve, and no odd one', () => {
+  const run = runOf(12, 'one', {
+    method: 'direct',
+    advance: '1/12',
+    ringId: 'ring-24',
+    ringName: '24 holes',
+    holes: 24,
+    spaces: 2,
+  });
+  expect(toldByHole(run)).toBe(true);
+  const found = whereInRun(run, 4, { round: 1, about: 0 });
+  expect(found.places.map(({ cutsDone, cut }) => [cutsDone, cut.space])).toEqual([[3, 3]]);
+  expect([found.every, found.most]).toEqual([2, 23]);
+  expect(whereInRun(run, 5, { round: 1, about: 0 }).places).toEqual([]);
+});

@@ -321,3 +321,40 @@ describe('two screens on one run', () => {
     );
   });
 });
+
+test('what names no cut of the run is passed over, and what was said of the closing move counts at the close only', () => {
+  const job = drawnSpurJob({ id: 'j', name: 'Gear', pitch: '1', teeth: 14, face: '10', bore: '4' });
+  const frozen = freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, {
+    runId: 'r',
+    jobRevision: 1,
+    partId: 'p1',
+  });
+  if (!frozen.ok) throw new Error('a run');
+  const run = frozen.value;
+  let made = 0;
+  const event = (rest: object): RunEvent => {
+    made += 1;
+    return {
+      id: `n${made}`,
+      runId: 'r',
+      device: 'tablet',
+      deviceSeq: made,
+      lastSeen: {},
+      clientTime: '2026-11-28T09:00:00.000Z',
+      ...rest,
+    } as RunEvent;
+  };
+  const heeded = (index: number, more = {}) =>
+    event({ kind: 'heeded', round: 1, index, prompt: 'clear', ...more });
+  const first = event({ kind: 'done', round: 1, index: 1 });
+  expect(foldRun(run, [first, event({ kind: 'done', round: 7, index: 1 })])).toMatchObject({ done: 1 });
+  expect(foldRun(run, [first, event({ kind: 'done', round: 1, index: 99 })])).toMatchObject({ done: 1 });
+  // on the way to space 2, and not yet at the close
+  expect(foldRun(run, [first, heeded(2)]).heeded).toEqual(['clear']);
+  expect(foldRun(run, [first, heeded(3)]).heeded).toEqual([]);
+  expect(foldRun(run, [first, heeded(14, { closing: true })]).heeded).toEqual([]);
+  // all cut: the closing move's own prompts, not those towards a cut
+  const all = Array.from({ length: 14 }, (_, i) => event({ kind: 'done', round: 1, index: i + 1 }));
+  expect(foldRun(run, [...all, heeded(14, { closing: true })]).heeded).toEqual(['clear']);
+  expect(foldRun(run, [...all, heeded(14)]).heeded).toEqual([]);
+});

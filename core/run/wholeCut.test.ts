@@ -100,6 +100,11 @@ describe('the check half-way', () => {
   });
   test('a slip of one space either way is found; half a space is no slip of the count', () => {
     const { chord, over } = check;
+    // what one space more makes of it, about there: D cos(k·180°/N)·180°/N, by a small step either way
+    expect(check.perSpace).toBeCloseTo(
+      (chordOver(run.outside!, over + 1e-4, 62) - chordOver(run.outside!, over - 1e-4, 62)) / 2e-4,
+      6,
+    );
     expect(chordSays(check, chord)).toMatchObject({ slip: 0, odd: false });
     for (const by of [-2, -1, 1, 2])
       expect(chordSays(check, chordOver(run.outside!, over + by, 62))).toMatchObject({

@@ -144,3 +144,72 @@ test.each([
 ])('“%s” finds %s', (described, id) => expect(findSymptoms(described)[0]!.id).toBe(id));
 test('nothing that can be matched offers them all', () =>
   expect(findSymptoms('??')).toHaveLength(SYMPTOMS.length));
+
+describe('the figures that tell the causes apart, by hand', () => {
+  const facts = factsOf(runOf(62), 61);
+  const asked = (symptom: Parameters<typeof causesOf>[0], change: object = {}, part = 0.5) =>
+    causesOf(symptom, { facts: { ...facts, ...change }, part, units: 'mm' });
+
+  test('what is left at the end is a miscount where it is one to three whole holes, else the blank crept', () => {
+    // 62 by 20 on 31: a space is 20 holes of the circle, so 0.15 of one are 3, 0.16 are 3.2, 0.2 are 4, 0.01 are 0.2
+    const first = (part: number) => {
+      const [one, two] = asked('end-tooth', {}, part);
+      return [one!.key, /fits\.$|hardly fits\.$/.exec((one!.key === 'miscount' ? one : two)!.test)?.[0]];
+    };
+    expect(first(0.15)).toEqual(['miscount', 'fits.']);
+    expect(first(0.05)).toEqual(['miscount', 'fits.']);
+    expect(first(0.2)).toEqual(['crept', 'fits.']);
+    expect(first(0.16)).toEqual(['crept', 'hardly fits.']);
+    expect(first(0.01)).toEqual(['crept', 'hardly fits.']);
+    expect(asked('end-tooth', {}, 0.15)[0]!.cause).toBe(
+      'One move was miscounted: what is left is 3 holes of the 31 circle, 0.1 turns',
+    );
+  });
+  test('half a tooth before anything is counted: in all, and nothing of each', () => {
+    const none = asked('end-tooth', { done: 0 })[0]!;
+    expect(none.cause).toMatch(/crept on its mandrel: 2° 54′ 12″ in all/);
+    expect(none.test).toContain('bit by bit, or from the one space');
+    // 2° 54′ 12″ over 61 spaces
+    expect(asked('end-tooth')[0]!.test).toContain('bit by bit, 0° 02′ 51″ each');
+  });
+  test('a cutter 0.1 mm beside the middle of Ø 96 leans the teeth by 0.1/48: 7′ 10″', () => {
+    expect(asked('lean')[0]!.cause).toBe(
+      'The cutter stands beside the middle: for each 0.100 mm the teeth lean 0° 07′ 10″',
+    );
+    expect(asked('lean', { outside: null })[0]!.cause).toBe('The cutter stands beside the middle');
+  });
+  test('drifting: a hole short or long of each move, and the plate where gears turn it', () => {
+    // 40/(20/31 − 1/31) = 65.26 and 40/(21/31) = 59.05
+    expect(asked('drift').map(({ key }) => key)).toEqual(['pin-hole', 'circle', 'arms']);
+    expect(asked('drift')[0]!.cause).toContain('65.26 to the turn instead of 62');
+    expect(asked('drift')[0]!.test).toContain('Arms over 20 spaces');
+    expect(asked('drift')[2]!.cause).toContain('a hole more gives 59.05 to the turn');
+    expect(asked('drift', { differential: true }).map(({ key }) => key)).toEqual(['circle', 'plate-locked']);
+  });
+  test('on the spindle’s own ring no crank divides; at the end of a run the last round tells what is done', () => {
+    const drawn = drawnSpurJob({ id: 'j', name: 'Ratchet', pitch: '1.5', teeth: 24, face: '14', bore: '12' });
+    const job = withDividing(drawn, 'p1', (dividing) => ({
+      ...dividing,
+      choice: {
+        method: 'direct',
+        advance: '1/24',
+        ringId: 'ring-24',
+        ringName: '24 holes',
+        holes: 24,
+        spaces: 1,
+      },
+    }));
+    const run = need(
+      freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, {
+        runId: 'r',
+        jobRevision: 1,
+        partId: 'p1',
+      }),
+    );
+    expect(factsOf(run, 24)).toMatchObject({ ratio: null, circle: null, moveTurns: null, done: 24 });
+    expect(factsOf(run, 0)).toMatchObject({ done: 0, divisions: 24, spaceDeg: 15 });
+    expect(causesOf('end-tooth', { facts: factsOf(run, 24), part: 0.5, units: 'mm' })[1]!.cause).toBe(
+      'One move was miscounted',
+    );
+  });
+});

@@ -13,6 +13,7 @@ export { freezeRun, leftToPrepare } from './freeze.ts';
 export { chordOver, chordSays, dueCheck, type ChordCheck, type ChordSays } from './halfway.ts';
 export { digestOf, runDigestSchema, type RunDigest } from './digest.ts';
 export { paceOf, type Pace } from './pace.ts';
+export { holesDrilled } from './drilled.ts';
 export { firstMetal, placeOf, roundOf } from './places.ts';
 export { toldByHole, whereInRun, type LostCount, type Whereabouts } from './lostCount.ts';
 export { readRun } from './read.ts';

@@ -88,6 +88,14 @@ test('what is repeated over a length is judged by parts of itself, a count of te
   expect(giveText(values(75, 'B'), 'in')).toBe(
     'Once settled, in doubt at more than 0.0002 in of Blank diameter; at more than 10″ of Angle.',
   );
+  // a twentieth of 50.8 mm a minute is 2.54: a tenth of an inch
+  const feed = figureValue({ key: 'feed', label: 'Feed', settles: true }, '2 in/min', {
+    is: 50.8,
+    within: 2.54,
+    unit: 'mm/min',
+  });
+  expect(giveText([feed], 'in')).toBe('Once settled, in doubt at more than 0.1 in/min of Feed.');
+  expect(giveText([feed], 'mm')).toBe('Once settled, in doubt at more than 2.54 mm/min of Feed.');
   expect(giveText([textValue({ key: 'p', label: 'Plate', settles: true }, 'B')], 'mm')).toBeNull();
 });
 

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { decimalText, dmsText, exact, lengthText, type Finish, type UnitSystem } from '../units/index.ts';
 import {
   STATION_IDS,
+  type FigureOfText,
   type Moved,
   type StationId,
   type StationState,
@@ -104,9 +105,15 @@ function giveOf(value: Value, system: UnitSystem): string | null {
     case 'angle':
       return value.within === 0 ? 'any move' : `more than ${decimalText(value.within * 3600, 1)}″`;
     case 'text':
-      return value.figure ? `more than ${decimalText(value.figure.within, 2)} ${value.figure.unit}` : null;
+      return value.figure ? `more than ${figureGive(value.figure, system)}` : null;
   }
 }
+
+/** A feed is told in the units of the job; all other words stand for the same figure in both. */
+const figureGive = ({ within, unit }: FigureOfText, system: UnitSystem): string =>
+  unit === 'mm/min' && system === 'in'
+    ? `${decimalText(within / 25.4, 2)} in/min`
+    : `${decimalText(within, 2)} ${unit}`;
 
 const numberOf = (at: string): number => exact(at).valueOf();
 

@@ -10,6 +10,7 @@ import {
   withHead,
   withRingPart,
 } from '../../../core/job/index.ts';
+import { holesDrilled } from '../../../core/run/index.ts';
 import type { Head } from '../../../core/shop/index.ts';
 import { decimalText } from '../../../core/units/index.ts';
 import { echoAngle, LengthField, MeasureField } from '../../fields/index.ts';
@@ -69,10 +70,10 @@ export function MakePlate({
   const stillToDrill = (holes: number): string | null => {
     const drilling = ringPartFor(job, part.id, holes);
     if (!drilling) return null;
-    const own = (runs.data ?? []).filter(({ run }) => run.partId === drilling.id);
-    if (own.some(({ summary }) => summary.closed?.fits)) return null;
-    const most = Math.max(0, ...own.map(({ summary }) => summary.done));
-    return `${most === 0 ? 'None' : most} of its ${holes} holes ${most === 1 ? 'is' : 'are'} drilled, by the count at the mill. Is it made all the same?`;
+    if (runs.isPending && revision > 0) return 'What is drilled of it is still being asked. Is it made?';
+    const drilled = holesDrilled((runs.data ?? []).filter(({ run }) => run.partId === drilling.id));
+    if (drilled >= holes) return null;
+    return `${drilled === 0 ? 'None' : drilled} of its ${holes} holes ${drilled === 1 ? 'is' : 'are'} drilled, by the count at the mill. Is it made all the same?`;
   };
   const isMade = () => {
     if (!plate) return;

@@ -99,6 +99,20 @@ test('what is repeated over a length is judged by parts of itself, a count of te
   expect(giveText([textValue({ key: 'p', label: 'Plate', settles: true }, 'B')], 'mm')).toBeNull();
 });
 
+test('what a file has in the place of a figure is told as it stands, and has moved', () => {
+  const odd = (at: string) => ({
+    figures: { tip: { kind: 'length' as const, label: 'Blank diameter', at } },
+    queries: [],
+  });
+  const today = [lengthValue({ key: 'tip', label: 'Blank diameter', settles: true }, 75)];
+  for (const at of ['abc', '', '1/0', '75 mm'])
+    expect(whatMoved(odd(at), today, 'mm')).toEqual([
+      { key: 'tip', label: 'Blank diameter', from: at, to: '75.00 mm' },
+    ]);
+  expect(whatMoved(odd('75'), today, 'mm')).toEqual([]);
+  expect(whatMoved(odd('150/2'), today, 'mm')).toEqual([]);
+});
+
 test('a figure that is gone, and one that is new', () => {
   expect(whatMoved(settled, [], 'mm').map(({ from, to }) => [from, to])).toEqual([
     ['75.25 mm', 'nothing'],

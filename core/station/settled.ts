@@ -1,5 +1,14 @@
 import { z } from 'zod';
-import { decimalText, dmsText, exact, lengthText, type Finish, type UnitSystem } from '../units/index.ts';
+import {
+  approx,
+  decimalText,
+  dmsText,
+  exact,
+  lengthText,
+  type Exact,
+  type Finish,
+  type UnitSystem,
+} from '../units/index.ts';
 import {
   STATION_IDS,
   type FigureOfText,
@@ -50,12 +59,18 @@ export function answerToSettle(work: Pick<StationWork<unknown, unknown>, 'values
   return { figures, queries };
 }
 
+/** A figure as it was settled; null where a file has something else in its place. */
+const readFigure = (at: string): Exact | null =>
+  /^-?\d+(\.\d+)?(e[-+]?\d{1,3})?$|^-?\d+\/[1-9]\d*$/i.test(at) ? exact(at) : null;
+
 function sayFigure(figure: Pick<SettledFigure, 'kind' | 'at'>, system: UnitSystem, finish: Finish): string {
+  const read = figure.kind === 'text' ? null : readFigure(figure.at);
+  if (!read) return figure.at;
   switch (figure.kind) {
     case 'length':
-      return lengthText(exact(figure.at).valueOf(), system, finish);
+      return lengthText(approx(read), system, finish);
     case 'angle':
-      return /[./]/.test(figure.at) ? dmsText(exact(figure.at)) : `${decimalText(exact(figure.at))}°`;
+      return /[./]/.test(figure.at) ? dmsText(read) : `${decimalText(read)}°`;
     case 'text':
       return figure.at;
   }
@@ -115,7 +130,8 @@ const figureGive = ({ within, unit }: FigureOfText, system: UnitSystem): string 
     ? `${decimalText(within / 25.4, 2)} in/min`
     : `${decimalText(within, 2)} ${unit}`;
 
-const numberOf = (at: string): number => exact(at).valueOf();
+/** NaN lies within nothing: what cannot be read has moved. */
+const numberOf = (at: string): number => readFigure(at)?.valueOf() ?? NaN;
 
 /** What differs between the answer a station was settled with and today's by more than each value has to give, worded in the job's units. */
 export function whatMoved(settled: Settled, values: readonly Value[], system: UnitSystem): Moved[] {

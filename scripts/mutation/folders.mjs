@@ -17,7 +17,7 @@ export const FOLDERS = [
 ];
 
 /** Of core/plan the tests that ask for figures; those that try anything at all take long and ask for none. */
-const OF_PLAN = ['worked', 'joints', 'plan'];
+const OF_PLAN = ['joints', 'plan'];
 /** A folder whose figures are told by another: the tests of that one. */
 const TOLD_BY = {
   run: ['core/prompts/sentences.test.ts', 'core/logbook/logbook.test.ts'],
@@ -38,6 +38,7 @@ const testsIn = (folder) =>
 /** @param folder of core */
 export const testsOf = (folder) => [
   ...testsIn(`core/${folder}`),
+  ...testsIn('core/worked'),
   ...testsIn('core/plan').filter((name) => OF_PLAN.some((part) => name.startsWith(`core/plan/${part}`))),
   ...(TOLD_BY[folder] ?? []),
 ];

@@ -2,21 +2,23 @@ import { expect, test } from '@jest/globals';
 import { promptSheet } from '../prompts/index.ts';
 import { measure } from '../units/index.ts';
 import {
-  angleOfInv,
+  CHECKS,
   cos,
-  inv,
+  count,
+  laidBeside,
+  mm,
   PI,
   RAD,
-  sin,
-  sqrt,
+  reach,
+  throughWorked,
+  toMeasure,
   workedJob,
   workedPart,
   workedRun,
-  laidBeside,
-} from './workedBench.ts';
+} from './bench.ts';
 
 /*
- * Four spur gears worked by hand. Sources: docs/sources.md#worked. Gear and blank: ISO 21771, ISO 53 (1·m, 2.25·m); depth by the
+ * Two spur gears worked by hand. Sources: docs/sources.md#worked. Gear and blank: ISO 21771, ISO 53 (1·m, 2.25·m); depth by the
  * form cutter 2.157/P, caliper and pins: Machinery's Handbook; ranges of cutters: the same; set-up: geometry of a disk over work.
  */
 
@@ -24,29 +26,6 @@ const expectWorked = (...given: Parameters<typeof laidBeside>): void => {
   const { shown, worked } = laidBeside(...given);
   expect(shown).toEqual(worked);
 };
-const mm = (typed: string) => measure(typed, 'mm');
-const count = (typed: string) => measure(typed, 'count');
-/** What a caliper, a span and pins read on teeth. @param a pressure angle, radians @param thin off the tooth, round the pitch circle */
-function toMeasure(z: number, m: number, a: number, thin = 0) {
-  const s = (PI * m) / 2 - thin;
-  const d = z * m;
-  const k = Math.round((z * a) / PI + 0.5);
-  const half = s / d; // of the tooth, as an angle
-  const pin = 1.728 * m;
-  const phi = angleOfInv(inv(a) + pin / (d * cos(a)) - PI / z + s / d);
-  const over = ((d * cos(a)) / cos(phi)) * (z % 2 === 0 ? 1 : cos(PI / 2 / z)) + pin;
-  return {
-    k,
-    chordal: d * sin(half),
-    caliper: m + (d / 2) * (1 - cos(half)),
-    // W = m cos α (π(k − ½) + z inv α), less what was taken off one flank each side, along the base circle
-    span: m * cos(a) * (PI * (k - 0.5) + z * inv(a)) - thin * cos(a),
-    pin,
-    pins: over,
-  };
-}
-/** Reach of a disk over work: from the touch to the full depth. */
-const reach = (h: number, Dc: number) => sqrt(h * (Dc - h));
 
 test('spur, metric: 30 teeth of module 1.5 at 20°, rough and finish, on a lying metric mill', () => {
   const job = workedJob({ units: 'mm', mill: 'lying' }, (part) => ({
@@ -116,22 +95,14 @@ test('spur, metric: 30 teeth of module 1.5 at 20°, rough and finish, on a lying
   const [h, Dc, w, b, D] = [3.375, 60, 5, 12, 48];
   const reached = reach(h, Dc);
   expectWorked(part, 'setup', {
+    ...throughWorked({ D, h, b, Dc, w }),
     // 40 m/min round Ø 60: 212, and 180 is the next the mill has; 12 teeth of 0.05 at 180: 108, of which 71
     answer: '180 rpm, 71 mm/min, clear 13.82 mm off',
-    rpmWanted: (1000 * 40) / (PI * Dc),
     rpm: '180 rpm',
     feedWanted: 0.05 * 12 * 180,
     feed: '71 mm/min',
-    approach: reached,
-    through: reached + b,
-    'clear-after': 2 * reached + b,
-    travel: reached + b + 2,
-    'travel at entry': reached + b + 2,
-    // from 2 mm before the touch to 2 mm beyond where the cutter is out again
-    'travel at exit': 2 * reached + b + 4,
     // the rough cut touches later than uncut work at full depth would be touched
     firstTouch: reached - reach(2.875, Dc),
-    push: 'left, to the head',
     // each of 60 cuts: the stroke at 71 a minute, 15 s back, 30 s to index
     minutes: 60 * ((reached + b + 2) / 71 + 45 / 60),
     time: '70 min',
@@ -144,63 +115,25 @@ test('spur, metric: 30 teeth of module 1.5 at 20°, rough and finish, on a lying
     // knee of 2 mm, 100 marks: 0.875/0.02 and 1.375/0.02
     'depth dial rough': '1 turn + 43.8 marks',
     'depth dial finish': '1 turn + 68.8 marks',
-    'centring touch': D / 2 + w / 2,
-    'centring far': D / 2 - w / 2,
-    'centring height': D / 2 + w / 2,
-    'centring point': null,
-    'centring nick': null,
     // 26.5 by 5 mm: 5 turns and 1.5/0.05; 21.5: 4 turns and as many
     'centring dial touch': '5 turns + 30 marks',
     'centring dial far': '4 turns + 30 marks',
-    'centring dial height': null,
-    'centring dial point': null,
-    'centring dial nick': null,
-    'needs table': reached + b + 2,
-    'has table': 500,
-    'fits table': true,
-    // at depth the disk stands over the far face by as much as it reached before the near one
-    'needs head-end': reached,
-    'has head-end': null,
-    'fits head-end': null,
-    'needs tail-end': 2 * reached + 2,
-    'has tail-end': null,
-    'fits tail-end': null,
-    // the arbor stands the work's half and the cutter's over the centre
-    'needs height': 125 + D / 2 + Dc / 2 + 2,
-    'has height': 360,
-    'fits height': true,
-    'needs raise': 360 - (125 + D / 2 + Dc / 2 - h),
-    'has raise': 300,
-    'fits raise': true,
-    'needs collar': 32 + 2 * h + 2,
-    'has collar': Dc,
     'fits collar': true,
   });
   const by = toMeasure(z, m, a);
   expect(by.k).toBe(4);
   expectWorked(part, 'inspect', {
+    ...CHECKS,
     answer: 'span 16.129 over 4 teeth',
     outside: 48,
     depth: 3.375,
     chordal: by.chordal,
     span: by.span,
     pins: by.pins,
-    'name outside': 'Outside',
-    'set outside': 'over the tips',
-    'out outside': null,
-    'name depth': 'Depth',
-    'set depth': 'outside to root',
-    'out depth': null,
-    'name chordal': 'Tooth, by gear caliper',
     // 1.5 + 22.5 (1 − cos 3°) = 1.5308
     'set chordal': 'caliper set to a height of 1.531 mm',
-    'out chordal': null,
-    'name span': 'Span over teeth',
     'set span': 'over 4 teeth',
-    'out span': null,
-    'name pins': 'Over pins',
     'set pins': 'pins of Ø 2.592 mm',
-    'out pins': null,
   });
   expect(by.caliper).toBeCloseTo(1.5308, 4);
 
@@ -337,20 +270,13 @@ test('spur, inch: 25 teeth of 14 P at 14½°, as deep as a form cutter, on an in
   const speed = 170;
   const fed = 0.05 * 14 * speed; // 119 mm, 4.69 in a minute: the mill has 3
   expectWorked(part, 'setup', {
+    ...throughWorked({ D, h, b, Dc, w }, { room: 14 * 25.4, collar: 1.25 * 25.4, paper }),
     // 40 m/min round 57.15 mm: 222.8, and 170 is the next below
     answer: '170 rpm, 3 in/min, clear 0.568 in off',
-    rpmWanted: (1000 * 40) / (PI * Dc),
     rpm: '170 rpm',
     feedWanted: fed,
     feed: '3 in/min',
-    approach: reached,
-    through: reached + b,
-    'clear-after': 2 * reached + b,
     travel: 2 * reached + b + 4,
-    'travel at entry': reached + b + 2,
-    'travel at exit': 2 * reached + b + 4,
-    firstTouch: 0,
-    push: 'left, to the head',
     minutes: 25 * ((2 * reached + b + 4) / (3 * 25.4) + 30 / 60),
     time: '25 min',
     // 0.2 in screw of 200 marks: 0.56826 is 2 turns and 168.3 thou
@@ -360,180 +286,36 @@ test('spur, inch: 25 teeth of 14 P at 14½°, as deep as a form cutter, on an in
     // the touch is on paper of 3 thou: the knee goes on by that and the depth, 0.1571 in; 0.1 in a turn, 100 marks
     'depth to depth': h + paper,
     'depth dial to depth': '1 turn + 57.1 marks',
-    'centring touch': D / 2 + w / 2 + paper,
-    'centring far': D / 2 - w / 2,
-    'centring height': D / 2 + w / 2,
-    'centring point': null,
-    'centring nick': null,
     // 0.9643 + 0.078 + 0.003 = 1.0453 in: 5 turns and 45.3; 0.8863: 4 turns and 86.3
     'centring dial touch': '5 turns + 45.3 marks',
     'centring dial far': '4 turns + 86.3 marks',
-    'centring dial height': null,
-    'centring dial point': null,
-    'centring dial nick': null,
     'needs table': 2 * reached + b + 4,
     'has table': 508,
-    'fits table': true,
     // run right out at the head: the disk once more as far, and 2 mm
     'needs head-end': 2 * reached + 2,
-    'has head-end': null,
-    'fits head-end': null,
-    'needs tail-end': 2 * reached + 2,
-    'has tail-end': null,
-    'fits tail-end': null,
-    'needs height': 125 + D / 2 + Dc / 2 + 2,
-    'has height': 14 * 25.4,
-    'fits height': true,
-    'needs raise': 14 * 25.4 - (125 + D / 2 + Dc / 2 - h),
     'has raise': 12 * 25.4,
-    'fits raise': true,
-    'needs collar': 1.25 * 25.4 + 2 * h + 2,
-    'has collar': Dc,
     'fits collar': true,
   });
   const by = toMeasure(z, m, a);
   // 25 · 14.5/180 + ½ = 2.51
   expect(by.k).toBe(3);
   expectWorked(part, 'inspect', {
+    ...CHECKS,
     answer: `span ${(by.span / 25.4).toFixed(4)} over 3 teeth`,
     outside: D,
     depth: h,
     chordal: by.chordal,
     span: by.span,
     pins: by.pins,
-    'name outside': 'Outside',
-    'set outside': 'over the tips',
-    'out outside': null,
-    'name depth': 'Depth',
-    'set depth': 'outside to root',
-    'out depth': null,
-    'name chordal': 'Tooth, by gear caliper',
     // Machinery’s Handbook, corrected addendum at 1 P: 25 teeth 1.0247; /14
     'set chordal': 'caliper set to a height of 0.0732 in',
-    'out chordal': null,
-    'name span': 'Span over teeth',
     'set span': 'over 3 teeth',
-    'out span': null,
-    'name pins': 'Over pins',
     // 1.728/14
     'set pins': 'pins of Ø 0.1234 in',
-    'out pins': null,
   });
   expect(by.caliper / 25.4).toBeCloseTo(1.0247 / 14, 4);
   const run = workedRun(job);
   run.cuts.forEach(({ landing }, k) =>
     expect(landing).toMatchObject({ turns: 1, spaces: 12, hole: (12 * k) % 20 }),
-  );
-});
-
-test('spur with thinner teeth: 40 of module 2, 0.1 mm off each tooth; the cutter made for 35 goes deeper, and the readings follow', () => {
-  const job = workedJob({ units: 'mm', mill: 'lying' }, (part) => ({
-    ...part,
-    gear: { ...part.gear, pitch: measure('2', 'module'), teeth: count('40'), thinning: mm('0.1') },
-    blank: { ...part.blank, faceWidth: mm('20'), bore: mm('12') },
-  }));
-  const part = workedPart(job);
-  const [z, m, a, j] = [40, 2, 20 * RAD, 0.1];
-  // a form cutter for 35: its flank slopes α + 90°/35 to the middle of its space (domain: common practice, by geometry)
-  const deeper = (j * cos(a)) / (2 * sin(a + PI / 2 / 35));
-  expectWorked(part, 'gear', {
-    answer: '40 teeth, m 2, 20°',
-    teeth: '40',
-    module: m,
-    pressureAngle: 20,
-    pitchDiameter: 80,
-    addendum: 2,
-    wholeDepth: 4.5,
-    cutDepth: 4.5 + deeper,
-    // of the depth rule; what the thinning adds stands in the depth to cut
-    clearance: 0.5,
-    circularPitch: 2 * PI,
-    toothThickness: PI - j,
-    baseDiameter: 80 * cos(a),
-  });
-  expectWorked(part, 'blank', {
-    answer: 'Ø 84.00 × 20.00',
-    tipDiameter: 84,
-    faceWidth: 20,
-    bore: 12,
-    rootDiameter: 84 - 2 * (4.5 + deeper),
-    wall: (84 - 2 * (4.5 + deeper) - 12) / 2,
-  });
-  expectWorked(part, 'cut', {
-    answer: `1 pass, ${(4.5 + deeper).toFixed(2)} deep`,
-    'depth-one': 4.5 + deeper,
-    spaces: '40',
-  });
-  const by = toMeasure(z, m, a, j);
-  const known = toMeasure(z, m, a);
-  // by geometry: a span loses j cos α, a caliper all but j
-  expect(known.span - by.span).toBeCloseTo(j * cos(a), 9);
-  expect(known.chordal - by.chordal).toBeCloseTo(j, 3);
-  expectWorked(part, 'inspect', {
-    answer: `span ${by.span.toFixed(3)} over 5 teeth`,
-    outside: 84,
-    depth: 4.5 + deeper,
-    chordal: by.chordal,
-    span: by.span,
-    pins: by.pins,
-    'name outside': 'Outside',
-    'set outside': 'over the tips',
-    'out outside': null,
-    'name depth': 'Depth',
-    'set depth': 'outside to root',
-    'out depth': null,
-    'name chordal': 'Tooth, by gear caliper',
-    'set chordal': `caliper set to a height of ${by.caliper.toFixed(3)} mm`,
-    'out chordal': null,
-    'name span': 'Span over teeth',
-    'set span': 'over 5 teeth',
-    'out span': null,
-    'name pins': 'Over pins',
-    'set pins': 'pins of Ø 3.456 mm',
-    'out pins': null,
-  });
-});
-
-test('a blank turned 0.2 under: the dial goes 0.1 less deep, root and tooth stay, the set-up and the prompts go by the dial', () => {
-  const job = workedJob({ units: 'mm', mill: 'lying' }, (part) => ({
-    ...part,
-    gear: { ...part.gear, pitch: measure('1.5', 'module'), teeth: count('30') },
-    blank: { ...part.blank, faceWidth: mm('12'), bore: mm('10'), measured: mm('47.8') },
-    setup: { ...part.setup, cutterDiameter: mm('60'), cutterWidth: mm('5') },
-  }));
-  const part = workedPart(job);
-  const dial = 3.375 - 0.1;
-  expectWorked(part, 'blank', {
-    answer: 'Ø 48.00 × 12.00',
-    tipDiameter: 48,
-    faceWidth: 12,
-    bore: 10,
-    measured: 47.8,
-    dialDepth: dial,
-    rootDiameter: 48 - 2 * 3.375,
-    wall: (41.25 - 10) / 2,
-  });
-  expectWorked(part, 'cut', { answer: '1 pass, 3.28 deep', 'depth-one': dial, spaces: '30' });
-  // √(3.275·56.725) = 13.630; the side that is touched is the turned one: 23.9 + 2.5
-  const lines = promptSheet(workedRun(job)).flatMap((stretch) => stretch.lines);
-  expect(lines).toContain(
-    'Raise the knee to 3.275 mm (0.1289 in): 1 turn + 63.8 marks from the touch, on the dial.',
-  );
-  expect(lines).toContain('Cut space 1: feed on until the table reads 25.63 mm, and mark it.');
-  const { inspect, setup } = Object.fromEntries(part.stations.map((station) => [station.id, station]));
-  const figure = (station: typeof setup, key: string) => {
-    const found = station!.values.find((value) => value.key === key)!;
-    return found.kind === 'length' ? found.mm : null;
-  };
-  expect(figure(setup, 'approach')).toBeCloseTo(reach(dial, 60), 9);
-  expect(figure(inspect, 'outside')).toBeCloseTo(47.8, 9);
-  expect(figure(inspect, 'depth')).toBeCloseTo(dial, 9);
-  // the tooth itself is the nominal one; only the caliper stands lower on it, by 0.1
-  const by = toMeasure(30, 1.5, 20 * RAD);
-  expect(figure(inspect, 'chordal')).toBeCloseTo(by.chordal, 9);
-  expect(figure(inspect, 'span')).toBeCloseTo(by.span, 9);
-  expect(figure(inspect, 'pins')).toBeCloseTo(by.pins, 6);
-  expect(JSON.stringify(inspect!.detail)).toContain(
-    `caliper set to a height of ${(by.caliper - 0.1).toFixed(3)} mm`,
   );
 });

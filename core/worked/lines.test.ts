@@ -14,8 +14,8 @@ import type { Working } from '../station/index.ts';
 import { plainLathe, plainMandrel } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import { texResult, texValue } from './texValue.ts';
-import { BENCH } from './workedBench.ts';
-import { plan } from './index.ts';
+import { BENCH } from './bench.ts';
+import { plan } from '../plan/index.ts';
 
 const mm = (typed: string) => measure(typed, 'mm');
 const count = (typed: string) => measure(typed, 'count');

@@ -2,12 +2,15 @@ import { expect, test } from '@jest/globals';
 import { drawnDriveJob, withMill, withPart, type Job } from '../job/index.ts';
 import { promptSheet } from '../prompts/index.ts';
 import { plainLathe, type Equipment } from '../shop/index.ts';
-import { plan, stationOf } from './index.ts';
+import { plan, stationOf } from '../plan/index.ts';
 import { measure } from '../units/index.ts';
 import {
   atan,
   BENCH,
   cos,
+  count,
+  laidBeside,
+  mm,
   PI,
   RAD,
   sin,
@@ -15,8 +18,7 @@ import {
   tan,
   workedPart,
   workedRun,
-  laidBeside,
-} from './workedBench.ts';
+} from './bench.ts';
 
 /*
  * A worm and its wheel worked by hand. Sources: docs/sources.md#worked. Sizes and thread: ISO 54 and DIN 3975 (20°, 2.2·m deep),
@@ -27,8 +29,6 @@ const expectWorked = (...given: Parameters<typeof laidBeside>): void => {
   const { shown, worked } = laidBeside(...given);
   expect(shown).toEqual(worked);
 };
-const mm = (typed: string) => measure(typed, 'mm');
-const count = (typed: string) => measure(typed, 'count');
 const [m, z1, z2, d1, a] = [2, 1, 40, 24, 20 * RAD];
 const d2 = z2 * m;
 const px = PI * m;

@@ -3,15 +3,16 @@ import { freezeRun, type Run } from '../run/index.ts';
 import { STOCK_EQUIPMENT, STOCK_MILL, type Equipment } from '../shop/index.ts';
 import { need } from '../findings/index.ts';
 import { measure } from '../units/index.ts';
-import { plan, stationOf, type PartPlan } from './index.ts';
+import { plan, stationOf, type PartPlan } from '../plan/index.ts';
 
 /*
  * A workshop for gears that are worked by hand, and a way of laying every figure that a card shows beside what was worked.
- * The figures themselves stand in workedSpur.test.ts and its neighbours as formulas in the trade's letters; nothing there
+ * The figures themselves stand in spur.test.ts and its neighbours as formulas in the trade's letters; nothing there
  * calls the code, and what is shown and not worked fails as well as what is worked and not shown.
  */
 
-const mm = (typed: string) => measure(typed, 'mm');
+export const mm = (typed: string) => measure(typed, 'mm');
+export const count = (typed: string) => measure(typed, 'count');
 const inch = (typed: string) => measure(typed, 'in');
 
 export const RAD = Math.PI / 180;
@@ -156,6 +157,101 @@ function inspectShown(part: PartPlan): Worked {
   }
   return shown;
 }
+
+/** What a caliper, a span and pins read on teeth. @param a pressure angle, radians @param thin off the tooth, round the pitch circle */
+export function toMeasure(z: number, m: number, a: number, thin = 0) {
+  const s = (PI * m) / 2 - thin;
+  const d = z * m;
+  const k = round((z * a) / PI + 0.5);
+  const half = s / d; // of the tooth, as an angle
+  const pin = 1.728 * m;
+  const phi = angleOfInv(inv(a) + pin / (d * cos(a)) - PI / z + s / d);
+  const over = ((d * cos(a)) / cos(phi)) * (z % 2 === 0 ? 1 : cos(PI / 2 / z)) + pin;
+  return {
+    k,
+    chordal: d * sin(half),
+    caliper: m + (d / 2) * (1 - cos(half)),
+    // W = m cos α (π(k − ½) + z inv α), less what was taken off one flank each side, along the base circle
+    span: m * cos(a) * (PI * (k - 0.5) + z * inv(a)) - thin * cos(a),
+    pin,
+    pins: over,
+  };
+}
+
+/** How far a disk reaches along work under it, from the touch to full depth: half its chord. */
+export const reach = (depth: number, diameter: number): number => sqrt(depth * (diameter - depth));
+
+/**
+ * What a set-up on a lying mill shows of straight work that is cut through, beside its speeds, dials and time: all of it geometry of
+ * a disk of Ø Dc and width w over work of Ø D, h deep and b long, on centres 125 high, the arbor's collar Ø 32, 2 mm kept clear.
+ * @param paper between cutter and work where it is touched
+ */
+export function throughWorked(
+  { D, h, b, Dc, w }: Readonly<Record<'D' | 'h' | 'b' | 'Dc' | 'w', number>>,
+  { room = 360, collar = 32, paper = 0 } = {},
+): Worked {
+  const reached = reach(h, Dc);
+  const centre = 125 + D / 2 + Dc / 2;
+  const unsaid = Object.fromEntries(
+    ['head-end', 'tail-end'].flatMap((end) => [
+      [`has ${end}`, null],
+      [`fits ${end}`, null],
+    ]),
+  );
+  return {
+    ...unsaid,
+    rpmWanted: (1000 * 40) / (PI * Dc),
+    push: 'left, to the head',
+    approach: reached,
+    through: reached + b,
+    'clear-after': 2 * reached + b,
+    travel: reached + b + 2,
+    'travel at entry': reached + b + 2,
+    // from 2 mm before the touch to 2 mm beyond where the cutter is out again
+    'travel at exit': 2 * reached + b + 4,
+    firstTouch: 0,
+    'centring touch': D / 2 + w / 2 + paper,
+    'centring far': D / 2 - w / 2,
+    'centring height': D / 2 + w / 2,
+    'centring point': null,
+    'centring nick': null,
+    'centring dial height': null,
+    'centring dial point': null,
+    'centring dial nick': null,
+    'needs table': reached + b + 2,
+    'has table': 500,
+    'fits table': true,
+    // at depth the disk stands over the far face by as much as it reached before the near one
+    'needs head-end': reached,
+    'needs tail-end': 2 * reached + 2,
+    // the arbor stands the work's half and the cutter's over the centre
+    'needs height': centre + 2,
+    'has height': room,
+    'fits height': true,
+    'needs raise': room - (centre - h),
+    'has raise': 300,
+    'fits raise': true,
+    'needs collar': collar + 2 * h + 2,
+    'has collar': Dc,
+    'fits collar': true,
+  };
+}
+
+/** What the ways of measuring a gear are called, and that all of them can be had. */
+export const CHECKS: Worked = {
+  'name outside': 'Outside',
+  'set outside': 'over the tips',
+  'out outside': null,
+  'name depth': 'Depth',
+  'set depth': 'outside to root',
+  'out depth': null,
+  'name chordal': 'Tooth, by gear caliper',
+  'out chordal': null,
+  'name span': 'Span over teeth',
+  'out span': null,
+  'name pins': 'Over pins',
+  'out pins': null,
+};
 
 /** What a station shows and what was worked, as rough as a float: what is worked is shown so, and nothing is shown that was not worked. */
 export function laidBeside(

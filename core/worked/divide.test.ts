@@ -2,7 +2,20 @@ import { expect, test } from '@jest/globals';
 import { newDivideJob, withMill, withPart, type DividePart, type Job } from '../job/index.ts';
 import { promptSheet } from '../prompts/index.ts';
 import { measure } from '../units/index.ts';
-import { BENCH, cos, PI, RAD, sqrt, workedPart, workedRun, laidBeside } from './workedBench.ts';
+import {
+  BENCH,
+  cos,
+  count,
+  laidBeside,
+  mm,
+  PI,
+  RAD,
+  reach,
+  throughWorked,
+  workedPart,
+  workedRun,
+  type Worked,
+} from './bench.ts';
 
 /*
  * Work that is only divided, worked by hand: six flats, slots at an angle, a rack. Sources: docs/sources.md#worked; the chords
@@ -13,8 +26,6 @@ const expectWorked = (...given: Parameters<typeof laidBeside>): void => {
   const { shown, worked } = laidBeside(...given);
   expect(shown).toEqual(worked);
 };
-const mm = (typed: string) => measure(typed, 'mm');
-const count = (typed: string) => measure(typed, 'count');
 
 function divided(spacing: Partial<DividePart['spacing']>, setup: Partial<DividePart['setup']> = {}): Job {
   const job = withMill(
@@ -41,54 +52,19 @@ function divided(spacing: Partial<DividePart['spacing']>, setup: Partial<DivideP
   );
 }
 
-/** The set-up of a plain cut along the work at the outside. @param D outside @param h depth @param b face @param n cuts */
-function setupOf(D: number, h: number, b: number, n: number, said: Readonly<Record<string, string>>) {
-  const [Dc, w] = [50, 6];
-  const reached = sqrt(h * (Dc - h));
+/** The set-up of a plain cut along the work at the outside. @param n cuts */
+function setupOf(D: number, h: number, b: number, n: number, said: Readonly<Record<string, string>>): Worked {
+  const size = { D, h, b, Dc: 50, w: 6 };
   return {
+    ...throughWorked(size),
     // 40 m/min on Ø 50: 254.6 → 250; 12 · 0.05 · 250 = 150 → 71
-    rpmWanted: (1000 * 40) / (PI * Dc),
     rpm: '250 rpm',
     feedWanted: 150,
     feed: '71 mm/min',
-    approach: reached,
-    through: reached + b,
-    'clear-after': 2 * reached + b,
-    travel: reached + b + 2,
-    'travel at entry': reached + b + 2,
-    'travel at exit': 2 * reached + b + 4,
-    firstTouch: 0,
-    push: 'left, to the head',
     // usual, where nothing is said: 45 s for a return and an indexing
-    minutes: n * ((reached + b + 2) / 71 + 45 / 60),
+    minutes: n * ((reach(h, 50) + b + 2) / 71 + 45 / 60),
     time: '5 min',
     'depth to depth': h,
-    'centring touch': D / 2 + w / 2,
-    'centring far': D / 2 - w / 2,
-    'centring height': D / 2 + w / 2,
-    'centring point': null,
-    'centring nick': null,
-    'centring dial height': null,
-    'centring dial point': null,
-    'centring dial nick': null,
-    'needs table': reached + b + 2,
-    'has table': 500,
-    'fits table': true,
-    'needs head-end': reached,
-    'has head-end': null,
-    'fits head-end': null,
-    'needs tail-end': 2 * reached + 2,
-    'has tail-end': null,
-    'fits tail-end': null,
-    'needs height': 125 + D / 2 + Dc / 2 + 2,
-    'has height': 360,
-    'fits height': true,
-    'needs raise': 360 - (125 + D / 2 + Dc / 2 - h),
-    'has raise': 300,
-    'fits raise': true,
-    'needs collar': 32 + 2 * h + 2,
-    'has collar': Dc,
-    'fits collar': true,
     ...said,
   };
 }

@@ -63,7 +63,7 @@ for (const folder of folders) {
     ],
     plugins: ['@stryker-mutator/jest-runner'],
     concurrency: 2,
-    timeoutMS: 60_000,
+    timeoutMS: 15_000,
     reporters: [],
     tempDirName: '.stryker-tmp',
     logLevel: 'error',

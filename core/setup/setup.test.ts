@@ -56,6 +56,10 @@ describe('speed and feed', () => {
     expect(snapDown(30, [45, 90])).toBe(45);
     expect(snapDown(70, [])).toBe(70);
     expect(cuttingData({ ...plain, speeds: [200, 400] })).toMatchObject({ rpm: 200, tooFast: true });
+    // without steps the mill runs at what is wanted, and a part in two thousand more is no faster
+    expect(cuttingData(plain).tooFast).toBe(false);
+    expect(cuttingData({ ...plain, rpmSet: cuttingData(plain).rpmWanted * 1.0005 }).tooFast).toBe(false);
+    expect(cuttingData({ ...plain, rpmSet: cuttingData(plain).rpmWanted * 1.002 }).tooFast).toBe(true);
   });
   test('one tooth feeds one chip a turn; without a chip load there is no feed', () => {
     expect(cuttingData({ ...plain, teeth: 1, rpmSet: 200 }).feed).toBeCloseTo(7, 9);

@@ -128,6 +128,35 @@ describe('a set-up', () => {
       setUp({ holding: 'chuck' }, gear(teeth)).detail.reasons.find(({ key }) => key === 'jaws')!.say;
     expect(jaws(30)).toBe('30 teeth sit in a three-jaw');
     expect(jaws(31)).toMatch(/^Four jaws/);
+    const uncounted = withSpurPart(gear(), 'p1', (part) => ({
+      ...part,
+      gear: { ...part.gear, teeth: measure('', 'count') },
+    }));
+    const { reasons } = setUp({ holding: 'chuck' }, uncounted).detail;
+    expect(reasons.find(({ key }) => key === 'jaws')!.say).toMatch(/^Four jaws/);
+  });
+  test('speeds that cannot be read are no steps: the spindle runs at what is wanted', () => {
+    const [plain, ...others] = shop.mills;
+    const mills = [{ ...plain!, speeds: 'fast, slow' }, ...others];
+    const { data } = setUp({ materialId: 'material-brass' }, gear(), { ...shop, mills }).detail;
+    // 40 m a minute round Ø 60
+    expect(data!.rpm).toBeCloseTo(40000 / (Math.PI * 60), 9);
+  });
+  test('a keyway: to either side of the middle, and from the touch at the bore to its depth, on the dials', () => {
+    const key = { keyWidth: mm('4'), keyCutter: mm('3'), keyDepth: mm('1.8') };
+    const { keyway } = setUp(key).detail;
+    // 0.5 of a screw of 5 with 100 marks; the bore of 10 rises 5 − √21 = 0.417 under a key of 4, and the knee has 2 a turn
+    expect(keyway).toMatchObject({
+      passes: 2,
+      width: 4,
+      offsetDial: '10 marks',
+      depthDial: '1 turn + 10.9 marks',
+    });
+    expect(keyway!.rise).toBeCloseTo(5 - Math.sqrt(21), 12);
+    expect(setUp({ ...key, keyDepth: mm('') }).detail.keyway).toMatchObject({ depth: null, depthDial: null });
+    // as wide as its cutter: one pass, in the middle; as wide as the bore: nothing left to rise from
+    expect(setUp({ ...key, keyCutter: mm('4') }).detail.keyway).toMatchObject({ passes: 1, offset: 0 });
+    expect(setUp({ ...key, keyWidth: mm('10'), keyCutter: mm('6') }).detail.keyway!.rise).toBeNull();
   });
   test('out of line: taper and lean over this face, by proportion', () => {
     const { along } = setUp({ alongLength: mm('200'), alongTop: mm('.1'), alongSide: mm('-.05') }).detail;

@@ -13,6 +13,7 @@ import { plan, settleOpen, stationOf } from '../plan/index.ts';
 import { freezeRun, readRun } from '../run/index.ts';
 import { plainCutter, STOCK_EQUIPMENT, type Equipment } from '../shop/index.ts';
 import { lengthFigure, lengthText, measure } from '../units/index.ts';
+import { spaceSide } from '../toothform/index.ts';
 import { contactOf, hobOf, infeedOf, rimShape, usualFaces, type GashToJudge } from './index.ts';
 
 const DEG = Math.PI / 180;
@@ -147,6 +148,49 @@ describe('what bears', () => {
     expect(straight.width).toBeLessThan(6);
   });
 
+  test('on a steep worm the gap is told along the normal, which leans by pressure and lead angle', () => {
+    const steep = factsOf(job({ starts: measure('4', 'count') }));
+    const gamma = Math.atan(8 / 24);
+    // run across, the middle section is the cutter's own space, stretched along the axis by 1/cos γ
+    const side = spaceSide(
+      {
+        teeth: 60,
+        module: 2 * Math.cos(gamma),
+        pressureAngle: 20 * DEG,
+        addendum: steep.addendum,
+        wholeDepth: steep.worm.depth,
+        thinning: 0,
+      },
+      'trochoid',
+      400,
+    );
+    const half = (height: number) => {
+      const above = side.findIndex(({ y }) => y - side[0]!.y >= height);
+      const up = above < 0 ? side.length - 1 : above;
+      const [low, high] = [side[up - 1]!, side[up]!];
+      return low.x + ((high.x - low.x) * (height - (low.y - side[0]!.y))) / (high.y - low.y);
+    };
+    const spots = middle(contactOf(steep, gash({ school: 'traverse', madeFor: 60 })));
+    const axial = spots.map(({ height }) => {
+      let least = Infinity;
+      const out = steep.wheelDiameter / 2 - steep.worm.depth + steep.addendum + height;
+      for (let turn = -0.3; turn <= 0.3; turn += 0.00002) {
+        const angle = Math.atan2(half(height) / Math.cos(gamma), out) + turn;
+        const [x, up] = [out * Math.sin(angle), out * Math.cos(angle)];
+        const radius = Math.hypot(half(height) / Math.cos(gamma), out) / out;
+        const above = steep.wheelDiameter / 2 - up * radius;
+        if (above > steep.addendum) continue;
+        const rack = (2 * Math.PI) / 4 - above * Math.tan(20 * DEG) + (steep.wheelDiameter / 2) * turn;
+        least = Math.min(least, x * radius - rack);
+      }
+      return least;
+    });
+    const first = Math.min(...axial);
+    expect(Math.max(...axial) - first).toBeGreaterThan(0.02);
+    for (const [i, { gap }] of spots.entries())
+      expect(gap!).toBeCloseTo((axial[i]! - first) * 1000 * Math.cos(20 * DEG) * Math.cos(gamma), 0);
+  });
+
   test('set beside its angle a gash bears less', () => {
     const share = (setOff: number) => contactOf(drive, gash({ cutterDiameter: 60, setOff })).share;
     expect(share(3 * DEG)).toBeLessThan(share(0));
@@ -228,6 +272,26 @@ describe('how it is cut', () => {
       straight: false,
       shares: true,
     });
+    // the same teeth meet the same spaces where flutes and starts have a factor in common
+    const shared = (starts: string, flutes: number) =>
+      hobOf(factsOf(job({ starts: measure(starts, 'count') })), flutes, 35).shares;
+    expect([shared('1', 8), shared('3', 8), shared('3', 9), shared('4', 6), shared('4', 9)]).toEqual([
+      ...[false, false, true, true, false],
+    ]);
+    const three = withIt(job({ starts: measure('3', 'count') }));
+    const fluted = (flutes: string) =>
+      wheelOf(
+        change(three, (part) => ({
+          ...part,
+          gash: { ...part.gash, school: 'hob' as const, flutes: measure(flutes, 'count') },
+        })),
+      );
+    const codes = (flutes: string) => fluted(flutes).issues.map(({ path, code }) => `${path} ${code}`);
+    expect(codes('9')).toContain('parts.p1.gash.flutes hob-flutes-share');
+    expect(codes('8')).not.toContain('parts.p1.gash.flutes hob-flutes-share');
+    expect(fluted('8').detail.hob).not.toBeNull();
+    expect(fluted('two').detail.hob).toBeNull();
+    expect(codes('two').map((one) => one.split(' ')[0])).toContain('parts.p1.gash.flutes');
     // flutes square to the thread: their lead angle and the thread's make a right angle
     expect(Math.atan(hob.fluteLead / (Math.PI * 24)) / DEG).toBeCloseTo(90 - Math.atan(1 / 12) / DEG, 9);
     const deep = change(hobbed, (part) => ({

@@ -161,6 +161,13 @@ test('the wheel: rim, gash by plunging, the touch on its corners, and every prom
   };
   expect(valueOf('depth')).toBeCloseTo(depth, 3);
   expect(valueOf('fromThroat')).toBeCloseTo(h, 9);
+  // the worm's tips reach h below the throat: its root circle for the wheel is r1 + h − ha from its middle
+  const worked = part.stations
+    .find(({ id }) => id === 'wheel')!
+    .working.find(({ key }) => key === 'corners')!;
+  expect(worked.put.replace(/\\cos [\d.]+/, '\\cos γ')).toBe(
+    `R = 25,\\ e = \\frac{${(hollow * sin(30 * RAD)).toFixed(0)}}{\\cos γ^\\circ},\\ r_f = ${(d1 / 2 + h - m).toFixed(1)},\\ a = ${(d1 + d2) / 2}`,
+  );
   expect(valueOf('leadAngle')).toBeCloseTo(gamma / RAD, 6);
   expect(valueOf('swing')).toBe(5);
   // both are right-hand: laid over as a right-hand helical gear

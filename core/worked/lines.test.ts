@@ -1,148 +1,7 @@
 import { expect, test } from '@jest/globals';
-import {
-  drawnDriveJob,
-  drawnHelicalJob,
-  drawnSpurJob,
-  newDivideJob,
-  withMill,
-  withPart,
-  withSpurPart,
-  type Job,
-  type SpurPart,
-} from '../job/index.ts';
 import type { Working } from '../station/index.ts';
-import { plainLathe, plainMandrel } from '../shop/index.ts';
-import { measure } from '../units/index.ts';
+import { partsOfEveryKind } from './everyKind.ts';
 import { texResult, texValue } from './texValue.ts';
-import { BENCH } from './bench.ts';
-import { plan } from '../plan/index.ts';
-
-const mm = (typed: string) => measure(typed, 'mm');
-const count = (typed: string) => measure(typed, 'count');
-const deg = (typed: string) => measure(typed, 'deg');
-
-const shop = {
-  ...BENCH,
-  mandrels: [{ ...plainMandrel('m', 'Mandrel', 'taper'), small: mm('9.98'), large: mm('10.04') }],
-  gearSets: [
-    ...BENCH.gearSets,
-    {
-      id: 'lathe-gears',
-      name: 'Lathe gears',
-      bore: '',
-      pitch: '',
-      gears: [20, 30, 35, 40, 45, 50, 55, 60, 65, 66, 70, 80].map((teeth) => ({ teeth, count: 1 })),
-    },
-  ],
-  lathes: [
-    {
-      ...plainLathe('lathe', 'Lathe', measure('1/8', 'in')),
-      box: { by: 'tpi' as const, settings: '7 8 9 10' },
-      gearSetId: 'lathe-gears',
-    },
-  ],
-};
-
-const setUp = {
-  cutterDiameter: mm('60'),
-  cutterWidth: mm('5'),
-  cutterTeeth: count('12'),
-  materialId: 'material-brass',
-  returnSeconds: count('15'),
-  indexSeconds: count('30'),
-  round: { typed: '0 0.02 0.05 0.03', unit: 'mm' as const },
-  alongLength: mm('100'),
-  alongTop: mm('0.04'),
-  alongSide: mm('0.03'),
-  keyWidth: mm('4'),
-  keyCutter: mm('3'),
-  keyDepth: mm('1.8'),
-};
-const spur = (change: (part: SpurPart) => Partial<SpurPart>, helix = ''): Job => {
-  const drawn = { id: 'w', name: 'Lines', pitch: '1.5', teeth: 30, face: '18', bore: '12' };
-  const job = helix === '' ? drawnSpurJob(drawn) : drawnHelicalJob(drawn, helix);
-  return withSpurPart(withMill(job, 'p1', 'lying', shop), 'p1', (part) => ({
-    ...part,
-    setup: { ...part.setup, ...setUp },
-    ...change(part),
-  }));
-};
-
-const JOBS: readonly Job[] = [
-  spur(() => ({})),
-  spur((part) => ({
-    cut: { ...part.cut, passes: 'rough-finish' },
-    blank: { ...part.blank, measured: mm('47.8') },
-    gear: { ...part.gear, thinning: mm('0.08') },
-    inspect: { ...part.inspect, span: mm('16.2'), chordal: mm('2.4'), pins: mm('48.7') },
-  })),
-  spur((part) => ({
-    gear: {
-      ...part.gear,
-      mate: { ...part.gear.mate, teeth: count('45'), centre: mm('56.5'), backlash: mm('0.1') },
-    },
-    dividing: { ...part.dividing, stride: count('7') },
-  })),
-  spur((part) => ({ inspect: { ...part.inspect, span: mm('16.2') } })),
-  spur((part) => ({ inspect: { ...part.inspect, chordal: mm('2.4') } })),
-  drawnSpurJob({ id: 'i', name: 'Inch', pitch: '14', teeth: 25, face: '1/2', bore: '1/2', units: 'in' }),
-  drawnSpurJob({ id: 'd', name: 'Prime', pitch: '1', teeth: 127, face: '6', bore: '6' }),
-  spur((part) => ({ inspect: { ...part.inspect, span: mm('16.3'), pins: mm('51.6') } }), '20'),
-  spur(
-    (part) => ({
-      gear: {
-        ...part.gear,
-        hand: 'left',
-        mate: {
-          ...part.gear.mate,
-          teeth: count('24'),
-          shafts: 'crossed',
-          helix: deg('40'),
-          shaftAngle: deg('75'),
-        },
-      },
-    }),
-    '35',
-  ),
-  spur(
-    (part) => ({
-      gear: {
-        ...part.gear,
-        hand: 'right',
-        mate: {
-          ...part.gear.mate,
-          teeth: count('24'),
-          shafts: 'crossed',
-          helix: deg('40'),
-          shaftAngle: deg('75'),
-        },
-      },
-    }),
-    '35',
-  ),
-  withMill(drawnDriveJob({ id: 'dr', name: 'Drive', shop }), 'p1', 'lying', shop),
-  withPart(
-    withMill(
-      drawnDriveJob({ id: 'd3', name: 'Drive of three', shop }, { starts: count('3'), hand: 'left' }),
-      'p1',
-      'lying',
-      shop,
-    ),
-    'p1',
-    (part) => (part.kind === 'wheel' ? { ...part, setup: { ...part.setup, ...setUp } } : part),
-  ),
-  ...[
-    { what: 'flats' as const, count: count('7'), diameter: mm('30'), acrossFlats: mm('27') },
-    { by: 'angle' as const, count: count('5'), angle: deg('17 1/2'), diameter: mm('60'), depth: mm('4') },
-    { by: 'pitch' as const, count: count('12'), pitch: measure('2', 'module') },
-  ].map((spacing) =>
-    withPart(newDivideJob({ id: 'n', name: 'Divided', units: 'mm', shop }), 'p1', (part) =>
-      part.kind === 'divide'
-        ? { ...part, spacing: { ...part.spacing, ...spacing }, setup: { ...part.setup, ...setUp } }
-        : part,
-    ),
-  ),
-];
 
 /** What a line says it comes to, beside what the figures that were put in do. Null where there is nothing to reckon. */
 function reckon({
@@ -179,21 +38,19 @@ test('a line of working comes to what stands behind its equals sign, for every k
   const reckoned = new Set<string>();
   const left = new Set<string>();
   const wrong: string[] = [];
-  for (const job of JOBS)
-    for (const part of plan({ ...job, equipment: { ...job.equipment, gearSets: [], lathes: [] } }, shop)
-      .parts)
-      for (const station of part.stations)
-        for (const line of station.working) {
-          const found = reckon(line);
-          const name = `${station.id}.${line.key}`;
-          if (!found) {
-            left.add(name);
-            continue;
-          }
-          reckoned.add(name);
-          if (found.off > found.allowed)
-            wrong.push(`${name}: ${line.put} is not ${line.result}, off by ${found.off}`);
+  for (const part of partsOfEveryKind())
+    for (const station of part.stations)
+      for (const line of station.working) {
+        const found = reckon(line);
+        const name = `${station.id}.${line.key}`;
+        if (!found) {
+          left.add(name);
+          continue;
         }
+        reckoned.add(name);
+        if (found.off > found.allowed)
+          wrong.push(`${name}: ${line.put} is not ${line.result}, off by ${found.off}`);
+      }
   expect(wrong).toEqual([]);
   expect([...left].filter((name) => !reckoned.has(name)).sort()).toEqual(NOT_RECKONED);
   expect(reckoned.size).toBeGreaterThan(60);

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { approx, exact } from '../units/index.ts';
 import { findLatheGears, PI_STAND_INS, type Lathe } from './index.ts';
+import { compareWays, type LatheWay } from './lathe.ts';
 
 describe('lathe gears', () => {
   const gears = [20, 30, 35, 40, 45, 50, 55, 60, 65, 66, 70, 127].map((teeth) => ({ teeth, count: 1 }));
@@ -57,6 +58,30 @@ describe('lathe gears', () => {
     // a quarter inch: 1/8 in of leadscrew twice over
     const [alone] = findLatheGears({ ...lathe, gears: [] }, 6.35, 20, { most: 5 });
     expect(alone).toMatchObject({ setting: '4', train: null, ppm: 0, leadText: '127/20' });
+  });
+
+  test('of two alike the plainer goes first: no gears, one pair, two pairs, then by the setting', () => {
+    const way = (setting: string, ppm: number, train: LatheWay['train']): LatheWay => ({
+      setting,
+      train,
+      leadText: '1',
+      lead: 1,
+      ppm,
+      overLength: 0,
+    });
+    const pair = { driver: 40, driven: 20, second: null };
+    const two = { driver: 40, driven: 20, second: { driver: 30, driven: 60 } };
+    const ordered = [
+      way('z', 0, null),
+      way('a', 0.0001, pair),
+      way('b', 0, pair),
+      way('a', 0, two),
+      way('a', -1, null),
+      way('a', 2, null),
+    ];
+    for (const [i, first] of ordered.entries())
+      for (const [k, second] of ordered.entries())
+        expect(Math.sign(compareWays(first, second))).toBe(Math.sign(i - k));
   });
 
   // Source: arithmetic; 22/7 is 402 parts in a million long, 355/113 0.08

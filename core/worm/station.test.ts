@@ -3,6 +3,7 @@ import { sayIssue } from '../findings/index.ts';
 import { clearsStud } from '../gearing/index.ts';
 import { drawnDriveJob, withPart, type Job, type WormPart } from '../job/index.ts';
 import { plan, stationOf } from '../plan/index.ts';
+import { CHECK_BAR, FRONT_RELIEF } from '../toothform/index.ts';
 import { plainLathe, STOCK_EQUIPMENT, type Equipment, type ShopLathe } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import { dialReading, startWays, toolOf, usualThreadLength, wormTemplate } from './index.ts';
@@ -84,6 +85,42 @@ describe('the thread and its tool', () => {
     const tip = sheet.outline.filter(({ y }) => y === 0);
     expect(tip[1]!.x - tip[0]!.x).toBeCloseTo(20 * toolOf(drive!, 'axis').flat, 9);
     expect(sheet.sizes.find(({ name }) => name === 'depth, tip to outside')!.mm).toBeCloseTo(4.4, 9);
+    // the flanks run straight on past the outside, 1.35 depths up, at half the angle of the tool
+    const rise = 1.35 * 4.4 * 20;
+    const widest = 10 * toolOf(drive!, 'axis').flat + rise * Math.tan(20 * DEG);
+    expect(Math.max(...sheet.outline.map(({ x }) => x))).toBeCloseTo(widest, 9);
+    expect(Math.max(...sheet.outline.map(({ y }) => y))).toBeCloseTo(rise, 9);
+    expect(Math.min(...sheet.outline.map(({ x }) => x))).toBeCloseTo(-widest, 9);
+    const lines = (wanted: string) => sheet.lines.filter(({ name }) => name === wanted);
+    // lines across stand 8 mm out of it on either side, at the pitch line (a depth less an addendum of 2) and at the outside
+    for (const [name, y] of [
+      ['pitch line', 20 * 2.4],
+      ['outside', 20 * 4.4],
+    ] as const) {
+      const [across] = lines(name);
+      expect([across!.from.y, across!.to.y]).toEqual([expect.closeTo(y, 9), expect.closeTo(y, 9)]);
+      expect([across!.from.x, across!.to.x]).toEqual([
+        expect.closeTo(-widest - 8, 9),
+        expect.closeTo(widest + 8, 9),
+      ]);
+    }
+    // the bar to check a print by is as long as it says, with an upright of 3 mm at each end, below the tip
+    const [bar, ...ends] = lines('check');
+    expect(bar!.to.x - bar!.from.x).toBeCloseTo(CHECK_BAR, 9);
+    expect(bar!.from.y).toBeLessThan(-5);
+    expect(ends.map(({ from, to }) => [from.x, to.x, from.y, to.y])).toEqual(
+      [-1, 1].map((end) => [
+        (end * CHECK_BAR) / 2,
+        (end * CHECK_BAR) / 2,
+        expect.closeTo(bar!.from.y - 1.5, 9),
+        expect.closeTo(bar!.from.y + 1.5, 9),
+      ]),
+    );
+    // relief seen from the side: ten degrees or whatever is told below the tip
+    const [upright, relief] = lines('relief');
+    expect(upright!.to.y - upright!.from.y).toBeCloseTo(rise, 9);
+    expect(Math.atan2(relief!.to.x - relief!.from.x, relief!.to.y) / DEG).toBeCloseTo(FRONT_RELIEF, 9);
+    expect(sheet.words.map(({ text }) => text).join('\n')).toContain(`${FRONT_RELIEF} deg below the tip`);
   });
 
   // Source: Machinery's Handbook, worm gearing (from memory): length p(4.5 + z/50)
@@ -262,6 +299,49 @@ describe('the lathe', () => {
     expect(plate!.say).toMatch(/3 slots 120° apart/);
     expect(startWays(1, 5, 40, null, 'mm')).toEqual([]);
     expect(startWays(2, 5, 40, null, 'mm')[1]!.say).toMatch(/not listed in the shop/);
+  });
+
+  test('what a thread may stray is asked for, whatever else is known; gears in each other’s way are told', () => {
+    const noSense = change(job(), (part) => ({
+      ...part,
+      lathe: { ...part.lathe, allowed: measure('-1', 'mm') },
+    }));
+    expect(latheOf(noSense).issues.map(({ path, severity }) => `${severity} ${path}`)).toEqual([
+      'wrong parts.p2.lathe.allowed',
+    ]);
+    const nothing = withPart(noSense, 'p2', (part) =>
+      part.kind === 'worm' ? { ...part, drive: { ...part.drive, teeth: measure('', 'count') } } : part,
+    );
+    expect(latheOf(nothing).issues.map(({ path }) => path)).toEqual(['parts.p2.lathe.allowed']);
+    // 20 and 30 do not exceed the 100 beside them by 15
+    const crowded = change(job(), (part) => ({
+      ...part,
+      lathe: {
+        ...part.lathe,
+        choice: {
+          setting: '8 per inch',
+          train: { driver: 20, driven: 30, second: { driver: 100, driven: 50 } },
+        },
+      },
+    }));
+    expect(latheOf(crowded).issues.map(({ code }) => code)).toContain('lathe-stud');
+    const roomy = change(job(), (part) => ({
+      ...part,
+      lathe: {
+        ...part.lathe,
+        choice: { setting: '8 per inch', train: { driver: 100, driven: 50, second: null } },
+      },
+    }));
+    expect(latheOf(roomy).issues.map(({ code }) => code)).not.toContain('lathe-stud');
+  });
+
+  test('one turn of a dial is a turn', () => {
+    const slide = { lead: 5, marks: 50 };
+    expect(startWays(3, 6, 40, slide, 'mm')[1]!.say).toContain(
+      'Start 2: 1 turn + 10 of 50; Start 3: 2 turns + 20 of 50.',
+    );
+    // 6.03 mm of marks of 0.1: 0.03 beside it; 12.06 a mark of 0.06 less 0.1
+    expect(startWays(3, 6.03, 40, slide, 'mm')[1]!.off).toBeCloseTo(40, 6);
   });
 
   test('settling the lathe keeps gears and setting by their content', async () => {

@@ -1,0 +1,153 @@
+import {
+  drawnDriveJob,
+  drawnHelicalJob,
+  drawnSpurJob,
+  newDivideJob,
+  withMill,
+  withPart,
+  withSpurPart,
+  type Job,
+  type SpurPart,
+} from '../job/index.ts';
+import { plainLathe, plainMandrel, type Equipment } from '../shop/index.ts';
+import { measure } from '../units/index.ts';
+import { BENCH, count, mm } from './bench.ts';
+import { plan, type PartPlan } from '../plan/index.ts';
+
+/* Work of every kind, with as much said of it as can be, for the tests that look at whatever a card tells. */
+
+const deg = (typed: string) => measure(typed, 'deg');
+
+const shop: Equipment = {
+  ...BENCH,
+  mandrels: [{ ...plainMandrel('m', 'Mandrel', 'taper'), small: mm('9.98'), large: mm('10.04') }],
+  gearSets: [
+    ...BENCH.gearSets,
+    {
+      id: 'lathe-gears',
+      name: 'Lathe gears',
+      bore: '',
+      pitch: '',
+      gears: [20, 30, 35, 40, 45, 50, 55, 60, 65, 66, 70, 80].map((teeth) => ({ teeth, count: 1 })),
+    },
+  ],
+  lathes: [
+    {
+      ...plainLathe('lathe', 'Lathe', measure('1/8', 'in')),
+      box: { by: 'tpi' as const, settings: '7 8 9 10' },
+      gearSetId: 'lathe-gears',
+    },
+  ],
+};
+
+const setUp = {
+  cutterDiameter: mm('60'),
+  cutterWidth: mm('5'),
+  cutterTeeth: count('12'),
+  materialId: 'material-brass',
+  returnSeconds: count('15'),
+  indexSeconds: count('30'),
+  round: { typed: '0 0.02 0.05 0.03', unit: 'mm' as const },
+  alongLength: mm('100'),
+  alongTop: mm('0.04'),
+  alongSide: mm('0.03'),
+  keyWidth: mm('4'),
+  keyCutter: mm('3'),
+  keyDepth: mm('1.8'),
+};
+const spur = (change: (part: SpurPart) => Partial<SpurPart>, helix = ''): Job => {
+  const drawn = { id: 'w', name: 'Lines', pitch: '1.5', teeth: 30, face: '18', bore: '12' };
+  const job = helix === '' ? drawnSpurJob(drawn) : drawnHelicalJob(drawn, helix);
+  return withSpurPart(withMill(job, 'p1', 'lying', shop), 'p1', (part) => ({
+    ...part,
+    setup: { ...part.setup, ...setUp },
+    ...change(part),
+  }));
+};
+
+export const EVERY_KIND: readonly Job[] = [
+  spur(() => ({})),
+  spur((part) => ({
+    cut: { ...part.cut, passes: 'rough-finish' },
+    blank: { ...part.blank, measured: mm('47.8') },
+    gear: { ...part.gear, thinning: mm('0.08') },
+    inspect: { ...part.inspect, span: mm('16.2'), chordal: mm('2.4'), pins: mm('48.7') },
+  })),
+  spur((part) => ({
+    gear: {
+      ...part.gear,
+      mate: { ...part.gear.mate, teeth: count('45'), centre: mm('56.5'), backlash: mm('0.1') },
+    },
+    dividing: { ...part.dividing, stride: count('7') },
+  })),
+  spur((part) => ({ inspect: { ...part.inspect, span: mm('16.2') } })),
+  spur((part) => ({ inspect: { ...part.inspect, chordal: mm('2.4') } })),
+  drawnSpurJob({ id: 'i', name: 'Inch', pitch: '14', teeth: 25, face: '1/2', bore: '1/2', units: 'in' }),
+  drawnSpurJob({ id: 'd', name: 'Prime', pitch: '1', teeth: 127, face: '6', bore: '6' }),
+  spur((part) => ({ inspect: { ...part.inspect, span: mm('16.3'), pins: mm('51.6') } }), '20'),
+  spur(
+    (part) => ({
+      gear: {
+        ...part.gear,
+        hand: 'left',
+        mate: {
+          ...part.gear.mate,
+          teeth: count('24'),
+          shafts: 'crossed',
+          helix: deg('40'),
+          shaftAngle: deg('75'),
+        },
+      },
+    }),
+    '35',
+  ),
+  spur(
+    (part) => ({
+      gear: {
+        ...part.gear,
+        hand: 'right',
+        mate: {
+          ...part.gear.mate,
+          teeth: count('24'),
+          shafts: 'crossed',
+          helix: deg('40'),
+          shaftAngle: deg('75'),
+        },
+      },
+    }),
+    '35',
+  ),
+  withMill(drawnDriveJob({ id: 'dr', name: 'Drive', shop }), 'p1', 'lying', shop),
+  withPart(drawnDriveJob({ id: 'dt', name: 'Drive as turned', shop }), 'p1', (part) =>
+    part.kind === 'wheel'
+      ? { ...part, rim: { ...part.rim, measured: mm('83.9'), corners: mm('86.5') } }
+      : part,
+  ),
+  withPart(
+    withMill(
+      drawnDriveJob({ id: 'd3', name: 'Drive of three', shop }, { starts: count('3'), hand: 'left' }),
+      'p1',
+      'lying',
+      shop,
+    ),
+    'p1',
+    (part) => (part.kind === 'wheel' ? { ...part, setup: { ...part.setup, ...setUp } } : part),
+  ),
+  ...[
+    { what: 'flats' as const, count: count('7'), diameter: mm('30'), acrossFlats: mm('27') },
+    { by: 'angle' as const, count: count('5'), angle: deg('17 1/2'), diameter: mm('60'), depth: mm('4') },
+    { by: 'pitch' as const, count: count('12'), pitch: measure('2', 'module') },
+  ].map((spacing) =>
+    withPart(newDivideJob({ id: 'n', name: 'Divided', units: 'mm', shop }), 'p1', (part) =>
+      part.kind === 'divide'
+        ? { ...part, spacing: { ...part.spacing, ...spacing }, setup: { ...part.setup, ...setUp } }
+        : part,
+    ),
+  ),
+];
+
+/** Their parts as planned, with the shop as it is. */
+export const partsOfEveryKind = (): readonly PartPlan[] =>
+  EVERY_KIND.flatMap(
+    (job) => plan({ ...job, equipment: { ...job.equipment, gearSets: [], lathes: [] } }, shop).parts,
+  );

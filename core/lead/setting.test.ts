@@ -58,6 +58,9 @@ describe('table and head', () => {
     expect(says(helical(), swings('45', close))).toMatch(
       /corner reaches 257.28 mm towards the column and has 200.00 mm/,
     );
+    expect(says(helical(), swings('45', { ...close, toColumn: measure('258', 'mm') }))).toBe('');
+    // where its place before the column is not known, nothing is asked
+    expect(says(helical(), swings('45', { ...close, toColumn: measure('', 'mm') }))).toBe('');
   });
 
   test.each([

@@ -116,6 +116,35 @@ describe('which train, and where', () => {
     );
   });
 
+  test('in force is the nearest that its bracket takes and that clears its stud, by the rules tried on each', () => {
+    const seen = new Set<string>();
+    for (const hand of ['right', 'left'] as const)
+      for (const idlers of [0, 1, 2])
+        for (const [k, helix] of ['8', '13', '17', '22', '29', '34', '41'].entries()) {
+          // five of the twelve gears, others each time
+          const gears = TWELVE_GEARS.filter((_, i) => (i * (k + 3)) % 12 < 5);
+          const shop = {
+            ...STOCK_EQUIPMENT,
+            gearSets: STOCK_EQUIPMENT.gearSets.map((set) => ({ ...set, gears })),
+            heads: [{ ...STOCK_HEADS[0]!, differential: { gearSetId: 'gears-twelve', stud: true, idlers } }],
+          };
+          const job = helical((part) => ({ gear: { ...part.gear, hand } }), helix);
+          const { ways, inForce } = leadIn(job, shop).detail;
+          // a right-hand lead goes through an even number of meshes, idlers among them; a left-hand one through an odd
+          const needs = ({ second }: Train) =>
+            (hand === 'right') === (second === null) ? 1 : second ? 0 : 2;
+          const goes = ({ train }: (typeof ways)[number]) => needs(train) <= idlers;
+          const clears = ({ train: { driver, driven, second } }: (typeof ways)[number]) =>
+            !second || (driver + driven > second.driver + 15 && second.driver + second.driven > driven + 15);
+          const first = ways.find((way) => goes(way) && clears(way)) ?? ways.find(goes) ?? ways[0];
+          if (inForce)
+            expect([hand, idlers, helix, inForce.train]).toEqual([hand, idlers, helix, first?.train]);
+          if (inForce && first !== ways[0]) seen.add(goes(ways[0]!) ? 'does not clear' : 'is refused');
+        }
+    // of gears of 16 teeth and more one of the four placements always clears: only a bracket stands in the way
+    expect([...seen]).toEqual(['is refused']);
+  });
+
   test('what a tooth may stray is the person’s to say', () => {
     const strict = helical((part) => ({ lead: { ...part.lead, allowed: measure('.0002', 'in') } }));
     expect(says(strict)).toMatch(

@@ -42,3 +42,19 @@ export function difference(before: ReadonlyMap<string, string>, after: ReadonlyM
     anew: names.filter((name) => !before.has(name) && after.has(name)),
   };
 }
+
+/** A field as it is before anything is typed into it, or chosen. */
+export const notTyped = <Given>(given: Given): Given =>
+  (typeof given === 'object' && given !== null ? { ...given, typed: '' } : null) as Given;
+
+/** What a test reasons of a difference; nothing where nothing is said. */
+export interface Told {
+  readonly gone?: readonly string[];
+  readonly other?: readonly string[];
+  readonly anew?: readonly string[];
+}
+export const inOrder = ({ gone = [], other = [], anew = [] }: Told) => ({
+  gone: [...gone].sort(),
+  other: [...other].sort(),
+  anew: [...anew].sort(),
+});

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import type { SpurPart } from '../job/index.ts';
-import { measure, type Measure } from '../units/index.ts';
+import { measure } from '../units/index.ts';
 import { count, mm, workedJob, workedPart } from './bench.ts';
-import { difference, told } from './told.ts';
+import { difference, inOrder, notTyped, told, type Told } from './told.ts';
 
 /*
  * What is not given is not told, and nothing else is lost with it. Each row is reasoned from what a figure is made of: the stroke of
@@ -52,9 +52,6 @@ const setUpWith = (change: (part: SpurPart) => Partial<SpurPart>) =>
     'setup',
   );
 const full = setUpWith(() => ({}));
-const notTyped = (given: Measure | { readonly typed: string; readonly unit: string } | string | null) =>
-  typeof given === 'object' && given !== null ? { ...given, typed: '' } : null;
-
 /** What needs depth, face and cutter; and what needs the stroke and a feed. */
 const STROKE = ['caution index-clear', 'firstTouch', 'stroke', 'tableDial'].concat(
   ['collar', 'head-end', 'height', 'raise', 'table', 'tail-end'].map((end) => `fits ${end}`),
@@ -71,17 +68,6 @@ const NO_GEAR = {
   ),
   other: ['answer', 'centrings far', 'centrings height', 'centrings touch', 'keyway', 'round'],
 };
-interface Told {
-  readonly gone?: readonly string[];
-  readonly other?: readonly string[];
-  readonly anew?: readonly string[];
-}
-const inOrder = ({ gone = [], other = [], anew = [] }: Told) => ({
-  gone: [...gone].sort(),
-  other: [...other].sort(),
-  anew: [...anew].sort(),
-});
-
 describe('a set-up of which one thing is not said', () => {
   const rows: Readonly<Record<keyof typeof FULL, Told>> = {
     cutterDiameter: { gone: [...STROKE, ...TIME, ...SPEED], other: ['answer', 'cutter'] },

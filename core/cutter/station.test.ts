@@ -58,8 +58,10 @@ describe('the cutter station', () => {
   test('a whole number that its halves would relieve is no question to who picked it', () => {
     const whole = { ...own, range: null, number: '4' as const, school: 'inch' as const };
     const half = { ...whole, id: 'h', name: 'Half', number: '3½' as const };
-    const work = station(28, { picked: whole, owned: [whole, half] });
-    expect(work.issues.map(({ code }) => code)).not.toContain('cutter-shrinks');
+    // 31 lies in the half's 30 to 34: its owner is told beside the cutter, and not asked
+    const work = station(31, { picked: whole, owned: [whole, half] });
+    expect(work.detail.inForce!.reasons.map(({ code }) => code)).toEqual(['cutter-shrinks']);
+    expect(work.issues).toEqual([]);
     expect(work.answer).toBe('Mine');
   });
   test('the cutter that was picked is the job’s own copy, else the one in the shop, else none', () => {

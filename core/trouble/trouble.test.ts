@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { need } from '../findings/index.ts';
-import { drawnSpurJob, withDividing } from '../job/index.ts';
+import { drawnSpurJob, withDividing, withSpurPart } from '../job/index.ts';
 import { countAim, searchMethods } from '../dividing/index.ts';
 import { plan } from '../plan/index.ts';
 import { foldRun, freezeRun, type Run } from '../run/index.ts';
@@ -144,6 +144,26 @@ test.each([
 ])('“%s” finds %s', (described, id) => expect(findSymptoms(described)[0]!.id).toBe(id));
 test('nothing that can be matched offers them all', () =>
   expect(findSymptoms('??')).toHaveLength(SYMPTOMS.length));
+test('what is matched alone is offered, alike ones in the order of the list, whatever ending a word has', () => {
+  const ids = (described: string) => findSymptoms(described).map(({ id }) => id);
+  expect(ids('it binds')).toEqual(['tight']);
+  expect(ids('binding, stiffly')).toEqual(['tight']);
+  expect(ids('vibrates')).toEqual(['noise']);
+  expect(ids('thin')).toEqual(['end-tooth', 'drift', 'once-round']);
+  // two words of one go before one word of another
+  expect(ids('thin and eccentric')[0]).toBe('once-round');
+});
+test('between two rounds none of the second is made yet; in it, those of the first do not count', () => {
+  const drawn = drawnSpurJob({ id: 'j', name: 'Two', pitch: '1.5', teeth: 62, face: '14', bore: '12' });
+  const job = withSpurPart(drawn, 'p1', (part) => ({
+    ...part,
+    cut: { ...part.cut, passes: 'rough-finish' as const },
+  }));
+  const run = need(
+    freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, { runId: 'r', jobRevision: 1, partId: 'p1' }),
+  );
+  expect([61, 62, 63, 100, 124].map((done) => factsOf(run, done).done)).toEqual([61, 0, 1, 38, 62]);
+});
 
 describe('the figures that tell the causes apart, by hand', () => {
   const facts = factsOf(runOf(62), 61);

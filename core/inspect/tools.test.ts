@@ -5,6 +5,7 @@ import { plan, stationOf } from '../plan/index.ts';
 import { STOCK_EQUIPMENT } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import type { InspectInput } from './index.ts';
+import { spanToMeasure } from './span.ts';
 
 const rad = (degrees: number) => (degrees * Math.PI) / 180;
 const GEAR = { id: 'g', name: 'Gear', pitch: '2', teeth: 30, face: '20', bore: '12' };
@@ -20,6 +21,25 @@ const inspected = (readings: Partial<Record<keyof InspectInput, string>> = {}, j
   stationOf(plan(withReadings(job, readings), STOCK_EQUIPMENT).parts[0]!, 'inspect')!;
 const checkOf = (id: string, ...args: Parameters<typeof inspected>) =>
   inspected(...args).detail.checks.find((check) => check.id === id)!;
+
+test('a reading that cannot be read is asked for at its field, and nothing is settled by the others', () => {
+  const odd = inspected({ span: '21.5', chordal: 'three' });
+  expect(odd.complete).toBe(false);
+  expect(odd.issues.map(({ path, severity }) => `${severity} ${path}`)).toContain(
+    'wrong parts.p1.inspect.chordal',
+  );
+  expect(inspected({ span: '21.5' }).complete).toBe(true);
+});
+
+test('of flanks that no jaws touch it is said so, not that the face is too narrow', () => {
+  const gear = { teeth: 30, module: 2, pressureAngle: rad(20), helixAngle: rad(20) };
+  const off = spanToMeasure(gear, { from: 40, to: 41, face: 100 }, 0);
+  expect(off.out).toBe('jaws-off');
+  expect(spanToMeasure(gear, { from: 29, to: 34, face: 1 }, 0).out).toBe('face-narrow');
+  expect(spanToMeasure(gear, { from: 29, to: 34, face: 100 }, 0).out).toBeNull();
+  // a face that is not known is no hindrance
+  expect(spanToMeasure(gear, { from: 29, to: 34, face: null }, 0).out).toBeNull();
+});
 
 describe('what a tolerance of the tooth lets each tool read', () => {
   const inv = (a: number) => Math.tan(a) - a;

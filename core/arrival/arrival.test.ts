@@ -52,6 +52,27 @@ describe('two shafts', () => {
     ...more,
   });
 
+  test('of two sums as near, the loose one comes before the tight one: shafts cannot be brought together', () => {
+    // 2·30.25/1 = 60.5: sixty teeth leave the shafts a quarter of a module too far apart, sixty-one as much too near
+    const module1 = standardPitches('module').find(({ pitch }) => approx(pitch.module) === 1)!.pitch;
+    const { pairs } = findPairs(asked({ centre: 30.25, ratio: null, pitches: module1 }), 60);
+    const sums = pairs.map(({ teeth }) => teeth[0] + teeth[1]);
+    expect(new Set(sums.slice(0, 11))).toEqual(new Set([60]));
+    expect(sums).toContain(61);
+    expect(pairs[0]!.sits).toBe('loose');
+    expect(pairs.find(({ teeth }) => teeth[0] + teeth[1] === 61)!.sits).toBe('tight');
+  });
+
+  test('a ratio that may not stray is met by the one pair that has it', () => {
+    const pairs = findPairs(asked({ ratioGive: 0 }), 500).pairs;
+    expect(pairs.length).toBeGreaterThan(3);
+    for (const { teeth } of pairs) expect(teeth[1]).toBe(3 * teeth[0]);
+    // 15 and 45 of module 2 lie on 60
+    expect(pairs.some(({ teeth, module, sits }) => module === 2 && teeth[0] === 15 && sits === 'exact')).toBe(
+      true,
+    );
+  });
+
   // Source of the check: a = m(z1 + z2)/2: 60 mm, 3:1, module 2: 15 and 45; module 1.5: 20 and 60
   test('exact pairs first', () => {
     const { pairs } = findPairs(asked(), 12);

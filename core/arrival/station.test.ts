@@ -117,6 +117,55 @@ describe('two shafts', () => {
   });
 });
 
+describe('what the board shows of a sample', () => {
+  const keys = (fields: Parameters<typeof given>[1]) =>
+    work(given('sample', fields)).working.map(({ key, put, result }) => [key, `${put} = ${result}`] as const);
+  const straight: Parameters<typeof given>[1] = {
+    teeth: ['30', 'count'],
+    tip: ['47.95', 'mm'],
+    helix: 'none',
+  };
+  test('a spur gear: module by outside and count, and the outside of what it is taken for', () => {
+    const shown = new Map(keys(straight));
+    expect([...shown.keys()]).toEqual(['moduleFromTip', 'nominalTip']);
+    // 47.95/32 = 1.4984; 25.4 over that
+    expect(shown.get('moduleFromTip')).toBe(
+      '\\frac{47.95}{30 + 2} = 1.4984\\ \\mathrm{mm}\\ (16.95\\ \\mathrm{DP})',
+    );
+    expect(shown.get('nominalTip')).toBe('1.5(30 + 2) = 48\\ \\mathrm{mm}');
+  });
+  test('two spans: the base pitch, and m·cos α from it', () => {
+    // W5 − W4 = π·1.5·cos 20° = 4.4282; 16.129 and 20.557
+    const shown = new Map(
+      keys({ ...straight, spanTeeth: ['4', 'count'], span: ['16.13', 'mm'], spanNext: ['20.56', 'mm'] }),
+    );
+    expect([...shown.keys()]).toEqual(['moduleFromTip', 'nominalTip', 'basePitch', 'span']);
+    // 4.43/π
+    expect(shown.get('basePitch')).toBe('4.43 = m\\cos\\alpha = 1.4101\\ \\mathrm{mm}');
+  });
+  test('teeth that lean: the helix by outside and count in place of the module', () => {
+    // 30 teeth of mn 1.5 at 20°: 45/cos 20° + 3 = 50.888
+    const shown = new Map(
+      keys({
+        teeth: ['30', 'count'],
+        tip: ['50.89', 'mm'],
+        helix: 'seen',
+        helixAngle: ['20', 'deg'],
+        hand: 'right',
+        gaugeFits: ['1.5', 'module'],
+        wear: 'crisp',
+      }),
+    );
+    expect([...shown.keys()]).toEqual(['helix', 'nominalTip']);
+    // crisp tips may have lost 0.08, common practice; a quarter of it is added back
+    const angle = (Math.acos(45 / 47.91) * 180) / Math.PI;
+    expect(shown.get('helix')).toBe(
+      `\\frac{30 \\times 1.5}{50.89 + \\frac{0.08}{4} - 2 \\times 1.5} = \\beta \\approx ${Number(angle.toFixed(2))}^\\circ`,
+    );
+    expect(shown.get('nominalTip')).toMatch(/^\\text\{with that \} \\beta = /);
+  });
+});
+
 describe('a sample', () => {
   test('the board: from the readings to the likeliest gear, with its figures', () => {
     const { board } = work(
@@ -143,6 +192,7 @@ describe('a sample', () => {
   test('the room where it goes', () => {
     const arrival = given('sample', { room: ['50', 'mm'] });
     expect(judgeRoom(arrival, 49.9, 'x', 'mm')).toEqual([]);
+    expect(judgeRoom(arrival, 50, 'x', 'mm')).toEqual([]);
     expect(judgeRoom(arrival, 52.5, 'x', 'in').map(sayIssue)).toEqual([
       'The gear is 2.067 in over its tips, and there is room for 50: it would keep a cover from closing, or foul. Better known before metal is bought.',
     ]);

@@ -16,7 +16,7 @@ const inv = (degrees: number) => involute((degrees * Math.PI) / 180);
 export function sampleWorking(input: SampleInput, { best: [best] }: Identified): Working[] {
   const { readings } = readSample(input, 'mm');
   const lines: Working[] = [];
-  const { tip, survivors, span, basePitch, mateCentre } = readings;
+  const { tip, survivors, span, basePitch, mateCentre, wear } = readings;
   if (survivors)
     lines.push({
       key: 'survivors',
@@ -49,16 +49,19 @@ export function sampleWorking(input: SampleInput, { best: [best] }: Identified):
       result: `${mm(tip.mm / (teeth + Number(two)))}\\ (${figure(25.4 / (tip.mm / (teeth + Number(two))), 2)}\\ \\mathrm{DP})`,
       source: ISO,
     });
-  if (tip && best.helixDeg !== 0)
+  if (tip && best.helixDeg !== 0) {
+    // what the search adds back to tips that read low
+    const [letter, worn] = wear === 0 ? ['', ''] : [' + \\tfrac{u}{4}', ` + \\frac{${figure(wear)}}{4}`];
     lines.push({
       key: 'helix',
-      label: 'Helix by outside and count',
-      formula: '\\cos\\beta = \\frac{z\\,m_n}{d_a - 2m_n}',
-      put: `\\frac{${teeth} \\times ${figure(module)}}{${figure(tip.mm)} - 2 \\times ${figure(module)}}`,
+      label: wear === 0 ? 'Helix by outside and count' : 'Helix by outside, wear and count',
+      formula: `\\cos\\beta = \\frac{z\\,m_n}{d_a${letter} - ${two}m_n}`,
+      put: `\\frac{${teeth} \\times ${figure(module)}}{${figure(tip.mm)}${worn} - ${two} \\times ${figure(module)}}`,
       result: `\\beta \\approx ${figure(best.helixDeg, 2)}^\\circ`,
       joined: '\\Rightarrow',
       source: ISO,
     });
+  }
   lines.push({
     key: 'nominalTip',
     label: `Outside of ${best.pitch}`,

@@ -141,7 +141,7 @@ describe('what the board shows of a sample', () => {
     );
     expect([...shown.keys()]).toEqual(['moduleFromTip', 'nominalTip', 'basePitch', 'span']);
     // 4.43/π
-    expect(shown.get('basePitch')).toBe('4.43 = m\\cos\\alpha = 1.4101\\ \\mathrm{mm}');
+    expect(shown.get('basePitch')).toBe('\\frac{4.43}{\\pi} = 1.4101\\ \\mathrm{mm}');
   });
   test('teeth that lean: the helix by outside and count in place of the module', () => {
     // 30 teeth of mn 1.5 at 20°: 45/cos 20° + 3 = 50.888

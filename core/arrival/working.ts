@@ -2,7 +2,7 @@ import type { Identified } from '../sample/index.ts';
 import { readSample, type SampleInput } from '../sample/index.ts';
 import type { Working } from '../station/index.ts';
 import { involute } from '../involute/index.ts';
-import { approx, decimalText, parsePositiveLength } from '../units/index.ts';
+import { approx, decimalText, parseAngleDeg, parsePositiveLength } from '../units/index.ts';
 import type { StockAnswer } from './blankOnHand.ts';
 import type { PairForShafts } from './shafts.ts';
 
@@ -17,12 +17,13 @@ export function sampleWorking(input: SampleInput, { best: [best] }: Identified):
   const { readings } = readSample(input, 'mm');
   const lines: Working[] = [];
   const { tip, survivors, span, basePitch, mateCentre, wear } = readings;
+  const arc = parseAngleDeg(input.survivors.arc);
   if (survivors)
     lines.push({
       key: 'survivors',
       label: 'Count from the survivors',
       formula: 'z = \\frac{360^\\circ k}{\\theta}',
-      put: `\\frac{360^\\circ \\times ${input.survivors.pitches.typed}}{${input.survivors.arc.typed.replace('°', '^\\circ') || '\\text{of the chord}'}}`,
+      put: `\\frac{360^\\circ \\times ${input.survivors.pitches.typed}}{${arc.ok ? `${decimalText(arc.value, 4)}^\\circ` : '\\text{of the chord}'}}`,
       result: figure(survivors.teeth, 2),
       source: 'the arc of k pitches',
     });
@@ -75,10 +76,9 @@ export function sampleWorking(input: SampleInput, { best: [best] }: Identified):
     lines.push({
       key: 'basePitch',
       label: 'Base pitch by two spans',
-      formula: 'W_{k+1} - W_k = \\pi\\,m\\cos\\alpha',
-      put: figure(basePitch),
-      result: `m\\cos\\alpha = ${mm(basePitch / Math.PI)}`,
-      joined: '\\Rightarrow',
+      formula: 'm\\cos\\alpha = \\frac{W_{k+1} - W_k}{\\pi}',
+      put: `\\frac{${figure(basePitch)}}{\\pi}`,
+      result: mm(basePitch / Math.PI),
       source: ISO,
     });
   const spanFit = best.fits.find(({ reading }) => reading === 'span');

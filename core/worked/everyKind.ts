@@ -1,14 +1,17 @@
+import { emptyArrival, type Arrival } from '../arrival/index.ts';
 import {
   drawnDriveJob,
   drawnHelicalJob,
   drawnSpurJob,
   newDivideJob,
+  newSpurJob,
   withMill,
   withPart,
   withSpurPart,
   type Job,
   type SpurPart,
 } from '../job/index.ts';
+import type { SampleInput } from '../sample/index.ts';
 import { plainLathe, plainMandrel, type Equipment } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import { BENCH, count, mm } from './bench.ts';
@@ -146,8 +149,49 @@ export const EVERY_KIND: readonly Job[] = [
   ),
 ];
 
+/** What was at hand before there was a gear, and nothing taken for it yet. */
+const arrived = (given: Arrival, pitch = ''): Job =>
+  withSpurPart(newSpurJob({ id: 'a', name: 'Arrived', units: 'mm', shop }, given.by), 'p1', (part) => ({
+    ...part,
+    arrival: given,
+    gear: { ...part.gear, pitch: measure(pitch, 'module') },
+  }));
+const sampled = (read: Partial<SampleInput>): Job => {
+  const empty = emptyArrival('sample', 'mm');
+  if (empty.by !== 'sample') throw new Error('a sample');
+  return arrived({ ...empty, sample: { ...empty.sample, teeth: count('30'), ...read } });
+};
+export const ARRIVED: readonly Job[] = [
+  sampled({
+    ...{ tip: mm('47.95'), helix: 'none', mateTeeth: count('45'), mateCentre: mm('56.3') },
+    ...{ spanTeeth: count('4'), span: mm('16.13'), spanNext: mm('20.56') },
+  }),
+  sampled({ tipBy: 'bore', bore: mm('12'), edgeToTip: mm('17.96'), helix: 'none' }),
+  sampled({ tip: mm('47.35'), depth: mm('2.72'), gaugeFits: measure('1.5', 'module'), helix: 'none' }),
+  sampled({ tip: mm('50.89'), helix: 'seen', helixAngle: deg('20'), hand: 'left', wear: 'crisp' }),
+  sampled({
+    tip: mm('50.7'),
+    helix: 'seen',
+    hand: 'right',
+    wear: 'worn',
+    gaugeFits: measure('1.5', 'module'),
+  }),
+  sampled({
+    teeth: count(''),
+    survivors: { pitches: count('5'), arc: deg('60'), chord: mm('') },
+    tip: mm('47.95'),
+    helix: 'none',
+  }),
+  arrived({ by: 'blank', stock: { diameter: mm('70'), cleanUp: mm('0.5') }, taken: null }, '1.25'),
+  ...(['60', '60.2', '59.9'] as const).map((centre): Job => {
+    const empty = emptyArrival('shafts', 'mm');
+    if (empty.by !== 'shafts') throw new Error('two shafts');
+    return arrived({ ...empty, shafts: { ...empty.shafts, centre: mm(centre), ratio: count('3') } });
+  }),
+];
+
 /** Their parts as planned, with the shop as it is. */
 export const partsOfEveryKind = (): readonly PartPlan[] =>
-  EVERY_KIND.flatMap(
+  [...EVERY_KIND, ...ARRIVED].flatMap(
     (job) => plan({ ...job, equipment: { ...job.equipment, gearSets: [], lathes: [] } }, shop).parts,
   );

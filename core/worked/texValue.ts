@@ -70,7 +70,7 @@ class Reader {
         this.#take();
         const other = this.power();
         value = next === '/' ? value / other : value * other;
-      } else if (/^[\d([\\]/.test(next)) value *= this.power();
+      } else if (/^[\d([\\]/.test(next) && next !== '\\rfloor') value *= this.power();
       else break;
     }
     return value;
@@ -154,7 +154,7 @@ export function texValue(tex: string): number | null {
 export function texResult(tex: string): { readonly value: number; readonly place: number } | null {
   // `0.0238, φ = 23°`: the first is what the line comes to; `β = 16°`: the angle that was looked up
   const first = tex.split(/,\s*\\quad/)[0]!;
-  const said = /=\s*([^=]*)$/.exec(first)?.[1] ?? first;
+  const said = /(?:=|\\approx)\s*([^=]*)$/.exec(first)?.[1] ?? first;
   const sum = /\+/.test(said) ? texValue(said) : null;
   if (sum !== null) return { value: sum, place: 1e-12 };
   const angle = /^\s*(-?\d+(?:\.\d+)?)\^\\circ(?:\s*(\d+)′)?(?:\s*(\d+)″)?/.exec(said);

@@ -54,7 +54,7 @@ export default tseslint.config(
           patterns: [
             {
               regex:
-                '^(\\.\\./)+(core/)?(findings|units|gear|blank|cutter|dividing|cut|shop|job|plan|run|station|wire|gearing|spacing|inspect|mesh|toothform|sample|arrival|involute|lead|drive|worm|wheel|setup|trouble|logbook|prompts)/(?!index\\.ts$)',
+                '^(\\.\\./)+(core/)?(findings|units|gear|blank|card|cutter|dividing|cut|shop|job|kinds|plan|run|station|wire|gearing|spacing|inspect|mesh|toothform|sample|arrival|involute|lead|drive|worm|wheel|setup|trouble|logbook|prompts)/(?!index\\.ts$|plans\\.ts$)',
               message: 'Import from the folder’s index.ts.',
             },
           ],
@@ -77,7 +77,7 @@ export default tseslint.config(
             },
             {
               regex:
-                '^(\\.\\./)+(findings|units|gear|blank|cutter|dividing|cut|shop|job|plan|run|station|wire|gearing|spacing|inspect|mesh|toothform|sample|arrival|involute|lead|drive|worm|wheel|setup|trouble|logbook|prompts)/(?!index\\.ts$)',
+                '^(\\.\\./)+(findings|units|gear|blank|card|cutter|dividing|cut|shop|job|kinds|plan|run|station|wire|gearing|spacing|inspect|mesh|toothform|sample|arrival|involute|lead|drive|worm|wheel|setup|trouble|logbook|prompts)/(?!index\\.ts$|plans\\.ts$)',
               message: 'Import from the folder’s index.ts.',
             },
           ],

@@ -9,6 +9,7 @@ import {
 } from './dividing/index.ts';
 import { need } from './findings/index.ts';
 import { newDivideJob, withDividing, withHead, withPart, type Job } from './job/index.ts';
+import { isSpaced } from './kinds/index.ts';
 import { plan } from './plan/index.ts';
 import { STOCK_EQUIPMENT, STOCK_HEADS, STOCK_ROTARY, type Head } from './shop/index.ts';
 import { exact, measure } from './units/index.ts';
@@ -39,7 +40,7 @@ export interface Asked {
 
 export function jobOf({ head, count, angle, rounds, stride }: Asked): Job {
   const job = withPart(newDivideJob({ id: 'j', name: 'J', units: 'mm', shop }), 'p1', (part) =>
-    part.kind === 'divide'
+    isSpaced(part)
       ? {
           ...part,
           spacing: {

@@ -1,14 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import path from 'node:path';
 import { cutterSet } from '../core/cutter/index.ts';
-import {
-  newSpurJob,
-  takeSample,
-  withCutter,
-  withSpurPart,
-  type Job,
-  type SpurPart,
-} from '../core/job/index.ts';
+import { newSpurJob, takeSample, withCutter, withSpurPart, type Job } from '../core/job/index.ts';
+import type { SpurPart } from '../core/kinds/index.ts';
 import { stationOf, type Plan } from '../core/plan/index.ts';
 import { STOCK_EQUIPMENT } from '../core/shop/index.ts';
 import { measure } from '../core/units/index.ts';

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { jobFileText, withSpurPart, type Job, type SpurPart } from '../core/job/index.ts';
+import { jobFileText, withSpurPart, type Job } from '../core/job/index.ts';
+import type { SpurPart } from '../core/kinds/index.ts';
 import { measure } from '../core/units/index.ts';
 import type { JobListing, Problem, StoredJob } from '../core/wire/index.ts';
 import { jobNamed, Trial } from './trial.ts';

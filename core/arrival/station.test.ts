@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { readGear, type GearInput } from '../gear/index.ts';
 import { sayIssue } from '../findings/index.ts';
-import { jobFileText, newSpurJob, readJobFile, withSpurPart, type SpurPart } from '../job/index.ts';
+import { jobFileText, newSpurJob, readJobFile, withSpurPart } from '../job/index.ts';
+import type { SpurPart } from '../kinds/index.ts';
 import { STOCK_EQUIPMENT, STOCK_HEADS } from '../shop/index.ts';
 import { measure, type Unit } from '../units/index.ts';
 import { emptyArrival, judgeRoom, planArrival, type Arrival, type ArrivalBy } from './index.ts';

@@ -1,2 +1,2 @@
-export { blankSchema, type BlankInput } from './schema.ts';
+export { blankSchema, emptyBlank, type BlankInput } from './schema.ts';
 export { planBlank, type BlankDetail, type BlankFacts } from './station.ts';

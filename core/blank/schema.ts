@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { measureSchema } from '../units/index.ts';
+import { measure, measureSchema, type UnitSystem } from '../units/index.ts';
 
 /** What the drawing says of the blank, as typed. */
 export const blankSchema = z
@@ -11,3 +11,10 @@ export const blankSchema = z
   })
   .readonly();
 export type BlankInput = z.infer<typeof blankSchema>;
+
+/** Neither drawn nor turned yet. */
+export const emptyBlank = (units: UnitSystem): BlankInput => ({
+  faceWidth: measure('', units),
+  bore: measure('', units),
+  measured: measure('', units),
+});

@@ -1,2 +1,2 @@
-export { cutSchema, type CutInput } from './schema.ts';
+export { cutSchema, emptyCut, type CutInput } from './schema.ts';
 export { planCut, type CutDetail, type CutFacts, type Round, type Spaces } from './station.ts';

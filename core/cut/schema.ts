@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { measureSchema } from '../units/index.ts';
+import { measure, measureSchema, type UnitSystem } from '../units/index.ts';
 
 /** How the teeth are to be cut, as chosen. */
 export const cutSchema = z
@@ -14,3 +14,11 @@ export const cutSchema = z
   })
   .readonly();
 export type CutInput = z.infer<typeof cutSchema>;
+
+/** Once round, in one pass, from space 1. */
+export const emptyCut = (units: UnitSystem): CutInput => ({
+  scratch: false,
+  passes: 'one',
+  finishStock: measure(units === 'mm' ? '0.5' : '.020', units),
+  startSpace: measure('1', 'count'),
+});

@@ -16,7 +16,7 @@ export const cutterChoiceSchema = z
   .readonly();
 export type CutterChoice = z.infer<typeof cutterChoiceSchema>;
 
-export const noCutterChosen = (): CutterChoice => ({
+export const emptyCutterChoice = (): CutterChoice => ({
   cutterId: null,
   countBy: 'disk',
   continuation: 'trochoid',

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { sayIssue } from '../findings/index.ts';
 import { plainCutter, type FormCutter } from '../shop/index.ts';
 import { exact, measure, pitchOf, knownLength } from '../units/index.ts';
-import { cutterFor, noCutterChosen, pickedCutter, planCutter, type CutterNeed } from './index.ts';
+import { cutterFor, emptyCutterChoice, pickedCutter, planCutter, type CutterNeed } from './index.ts';
 
 const need = (teeth: number, helixDeg = 0): CutterNeed => ({
   teeth,
@@ -29,7 +29,7 @@ const station = (
   more: { helix?: number; picked?: FormCutter; owned?: readonly FormCutter[] } = {},
 ) =>
   planCutter(
-    { ...noCutterChosen(), cutterId: more.picked?.id ?? null },
+    { ...emptyCutterChoice(), cutterId: more.picked?.id ?? null },
     teeth,
     need(teeth, more.helix),
     form(teeth),
@@ -65,7 +65,7 @@ describe('the cutter station', () => {
     expect(work.answer).toBe('Mine');
   });
   test('the cutter that was picked is the job’s own copy, else the one in the shop, else none', () => {
-    const choice = { ...noCutterChosen(), cutterId: 'x' };
+    const choice = { ...emptyCutterChoice(), cutterId: 'x' };
     const other = { ...own, id: 'y', name: 'Other' };
     const copy = { ...own, name: 'Copy' };
     expect(pickedCutter(choice, [other, copy], [own])?.name).toBe('Copy');
@@ -148,7 +148,7 @@ describe('the cutter station', () => {
 
   test('with nothing known it waits', () => {
     const work = planCutter(
-      noCutterChosen(),
+      emptyCutterChoice(),
       null,
       null,
       null,

@@ -21,7 +21,7 @@ export { indexingTable, type IndexingRow } from './indexingTable.ts';
 export { planMadePlate, type DrillHole, type MadePlate } from './madePlate.ts';
 export { bestWay, searchMethods, type LongSearch } from './longSearch.ts';
 export { quickMethods, rankMethods, simpleWays } from './methods.ts';
-export { choiceFromV2, dividingFromV2, landingFromV2, noPlateToMake } from './migrate.ts';
+export { choiceFromV2, dividingFromV2, landingFromV2 } from './migrate.ts';
 export {
   departures,
   landingOf,
@@ -40,6 +40,8 @@ export { proveChoice, proveDivision, type Proof } from './proof.ts';
 export {
   dividingChoiceSchema,
   dividingSchema,
+  emptyDividing,
+  emptyMadePlate,
   landingSchema,
   type ChoiceOf,
   type DividingChoice,

@@ -6,13 +6,13 @@ import {
   errorsOfHole,
   errorsOfRunout,
   judgeErrors,
-  noPlateToMake,
+  emptyMadePlate,
   planMadePlate,
   quickMethods,
 } from './index.ts';
 import { STOCK_HEADS } from '../shop/index.ts';
 
-const typed = noPlateToMake('mm');
+const typed = emptyMadePlate('mm');
 const made = (holes: number, more: Partial<typeof typed> = {}, centreHeight: number | null = null) =>
   planMadePlate({ ...typed, holeSize: measure('2', 'mm'), ...more }, holes, {
     ratio: exact(40),

@@ -1,5 +1,4 @@
-import { measure, type UnitSystem } from '../units/index.ts';
-import type { MadeInput } from './schema.ts';
+import type { UnitSystem } from '../units/index.ts';
 
 type Raw = Readonly<Record<string, unknown>>;
 const isObject = (raw: unknown): raw is Raw => typeof raw === 'object' && raw !== null && !Array.isArray(raw);
@@ -11,15 +10,6 @@ export function choiceFromV2(raw: unknown): unknown {
   return { ...rest, advance: divisions === 1 ? '1' : `1/${String(divisions)}`, exact: true };
 }
 
-/** What is typed of a plate to be made, before anything is. */
-export const noPlateToMake = (units: UnitSystem): MadeInput => ({
-  use: 'ring',
-  pitchCircle: measure(units === 'mm' ? '100' : '4', units),
-  holeSize: measure(units === 'mm' ? '3' : '1/8', units),
-  startAngle: measure('0', 'deg'),
-  holeError: measure(units === 'mm' ? '0.02' : '.001', units),
-});
-
 /** The dividing station's own fields as they rested before block order and made plates. */
 export function dividingFromV2(raw: unknown, units: UnitSystem): unknown {
   if (!isObject(raw)) return raw;
@@ -27,8 +17,14 @@ export function dividingFromV2(raw: unknown, units: UnitSystem): unknown {
     ...raw,
     millId: null,
     choice: choiceFromV2(raw['choice']),
-    stride: measure('1', 'count'),
-    made: noPlateToMake(units),
+    stride: { typed: '1', unit: 'count' },
+    made: {
+      use: 'ring',
+      pitchCircle: { typed: units === 'mm' ? '100' : '4', unit: units },
+      holeSize: { typed: units === 'mm' ? '3' : '1/8', unit: units },
+      startAngle: { typed: '0', unit: 'deg' },
+      holeError: { typed: units === 'mm' ? '0.02' : '.001', unit: units },
+    },
   };
 }
 

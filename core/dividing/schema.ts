@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { trainSchema } from '../gearing/index.ts';
-import { measureSchema } from '../units/index.ts';
+import { measure, measureSchema, type UnitSystem } from '../units/index.ts';
 
 const exactSchema = z.string().regex(/^\d{1,30}(\/[1-9]\d{0,29})?$/);
 
@@ -144,6 +144,24 @@ export const dividingSchema = z
   })
   .readonly();
 export type DividingInput = z.infer<typeof dividingSchema>;
+
+/** A ring or plate to be made, before anything is said of it. */
+export const emptyMadePlate = (units: UnitSystem): MadeInput => ({
+  use: 'ring',
+  pitchCircle: measure(units === 'mm' ? '100' : '4', units),
+  holeSize: measure(units === 'mm' ? '3' : '1/8', units),
+  startAngle: measure('0', 'deg'),
+  holeError: measure(units === 'mm' ? '0.02' : '.001', units),
+});
+
+/** Space after space on a head, in the way that is found. */
+export const emptyDividing = (units: UnitSystem, headId: string | null): DividingInput => ({
+  headId,
+  millId: null,
+  choice: null,
+  stride: measure('1', 'count'),
+  made: emptyMadePlate(units),
+});
 
 const onPin = { turns: z.int().min(0), spaces, hole: z.int().min(0) };
 

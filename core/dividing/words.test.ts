@@ -10,7 +10,7 @@ import {
   errorText,
   landingText,
   markText,
-  noPlateToMake,
+  emptyMadePlate,
   planDividing,
   rimText,
   searchMethods,
@@ -88,7 +88,7 @@ describe('the station’s figures, working and cautions for each method', () => 
     steppers: Parameters<typeof planDividing>[2]['steppers'] = [],
   ) =>
     planDividing(
-      { headId: head.id, millId: null, choice, stride: measure('', 'count'), made: noPlateToMake('mm') },
+      { headId: head.id, millId: null, choice, stride: measure('', 'count'), made: emptyMadePlate('mm') },
       { along: 'turn', aim },
       { head, mill: null, gearSets: [STOCK_GEARS], steppers, shop: NO_EQUIPMENT },
       'p',

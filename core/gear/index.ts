@@ -9,6 +9,7 @@ export {
 export { readGear, type GearReadings } from './readings.ts';
 export { MOST_HELIX_DEG } from './helix.ts';
 export {
+  emptyGear,
   gearSchema,
   HELIX_SOURCES,
   parallelShafts,

@@ -98,3 +98,18 @@ export const plainTeeth = (
     ...parallelShafts(),
   },
 });
+
+/** A gear of which nothing is known but the usual angle and depth of its units. */
+export const emptyGear = (units: UnitSystem): GearInput => ({
+  pitch: measure('', units === 'mm' ? 'module' : 'dp'),
+  teeth: measure('', 'count'),
+  pressureAngle: measure('20', 'deg'),
+  depth: {
+    rule: units === 'mm' ? 'iso53-a' : 'form-2.157',
+    stamped: measure('', units),
+    addendum: measure('', units),
+    wholeDepth: measure('', units),
+    readFrom: '',
+  },
+  ...plainTeeth(units),
+});

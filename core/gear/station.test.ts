@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { sayIssue } from '../findings/index.ts';
-import { drawnHelicalJob, drawnSpurJob, withSpurPart, type Job, type SpurPart } from '../job/index.ts';
+import { drawnHelicalJob, drawnSpurJob, withSpurPart, type Job } from '../job/index.ts';
+import type { SpurPart } from '../kinds/index.ts';
 import { plan, stationOf } from '../plan/index.ts';
 import { STOCK_EQUIPMENT } from '../shop/index.ts';
 import { measure } from '../units/index.ts';

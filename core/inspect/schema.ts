@@ -29,7 +29,7 @@ export const inspectSchema = z
   .readonly();
 export type InspectInput = z.infer<typeof inspectSchema>;
 
-export function nothingMeasured(units: UnitSystem): InspectInput {
+export function emptyInspection(units: UnitSystem): InspectInput {
   const length = measure('', units);
   return {
     pin: length,

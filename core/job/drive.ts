@@ -1,15 +1,13 @@
 import type { DriveInput } from '../drive/index.ts';
+import { isDrive, type DrivePart } from '../kinds/index.ts';
 import { withPart } from './parts.ts';
-import type { DrivePart, Job, Part } from './schema.ts';
-
-const isDrive = (part: Part | undefined): part is DrivePart =>
-  part?.kind === 'worm' || part?.kind === 'wheel';
+import type { Job } from './schema.ts';
 
 /** The other half of a worm drive in the same job; null when it has none. */
 export function partnerOf(job: Job, partId: string): DrivePart | null {
   const relation = job.relations.find(({ kind, parts }) => kind === 'worm-drive' && parts.includes(partId));
   const partner = job.parts.find(({ id }) => id !== partId && relation?.parts.includes(id));
-  return isDrive(partner) ? partner : null;
+  return partner && isDrive(partner) ? partner : null;
 }
 
 const same = (a: DriveInput, b: DriveInput): boolean => JSON.stringify(a) === JSON.stringify(b);
@@ -20,7 +18,7 @@ const same = (a: DriveInput, b: DriveInput): boolean => JSON.stringify(a) === JS
  */
 export function withDrive(job: Job, partId: string, change: (drive: DriveInput) => DriveInput): Job {
   const own = job.parts.find(({ id }) => id === partId);
-  if (!isDrive(own)) return job;
+  if (!own || !isDrive(own)) return job;
   const partner = partnerOf(job, partId);
   const drive = change(own.drive);
   const put = (now: Job, id: string) =>
@@ -33,7 +31,7 @@ export function withDrive(job: Job, partId: string, change: (drive: DriveInput) 
 export function agreeOnDrive(job: Job, partId: string): Job {
   const own = job.parts.find(({ id }) => id === partId);
   const partner = partnerOf(job, partId);
-  if (!isDrive(own) || !partner) return job;
+  if (!own || !isDrive(own) || !partner) return job;
   const { drive } = own;
   return withPart(job, partner.id, (part) => (isDrive(part) ? { ...part, drive } : part));
 }
@@ -42,5 +40,5 @@ export function agreeOnDrive(job: Job, partId: string): Job {
 export function drivesDiffer(job: Job, partId: string): boolean {
   const own = job.parts.find(({ id }) => id === partId);
   const partner = partnerOf(job, partId);
-  return isDrive(own) && partner !== null && !same(own.drive, partner.drive);
+  return own !== undefined && isDrive(own) && partner !== null && !same(own.drive, partner.drive);
 }

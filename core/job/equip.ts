@@ -1,3 +1,4 @@
+import { isThreaded } from '../kinds/index.ts';
 import { NO_EQUIPMENT, type Equipment, type Head } from '../shop/index.ts';
 import { indexedParts, withDividing, withPart, withSpurPart } from './parts.ts';
 import type { Job } from './schema.ts';
@@ -24,7 +25,7 @@ export function withHead(job: Job, partId: string, head: Head, shop: Equipment):
   }));
   const used = new Set(indexedParts(changed).map((part) => part.dividing.headId));
   const heads = job.equipment.heads.filter((other) => other.id !== head.id && used.has(other.id));
-  const leadSets = changed.parts.map((part) => (part.kind === 'spur' ? part.lead.gearSetId : null));
+  const leadSets = changed.parts.map((part) => ('lead' in part ? part.lead.gearSetId : null));
   const latheSets = job.equipment.lathes.map(({ gearSetId }) => gearSetId);
   const setsUsed = new Set([
     ...leadSets,
@@ -62,7 +63,7 @@ export function withLathe(job: Job, partId: string, latheId: string, shop: Equip
   const lathe = shop.lathes.find(({ id }) => id === latheId);
   if (!lathe) return job;
   const changed = withPart(job, partId, (part) =>
-    part.kind === 'worm'
+    isThreaded(part)
       ? {
           ...part,
           lathe: {
@@ -73,7 +74,7 @@ export function withLathe(job: Job, partId: string, latheId: string, shop: Equip
         }
       : part,
   );
-  const used = new Set(changed.parts.map((part) => (part.kind === 'worm' ? part.lathe.latheId : null)));
+  const used = new Set(changed.parts.map((part) => (isThreaded(part) ? part.lathe.latheId : null)));
   const lathes = [...job.equipment.lathes.filter(({ id }) => id !== latheId && used.has(id)), lathe];
   const set = shop.gearSets.find(({ id }) => id === lathe.gearSetId);
   const gearSets = set

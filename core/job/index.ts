@@ -20,19 +20,4 @@ export {
 export { agreeOnDrive, drivesDiffer, partnerOf, withDrive } from './drive.ts';
 export { drawnDriveJob, drawnHelicalJob, drawnSpurJob } from './sampleJob.ts';
 export { jobFileText, readJob, readJobFile, shapeIssues } from './read.ts';
-export {
-  idSchema,
-  JOB_FORMAT,
-  JOB_VERSION,
-  jobSchema,
-  partSchema,
-  type Job,
-  type CutterPart,
-  type DividePart,
-  type DrivePart,
-  type IndexedPart,
-  type Part,
-  type SpurPart,
-  type WheelPart,
-  type WormPart,
-} from './schema.ts';
+export { JOB_FORMAT, JOB_VERSION, jobSchema, type Job } from './schema.ts';

@@ -21,8 +21,8 @@ import {
   readJobFile,
   withHead,
   type Job,
-  type SpurPart,
 } from './index.ts';
+import type { SpurPart } from '../kinds/index.ts';
 
 const job = drawnSpurJob({
   id: 'j1',

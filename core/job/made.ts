@@ -1,8 +1,9 @@
 import type { Head, Plate, Ring } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
-import { emptyDividePart, freshPartId } from './create.ts';
+import { isSpaced, type SpacedPart } from '../kinds/index.ts';
+import { freshPartId, newPart } from './create.ts';
 import { indexedParts } from './parts.ts';
-import type { DividePart, Job } from './schema.ts';
+import type { Job } from './schema.ts';
 
 /** A plate or ring that has been made, put on a head. One of that id that is there already is replaced. */
 export function headWithMade(head: Head, made: Plate | Ring): Head {
@@ -22,12 +23,12 @@ export function madeFor(use: 'ring' | 'plate', holes: number, onWork = false): P
 }
 
 /** The part of a job in which the ring or plate of so many holes for a part is drilled; null where it is not drilled here. */
-export function ringPartFor(job: Job, partId: string, holes: number): DividePart | null {
+export function ringPartFor(job: Job, partId: string, holes: number): SpacedPart | null {
   const drilled = job.relations
     .filter(({ kind, parts }) => kind === 'ring-for' && parts[1] === partId)
     .map(({ parts }) => job.parts.find(({ id }) => id === parts[0]))
-    .find((part) => part?.kind === 'divide' && part.spacing.count.typed === String(holes));
-  return drilled?.kind === 'divide' ? drilled : null;
+    .find((part) => part && isSpaced(part) && part.spacing.count.typed === String(holes));
+  return drilled && isSpaced(drilled) ? drilled : null;
 }
 
 /**
@@ -43,10 +44,10 @@ export function withRingPart(
   if (known) return { job, ringId: known.id };
   const forPart = indexedParts(job).find(({ id }) => id === partId)!;
   const ringId = freshPartId(job);
-  const head = job.equipment.heads.find(({ id }) => id === forPart.dividing.headId) ?? null;
-  const empty = emptyDividePart(ringId, job.units, head);
+  const heads = job.equipment.heads.filter(({ id }) => id === forPart.dividing.headId);
+  const empty = newPart('divide', ringId, { units: job.units, shop: { ...job.equipment, heads } });
   const { made } = forPart.dividing;
-  const ring: DividePart = {
+  const ring: SpacedPart = {
     ...empty,
     name: made.use === 'ring' ? `Ring of ${holes}` : `Plate of ${holes}`,
     spacing: {

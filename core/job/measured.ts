@@ -1,36 +1,25 @@
-import { nothingMeasured } from '../inspect/index.ts';
-import { nothingSetUp } from '../setup/index.ts';
+import { emptyInspection } from '../inspect/index.ts';
+import { isGear, isRim, type Part } from '../kinds/index.ts';
+import { emptySetup } from '../setup/index.ts';
 import { knownLength, measure, type UnitSystem } from '../units/index.ts';
 import { withSpurPart } from './parts.ts';
-import type { Job, Part } from './schema.ts';
+import type { Job } from './schema.ts';
 
 /** What was measured on one piece says nothing of the next. */
 function unmeasured(part: Part, units: UnitSystem): Part {
   const length = measure('', units);
-  switch (part.kind) {
-    case 'spur': {
-      const { pin, tolerance } = part.inspect;
-      const { inspect: _measured, ...settled } = part.settled;
-      return {
-        ...part,
-        blank: { ...part.blank, measured: length },
-        setup: {
-          ...part.setup,
-          round: nothingSetUp(units).round,
-          alongTop: length,
-          alongSide: length,
-          alongLength: length,
-        },
-        inspect: { ...nothingMeasured(units), pin, tolerance },
-        settled,
-      };
-    }
-    case 'wheel':
-      return { ...part, rim: { ...part.rim, measured: length, corners: length } };
-    case 'divide':
-    case 'worm':
-      return part;
-  }
+  if (isRim(part)) return { ...part, rim: { ...part.rim, measured: length, corners: length } };
+  if (!isGear(part)) return part;
+  const { pin, tolerance } = part.inspect;
+  const { inspect: _measured, ...settled } = part.settled;
+  const { round } = emptySetup(units);
+  return {
+    ...part,
+    blank: { ...part.blank, measured: length },
+    setup: { ...part.setup, round, alongTop: length, alongSide: length, alongLength: length },
+    inspect: { ...emptyInspection(units), pin, tolerance },
+    settled,
+  };
 }
 
 /**
@@ -40,7 +29,7 @@ function unmeasured(part: Part, units: UnitSystem): Part {
  */
 export function withRunBegun(job: Job, partId: string, sunk: { readonly by: number } | null): Job {
   return withSpurPart(job, partId, (part) => {
-    const none = nothingMeasured(job.units);
+    const none = emptyInspection(job.units);
     const { pin, tolerance } = part.inspect;
     if (!sunk)
       return part.inspect.sunk.typed === ''

@@ -1,9 +1,9 @@
 import { dividingFromV2 } from '../dividing/index.ts';
-import { noCutterChosen } from '../cutter/index.ts';
+import { emptyCutterChoice } from '../cutter/index.ts';
 import { parallelShafts, plainHelix, plainTeeth } from '../gear/index.ts';
-import { nothingMeasured } from '../inspect/index.ts';
-import { nothingSetUp } from '../setup/index.ts';
-import { noLeadChosen } from '../lead/index.ts';
+import { emptyInspection } from '../inspect/index.ts';
+import { emptySetup } from '../setup/index.ts';
+import { emptyLead } from '../lead/index.ts';
 import {
   equipmentFromV1,
   equipmentFromV2,
@@ -35,7 +35,7 @@ function partFromV3(part: unknown, given: unknown): unknown {
   if (part['kind'] === 'spur') {
     return {
       arrival: { by: 'drawing' },
-      cutter: noCutterChosen(),
+      cutter: emptyCutterChoice(),
       ...part,
       gear: isObject(gear) ? { ...plainTeeth(units), ...gear } : gear,
       blank: isObject(blank) ? { measured: measure('', units), ...blank } : blank,
@@ -57,7 +57,7 @@ function partFromV4(part: unknown, given: unknown): unknown {
       ? { ...arrival, sample: { lead, ...arrival['sample'] } }
       : arrival;
   return {
-    lead: noLeadChosen(units),
+    lead: emptyLead(units),
     ...part,
     arrival: sampled,
     gear: isObject(gear) ? { ...plainHelix(units), ...gear, mate } : gear,
@@ -67,7 +67,7 @@ function partFromV4(part: unknown, given: unknown): unknown {
 /** Nothing that was measured was kept yet. */
 function partFromV5(part: unknown, given: unknown): unknown {
   if (!isObject(part) || part['kind'] !== 'spur') return part;
-  return { inspect: nothingMeasured(given === 'in' ? 'in' : 'mm'), ...part };
+  return { inspect: emptyInspection(given === 'in' ? 'in' : 'mm'), ...part };
 }
 
 /** Nothing was said of how the work is set up, and there was no scratch round. */
@@ -76,9 +76,9 @@ function partFromV6(part: unknown, given: unknown): unknown {
   const { cut, inspect } = part;
   const units = given === 'in' ? 'in' : 'mm';
   return {
-    setup: nothingSetUp(units),
+    setup: emptySetup(units),
     ...part,
-    ...(isObject(inspect) ? { inspect: { round: nothingMeasured(units).round, ...inspect } } : {}),
+    ...(isObject(inspect) ? { inspect: { round: emptyInspection(units).round, ...inspect } } : {}),
     cut: isObject(cut) ? { scratch: false, ...cut } : cut,
   };
 }

@@ -1,4 +1,5 @@
 import type { DriveInput } from '../drive/index.ts';
+import { isRim } from '../kinds/index.ts';
 import { STOCK_EQUIPMENT, type Equipment } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import { newDriveJob, newSpurJob } from './create.ts';
@@ -56,6 +57,6 @@ export function drawnDriveJob(
     ...drive,
   }));
   return withPart(drawn, 'p1', (part) =>
-    part.kind === 'wheel' ? { ...part, rim: { ...part.rim, bore: measure('12', 'mm') } } : part,
+    isRim(part) ? { ...part, rim: { ...part.rim, bore: measure('12', 'mm') } } : part,
   );
 }

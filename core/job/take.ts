@@ -1,12 +1,13 @@
 import type { PairForShafts, TakenSample } from '../arrival/index.ts';
 import type { ToothSystemId } from '../gear/index.ts';
 import type { Train } from '../gearing/index.ts';
+import { isFormCut, isGear, type GearPart } from '../kinds/index.ts';
 import type { Identification } from '../sample/index.ts';
 import type { Equipment } from '../shop/index.ts';
 import { decimalText, dmsText, exact, measure, type Measure, type Pitch } from '../units/index.ts';
 import { freshPartId } from './create.ts';
 import { withPart, withSpurPart } from './parts.ts';
-import type { Job, SpurPart } from './schema.ts';
+import type { Job } from './schema.ts';
 
 /** The rule a pitch usually goes by, until the person says another. Common practice. */
 const usualRule = (system: 'module' | 'dp', stub: boolean): ToothSystemId =>
@@ -62,7 +63,7 @@ export function takeSample(job: Job, partId: string, found: Identification): Job
 }
 
 /** Says which way the teeth lean: of the gear, and of the sample it was taken from. */
-export function withHand(part: SpurPart, hand: 'right' | 'left'): SpurPart {
+export function withHand(part: GearPart, hand: 'right' | 'left'): GearPart {
   const { arrival } = part;
   return {
     ...part,
@@ -86,11 +87,11 @@ export function takeCount(job: Job, partId: string, teeth: number): Job {
  */
 export function takePair(job: Job, partId: string, pair: PairForShafts): Job {
   const part = job.parts.find(({ id }) => id === partId);
-  if (part?.kind !== 'spur' || part.arrival.by !== 'shafts') return job;
+  if (!part || !isGear(part) || part.arrival.by !== 'shafts') return job;
   const { shafts } = part.arrival;
   const pitch = measure(pair.figure, pair.system);
   const [one, two] = pair.teeth;
-  const gearOf = (gear: SpurPart['gear'], teeth: number, mate: number): SpurPart['gear'] => ({
+  const gearOf = (gear: GearPart['gear'], teeth: number, mate: number): GearPart['gear'] => ({
     ...gear,
     pitch,
     teeth: measure(String(teeth), 'count'),
@@ -111,7 +112,7 @@ export function takePair(job: Job, partId: string, pair: PairForShafts): Job {
   if (otherId)
     return withSpurPart(first, otherId, (other) => ({ ...other, gear: gearOf(other.gear, two, one) }));
   const id = freshPartId(job);
-  const second: SpurPart = {
+  const second: GearPart = {
     ...part,
     id,
     name: 'Second gear',
@@ -136,10 +137,10 @@ export function withPressureAngle(job: Job, partId: string, pressureAngle: Measu
 }
 
 /** The part a gear is paired with in the same job; null when it has none. */
-export function mateOf(job: Job, partId: string): SpurPart | null {
+export function mateOf(job: Job, partId: string): GearPart | null {
   const pair = job.relations.find(({ kind, parts }) => kind === 'pair' && parts.includes(partId));
   const mate = job.parts.find(({ id }) => id !== partId && pair?.parts.includes(id));
-  return mate?.kind === 'spur' ? mate : null;
+  return mate && isGear(mate) ? mate : null;
 }
 
 const otherHand = (hand: 'right' | 'left'): 'right' | 'left' => (hand === 'right' ? 'left' : 'right');
@@ -170,7 +171,7 @@ export function withMatePart(
 ): { readonly job: Job; readonly mateId: string | null } {
   const part = job.parts.find(({ id }) => id === partId);
   const known = mateOf(job, partId);
-  if (part?.kind !== 'spur' || known || part.gear.mate.teeth.typed.trim() === '')
+  if (!part || !isGear(part) || known || part.gear.mate.teeth.typed.trim() === '')
     return { job, mateId: known?.id ?? null };
   const id = freshPartId(job);
   const { gear } = part;
@@ -184,7 +185,7 @@ export function withMatePart(
     : { hand: otherHand(gear.hand) };
   // on another angle the pitch in the plane of rotation is another one
   const pitch = crossed && normalPitch && gear.pitchPlane === 'transverse' ? inNormalPlane(normalPitch) : {};
-  const second: SpurPart = {
+  const second: GearPart = {
     ...part,
     id,
     name: 'The mate',
@@ -237,7 +238,7 @@ export function takeBentAngle(
   { helixDeg, train, mateTrain }: BentTo,
   normalPitch: Pitch,
 ): Job {
-  const bent = (gear: SpurPart['gear']): SpurPart['gear'] => ({
+  const bent = (gear: GearPart['gear']): GearPart['gear'] => ({
     ...gear,
     ...(gear.pitchPlane === 'transverse' ? inNormalPlane(normalPitch) : {}),
     otherPitch: measure('', gear.otherPitch.unit),
@@ -251,7 +252,7 @@ export function takeBentAngle(
   }));
   const mate = mateOf(job, partId);
   const first = job.parts.find(({ id }) => id === partId);
-  if (!mate || !mateTrain || first?.kind !== 'spur') return own;
+  if (!mate || !mateTrain || !first || !isGear(first)) return own;
   const { hand } = first.gear;
   return withSpurPart(own, mate.id, (part) => ({
     ...part,
@@ -264,9 +265,9 @@ export function takeBentAngle(
 export function withCutter(job: Job, partId: string, cutterId: string | null, shop: Equipment): Job {
   const cutter = shop.cutters.find(({ id }) => id === cutterId);
   const changed = withPart(job, partId, (part) =>
-    part.kind === 'spur' || part.kind === 'wheel' ? { ...part, cutter: { ...part.cutter, cutterId } } : part,
+    isFormCut(part) ? { ...part, cutter: { ...part.cutter, cutterId } } : part,
   );
-  const used = new Set(changed.parts.map((part) => ('cutter' in part ? part.cutter.cutterId : null)));
+  const used = new Set(changed.parts.map((part) => (isFormCut(part) ? part.cutter.cutterId : null)));
   const others = job.equipment.cutters.filter(({ id }) => id !== cutterId && used.has(id));
   return { ...changed, equipment: { ...job.equipment, cutters: cutter ? [...others, cutter] : others } };
 }

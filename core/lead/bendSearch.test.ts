@@ -8,8 +8,8 @@ import {
   withMatePart,
   withSpurPart,
   type Job,
-  type SpurPart,
 } from '../job/index.ts';
+import type { SpurPart } from '../kinds/index.ts';
 import { plan, stationOf, type PartPlan } from '../plan/index.ts';
 import { STOCK_EQUIPMENT, type Equipment } from '../shop/index.ts';
 import { approx, exact, measure, pitchOf } from '../units/index.ts';

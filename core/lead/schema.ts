@@ -26,7 +26,7 @@ export const leadSchema = z
 export type LeadInput = z.infer<typeof leadSchema>;
 
 /** Nothing chosen yet: the head's own gears, the table swung, the angle free to move by a degree. */
-export const noLeadChosen = (units: UnitSystem): LeadInput => ({
+export const emptyLead = (units: UnitSystem): LeadInput => ({
   gearSetId: null,
   drive: 'worm',
   choice: null,

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { sayIssue } from '../findings/index.ts';
-import { drawnHelicalJob, withSpurPart, type Job, type SpurPart } from '../job/index.ts';
+import { drawnHelicalJob, withSpurPart, type Job } from '../job/index.ts';
+import type { SpurPart } from '../kinds/index.ts';
 import { plan, stationOf, type PartPlan } from '../plan/index.ts';
 import { plainCutter, STOCK_EQUIPMENT, STOCK_MILL, type Equipment } from '../shop/index.ts';
 import { measure } from '../units/index.ts';

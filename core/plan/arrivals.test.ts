@@ -10,8 +10,8 @@ import {
   withCutter,
   withSpurPart,
   type Job,
-  type SpurPart,
 } from '../job/index.ts';
+import type { SpurPart } from '../kinds/index.ts';
 import { plainCutter, STOCK_EQUIPMENT, type Equipment } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import { plan, refusals, settleOpen, stationOf } from './index.ts';

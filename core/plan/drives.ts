@@ -2,7 +2,7 @@ import { ratioText, type DriveShape } from '../drive/index.ts';
 import type { Issue } from '../findings/index.ts';
 import type { Job } from '../job/index.ts';
 import { decimalText, dmsText, exact } from '../units/index.ts';
-import { stationOf, type PartPlan } from './types.ts';
+import { stationOf, type PartPlan } from '../card/index.ts';
 
 /** What has to be alike on both halves, each with how it is said. */
 const ALIKE: readonly { readonly name: string; readonly say: (facts: DriveShape) => string }[] = [

@@ -1,11 +1,7 @@
-export { bendQuestion, leadQuestion } from './leadQuestions.ts';
-export { groundOf, plan, refusals } from './plan.ts';
-export { settingWords } from './helix.ts';
-export { cutterNeed } from './spur.ts';
-export { wheelNeed } from './wheel.ts';
-export { reopenStation, settleOpen, settleStation } from './settle.ts';
 export {
   beforeCutting,
+  dividingGround,
+  settingWords,
   stationOf,
   whatItIs,
   type AnyStationPlan,
@@ -15,4 +11,8 @@ export {
   type Plan,
   type StationDetails,
   type StationPlan,
-} from './types.ts';
+} from '../card/index.ts';
+export { cutterNeedOf } from '../kinds/plans.ts';
+export { bendQuestion, leadQuestion } from './leadQuestions.ts';
+export { plan, refusals } from './plan.ts';
+export { reopenStation, settleOpen, settleStation } from './settle.ts';

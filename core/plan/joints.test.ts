@@ -12,8 +12,8 @@ import {
   withRunBegun,
   withSpurPart,
   type Job,
-  type SpurPart,
 } from '../job/index.ts';
+import type { SpurPart } from '../kinds/index.ts';
 import { STOCK_EQUIPMENT } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import { plan, stationOf } from './index.ts';

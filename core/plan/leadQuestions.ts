@@ -1,9 +1,10 @@
+import { dividingGround } from '../card/index.ts';
 import { readGear } from '../gear/index.ts';
-import type { Job, SpurPart } from '../job/index.ts';
+import type { Job } from '../job/index.ts';
+import type { SpurPart } from '../kinds/index.ts';
 import { readGive, type BendQuestion, type LeadDetail, type LeadQuestion } from '../lead/index.ts';
 import type { Equipment, GearSet, Head } from '../shop/index.ts';
 import { approx } from '../units/index.ts';
-import { groundOf } from './plan.ts';
 
 interface Equipped {
   readonly head: Head;
@@ -11,7 +12,7 @@ interface Equipped {
 }
 
 function equippedFor(job: Job, part: SpurPart, detail: LeadDetail, shop: Equipment): Equipped | null {
-  const { head, gearSets } = groundOf(job, shop, part);
+  const { head, gearSets } = dividingGround(job, shop, part);
   const set = gearSets.find(({ id }) => id === detail.gearSet?.id);
   return head && set ? { head, gears: set.gears } : null;
 }

@@ -1,16 +1,20 @@
-import type { Part } from '../job/index.ts';
+import { isFormCut, isIndexed, isThreaded, type Part } from '../kinds/index.ts';
 import type { Equipment, Lesson } from '../shop/index.ts';
 
 /** What a part is and is done with, by the kinds a lesson may be about. */
 function aboutOf(part: Part): Readonly<Partial<Record<Lesson['about']['kind'], string | null>>> {
-  if (part.kind === 'worm') return { part: part.kind, lathe: part.lathe.latheId };
   return {
     part: part.kind,
-    head: part.dividing.headId,
-    mill: part.dividing.millId,
-    cutter: 'cutter' in part ? part.cutter.cutterId : null,
-    mandrel: part.setup.mandrelId,
-    material: part.setup.materialId,
+    ...(isThreaded(part) ? { lathe: part.lathe.latheId } : {}),
+    ...(isIndexed(part)
+      ? {
+          head: part.dividing.headId,
+          mill: part.dividing.millId,
+          mandrel: part.setup.mandrelId,
+          material: part.setup.materialId,
+        }
+      : {}),
+    ...(isFormCut(part) ? { cutter: part.cutter.cutterId } : {}),
   };
 }
 

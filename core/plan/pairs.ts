@@ -1,7 +1,8 @@
 import { pickedCutter } from '../cutter/index.ts';
 import type { Issue } from '../findings/index.ts';
 import { readGear, type GearReadings } from '../gear/index.ts';
-import type { Job, SpurPart } from '../job/index.ts';
+import type { Job } from '../job/index.ts';
+import { isGear, type GearPart } from '../kinds/index.ts';
 import type { Equipment } from '../shop/index.ts';
 import { angleText, approx, decimalText, pitchText } from '../units/index.ts';
 
@@ -9,7 +10,7 @@ import { angleText, approx, decimalText, pitchText } from '../units/index.ts';
 const SAME_DEPTH = 0.005;
 
 /** A gear as it is read for its own card, the stamp of its cutter with it. */
-function readPart(part: SpurPart, job: Job, shop: Equipment): GearReadings {
+function readPart(part: GearPart, job: Job, shop: Equipment): GearReadings {
   const picked = pickedCutter(part.cutter, job.equipment.cutters, shop.cutters);
   return readGear(part.gear, job.units, picked?.stamped ?? null);
 }
@@ -69,7 +70,7 @@ function leaning(a: GearReadings, b: GearReadings, path: string): Issue[] {
 export function judgePairs(job: Job, shop: Equipment): Issue[] {
   return job.relations.flatMap(({ kind, parts }): Issue[] => {
     const [one, two] = parts.map((id) => job.parts.find((part) => part.id === id));
-    if (kind !== 'pair' || one?.kind !== 'spur' || two?.kind !== 'spur') return [];
+    if (kind !== 'pair' || !one || !two || !isGear(one) || !isGear(two)) return [];
     const [a, b] = [readPart(one, job, shop), readPart(two, job, shop)];
     const path = `parts.${one.id}.gear`;
     const crossed = one.gear.mate.shafts === 'crossed' || two.gear.mate.shafts === 'crossed';

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { sayIssue } from '../findings/index.ts';
-import { drawnSpurJob, withSpurPart, type Job, type SpurPart } from '../job/index.ts';
+import { drawnSpurJob, withSpurPart, type Job } from '../job/index.ts';
+import type { SpurPart } from '../kinds/index.ts';
 import { NO_EQUIPMENT, STOCK_EQUIPMENT, STOCK_HEADS } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import {

@@ -1,42 +1,13 @@
-import type { DividingGround } from '../dividing/index.ts';
+import { groundFor, type AnyStationPlan, type Plan } from '../card/index.ts';
 import { issueOf, type Issue, type IssueCode, type IssueDetails } from '../findings/index.ts';
-import { mateOf, partnerOf, type IndexedPart, type Job, type Part, type WormPart } from '../job/index.ts';
-import type { SetupShop } from '../setup/index.ts';
-import type { Equipment, Head, Mill } from '../shop/index.ts';
 import { readGear } from '../gear/index.ts';
-import { approx } from '../units/index.ts';
-import { planDivide } from './divide.ts';
-import { planSpur } from './spur.ts';
+import type { Job } from '../job/index.ts';
+import { isFormCut, isGear, isIndexed, isThreaded, type Part } from '../kinds/index.ts';
+import { composePart } from '../kinds/plans.ts';
+import type { Equipment, Head, Mill } from '../shop/index.ts';
 import { judgeDrives } from './drives.ts';
 import { lessonsFor } from './lessons.ts';
 import { judgePairs } from './pairs.ts';
-import type { AnyStationPlan, PartPlan, Plan } from './types.ts';
-import { planWheelPart } from './wheel.ts';
-import { planWormPart, type WormGround } from './worm.ts';
-
-/** How each kind of part is planned. One line for each kind. */
-function planPart(part: Part, job: Job, shop: Equipment): PartPlan {
-  const cutters = { jobs: job.equipment.cutters, shop: shop.cutters };
-  switch (part.kind) {
-    case 'spur': {
-      const mateThinning = thinningOfMate(job, part.id);
-      const on = {
-        dividing: groundOf(job, shop, part),
-        cutters,
-        mateThinning,
-        setup: setupShop(job, shop, part),
-        tools: shop.tools,
-      };
-      return planSpur(part, on, job.units);
-    }
-    case 'divide':
-      return planDivide(part, groundOf(job, shop, part), setupShop(job, shop, part), job.units);
-    case 'worm':
-      return planWormPart(part, wormGround(job, shop, part), job.units);
-    case 'wheel':
-      return planWheelPart(part, groundOf(job, shop, part), cutters, setupShop(job, shop, part), job.units);
-  }
-}
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
@@ -102,15 +73,17 @@ function kept<T extends Named>(own: T | null, all: readonly T[], built: (thing: 
 /** How the shop differs today from what a part was planned with. */
 function changesSince(job: Job, shop: Equipment, part: Part): Issue[] {
   const own = job.equipment;
-  if (part.kind === 'worm') {
+  if (isThreaded(part)) {
     const lathe = kept(own.lathes.find(({ id }) => id === part.lathe.latheId) ?? null, shop.lathes);
     return lathe
       ? sayChange(lathe, 'equipment.lathes', { changed: 'lathe-changed', left: 'lathe-left-shop' })
       : [];
   }
+  if (!isIndexed(part)) return [];
   const head = own.heads.find(({ id }) => id === part.dividing.headId) ?? null;
   const gears = own.gearSets.find(({ id }) => id === head?.differential?.gearSetId) ?? null;
-  const usesMill = part.kind !== 'spur' || !readGear(part.gear, job.units).helixDeg.equals(0);
+  // straight teeth need nothing of the table but its travel
+  const usesMill = !isGear(part) || !readGear(part.gear, job.units).helixDeg.equals(0);
   const mill = usesMill ? (own.mills.find(({ id }) => id === part.dividing.millId) ?? null) : null;
   const drives = own.steppers.filter(({ headId }) => headId === head?.id);
   const found: Issue[] = [];
@@ -126,59 +99,10 @@ function changesSince(job: Job, shop: Equipment, part: Part): Issue[] {
       say(kept(drive, shop.steppers), 'equipment.steppers', 'stepper-changed', null);
   }
   say(kept(mill, shop.mills, asTable), 'equipment.mills', 'mill-changed', 'mill-left-shop');
-  const cutterId = 'cutter' in part ? part.cutter.cutterId : null;
+  const cutterId = isFormCut(part) ? part.cutter.cutterId : null;
   const cutter = own.cutters.find(({ id }) => id === cutterId) ?? null;
   say(kept(cutter, shop.cutters), 'equipment.cutters', 'cutter-changed', 'cutter-left-shop');
   return found;
-}
-
-/** The job's own copies rule; the shop's serve where the job has none. How a head stands is always today's. */
-export function groundOf(
-  job: Job,
-  shop: Equipment,
-  { dividing }: Pick<IndexedPart, 'dividing'>,
-): DividingGround {
-  const own = job.equipment.heads.find(({ id }) => id === dividing.headId) ?? null;
-  const live = shop.heads.find(({ id }) => id === dividing.headId) ?? null;
-  const stands = live && { mounted: live.mounted, standing: live.standing };
-  const head = own ? { ...own, ...stands } : live;
-  const mills = [...job.equipment.mills, ...shop.mills];
-  return {
-    head,
-    mill: mills.find(({ id }) => id === dividing.millId) ?? null,
-    gearSets: [...job.equipment.gearSets, ...shop.gearSets],
-    steppers: own ? job.equipment.steppers : shop.steppers,
-    shop,
-  };
-}
-
-/** What work is set up with stands in the shop today: the job's own copy serves where the shop no longer has it. */
-function setupShop(job: Job, shop: Equipment, { dividing }: Pick<IndexedPart, 'dividing'>): SetupShop {
-  const { materials, mandrels } = shop;
-  return {
-    mill: [...shop.mills, ...job.equipment.mills].find(({ id }) => id === dividing.millId) ?? null,
-    head: [...shop.heads, ...job.equipment.heads].find(({ id }) => id === dividing.headId) ?? null,
-    materials,
-    mandrels,
-  };
-}
-
-/** The lathe of a worm, the job's own copy first, and the scale its wheel's gash is set on. */
-function wormGround(job: Job, shop: Equipment, part: WormPart): WormGround {
-  const lathes = [...job.equipment.lathes, ...shop.lathes];
-  const lathe = lathes.find(({ id }) => id === part.lathe.latheId) ?? null;
-  const partner = partnerOf(job, part.id);
-  const mill = partner?.kind === 'wheel' ? groundOf(job, shop, partner).mill : null;
-  return {
-    lathe: { lathe, gearSets: [...job.equipment.gearSets, ...shop.gearSets] },
-    scale: mill && { mill: mill.name, minutes: mill.scaleMinutes },
-  };
-}
-
-/** What is taken off the teeth of the gear that a part is paired with in the same job, mm. */
-function thinningOfMate(job: Job, partId: string): number {
-  const mate = mateOf(job, partId);
-  return mate ? approx(readGear(mate.gear, job.units).thinning) : 0;
 }
 
 /**
@@ -192,7 +116,7 @@ export function plan(job: Job, shop: Equipment): Plan {
     for (const found of changesSince(job, shop, part))
       if (!findings.some(({ given, code }) => given === found.given && code === found.code))
         findings.push(found);
-    const planned = planPart(part, job, shop);
+    const planned = composePart(part, groundFor(job, shop, part));
     const lessons = lessonsFor(part, shop);
     if (lessons.length === 0) return planned;
     const stations = planned.stations.map(

@@ -1,18 +1,20 @@
 import { withPart, type Job } from '../job/index.ts';
-import { beforeCutting, type AnyStationPlan, type PartPlan } from './types.ts';
+import { isIndexed, isThreaded } from '../kinds/index.ts';
+import { beforeCutting, type AnyStationPlan, type PartPlan } from '../card/index.ts';
 
 /** Settles a station with today's answer. Settling the dividing or the lathe also fixes the way in force, by its content. */
 export function settleStation(job: Job, partId: string, station: AnyStationPlan): Job {
   return withPart(job, partId, (part) => {
     const settled = { ...part.settled, [station.id]: station.toSettle };
-    if (part.kind === 'worm') {
-      const way = station.id === 'lathe' ? station.detail.inForce : null;
-      const choice = way && { setting: way.setting, train: way.train };
-      return { ...part, settled, ...(choice ? { lathe: { ...part.lathe, choice } } : {}) };
+    if (station.id === 'lathe' && isThreaded(part) && station.detail.inForce) {
+      const { setting, train } = station.detail.inForce;
+      return { ...part, settled, lathe: { ...part.lathe, choice: { setting, train } } };
     }
-    const { dividing } = part;
-    const way = station.id === 'dividing' ? station.detail.inForce : null;
-    return { ...part, settled, dividing: way ? { ...dividing, choice: way.choice } : dividing };
+    if (station.id === 'dividing' && isIndexed(part) && station.detail.inForce) {
+      const { choice } = station.detail.inForce;
+      return { ...part, settled, dividing: { ...part.dividing, choice } };
+    }
+    return { ...part, settled };
   });
 }
 

@@ -8,8 +8,8 @@ import {
   withPart,
   withSpurPart,
   type Job,
-  type SpurPart,
 } from '../job/index.ts';
+import type { SpurPart } from '../kinds/index.ts';
 import { plan } from '../plan/index.ts';
 import { foldRun, freezeRun, summarise, type Run } from '../run/index.ts';
 import { freeze, three } from '../sampleRuns.ts';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { dividingChoiceSchema, landingSchema } from '../dividing/index.ts';
-import { idSchema } from '../job/index.ts';
+import { idSchema } from '../kinds/index.ts';
 import { headSchema, millSchema } from '../shop/index.ts';
 import { unitSystemSchema } from '../units/index.ts';
 

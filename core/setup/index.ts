@@ -13,7 +13,7 @@ export {
   type Mount,
 } from './mount.ts';
 export { fitsOf, tableNeeds, type Fit, type Room } from './room.ts';
-export { nothingSetUp, setupSchema, type SetupInput } from './schema.ts';
+export { emptySetup, setupSchema, type SetupInput } from './schema.ts';
 export { cuttingData, snapDown, type CuttingData } from './speed.ts';
 export type { Travels, SafeReadings, SetupDetail, SetupFacts, SetupShop, SetupWork } from './detail.ts';
 export { planSetup } from './station.ts';

@@ -73,7 +73,7 @@ export const setupSchema = z
 export type SetupInput = z.infer<typeof setupSchema>;
 
 /** Nothing set up yet: the head at the left, the cutter pushing towards it, fed against the teeth. */
-export function nothingSetUp(units: UnitSystem): SetupInput {
+export function emptySetup(units: UnitSystem): SetupInput {
   const length = measure('', units);
   const count = measure('', 'count');
   return {

@@ -5,7 +5,7 @@ import { drawnSpurJob, withMill, withSpurPart, type Job } from '../job/index.ts'
 import { plan, stationOf } from '../plan/index.ts';
 import { plainMandrel, STOCK_EQUIPMENT, STOCK_MILL, type Equipment } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
-import { nothingSetUp, type SetupInput } from './index.ts';
+import { emptySetup, type SetupInput } from './index.ts';
 
 const mm = (typed: string) => measure(typed, 'mm');
 const screw = (lead: string, travel: string) => ({ lead: mm(lead), marks: 100, travel: mm(travel) });
@@ -221,7 +221,7 @@ test('whatever is typed there is an answer in whole sentences and plain figures 
     fc.constantFrom('', '0', '-5', '60', '2 3/8 in', '1e9', 'x', '.02', '1/0', '999999'),
     fc.double({ noNaN: true, min: -500, max: 500 }).map((value) => value.toFixed(3)),
   );
-  const blank = nothingSetUp('mm');
+  const blank = emptySetup('mm');
   const fields = Object.keys(blank).filter(
     (key) =>
       typeof blank[key as keyof SetupInput] === 'object' &&

@@ -1,3 +1,3 @@
 export { placeOnCircle } from './places.ts';
-export { spacingSchema, type SpacingInput } from './schema.ts';
+export { emptySpacing, spacingSchema, type SpacingInput } from './schema.ts';
 export { planSpacing, type SpacingDetail, type SpacingFacts } from './station.ts';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { measureSchema } from '../units/index.ts';
+import { measure, measureSchema, type UnitSystem } from '../units/index.ts';
 
 /** What is to be divided where there is no gear: as asked for, as typed. */
 export const spacingSchema = z
@@ -21,3 +21,16 @@ export const spacingSchema = z
   })
   .readonly();
 export type SpacingInput = z.infer<typeof spacingSchema>;
+
+/** Holes round the work, and nothing more said of them. */
+export const emptySpacing = (units: UnitSystem): SpacingInput => ({
+  by: 'count',
+  what: 'holes',
+  count: measure('', 'count'),
+  angle: measure('', 'deg'),
+  pitch: measure('', units === 'mm' ? 'module' : 'dp'),
+  length: measure('', units),
+  diameter: measure('', units),
+  acrossFlats: measure('', units),
+  depth: measure('', units),
+});

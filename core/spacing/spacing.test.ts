@@ -9,9 +9,9 @@ import {
   withPart,
   withRingPart,
   drawnSpurJob,
-  type DividePart,
   type Job,
 } from '../job/index.ts';
+import type { DividePart } from '../kinds/index.ts';
 import { plan, refusals, settleOpen, stationOf } from '../plan/index.ts';
 import { foldRun, freezeRun } from '../run/index.ts';
 import { STOCK_EQUIPMENT, STOCK_ROTARY } from '../shop/index.ts';

@@ -4,8 +4,8 @@ export { planRim, rimShape, usualFaces, type RimDetail, type RimFacts } from './
 export {
   GASH_SCHOOLS,
   gashSchema,
-  noGashChosen,
-  plainRim,
+  emptyGash,
+  emptyRim,
   rimSchema,
   type GashInput,
   type GashSchool,

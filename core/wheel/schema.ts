@@ -35,7 +35,7 @@ export const gashSchema = z
   .readonly();
 export type GashInput = z.infer<typeof gashSchema>;
 
-export const plainRim = (units: UnitSystem): RimInput => ({
+export const emptyRim = (units: UnitSystem): RimInput => ({
   rim: 'throat',
   faceWidth: measure('', units),
   faceAngle: measure('60', 'deg'),
@@ -44,7 +44,7 @@ export const plainRim = (units: UnitSystem): RimInput => ({
   corners: measure('', units),
 });
 
-export const noGashChosen = (units: UnitSystem): GashInput => ({
+export const emptyGash = (units: UnitSystem): GashInput => ({
   school: 'plunge',
   setUp: 'table',
   side: 'near',

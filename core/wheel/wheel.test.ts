@@ -1,14 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { need, sayIssue } from '../findings/index.ts';
-import {
-  agreeOnDrive,
-  drawnDriveJob,
-  partnerOf,
-  withDrive,
-  withPart,
-  type Job,
-  type WheelPart,
-} from '../job/index.ts';
+import { agreeOnDrive, drawnDriveJob, partnerOf, withDrive, withPart, type Job } from '../job/index.ts';
+import type { WheelPart } from '../kinds/index.ts';
 import { plan, settleOpen, stationOf } from '../plan/index.ts';
 import { freezeRun, readRun } from '../run/index.ts';
 import { plainCutter, STOCK_EQUIPMENT, type Equipment } from '../shop/index.ts';

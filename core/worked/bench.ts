@@ -1,4 +1,5 @@
-import { newSpurJob, withMill, withSpurPart, type Job, type SpurPart } from '../job/index.ts';
+import { newSpurJob, withMill, withSpurPart, type Job } from '../job/index.ts';
+import type { SpurPart } from '../kinds/index.ts';
 import { freezeRun, type Run } from '../run/index.ts';
 import { STOCK_EQUIPMENT, STOCK_MILL, type Equipment } from '../shop/index.ts';
 import { need } from '../findings/index.ts';

@@ -1,5 +1,6 @@
 import { expect, test } from '@jest/globals';
-import { newDivideJob, withMill, withPart, type DividePart, type Job } from '../job/index.ts';
+import { newDivideJob, withMill, withPart, type Job } from '../job/index.ts';
+import type { DividePart } from '../kinds/index.ts';
 import { promptSheet } from '../prompts/index.ts';
 import { measure } from '../units/index.ts';
 import {

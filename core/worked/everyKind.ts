@@ -9,8 +9,8 @@ import {
   withPart,
   withSpurPart,
   type Job,
-  type SpurPart,
 } from '../job/index.ts';
+import type { SpurPart } from '../kinds/index.ts';
 import type { SampleInput } from '../sample/index.ts';
 import { plainLathe, plainMandrel, type Equipment } from '../shop/index.ts';
 import { measure } from '../units/index.ts';

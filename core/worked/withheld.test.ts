@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { SpurPart } from '../job/index.ts';
+import type { SpurPart } from '../kinds/index.ts';
 import { measure } from '../units/index.ts';
 import { count, mm, workedJob, workedPart } from './bench.ts';
 import { difference, inOrder, notTyped, told, type Told } from './told.ts';

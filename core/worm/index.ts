@@ -7,8 +7,8 @@ export {
   type LatheGround,
 } from './latheStation.ts';
 export {
-  noLatheChosen,
-  plainWorm,
+  emptyThreading,
+  emptyWorm,
   threadingSchema,
   wormSchema,
   type ThreadingInput,

@@ -32,13 +32,13 @@ export const threadingSchema = z
   .readonly();
 export type ThreadingInput = z.infer<typeof threadingSchema>;
 
-export const plainWorm = (units: UnitSystem): WormInput => ({
+export const emptyWorm = (units: UnitSystem): WormInput => ({
   length: measure('', units),
   tool: 'axis',
   scale: measure('20', 'count'),
 });
 
-export const noLatheChosen = (units: UnitSystem): ThreadingInput => ({
+export const emptyThreading = (units: UnitSystem): ThreadingInput => ({
   latheId: null,
   choice: null,
   allowed: measure('', units),

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { sayIssue } from '../findings/index.ts';
 import { clearsStud } from '../gearing/index.ts';
-import { drawnDriveJob, withPart, type Job, type WormPart } from '../job/index.ts';
+import { drawnDriveJob, withPart, type Job } from '../job/index.ts';
+import type { WormPart } from '../kinds/index.ts';
 import { plan, stationOf } from '../plan/index.ts';
 import { CHECK_BAR, FRONT_RELIEF } from '../toothform/index.ts';
 import { plainLathe, STOCK_EQUIPMENT, type Equipment, type ShopLathe } from '../shop/index.ts';

@@ -1,11 +1,5 @@
-import {
-  newSpurJob,
-  withCutter,
-  withMatePart,
-  withSpurPart,
-  type Job,
-  type SpurPart,
-} from '../../core/job/index.ts';
+import { newSpurJob, withCutter, withMatePart, withSpurPart, type Job } from '../../core/job/index.ts';
+import type { SpurPart } from '../../core/kinds/index.ts';
 import { measure } from '../../core/units/index.ts';
 import { demoShop } from './shop.ts';
 

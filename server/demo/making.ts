@@ -6,9 +6,9 @@ import {
   withDividing,
   withPart,
   withSpurPart,
-  type DividePart,
   type Job,
 } from '../../core/job/index.ts';
+import { isGear, isSpaced, type SpacedPart } from '../../core/kinds/index.ts';
 import { plan, settleOpen } from '../../core/plan/index.ts';
 import { identify, readSample, type SampleInput } from '../../core/sample/index.ts';
 import type { SetupInput } from '../../core/setup/index.ts';
@@ -28,7 +28,7 @@ export function sampled(
       : part,
   );
   const [part] = read.parts;
-  if (!take || part?.kind !== 'spur' || part.arrival.by !== 'sample') return read;
+  if (!take || !part || !isGear(part) || part.arrival.by !== 'sample') return read;
   const [best] = identify(readSample(part.arrival.sample, 'mm').readings).best;
   return best ? takeSample(read, 'p1', best) : read;
 }
@@ -76,12 +76,10 @@ export function picked(job: Job, method: 'differential' | 'approximate', divisio
 /** Something to divide that is no gear. */
 export function divided(
   given: { readonly id: string; readonly name: string },
-  spacing: (part: DividePart['spacing']) => DividePart['spacing'],
+  spacing: (part: SpacedPart['spacing']) => SpacedPart['spacing'],
 ): Job {
   const job = newDivideJob({ ...given, units: 'mm', shop: demoShop });
-  return withPart(job, 'p1', (part) =>
-    part.kind === 'divide' ? { ...part, spacing: spacing(part.spacing) } : part,
-  );
+  return withPart(job, 'p1', (part) => (isSpaced(part) ? { ...part, spacing: spacing(part.spacing) } : part));
 }
 
 export const inInches = (job: Job, stamped: string): Job =>

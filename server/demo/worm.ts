@@ -1,4 +1,5 @@
 import { drawnDriveJob, withCutter, withDrive, withPart, type Job } from '../../core/job/index.ts';
+import { isRim } from '../../core/kinds/index.ts';
 import { measure } from '../../core/units/index.ts';
 import { demoShop } from './shop.ts';
 
@@ -28,6 +29,6 @@ export function wornWinch(): Job {
     },
   }));
   return withPart(read, 'p1', (part) =>
-    part.kind === 'wheel' ? { ...part, rim: { ...part.rim, bore: measure('5/8', 'in') } } : part,
+    isRim(part) ? { ...part, rim: { ...part.rim, bore: measure('5/8', 'in') } } : part,
   );
 }

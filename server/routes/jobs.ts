@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { readJob, idSchema, jobFileText, type Job } from '../../core/job/index.ts';
+import { readJob, jobFileText, type Job } from '../../core/job/index.ts';
+import { idSchema } from '../../core/kinds/index.ts';
 import { Refused } from '../problems.ts';
 import type { JobService } from '../services/index.ts';
 import { jobBodySchema } from './bodies.ts';

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { aimFrom, rankMethods, searchMethods } from '../../core/dividing/index.ts';
 import { indexedParts, type Job } from '../../core/job/index.ts';
+import { isGear } from '../../core/kinds/index.ts';
 import { searchBends, searchLeads } from '../../core/lead/index.ts';
-import { bendQuestion, groundOf, leadQuestion, plan, stationOf } from '../../core/plan/index.ts';
+import { bendQuestion, dividingGround, leadQuestion, plan, stationOf } from '../../core/plan/index.ts';
 import { STOCK_EQUIPMENT, type Equipment } from '../../core/shop/index.ts';
 import { notFound } from '../problems.ts';
 import type { ShopService } from '../services/index.ts';
@@ -17,7 +18,7 @@ function waysOf(job: Job, partId: string | undefined, shop: Equipment) {
   if (!part) throw notFound('part', partId ?? '');
   const planned = plan(job, shop).parts.find(({ id }) => id === part.id)!;
   const { aim, methods, lead } = stationOf(planned, 'dividing')!.detail;
-  const { head, gearSets, steppers } = groundOf(job, shop, part);
+  const { head, gearSets, steppers } = dividingGround(job, shop, part);
   if (!aim || !head) return { methods: rankMethods(methods), nearest: [] };
   const searched = searchMethods({ head, gearSets, steppers, lead }, aimFrom(aim));
   return { methods: rankMethods([...methods, ...searched.methods]), nearest: searched.nearest };
@@ -26,7 +27,7 @@ function waysOf(job: Job, partId: string | undefined, shop: Equipment) {
 /** The longer search for a helical part's trains, and the angles its gears cut. @throws Refused 404 for a part that is not there */
 function leadsOf(job: Job, partId: string | undefined, shop: Equipment) {
   const part = partId === undefined ? job.parts[0] : job.parts.find(({ id }) => id === partId);
-  if (part?.kind !== 'spur') throw notFound('part', partId ?? '');
+  if (!part || !isGear(part)) throw notFound('part', partId ?? '');
   const planned = plan(job, shop).parts.find(({ id }) => id === part.id)!;
   const detail = stationOf(planned, 'lead')?.detail;
   const lead = detail ? leadQuestion(job, part, detail, shop) : null;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from '../../core/job/index.ts';
+import { idSchema } from '../../core/kinds/index.ts';
 import { pieceSchema, runEventSchema } from '../../core/run/index.ts';
 import type { RunService } from '../services/index.ts';
 import { route, type Route } from './route.ts';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { idSchema, readJob, type Job } from '../../core/job/index.ts';
+import { readJob, type Job } from '../../core/job/index.ts';
+import { idSchema } from '../../core/kinds/index.ts';
 import { checkEvent, readRun, runEventSchema, type Run, type RunEvent } from '../../core/run/index.ts';
 import { equipmentSchema, shopToToday, type Equipment } from '../../core/shop/index.ts';
 import { Refused } from '../problems.ts';

@@ -1,6 +1,6 @@
 import type { CountFromStock } from '../../core/arrival/index.ts';
 import { takeCount } from '../../core/job/index.ts';
-import { groundOf } from '../../core/plan/index.ts';
+import { dividingGround } from '../../core/plan/index.ts';
 import { parsePitch, type Measure, type UnitSystem } from '../../core/units/index.ts';
 import { REACHES, type Reach } from '../../core/dividing/index.ts';
 import { PITCH_UNITS, echoPitch, Length, LengthField, MeasureField } from '../fields/index.ts';
@@ -43,7 +43,7 @@ export function StockPanel({
 }: StationProps<'gear'>) {
   const { turn } = useFace(job.id, part);
   const { arrival, gear } = part;
-  const { head, gearSets } = groundOf(job, shop, part);
+  const { head, gearSets } = dividingGround(job, shop, part);
   const answer = station.detail.arrival.by === 'blank' ? station.detail.arrival.answer : null;
   const reach = useReach(answer && head ? [head] : [], gearSets, 1000);
   if (arrival.by !== 'blank') return null;

@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { SpurPart } from '../../core/job/index.ts';
+import type { SpurPart } from '../../core/kinds/index.ts';
 
 type Face = 'hand' | 'gear';
 

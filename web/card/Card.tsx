@@ -9,7 +9,8 @@ import {
   type ComponentType,
 } from 'react';
 import { sayIssue, type Issue } from '../../core/findings/index.ts';
-import { withPart, type Job, type Part } from '../../core/job/index.ts';
+import { withPart, type Job } from '../../core/job/index.ts';
+import type { Part } from '../../core/kinds/index.ts';
 import type { AnyStationPlan, PartPlan, Plan } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import { giveText, type StationId } from '../../core/station/index.ts';

@@ -77,9 +77,10 @@ export function NextThing({ job, part, station, goTo }: NextThingProps) {
       ? `0 / ${part.cutting.divisions * part.cutting.rounds.length}`
       : '';
   const partner = partnerOf(job, part.id);
-  // a worm is cut on the lathe: nothing of it is counted at the mill
+  // what has no cuts at the mill is not counted there
+  const lathed = stationOf(part, 'cut') === null;
   const mill = (brass: boolean) =>
-    part.kind === 'worm' ? (
+    lathed ? (
       partner && (
         <button
           type="button"
@@ -146,7 +147,7 @@ export function NextThing({ job, part, station, goTo }: NextThingProps) {
           </button>
         </>
       ) : (
-        mill(part.kind === 'worm' ? unsettled.length === 0 : millReady)
+        mill(lathed ? unsettled.length === 0 : millReady)
       )}
       {going && going.run.jobRevision !== revision && (
         <p className="run-note">

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { sayIssue, type Issue } from '../../core/findings/index.ts';
 import { indexedParts, mateOf, partnerOf, withHead, type Job } from '../../core/job/index.ts';
+import { wordsOf } from '../../core/kinds/index.ts';
 import type { PartPlan } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import type { StationId } from '../../core/station/index.ts';
@@ -24,28 +25,15 @@ interface RouteCardProps {
 const headIdOf = (job: Job, partId: string): string | undefined =>
   indexedParts(job).find(({ id }) => id === partId)?.dividing.headId ?? undefined;
 
-const NAMED = { spur: 'The gear', divide: 'The work', worm: 'The worm', wheel: 'The wheel' } as const;
-
-const CAME = {
-  drawing: 'from a drawing',
-  sample: 'from a sample',
-  blank: 'from a piece on hand',
-  shafts: 'for two shafts',
-} as const;
-
 /** What kind of part this is, and how it arrived. */
 function arrivalWords(job: Job, { id }: PartPlan): string {
   const part = job.parts.find((own) => own.id === id);
-  if (part?.kind === 'worm' || part?.kind === 'wheel')
-    return partnerOf(job, id)
-      ? `${part.kind} of a worm drive`
-      : part.kind === 'worm'
-        ? 'a worm'
-        : 'a worm wheel';
-  if (part?.kind !== 'spur') return 'just divide';
-  // the second gear of a pair came the way of the first
-  const came = part.arrival.by === 'drawing' ? (mateOf(job, id)?.arrival.by ?? 'drawing') : part.arrival.by;
-  return `gear, ${CAME[came]}`;
+  if (!part) return '';
+  const company = {
+    hasPartner: partnerOf(job, id) !== null,
+    mateCame: mateOf(job, id)?.arrival.by ?? null,
+  };
+  return wordsOf(part).came(part, company);
 }
 
 /** The stations down the card's edge in shop order, each with its answer in one line. */
@@ -128,7 +116,7 @@ function PartTabs({ job, partId }: { readonly job: Job; readonly partId: string 
     <nav className="part-tabs" aria-label="Parts">
       {inOrder.map(({ id, kind, name }, i) => (
         <Link key={id} to={`/jobs/${job.id}/${id}`} aria-current={id === partId ? 'page' : undefined}>
-          {i + 1}. {name || NAMED[kind]}
+          {i + 1}. {name || wordsOf({ kind }).called}
           {ringFor(id) && <small>first: it indexes the other</small>}
         </Link>
       ))}

@@ -1,6 +1,6 @@
 import { Button, Input, Select } from 'antd';
 import { useId, useState } from 'react';
-import type { Part } from '../../core/job/index.ts';
+import { documentOf, isFormCut, isIndexed, isThreaded, wordsOf, type Part } from '../../core/kinds/index.ts';
 import type { Equipment, Lesson } from '../../core/shop/index.ts';
 import { STATIONS, type StationId } from '../../core/station/index.ts';
 import type { LogPage } from '../../core/wire/index.ts';
@@ -15,13 +15,6 @@ interface About {
   readonly station: StationId;
 }
 
-const KINDS: Readonly<Record<Part['kind'], string>> = {
-  spur: 'every gear',
-  divide: 'every division',
-  worm: 'every worm',
-  wheel: 'every worm wheel',
-};
-
 /** What a lesson from this part can be about: what it was cut with, its kind, or everything. */
 function aboutsOf(part: Part, shop: Equipment): About[] {
   const named = (
@@ -33,23 +26,24 @@ function aboutsOf(part: Part, shop: Equipment): About[] {
     const thing = things.find((each) => each.id === id);
     return thing ? [{ kind, id: thing.id, label: thing.name, station }] : [];
   };
-  const general: About[] = [
-    {
-      kind: 'part',
-      id: part.kind,
-      label: KINDS[part.kind],
-      station: part.kind === 'worm' ? 'worm' : 'setup',
-    },
-    { kind: 'all', id: '', label: 'everything', station: part.kind === 'worm' ? 'worm' : 'cut' },
-  ];
-  if (part.kind === 'worm') return [...named('lathe', shop.lathes, part.lathe.latheId, 'lathe'), ...general];
+  const { lessonsAt } = documentOf(part.kind);
   return [
-    ...named('mandrel', shop.mandrels, part.setup.mandrelId, 'setup'),
-    ...named('head', shop.heads, part.dividing.headId, 'dividing'),
-    ...('cutter' in part ? named('cutter', shop.cutters, part.cutter.cutterId, 'cutter') : []),
-    ...named('mill', shop.mills, part.dividing.millId, 'setup'),
-    ...named('material', shop.materials, part.setup.materialId, 'setup'),
-    ...general,
+    ...(isThreaded(part) ? named('lathe', shop.lathes, part.lathe.latheId, 'lathe') : []),
+    ...(isIndexed(part)
+      ? [
+          ...named('mandrel', shop.mandrels, part.setup.mandrelId, 'setup'),
+          ...named('head', shop.heads, part.dividing.headId, 'dividing'),
+        ]
+      : []),
+    ...(isFormCut(part) ? named('cutter', shop.cutters, part.cutter.cutterId, 'cutter') : []),
+    ...(isIndexed(part)
+      ? [
+          ...named('mill', shop.mills, part.dividing.millId, 'setup'),
+          ...named('material', shop.materials, part.setup.materialId, 'setup'),
+        ]
+      : []),
+    { kind: 'part', id: part.kind, label: wordsOf(part).all, station: lessonsAt.kind },
+    { kind: 'all', id: '', label: 'everything', station: lessonsAt.everything },
   ];
 }
 
@@ -143,7 +137,7 @@ export function Learnt({ page }: { readonly page: LogPage }) {
           aria-label="Said at"
           value={where}
           onChange={setStation}
-          options={stationsOf(part.kind).map((each) => ({
+          options={documentOf(part.kind).stations.map((each) => ({
             value: each,
             label: `at ${STATIONS[each].title}`,
           }))}
@@ -156,16 +150,3 @@ export function Learnt({ page }: { readonly page: LogPage }) {
     </section>
   );
 }
-
-const stationsOf = (kind: Part['kind']): readonly StationId[] => {
-  switch (kind) {
-    case 'spur':
-      return ['gear', 'blank', 'cutter', 'dividing', 'lead', 'setup', 'cut', 'inspect'];
-    case 'divide':
-      return ['spacing', 'dividing', 'setup', 'cut'];
-    case 'worm':
-      return ['drive', 'lathe', 'worm'];
-    case 'wheel':
-      return ['drive', 'wheelBlank', 'cutter', 'dividing', 'wheel', 'setup', 'cut'];
-  }
-};

@@ -1,28 +1,19 @@
 import { useQueries } from '@tanstack/react-query';
 import { Input } from 'antd';
 import { useId, useMemo, useState } from 'react';
-import { fewestCutters, rangeText, type CutterNeed, type PlannedGear } from '../../core/cutter/index.ts';
-import { planDrive } from '../../core/drive/index.ts';
-import { readGear } from '../../core/gear/index.ts';
-import type { Job, Part } from '../../core/job/index.ts';
-import { cutterNeed, wheelNeed } from '../../core/plan/index.ts';
+import { fewestCutters, rangeText, type PlannedGear } from '../../core/cutter/index.ts';
+import type { Job } from '../../core/job/index.ts';
+import { isFormCut } from '../../core/kinds/index.ts';
+import { cutterNeedOf } from '../../core/plan/index.ts';
 import type { FormCutter } from '../../core/shop/index.ts';
-import { plural, type UnitSystem } from '../../core/units/index.ts';
+import { plural } from '../../core/units/index.ts';
 import { api, keys, useJobs } from '../state/index.ts';
-
-/** What a part asks of a form cutter; null where it asks for none, or where that is not known yet. */
-function needOf(part: Part, units: UnitSystem): CutterNeed | null {
-  if (part.kind === 'spur') return cutterNeed(readGear(part.gear, units));
-  if (part.kind !== 'wheel') return null;
-  const { facts } = planDrive(part.drive, '', units);
-  return facts && wheelNeed(facts);
-}
 
 /** Every gear on the bench that a form cutter has to cut. */
 function gearsOf(jobs: readonly Job[]): readonly PlannedGear[] {
   return jobs.flatMap((job) =>
     job.parts.flatMap((part) => {
-      const need = needOf(part, job.units);
+      const need = cutterNeedOf(part, job.units);
       return need ? [{ name: part.name ? `${job.name}, ${part.name}` : job.name, need }] : [];
     }),
   );
@@ -41,11 +32,7 @@ export function ToBuy({ owned }: { readonly owned: readonly FormCutter[] }) {
   });
   const jobs = stored.flatMap(({ data }) => (data ? [data.job] : []));
   const tolerance = /^\d{1,4}(\.\d+)?$/.test(typed.trim()) ? Number(typed) : null;
-  const key = JSON.stringify(
-    jobs.map(({ parts }) =>
-      parts.map((part) => (part.kind === 'spur' ? part.gear : part.kind === 'wheel' ? part.drive : '')),
-    ),
-  );
+  const key = JSON.stringify(jobs.map(({ parts }) => parts.filter(isFormCut)));
   const shopping = useMemo(
     () => fewestCutters(gearsOf(jobs), owned, tolerance ?? 0),
     // the gears as text stand for the jobs, which are new objects at every answer

@@ -1,14 +1,14 @@
 import type { Issue } from '../../core/findings/index.ts';
+import type { Job } from '../../core/job/index.ts';
 import type {
-  CutterPart,
+  FormCutPart,
   DividePart,
   DrivePart,
   IndexedPart,
-  Job,
   SpurPart,
   WheelPart,
   WormPart,
-} from '../../core/job/index.ts';
+} from '../../core/kinds/index.ts';
 import type { PartPlan, StationPlan } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import type { StationId } from '../../core/station/index.ts';
@@ -20,7 +20,7 @@ interface PartsOf {
   blank: SpurPart;
   drive: DrivePart;
   wheelBlank: WheelPart;
-  cutter: CutterPart;
+  cutter: FormCutPart;
   spacing: DividePart;
   dividing: IndexedPart;
   lathe: WormPart;

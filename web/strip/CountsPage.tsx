@@ -3,6 +3,7 @@ import { useEffect, useId, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { newDivideJob, withHead, withPart } from '../../core/job/index.ts';
 import { REACHES, smallAngleText } from '../../core/dividing/index.ts';
+import { isSpaced } from '../../core/kinds/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import { measure } from '../../core/units/index.ts';
 import { Shell } from '../frame/index.ts';
@@ -107,7 +108,7 @@ function Chosen({ count, reach, heads, shop }: ChosenProps) {
     const exactOn = best?.findIndex((way) => way?.proof.everySpaceTrue) ?? -1;
     const head = heads[Math.max(0, exactOn)];
     const counted = withPart(job, 'p1', (part) =>
-      part.kind === 'divide'
+      isSpaced(part)
         ? { ...part, spacing: { ...part.spacing, count: measure(String(count), 'count') } }
         : part,
     );

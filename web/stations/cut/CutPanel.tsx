@@ -1,4 +1,5 @@
 import { Checkbox, Segmented } from 'antd';
+import { isRim } from '../../../core/kinds/index.ts';
 import { LengthField, MeasureField } from '../../fields/index.ts';
 import type { StationProps } from '../panel.ts';
 import { Values } from '../Values.tsx';
@@ -51,7 +52,7 @@ export function CutPanel({ station, part, units, editPart, issuesAt }: StationPr
       </Checkbox>
       <Values values={station.values} units={units} />
       <p className="said">
-        {part.kind === 'wheel'
+        {isRim(part)
           ? 'Depths are from the touch that the Wheel station tells.'
           : 'Depths are below the blank’s outside.'}{' '}
         {!cut.scratch && 'A scratch round costs minutes and shows a wrong count before metal is gone.'}

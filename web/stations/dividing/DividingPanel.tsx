@@ -3,7 +3,8 @@ import { useId, useState } from 'react';
 import { Link } from 'react-router';
 import { armsText, rankMethods, type Way } from '../../../core/dividing/index.ts';
 import { withDividing, withHead, withMill, withSpurPart } from '../../../core/job/index.ts';
-import { groundOf } from '../../../core/plan/index.ts';
+import { isGear } from '../../../core/kinds/index.ts';
+import { dividingGround } from '../../../core/plan/index.ts';
 import { measure } from '../../../core/units/index.ts';
 import { MeasureField } from '../../fields/index.ts';
 import { Notice } from '../../frame/index.ts';
@@ -27,7 +28,7 @@ export function DividingPanel(props: StationProps<'dividing'>) {
   const { aim, line, methods, inForce, preparation, made, lead } = station.detail;
   /** How often the plate to be made was asked for: it opens each time, also where it was closed since. */
   const [making, setMaking] = useState(0);
-  const ground = groundOf(job, shop, part);
+  const ground = dividingGround(job, shop, part);
   const { head } = ground;
   const searched = useWays(
     head && aim ? { head, gearSets: ground.gearSets, steppers: ground.steppers, lead } : null,
@@ -68,7 +69,7 @@ export function DividingPanel(props: StationProps<'dividing'>) {
           ratio={head?.ratio ?? ''}
           diameter={aim.diameter}
           onChoose={choose}
-          onCount={part.kind === 'spur' ? takeTeeth : null}
+          onCount={isGear(part) ? takeTeeth : null}
           onMake={aim.full ? make : null}
         />
       )}

@@ -2,7 +2,7 @@ import { Input, Select } from 'antd';
 import { useId } from 'react';
 import { TOOTH_SYSTEMS, type GearInput } from '../../../core/gear/index.ts';
 import { withHand } from '../../../core/job/index.ts';
-import { groundOf } from '../../../core/plan/index.ts';
+import { dividingGround } from '../../../core/plan/index.ts';
 import { measure, parseCount, parsePitch } from '../../../core/units/index.ts';
 import {
   PITCH_UNITS,
@@ -37,7 +37,7 @@ export function GearFields(props: StationProps<'gear'>) {
   const ruleId = useId();
   const cutter = job.equipment.cutters.find(({ id }) => id === part.cutter.cutterId);
   const stamp = cutter && cutter.stamped.typed !== '' ? cutter : null;
-  const { head, gearSets } = groundOf(job, shop, part);
+  const { head, gearSets } = dividingGround(job, shop, part);
   const teeth = parseCount(gear.teeth, 'The tooth count', 4, 1000);
   return (
     <>

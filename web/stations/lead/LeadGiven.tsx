@@ -1,6 +1,6 @@
 import { withLeadGears, withMill } from '../../../core/job/index.ts';
 import type { LeadInput } from '../../../core/lead/index.ts';
-import { groundOf } from '../../../core/plan/index.ts';
+import { dividingGround } from '../../../core/plan/index.ts';
 import { lengthText } from '../../../core/units/index.ts';
 import { ChoiceField, EitherField, Length, LengthField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
@@ -19,7 +19,7 @@ interface LeadGivenProps extends StationProps<'lead'> {
 export function LeadGiven({ station, part, units, shop, job, edit, issuesAt, set }: LeadGivenProps) {
   const { detail } = station;
   const { inForce, wanted, machine, drive } = detail;
-  const { gearSets } = groundOf(job, shop, part);
+  const { gearSets } = dividingGround(job, shop, part);
   const sets = [...new Map(gearSets.map((gears) => [gears.id, gears])).values()];
   return (
     <Fold className="more" open={inForce === null} summary="Mill, gears, and what a tooth may stray">

@@ -1,4 +1,5 @@
 import { withMill } from '../../../core/job/index.ts';
+import { isSpaced } from '../../../core/kinds/index.ts';
 import { CLEAR_BY, timeText, type SetupInput } from '../../../core/setup/index.ts';
 import { decimalText, lengthText } from '../../../core/units/index.ts';
 import { ChoiceField, Length, LengthField, MeasureField } from '../../fields/index.ts';
@@ -67,7 +68,8 @@ function fitSay(fits: StationProps<'setup'>['station']['detail']['fits']): strin
 function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps) {
   const { data, mill, material, cutter, minutes } = station.detail;
   const { setup } = part;
-  const needsFace = part.kind === 'divide';
+  // nobody draws the blank of what is only divided
+  const needsFace = isSpaced(part);
   return (
     <>
       <div className="fields">

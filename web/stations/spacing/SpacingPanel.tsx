@@ -1,7 +1,7 @@
 import { Segmented, Select } from 'antd';
 import { useId } from 'react';
 import { Link } from 'react-router';
-import { groundOf } from '../../../core/plan/index.ts';
+import { dividingGround } from '../../../core/plan/index.ts';
 import type { SpacingInput } from '../../../core/spacing/index.ts';
 import { measure, parseCount } from '../../../core/units/index.ts';
 import { PITCH_UNITS, echoAngle, echoPitch, LengthField, MeasureField } from '../../fields/index.ts';
@@ -32,7 +32,7 @@ export function SpacingPanel({
 }: StationProps<'spacing'>) {
   const { spacing } = part;
   const whatId = useId();
-  const { head, gearSets } = groundOf(job, shop, part);
+  const { head, gearSets } = dividingGround(job, shop, part);
   const count = parseCount(spacing.count, 'The count', 2, 1000);
   const set = (change: Partial<SpacingInput>) =>
     editPart((now) => ({ ...now, spacing: { ...now.spacing, ...change } }));

@@ -1,20 +1,13 @@
-import { planCut } from '../cut/index.ts';
-import { planDividing, type DividingGround } from '../dividing/index.ts';
-import type { DividePart } from '../job/index.ts';
-import { planSetup, type SetupShop } from '../setup/index.ts';
-import { planSpacing } from '../spacing/index.ts';
-import type { UnitSystem } from '../units/index.ts';
-import { finishStation } from './finish.ts';
-import type { PartPlan } from './types.ts';
+import { finishStation, type PartGround, type PartPlan } from '../../card/index.ts';
+import { planCut } from '../../cut/index.ts';
+import { planDividing } from '../../dividing/index.ts';
+import type { DividePart } from './document.ts';
+import { planSetup } from '../../setup/index.ts';
+import { planSpacing } from '../../spacing/index.ts';
 
 /** Something to be divided that is no gear: what is asked for, how the head or the table gives it, and the rounds. */
-export function planDivide(
-  part: DividePart,
-  ground: DividingGround,
-  shop: SetupShop,
-  system: UnitSystem,
-): PartPlan {
-  const path = `parts.${part.id}`;
+export function planDivide(part: DividePart, on: PartGround): PartPlan {
+  const { dividing: ground, setup: shop, path, units: system } = on;
   const spacing = planSpacing(part.spacing, `${path}.spacing`, system);
   const { facts } = spacing;
   const dividing = planDividing(part.dividing, facts?.target ?? null, ground, `${path}.dividing`);

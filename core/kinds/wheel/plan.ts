@@ -1,21 +1,23 @@
-import { planCut } from '../cut/index.ts';
-import { countFor, judgeCutter, pickedCutter, planCutter, type CutterNeed } from '../cutter/index.ts';
-import { countAim, planDividing, type DividingGround, type Target } from '../dividing/index.ts';
-import { planDrive, type DriveFacts } from '../drive/index.ts';
-import type { WheelPart } from '../job/index.ts';
-import { layingFor } from '../lead/index.ts';
-import type { ToothForm } from '../toothform/index.ts';
-import { exact, type UnitSystem } from '../units/index.ts';
-import { planSetup, type SetupShop } from '../setup/index.ts';
-import { planRim, planWheel } from '../wheel/index.ts';
-import { cutterInForce } from './cutterInForce.ts';
-import { finishStation } from './finish.ts';
-import { settingWords } from './helix.ts';
-import type { CutterGround } from './spur.ts';
-import type { PartPlan } from './types.ts';
+import {
+  cutterInForce,
+  finishStation,
+  settingWords,
+  type PartGround,
+  type PartPlan,
+} from '../../card/index.ts';
+import { planCut } from '../../cut/index.ts';
+import { countFor, judgeCutter, pickedCutter, planCutter, type CutterNeed } from '../../cutter/index.ts';
+import { countAim, planDividing, type Target } from '../../dividing/index.ts';
+import { planDrive, type DriveFacts } from '../../drive/index.ts';
+import type { WheelPart } from './document.ts';
+import { layingFor } from '../../lead/index.ts';
+import type { ToothForm } from '../../toothform/index.ts';
+import { exact, type UnitSystem } from '../../units/index.ts';
+import { planSetup } from '../../setup/index.ts';
+import { planRim, planWheel } from '../../wheel/index.ts';
 
 /** What a wheel asks of its cutter: by its own count for one start, as a helical gear of the lead angle for several. */
-export function wheelNeed({ teeth, starts, pitch, includedDeg, worm, addendum }: DriveFacts): CutterNeed {
+function wheelNeed({ teeth, starts, pitch, includedDeg, worm, addendum }: DriveFacts): CutterNeed {
   return {
     teeth,
     pitch,
@@ -24,6 +26,12 @@ export function wheelNeed({ teeth, starts, pitch, includedDeg, worm, addendum }:
     dedendum: worm.depth - addendum,
     normalModule: worm.normalModule,
   };
+}
+
+/** The same from the document alone. */
+export function wheelCutterNeed(part: WheelPart, units: UnitSystem): CutterNeed | null {
+  const { facts } = planDrive(part.drive, '', units);
+  return facts && wheelNeed(facts);
 }
 
 const formOf = ({ teeth, worm, proportions, addendum }: DriveFacts): ToothForm => ({
@@ -36,14 +44,8 @@ const formOf = ({ teeth, worm, proportions, addendum }: DriveFacts): ToothForm =
 });
 
 /** A worm wheel: the drive, its blank, cutter, spaces, how it is gashed, and the rounds. */
-export function planWheelPart(
-  part: WheelPart,
-  ground: DividingGround,
-  cutters: CutterGround,
-  shop: SetupShop,
-  system: UnitSystem,
-): PartPlan {
-  const path = `parts.${part.id}`;
+export function planWheelPart(part: WheelPart, on: PartGround): PartPlan {
+  const { dividing: ground, cutters, setup: shop, path, units: system } = on;
   const drive = planDrive(part.drive, `${path}.drive`, system);
   const { facts } = drive;
   const blank = planRim(part.rim, facts, `${path}.rim`, system);

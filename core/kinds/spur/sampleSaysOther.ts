@@ -1,7 +1,7 @@
-import type { Arrival, ArrivalDetail } from '../arrival/index.ts';
-import type { Issue } from '../findings/index.ts';
-import { usualAngle } from '../job/index.ts';
-import { angleText, decimalText, parsePitch, type Exact } from '../units/index.ts';
+import type { Arrival, ArrivalDetail } from '../../arrival/index.ts';
+import type { Issue } from '../../findings/index.ts';
+import { usualAngle } from '../../job/index.ts';
+import { angleText, decimalText, parsePitch, type Exact } from '../../units/index.ts';
 
 /**
  * The angle was not read off a sample but put in as the usual one of its pitch: to be asked about before metal is cut.

@@ -1,6 +1,16 @@
-import { judgeRoom, planArrival, type ArrivalWork } from '../arrival/index.ts';
-import { planBlank } from '../blank/index.ts';
-import { planCut } from '../cut/index.ts';
+import {
+  cutterInForce,
+  finishStation,
+  gearingOf,
+  helixCutting,
+  withProof,
+  type PartGround,
+  type PartPlan,
+  type StationDetails,
+} from '../../card/index.ts';
+import { judgeRoom, planArrival, type ArrivalWork } from '../../arrival/index.ts';
+import { planBlank } from '../../blank/index.ts';
+import { planCut } from '../../cut/index.ts';
 import {
   countFor,
   cutterFor,
@@ -8,42 +18,20 @@ import {
   pickedCutter,
   planCutter,
   type CutterNeed,
-} from '../cutter/index.ts';
-import { countAim, planDividing, type DividingGround, type Target } from '../dividing/index.ts';
-import { planGear, readGear, type GearReadings, type SpurSizes } from '../gear/index.ts';
-import type { SpurPart } from '../job/index.ts';
-import { depthDialOf, planSetup, type SetupShop } from '../setup/index.ts';
-import { planInspect } from '../inspect/index.ts';
-import { layingFor, planLead } from '../lead/index.ts';
-import type { FormCutter, MeasuringTool } from '../shop/index.ts';
-import type { StationWork } from '../station/index.ts';
-import type { ToothForm } from '../toothform/index.ts';
-import { approx, knownLength, parsePositiveLength, type UnitSystem } from '../units/index.ts';
-import { cutterInForce } from './cutterInForce.ts';
-import { finishStation } from './finish.ts';
-import { gearingOf, helixCutting, withProof } from './helix.ts';
+} from '../../cutter/index.ts';
+import { countAim, planDividing, type Target } from '../../dividing/index.ts';
+import { planGear, readGear, type GearReadings, type SpurSizes } from '../../gear/index.ts';
+import type { SpurPart } from './document.ts';
+import { depthDialOf, planSetup } from '../../setup/index.ts';
+import { planInspect } from '../../inspect/index.ts';
+import { layingFor, planLead } from '../../lead/index.ts';
+import type { StationWork } from '../../station/index.ts';
+import type { ToothForm } from '../../toothform/index.ts';
+import { approx, knownLength, parsePositiveLength, type UnitSystem } from '../../units/index.ts';
 import { angleAssumed, handUnasked, sampleSaysOther } from './sampleSaysOther.ts';
-import type { PartPlan, StationDetails } from './types.ts';
-
-/** What a spur part is planned on: its dividing, its mate in the same job, and the form cutters it may be cut with. */
-export interface SpurGround {
-  readonly dividing: DividingGround;
-  /** Taken off the mate’s teeth, mm; 0 where the mate is no part of the job. */
-  readonly mateThinning: number;
-  readonly cutters: CutterGround;
-  readonly setup: SetupShop;
-  /** What there is to measure with. */
-  readonly tools: readonly MeasuringTool[];
-}
-
-/** The job’s own copies, and what the shop has today. */
-export interface CutterGround {
-  readonly jobs: readonly FormCutter[];
-  readonly shop: readonly FormCutter[];
-}
 
 /** What the gear asks of a cutter; null while count, pitch or angle is unknown. */
-export function cutterNeed({
+function cutterNeed({
   teeth,
   pitch,
   pressureAngleDeg,
@@ -55,6 +43,10 @@ export function cutterNeed({
   const dedendum = depth ? approx(depth.wholeDepth.sub(depth.addendum)) : 1.157 * approx(pitch.module);
   return { teeth, pitch, angleDeg: pressureAngleDeg, helixDeg: approx(helixDeg), dedendum };
 }
+
+/** The same from the document alone. */
+export const spurCutterNeed = (part: SpurPart, units: UnitSystem): CutterNeed | null =>
+  cutterNeed(readGear(part.gear, units));
 
 /** The tooth space in the plane it is cut in. */
 const formOf = (sizes: SpurSizes): ToothForm => ({
@@ -88,9 +80,8 @@ function withArrival(gear: GearWork, arrived: ArrivalWork): FullGearWork {
  * Stations that do not need what is missing still answer. The cutter that was picked is looked up first: the depth stamped
  * on it, and the count it is made for, have their part in the gear.
  */
-export function planSpur(part: SpurPart, on: SpurGround, system: UnitSystem): PartPlan {
-  const { dividing: ground, cutters, mateThinning } = on;
-  const path = `parts.${part.id}`;
+export function planSpur(part: SpurPart, on: PartGround): PartPlan {
+  const { dividing: ground, cutters, mateThinning, path, units: system } = on;
   const inForce = cutterInForce(pickedCutter(part.cutter, cutters.jobs, cutters.shop), part.setup);
   const picked = inForce.cutter;
   const read = readGear(part.gear, system, picked?.stamped ?? null);

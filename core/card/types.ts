@@ -6,7 +6,7 @@ import type { DividingDetail } from '../dividing/index.ts';
 import type { DriveDetail } from '../drive/index.ts';
 import type { Issue } from '../findings/index.ts';
 import type { GearDetail } from '../gear/index.ts';
-import type { Part } from '../job/index.ts';
+import type { Part } from '../kinds/index.ts';
 import type { InspectDetail } from '../inspect/index.ts';
 import type { LeadDetail } from '../lead/index.ts';
 import type { Mount, SafeReadings, SetupDetail } from '../setup/index.ts';

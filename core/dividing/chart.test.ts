@@ -124,6 +124,16 @@ describe('a printed row', () => {
     expect(check({ divisions: 53, turns: 0, spaces: 5, circle: 20, gears: null }).instead).toMatch(
       /^\d+ spaces? on \d+, plate [ABC], gears .* : .*, (no idler|1 idler|2 idlers)$/,
     );
+    // idlers by custom: of two gears one with the crank, two against it; of four none, or one
+    const told = [53, 59, 127, 131, 61, 71].map(
+      (divisions) => check({ divisions, turns: 0, spaces: 5, circle: 22, gears: null }).instead!,
+    );
+    const kinds = told.map((said) => {
+      const [, gears, idlers] = /gears (.*), (no|1|2) idlers?$/.exec(said)!;
+      return `${gears!.includes(',') ? 'four' : 'two'} ${idlers}`;
+    });
+    for (const kind of kinds) expect(['two 1', 'two 2', 'four no', 'four 1']).toContain(kind);
+    expect(new Set(kinds).size).toBeGreaterThan(1);
     expect(check({ divisions: 383, turns: 0, spaces: 5, circle: 20, gears: null }).instead).toBeNull();
     // right by its figures, and still no circle of this head
     expect(check({ divisions: 58, turns: 0, spaces: 40, circle: 58, gears: null })).toMatchObject({

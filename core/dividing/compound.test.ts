@@ -126,4 +126,19 @@ describe('compound indexing', () => {
       expect(off).toBeLessThanOrEqual(best + 1 / (A * B) + 1e-12);
     }
   });
+
+  test('the nearest come first, each pair of circles once', () => {
+    for (const n of [383, 397, 251]) {
+      const found = findNearCompounds(exact(R, n), circles);
+      const offs = found.map(({ pin, back }) =>
+        Math.abs(pin.turns + pin.spaces / pin.circle.holes + back.spaces / back.circle.holes - R / n),
+      );
+      for (let i = 1; i < offs.length; i += 1) expect(offs[i]!).toBeGreaterThanOrEqual(offs[i - 1]! - 1e-12);
+      expect(offs[0]!).toBeLessThan(offs.at(-1)! / 10);
+      const pairs = found.map(
+        ({ pin, back }) => `${pin.circle.holes} ${back.circle.holes} ${pin.circle.plateId}`,
+      );
+      expect(new Set(pairs).size).toBe(pairs.length);
+    }
+  });
 });

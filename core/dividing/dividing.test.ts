@@ -244,7 +244,20 @@ describe('the dividing station', () => {
     const kept = station(20, threePlates, chosen.choice);
     expect(kept.detail.inForce?.key).toBe(chosen.key);
     expect(ways[0]!.key).not.toBe(chosen.key);
-    expect(station(58, threePlates, chosen.choice).issues[0]?.code).toBe('choice-no-longer-divides');
+    expect(station(58, threePlates, chosen.choice).issues[0]).toMatchObject({
+      code: 'choice-no-longer-divides',
+      path: 'parts.p1.dividing.choice',
+      severity: 'blocked',
+      given: '58 spaces',
+    });
+    // a plate that was given another name is the same plate
+    const renamed = {
+      ...threePlates,
+      plates: threePlates.plates.map((plate) => ({ ...plate, name: `${plate.name} new` })),
+    };
+    const again = simpleWays(renamed, countAim(20));
+    expect(again.map(({ key }) => key)).toEqual(ways.map(({ key }) => key));
+    expect(new Set(ways.map(({ key }) => key)).size).toBe(ways.length);
     expect(station(20, twoSided, chosen.choice).issues[0]?.code).toBe('choice-not-on-head');
   });
 

@@ -133,7 +133,10 @@ describe('a set-up', () => {
       gear: { ...part.gear, teeth: measure('', 'count') },
     }));
     const { reasons } = setUp({ holding: 'chuck' }, uncounted).detail;
-    expect(reasons.find(({ key }) => key === 'jaws')!.say).toMatch(/^Four jaws/);
+    expect(reasons.find(({ key }) => key === 'jaws')).toMatchObject({
+      say: expect.stringMatching(/^Four jaws/),
+      why: expect.stringMatching(/is not held evenly by three jaws$/),
+    });
   });
   test('speeds that cannot be read are no steps: the spindle runs at what is wanted', () => {
     const [plain, ...others] = shop.mills;

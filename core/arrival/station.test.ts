@@ -28,7 +28,10 @@ function given<By extends Exclude<ArrivalBy, 'drawing'>>(
 }
 function work(arrival: Arrival, gear: Partial<GearInput> = {}) {
   const input = { ...fresh().gear, ...gear };
-  const done = planArrival(arrival, input, readGear(input, 'mm'), STOCK_HEADS[0]!, 'parts.p1.arrival', 'mm');
+  const done = planArrival({
+    ...{ arrival, input, gear: readGear(input, 'mm'), head: STOCK_HEADS[0]! },
+    ...{ path: 'parts.p1.arrival', units: 'mm' },
+  });
   return {
     ...done,
     said: done.issues.map((issue) => `${issue.path.replace('parts.p1.arrival.', '')}: ${sayIssue(issue)}`),

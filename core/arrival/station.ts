@@ -2,7 +2,7 @@ import { depthByRule, type GearInput, type GearReadings } from '../gear/index.ts
 import { at, type Issue } from '../findings/index.ts';
 import { identify, readSample, type Identified, type Readings, type SampleInput } from '../sample/index.ts';
 import type { Head } from '../shop/index.ts';
-import type { Working } from '../station/index.ts';
+import type { Working, Placed } from '../station/index.ts';
 import { approx, lengthText, parsePositiveLength, type UnitSystem } from '../units/index.ts';
 import { gearsFromStock, type StockAnswer } from './blankOnHand.ts';
 import { readShafts, readStock } from './read.ts';
@@ -126,21 +126,23 @@ function shaftsWork(
   };
 }
 
+/** What an arrival is judged by. */
+export interface ArrivalAsked extends Placed {
+  readonly arrival: Arrival;
+  /** The gear's own fields. */
+  readonly input: GearInput;
+  /** What they say: a blank on hand takes its pitch and rule from them. */
+  readonly gear: GearReadings;
+  /** That will divide. */
+  readonly head: Head | null;
+}
+
 /**
  * What arrived at the bench, worked out as far as it goes. What is picked from it is written into the gear’s fields, and
  * the gear station goes on from those.
- * @param input the gear’s fields @param gear what they say: a blank on hand takes its pitch and rule from them
- * @param head that will divide @param path of `arrival` in the document
  * Issues: those of the readings; stock-too-small
  */
-export function planArrival(
-  arrival: Arrival,
-  input: GearInput,
-  gear: GearReadings,
-  head: Head | null,
-  path: string,
-  system: UnitSystem,
-): ArrivalWork {
+export function planArrival({ arrival, input, gear, head, path, units: system }: ArrivalAsked): ArrivalWork {
   switch (arrival.by) {
     case 'drawing':
       return { detail: { by: 'drawing' }, issues: [], working: [], answer: null };

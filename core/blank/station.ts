@@ -1,7 +1,7 @@
 import { at, ok, type Issue, type Result } from '../findings/index.ts';
 import { questionPitch, type SpurSizes } from '../gear/index.ts';
 import { type GearDrawing } from '../involute/index.ts';
-import { lengthValue, type StationWork, type Value, type Working } from '../station/index.ts';
+import { lengthValue, type StationWork, type Value, type Working, type Placed } from '../station/index.ts';
 import {
   approx,
   decimalText,
@@ -174,17 +174,23 @@ function workingOf(sizes: SpurSizes, bore: Exact | null, measured: Exact | null)
   return lines;
 }
 
+/** What a blank is planned from; `path` is that of the part. */
+export interface BlankAsked extends Placed {
+  readonly input: BlankInput;
+  /** Null while the gear is unknown. */
+  readonly sizes: SpurSizes | null;
+}
+
 /**
  * The blank station: what to turn before the first tooth.
- * @param path of the part in the document; blank fields stand at `${path}.blank`, the gear's at `${path}.gear`
  * Issues: those of the readings; bore-over-root, bore-near-root; pitch-slip at the pitch
  */
-export function planBlank(
-  input: BlankInput,
-  sizes: SpurSizes | null,
-  path: string,
-  system: UnitSystem,
-): StationWork<BlankFacts, BlankDetail> {
+export function planBlank({
+  input,
+  sizes,
+  path,
+  units: system,
+}: BlankAsked): StationWork<BlankFacts, BlankDetail> {
   const read = readBlank(input);
   const issues: Issue[] = at(`${path}.blank`, read.issues);
   const face = read.faceWidth && lengthFigure(approx(read.faceWidth), system);

@@ -22,9 +22,7 @@ export const gearingOf = (facts: LeadFacts | null, drive: LeadFacts['drive']): L
 export function withProof(
   lead: LeadWork,
   dividing: DividingFacts | null,
-  sizes: SpurSizes | null,
-  face: Exact | null,
-  aim: Aim,
+  { sizes, face, aim }: { readonly sizes: SpurSizes | null; readonly face: Exact | null; readonly aim: Aim },
 ): LeadWork {
   const { facts } = lead;
   if (!facts || !dividing || !sizes || !face) return lead;

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { sayIssue } from '../findings/index.ts';
 import { exact, measure, type UnitSystem } from '../units/index.ts';
-import { planCut, type CutInput } from './index.ts';
+import { planCut, type CutInput, type CutAsked } from './index.ts';
 
 const ONE: CutInput = {
   scratch: false,
@@ -14,11 +14,11 @@ const DEPTH = exact('3.375');
 const cut = (
   change: Partial<CutInput> = {},
   {
-    depth = DEPTH as Parameters<typeof planCut>[1],
-    spaces = FULL as Parameters<typeof planCut>[2],
+    depth = DEPTH as CutAsked['wholeDepth'],
+    spaces = FULL as CutAsked['spaces'],
     units = 'mm' as UnitSystem,
   } = {},
-) => planCut({ ...ONE, ...change }, depth, spaces, 'parts.p1.cut', units);
+) => planCut({ input: { ...ONE, ...change }, wholeDepth: depth, spaces, path: 'parts.p1.cut', units });
 const two = (typed: string) => ({ passes: 'rough-finish' as const, finishStock: measure(typed, 'mm') });
 const said = (...given: Parameters<typeof cut>) =>
   cut(...given).issues.map((issue) => `${issue.severity} ${issue.path}: ${sayIssue(issue)}`);

@@ -1,2 +1,2 @@
 export { cutSchema, emptyCut, type CutInput } from './schema.ts';
-export { planCut, type CutDetail, type CutFacts, type Round, type Spaces } from './station.ts';
+export { planCut, type CutAsked, type CutDetail, type CutFacts, type Round, type Spaces } from './station.ts';

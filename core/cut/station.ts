@@ -1,5 +1,12 @@
 import { issueOf, at, fail, ok, type Issue, type Result } from '../findings/index.ts';
-import { lengthValue, textValue, type StationWork, type Value, type Working } from '../station/index.ts';
+import {
+  lengthValue,
+  textValue,
+  type StationWork,
+  type Value,
+  type Working,
+  type Placed,
+} from '../station/index.ts';
 import {
   approx,
   decimalText,
@@ -107,19 +114,26 @@ function workingOf(rounds: readonly Round[], wholeDepth: Exact): Working[] {
   ];
 }
 
+/** What the rounds are planned from. */
+export interface CutAsked extends Placed {
+  readonly input: CutInput;
+  /** mm; null while unknown; `free` where the work has none to give. */
+  readonly wholeDepth: Exact | null | 'free';
+  /** To be cut; null while unknown. */
+  readonly spaces: Spaces | null;
+}
+
 /**
  * The cut station: the rounds and their depths.
- * @param wholeDepth mm; null while unknown; `free` where the work has none to give
- * @param spaces to cut, or null @param path of `cut` in the document
  * Issues: those of the parsers, finish-stock-too-deep, start-space-out-of-range
  */
-export function planCut(
-  input: CutInput,
-  wholeDepth: Exact | null | 'free',
-  spaces: Spaces | null,
-  path: string,
-  system: UnitSystem,
-): StationWork<CutFacts, CutDetail> {
+export function planCut({
+  input,
+  wholeDepth,
+  spaces,
+  path,
+  units: system,
+}: CutAsked): StationWork<CutFacts, CutDetail> {
   const empty: StationWork<CutFacts, CutDetail> = {
     id: 'cut',
     facts: null,

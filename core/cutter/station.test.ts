@@ -28,18 +28,17 @@ const station = (
   teeth: number,
   more: { helix?: number; picked?: FormCutter; owned?: readonly FormCutter[] } = {},
 ) =>
-  planCutter(
-    { ...emptyCutterChoice(), cutterId: more.picked?.id ?? null },
-    teeth,
-    need(teeth, more.helix),
-    form(teeth),
-    {
-      picked: more.picked ?? null,
-      owned: more.owned ?? [],
-      diameter: more.picked ? knownLength(more.picked.diameter) : null,
-    },
-    'parts.p1',
-  );
+  planCutter({
+    choice: { ...emptyCutterChoice(), cutterId: more.picked?.id ?? null },
+    count: teeth,
+    need: need(teeth, more.helix),
+    form: form(teeth),
+    picked: more.picked ?? null,
+    owned: more.owned ?? [],
+    diameter: more.picked ? knownLength(more.picked.diameter) : null,
+    path: 'parts.p1',
+    teethAt: 'gear.teeth',
+  });
 const compared = (work: ReturnType<typeof station>) =>
   work.detail.ground!.compare.map(({ name, madeFor }) => `${name} ${madeFor}`);
 
@@ -147,14 +146,11 @@ describe('the cutter station', () => {
   });
 
   test('with nothing known it waits', () => {
-    const work = planCutter(
-      emptyCutterChoice(),
-      null,
-      null,
-      null,
-      { picked: null, owned: [own], diameter: null },
-      'parts.p1',
-    );
+    const work = planCutter({
+      choice: emptyCutterChoice(),
+      ...{ count: null, need: null, form: null, picked: null, owned: [own], diameter: null },
+      ...{ path: 'parts.p1', teethAt: 'gear.teeth' },
+    });
     expect([work.answer, work.facts, work.detail.ground]).toEqual(['waits for the tooth count', null, null]);
   });
 });

@@ -118,28 +118,40 @@ function asks(judged: JudgedCutter, path: string): Issue[] {
     }));
 }
 
+/** What a cutter is looked for by. */
+export interface CutterAsked {
+  readonly choice: CutterChoice;
+  /** The tooth count alone, when that is all there is. */
+  readonly count: number | null;
+  /** Null while count or pitch is unknown. */
+  readonly need: CutterNeed | null;
+  /** Of the space; null while unknown. */
+  readonly form: ToothForm | null;
+  readonly picked: FormCutter | null;
+  readonly owned: readonly FormCutter[];
+  /** Of whatever cuts, mm; null where not known. */
+  readonly diameter: number | null;
+  /** Of the part in the document. */
+  readonly path: string;
+  /** Where in the part its count stands. */
+  readonly teethAt: string;
+}
+
 /**
  * The cutter station: the number in both schools, and which of the owned cutters serves.
- * @param need null while count or pitch is unknown @param count the tooth count alone, when that is all there is
- * @param form of the space; null while unknown @param path of the part in the document
- * @param teethAt where in the part its count stands
  * Issues: below-cutter-range, cutter-diameter-unknown; those of the cutter that was picked
  */
-export function planCutter(
-  choice: CutterChoice,
-  count: number | null,
-  need: CutterNeed | null,
-  form: ToothForm | null,
-  cutters: {
-    readonly picked: FormCutter | null;
-    readonly owned: readonly FormCutter[];
-    /** Of whatever cuts, mm; null where not known. */
-    readonly diameter: number | null;
-  },
-  path: string,
-  teethAt = 'gear.teeth',
-): StationWork<CutterFacts, CutterDetail> {
-  const { picked, owned, diameter: mm } = cutters;
+export function planCutter({
+  choice,
+  count,
+  need,
+  form,
+  picked,
+  owned,
+  diameter: mm,
+  path,
+  teethAt,
+}: CutterAsked): StationWork<CutterFacts, CutterDetail> {
   const cutAs = need ? countFor(need, choice.countBy, mm) : count;
   const chosen = cutAs === null ? null : cutterFor(cutAs);
   const inForce = need && picked ? judgeCutter(picked, need, choice.countBy, owned) : null;

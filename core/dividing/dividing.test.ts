@@ -199,21 +199,21 @@ describe('the dividing station', () => {
   const station = (
     n: number | null,
     head: Head | null,
-    choice = null as Parameters<typeof planDividing>[0]['choice'],
+    choice = null as Parameters<typeof planDividing>[0]['input']['choice'],
     shop = { ...STOCK_EQUIPMENT, heads: [] as readonly Head[] },
   ) =>
-    planDividing(
-      {
+    planDividing({
+      input: {
         headId: head?.id ?? null,
         millId: null,
         choice,
         stride: measure('', 'count'),
         made: emptyMadePlate('mm'),
       },
-      n === null ? null : { along: 'turn', aim: countAim(n) },
-      { head, mill: null, gearSets: [STOCK_GEARS], steppers: [], shop },
-      'parts.p1.dividing',
-    );
+      target: n === null ? null : { along: 'turn', aim: countAim(n) },
+      ground: { head, mill: null, gearSets: [STOCK_GEARS], steppers: [], shop },
+      path: 'parts.p1.dividing',
+    });
 
   test('says honestly when simple indexing does not reach a count', () => {
     const work = station(53, threePlates);

@@ -166,20 +166,24 @@ function emptyWork(input: DividingInput, { head, mill, lead }: DividingGround): 
   };
 }
 
+/** What dividing is planned from. */
+export interface DividingAsked {
+  readonly input: DividingInput;
+  /** What the part asks for; null while unknown. */
+  readonly target: Target | null;
+  readonly ground: DividingGround;
+  /** Of `dividing` in the document. */
+  readonly path: string;
+}
+
 /**
  * The dividing station: every way on the head that is found at once, each run through the head's motion, and the one in
  * force, which may also be a way that was picked from a longer search. Along a line: the readings of the table's screw.
- * @param target what the part asks for, or null while unknown @param path of `dividing` in the document
  * Issues: no-head, no-mill, no-plates, no-simple-indexing, angle-not-simple, choice-no-longer-divides, choice-not-on-head,
  * choice-not-geared, choice-not-with-lead, lead-no-indexing, choice-lacks, stride-shares, stride-part-turn, holes-touch, ring-fouls,
  * travel-short
  */
-export function planDividing(
-  input: DividingInput,
-  target: Target | null,
-  ground: DividingGround,
-  path: string,
-): Work {
+export function planDividing({ input, target, ground, path }: DividingAsked): Work {
   const empty = emptyWork(input, ground);
   if (target?.along === 'line') return planLine(target, ground.mill, path, empty);
   const { head } = ground;

@@ -85,14 +85,20 @@ describe('the station’s figures, working and cautions for each method', () => 
     head: typeof three,
     aim: Aim,
     choice: DividingChoice | null,
-    steppers: Parameters<typeof planDividing>[2]['steppers'] = [],
+    steppers: Parameters<typeof planDividing>[0]['ground']['steppers'] = [],
   ) =>
-    planDividing(
-      { headId: head.id, millId: null, choice, stride: measure('', 'count'), made: emptyMadePlate('mm') },
-      { along: 'turn', aim },
-      { head, mill: null, gearSets: [STOCK_GEARS], steppers, shop: NO_EQUIPMENT },
-      'p',
-    );
+    planDividing({
+      input: {
+        headId: head.id,
+        millId: null,
+        choice,
+        stride: measure('', 'count'),
+        made: emptyMadePlate('mm'),
+      },
+      target: { along: 'turn', aim },
+      ground: { head, mill: null, gearSets: [STOCK_GEARS], steppers, shop: NO_EQUIPMENT },
+      path: 'p',
+    });
   const said = (work: ReturnType<typeof station>) =>
     Object.fromEntries(
       work.values.map((value) => [value.key, value.kind === 'text' ? value.text : value.at]),

@@ -24,7 +24,8 @@ const drive = (change: Partial<DriveInput> = {}): DriveInput => ({
   wormDiameter: measure('24', 'mm'),
   ...change,
 });
-const planned = (change: Partial<DriveInput> = {}) => planDrive(drive(change), 'd', 'mm');
+const planned = (change: Partial<DriveInput> = {}) =>
+  planDrive({ input: drive(change), path: 'd', units: 'mm' });
 const says = (change: Partial<DriveInput>) =>
   planned(change).issues.map((issue) => `${issue.severity} ${issue.path}: ${sayIssue(issue)}`);
 

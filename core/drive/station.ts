@@ -1,6 +1,6 @@
 import { isUndercut } from '../involute/index.ts';
 import { at, issueOf, type FiguresOf, type Issue, type IssueCode } from '../findings/index.ts';
-import { textValue, type StationWork } from '../station/index.ts';
+import { textValue, type StationWork, type Placed } from '../station/index.ts';
 import { decimalText, dmsText, exact, lengthText, pitchText, type UnitSystem } from '../units/index.ts';
 import { contactRatio, engagedLength, FAIR_GASH_DEG, wheelUndercutBelow, usualWorms } from './pair.ts';
 import { readDrive, type DriveReadings } from './read.ts';
@@ -143,14 +143,18 @@ function reportOf(facts: DriveFacts, friction: number): PairReport {
   };
 }
 
+/** What a worm drive is planned from. */
+export interface DriveAsked extends Placed {
+  readonly input: DriveInput;
+}
+
 /**
  * The drive: what worm and wheel have in common, and how the two run together.
- * @param path of `drive` in the document
  * Issues: those of the readings; worm-threads-across, worm-centre-none, worm-centre-short, worm-thin, worm-thread-pointed, worm-steep,
  * worm-slender, wheel-undercut
  * Source: docs/sources.md#worm
  */
-export function planDrive(input: DriveInput, path: string, system: UnitSystem): DriveWork {
+export function planDrive({ input, path, units: system }: DriveAsked): DriveWork {
   const read = readDrive(input);
   const { facts, issues: found } = solve(read, input, system);
   const sample = identifyDrive(input.sample);

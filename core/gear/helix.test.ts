@@ -33,7 +33,8 @@ function gear({ mate = {}, ...more }: Given = {}): GearInput {
 const read = (given: Given) => readGear(gear(given), 'mm');
 const says = (given: Given) =>
   read(given).issues.map((issue) => `${issue.severity} ${issue.path}: ${sayIssue(issue)}`);
-const planned = (given: Given) => planGear(read(given), 'gear', 'mm', 30);
+const planned = (given: Given) =>
+  planGear({ read: read(given), path: 'gear', units: 'mm', cutterTeeth: 30, mateThinning: 0 });
 
 describe('the helix angle, whatever fixes it', () => {
   test('typed: the normal pitch stays, both planes follow', () => {

@@ -7,6 +7,7 @@ import {
   type StationWork,
   type Value,
   type Working,
+  type Placed,
 } from '../station/index.ts';
 import {
   dmsText,
@@ -259,20 +260,26 @@ function judge(sizes: SpurSizes, path: string, system: UnitSystem): Issue[] {
   return issues;
 }
 
+/** What a gear is planned from. */
+export interface GearAsked extends Placed {
+  readonly read: GearReadings;
+  /** The count the cutter in force is made for: sinking it deeper thins the tooth by its slope. */
+  readonly cutterTeeth: number;
+  /** Taken off the teeth of the mate, mm, where it is a part of the same job. */
+  readonly mateThinning: number;
+}
+
 /**
  * The gear station: what the drawing fixes.
- * @param path where the gear's fields stand in the document @param system units for the answer
- * @param cutterTeeth the count the cutter in force is made for: sinking it deeper thins the tooth by its slope
- * @param mateThinning mm taken off the teeth of the mate, where it is a part of the same job
  * Issues: those of the readings; those of the mesh, parallel or crossed; pitch-look-alike, pitch-not-standard, undercut, depth-over-root
  */
-export function planGear(
-  read: GearReadings,
-  path: string,
-  system: UnitSystem,
-  cutterTeeth: number,
-  mateThinning = 0,
-): StationWork<SpurSizes, GearDetail> {
+export function planGear({
+  read,
+  path,
+  units: system,
+  cutterTeeth,
+  mateThinning,
+}: GearAsked): StationWork<SpurSizes, GearDetail> {
   const issues: Issue[] = read.issues.map((issue) => ({ ...issue, path: `${path}.${issue.path}` }));
   const { teeth, pitch, pressureAngleDeg, depth } = read;
   const answer =

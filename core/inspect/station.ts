@@ -1,7 +1,7 @@
 import type { SpurSizes } from '../gear/index.ts';
 import { at, type Issue } from '../findings/index.ts';
 import { deeperForThinning } from '../mesh/index.ts';
-import { lengthValue, textValue, type StationWork, type Value } from '../station/index.ts';
+import { lengthValue, textValue, type StationWork, type Value, type Placed } from '../station/index.ts';
 import { approx, lengthFigure, lengthText, parseOptionalLength, type UnitSystem } from '../units/index.ts';
 import { expectedOf, runoutSays, type Expected } from './expect.ts';
 import { usualPin } from './pins.ts';
@@ -88,19 +88,27 @@ const OUT = {
   'pin-hidden': 'such a pin lies below the tips: take a larger one',
 } as const;
 
+/** What an inspection is planned from. */
+export interface InspectAsked extends Placed {
+  readonly input: InspectInput;
+  /** Null while unknown. */
+  readonly sizes: SpurSizes | null;
+  /** How it was cut; null while unknown. */
+  readonly ground: InspectGround | null;
+}
+
 /**
  * The inspect station of a spur or helical gear: what it should measure, and what the readings say of its teeth.
- * @param sizes null while unknown @param path of `inspect` in the document
  * Issues: those of the parser; inspect-far, inspect-disagree, inspect-thick, inspect-thin
  * Source: docs/sources.md#inspect
  */
-export function planInspect(
-  input: InspectInput,
-  sizes: SpurSizes | null,
-  ground: InspectGround | null,
-  path: string,
-  system: UnitSystem,
-): StationWork<InspectFacts, InspectDetail> {
+export function planInspect({
+  input,
+  sizes,
+  ground,
+  path,
+  units: system,
+}: InspectAsked): StationWork<InspectFacts, InspectDetail> {
   const { read, issues: found } = readAll(input);
   const issues: Issue[] = at(path, found);
   const empty: StationWork<InspectFacts, InspectDetail> = {

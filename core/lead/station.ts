@@ -30,6 +30,7 @@ import {
   type Exact,
   type UnitSystem,
 } from '../units/index.ts';
+import type { Placed } from '../station/index.ts';
 import { readGive } from './give.ts';
 import { machineLead } from './lead.ts';
 import {
@@ -129,23 +130,25 @@ function readAllowed(input: LeadInput, path: string): { readonly mm: number; rea
 /** The lead that is farther off than this, as a part of itself, is no lead for this gear. */
 const OUT_OF_REACH = 0.02;
 
+/** What a lead is planned from. */
+export interface LeadPlanned extends Placed {
+  readonly input: LeadInput;
+  /** Of the gear; null while unknown. */
+  readonly sizes: SpurSizes | null;
+  /** mm; null while unknown. */
+  readonly face: Exact | null;
+  readonly ground: LeadGround;
+  readonly cutter: LeadCutter;
+}
+
 /**
  * The lead station of a helical gear: trains for its lead from the gears there are, the best or the chosen one, and the
  * table or head set to it.
- * @param sizes of the gear, null while unknown @param face mm, null while unknown @param path of `lead` in the document
  * Issues: no-head, lead-head-not-geared, lead-no-mill, lead-screw-unknown, lead-no-gears, lead-gears-one, lead-out-of-reach,
  * lead-off, lead-train-lacks, lead-bracket; those of the table’s setting
  * Source: docs/sources.md#lead
  */
-export function planLead(
-  input: LeadInput,
-  sizes: SpurSizes | null,
-  face: Exact | null,
-  ground: LeadGround,
-  cutter: LeadCutter,
-  path: string,
-  system: UnitSystem,
-): LeadWork {
+export function planLead({ input, sizes, face, ground, cutter, path, units: system }: LeadPlanned): LeadWork {
   const hand = sizes?.hand ?? 'right';
   const detail = emptyDetail(input, ground, hand);
   const empty: LeadWork = {

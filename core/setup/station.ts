@@ -8,7 +8,7 @@ import {
   type Material,
   type Mill,
 } from '../shop/index.ts';
-import { type StationWork } from '../station/index.ts';
+import { type StationWork, type Placed } from '../station/index.ts';
 import { approx, knownLength, type UnitSystem } from '../units/index.ts';
 import { centringsOf } from './centring.ts';
 import type { SafeReadings, SetupDetail, SetupFacts, SetupShop, SetupWork } from './detail.ts';
@@ -113,21 +113,28 @@ const NAMES: Readonly<Record<string, string>> = {
   scratch: 'scratch',
 };
 
+/** What a set-up is planned from. */
+export interface SetupAsked extends Placed {
+  readonly input: SetupInput;
+  readonly work: SetupWork;
+  readonly shop: SetupShop;
+  readonly picked: FormCutter | null;
+}
+
 /**
  * The set-up station: how the work is held, brought under the cutter and run past it, and whether all of it fits.
  * It holds nothing up: a gear may be cut without a word of it.
- * @param path of `setup` in the document
  * Issues: those of readSetup and judgeSetup
  * Source: docs/sources.md#setup
  */
-export function planSetup(
-  input: SetupInput,
-  work: SetupWork,
-  shop: SetupShop,
-  picked: FormCutter | null,
-  path: string,
-  system: UnitSystem,
-): StationWork<SetupFacts, SetupDetail> {
+export function planSetup({
+  input,
+  work,
+  shop,
+  picked,
+  path,
+  units: system,
+}: SetupAsked): StationWork<SetupFacts, SetupDetail> {
   const { read, issues: found } = readSetup(input);
   const { mill, head } = shop;
   const material = shop.materials.find(({ id }) => id === input.materialId) ?? null;

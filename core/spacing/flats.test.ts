@@ -8,8 +8,8 @@ import { placeOnCircle, planSpacing, type SpacingInput } from './index.ts';
 const empty = newDivideJob({ id: 'j', name: 'Flats', units: 'mm', shop: STOCK_EQUIPMENT }).parts[0]!;
 const flats = (count: string, stock: string, across: string, depth = ''): ReturnType<typeof planSpacing> => {
   const spacing = (empty as { spacing: SpacingInput }).spacing;
-  return planSpacing(
-    {
+  return planSpacing({
+    input: {
       ...spacing,
       what: 'flats',
       count: measure(count, 'count'),
@@ -17,9 +17,9 @@ const flats = (count: string, stock: string, across: string, depth = ''): Return
       acrossFlats: measure(across, 'mm'),
       depth: measure(depth, 'mm'),
     },
-    'parts.p1.spacing',
-    'mm',
-  );
+    path: 'parts.p1.spacing',
+    units: 'mm',
+  });
 };
 const value = (work: ReturnType<typeof planSpacing>, key: string) => {
   const found = work.values.find((one) => one.key === key);

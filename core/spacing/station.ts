@@ -7,6 +7,7 @@ import {
   type StationWork,
   type Value,
   type Working,
+  type Placed,
 } from '../station/index.ts';
 import {
   angleText,
@@ -206,16 +207,20 @@ function readLine(input: SpacingInput, spaces: number, system: UnitSystem): Resu
   return ok(line(input, spaces, m.mul(PI), `rack of ${pitchText(pitch.value)}`, [working]));
 }
 
+/** What is divided, as asked for. */
+export interface SpacingAsked extends Placed {
+  readonly input: SpacingInput;
+}
+
 /**
  * The spacing station: what is to be divided where there is no gear.
- * @param path of `spacing` in the document
  * Issues: those of the parsers; angle-over-turn, angles-overlap
  */
-export function planSpacing(
-  input: SpacingInput,
-  path: string,
-  system: UnitSystem,
-): StationWork<SpacingFacts, SpacingDetail> {
+export function planSpacing({
+  input,
+  path,
+  units: system,
+}: SpacingAsked): StationWork<SpacingFacts, SpacingDetail> {
   const turning = input.by === 'count' || input.by === 'angle';
   const count = parseCount(input.count, `The number of ${input.what}`, input.by === 'count' ? 1 : 2, MOST);
   const diameter = optional(input.diameter, 'The diameter');

@@ -13,6 +13,7 @@ export {
   type Caution,
   type FigureOfText,
   type Moved,
+  type Placed,
   type StationId,
   type StationState,
   type StationWork,

@@ -1,4 +1,5 @@
 import type { Issue } from '../findings/index.ts';
+import type { UnitSystem } from '../units/index.ts';
 
 /** Stations keep their number when others are absent from a card. */
 export const STATIONS = {
@@ -72,6 +73,12 @@ export interface Moved {
 }
 
 export type StationState = 'open' | 'settled' | 'doubt';
+
+/** Where a station stands: the place of its fields in the document, and the units it is told in. */
+export interface Placed {
+  readonly path: string;
+  readonly units: UnitSystem;
+}
 
 /** What a station works out by itself; the plan adds its state. `Facts` is what stations further down build on. */
 export interface StationWork<Facts, Detail> {

@@ -1,6 +1,6 @@
 import { parseSize, shapeOf, wheelSizes, type DriveFacts, type DriveShape } from '../drive/index.ts';
 import { at, fail, ok, type Issue, type Result } from '../findings/index.ts';
-import type { StationWork } from '../station/index.ts';
+import type { StationWork, Placed } from '../station/index.ts';
 import {
   approx,
   lengthFigure,
@@ -241,18 +241,19 @@ function judge(
   return issues;
 }
 
+/** What a wheel's blank is planned from. */
+export interface RimAsked extends Placed {
+  readonly input: RimInput;
+  /** Null while unknown. */
+  readonly drive: DriveFacts | null;
+}
+
 /**
  * The blank of a worm wheel.
- * @param drive null while unknown @param path of `rim` in the document
  * Issues: those of the parsers; bore-over-root, bore-near-root, blank-off-nominal, blank-far-off, rim-chamfer-root
  * Source: docs/sources.md#worm
  */
-export function planRim(
-  input: RimInput,
-  drive: DriveFacts | null,
-  path: string,
-  system: UnitSystem,
-): StationWork<RimFacts, RimDetail> {
+export function planRim({ input, drive, path, units: system }: RimAsked): StationWork<RimFacts, RimDetail> {
   const read = readRim(input);
   const empty: StationWork<RimFacts, RimDetail> = {
     id: 'wheelBlank',

@@ -1,9 +1,9 @@
 import { engagedLength, MOST_GASH_DEG, shapeOf, wheelCutAs, type DriveFacts } from '../drive/index.ts';
 import { at, type Issue } from '../findings/index.ts';
 import { setTable, settingOf } from '../lead/index.ts';
-import type { StationWork } from '../station/index.ts';
+import type { Placed, StationWork } from '../station/index.ts';
 import type { Mill } from '../shop/index.ts';
-import { dmsText, exact, lengthFigure, type UnitSystem } from '../units/index.ts';
+import { dmsText, exact, lengthFigure } from '../units/index.ts';
 import type { WheelCutter, WheelDetail, WheelFacts } from './detail.ts';
 import { hobOf, infeedOf } from './gash.ts';
 import { judgeGash, readGash } from './judging.ts';
@@ -21,22 +21,27 @@ export interface WheelGround {
   readonly rim: RimFacts | null;
   readonly mill: Mill | null;
   readonly cutter: WheelCutter;
-  readonly system: UnitSystem;
+}
+
+/** What a gash is planned from. */
+export interface WheelAsked extends Placed {
+  readonly input: GashInput;
+  readonly ground: WheelGround;
 }
 
 /**
  * The wheel station: how it is cut, what bears then, how the machine is set and how deep it goes.
- * @param path of `gash` in the document
  * Issues: those of the parsers; gash-no-mill, gash-too-steep, gash-steep, gash-hollow-straight, gash-corners, gash-cutter-unknown, hob-stock-deep,
  * cutter-under-worm, hob-flutes-share; those of
  * the table’s setting
  * Source: docs/sources.md#worm
  */
-export function planWheel(
-  input: GashInput,
-  { drive, rim, mill, cutter, system }: WheelGround,
-  path: string,
-): StationWork<WheelFacts, WheelDetail> {
+export function planWheel({
+  input,
+  ground: { drive, rim, mill, cutter },
+  path,
+  units: system,
+}: WheelAsked): StationWork<WheelFacts, WheelDetail> {
   const detail: WheelDetail = {
     drive: drive && shapeOf(drive),
     rim,

@@ -19,6 +19,7 @@ import {
   type StationWork,
   type Value,
   type Working,
+  type Placed,
 } from '../station/index.ts';
 import {
   approx,
@@ -28,7 +29,6 @@ import {
   lengthText,
   parsePositiveLength,
   type Exact,
-  type UnitSystem,
 } from '../units/index.ts';
 import {
   compareWays,
@@ -150,19 +150,26 @@ function inForce(
   return ok(judgeLatheGears(lathe.leadscrew, setting, choice.train, lead, engaged));
 }
 
+/** What the lathe's gears are looked for by. */
+export interface LatheAsked extends Placed {
+  readonly input: ThreadingInput;
+  /** Null while unknown. */
+  readonly drive: DriveFacts | null;
+  readonly ground: LatheGround;
+}
+
 /**
  * The lathe station of a worm: gears and box for its lead, and how its starts are reached.
- * @param drive null while unknown @param path of `lathe` in the document
  * Issues: no-lathe, lathe-screw-unknown, lathe-box-bad, lathe-no-gears, lathe-gears-lack, lathe-out-of-reach, lathe-off, lathe-stud, starts-way; those of
  * the parser
  */
-export function planLathe(
-  input: ThreadingInput,
-  drive: DriveFacts | null,
-  ground: LatheGround,
-  path: string,
-  system: UnitSystem,
-): StationWork<LatheFacts, LatheDetail> {
+export function planLathe({
+  input,
+  drive,
+  ground,
+  path,
+  units: system,
+}: LatheAsked): StationWork<LatheFacts, LatheDetail> {
   const { lathe: shopLathe, gearSets } = ground;
   const gearSet = gearSets.find(({ id }) => id === shopLathe?.gearSetId) ?? null;
   const detail: LatheDetail = {

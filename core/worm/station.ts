@@ -18,6 +18,7 @@ import {
   type StationWork,
   type Value,
   type Working,
+  type Placed,
 } from '../station/index.ts';
 import { decimalText, dmsText, exact, lengthFigure, lengthText, type UnitSystem } from '../units/index.ts';
 import type { WormInput } from './schema.ts';
@@ -88,18 +89,26 @@ const schoolsFor = (axialPitch: number): readonly ThreadSchool[] =>
 export const usualThreadLength = (axialPitch: number, wheelTeeth: number): number =>
   axialPitch * (4.5 + wheelTeeth / 50);
 
+/** What a thread and its tool are planned from. */
+export interface WormAsked extends Placed {
+  readonly input: WormInput;
+  /** Null while unknown. */
+  readonly drive: DriveFacts | null;
+  /** Of the mill that the wheel is gashed on; null where that is not known. */
+  readonly scale: AngleScale | null;
+}
+
 /**
  * The worm station: the thread and its tool.
- * @param drive null while unknown @param path of `worm` in the document @param scale of the mill the wheel is gashed on, where known
  * Issues: those of the parsers; worm-short
  */
-export function planWorm(
-  input: WormInput,
-  drive: DriveFacts | null,
-  scale: AngleScale | null,
-  path: string,
-  system: UnitSystem,
-): StationWork<WormFacts, WormDetail> {
+export function planWorm({
+  input,
+  drive,
+  scale,
+  path,
+  units: system,
+}: WormAsked): StationWork<WormFacts, WormDetail> {
   const empty: StationWork<WormFacts, WormDetail> = {
     id: 'worm',
     facts: null,

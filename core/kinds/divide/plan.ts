@@ -1,64 +1,44 @@
-import { finishStation, type PartGround, type PartPlan } from '../../card/index.ts';
+import { cuttingBy, finishPart, type PartGround, type PartPlan } from '../../card/index.ts';
 import { planCut } from '../../cut/index.ts';
 import { planDividing } from '../../dividing/index.ts';
-import type { DividePart } from './document.ts';
-import { planSetup } from '../../setup/index.ts';
+import { planSetup, type SetupWork } from '../../setup/index.ts';
 import { planSpacing } from '../../spacing/index.ts';
+import type { DividePart } from './document.ts';
 
 /** Something to be divided that is no gear: what is asked for, how the head or the table gives it, and the rounds. */
 export function planDivide(part: DividePart, on: PartGround): PartPlan {
-  const { dividing: ground, setup: shop, path, units: system } = on;
-  const spacing = planSpacing(part.spacing, `${path}.spacing`, system);
+  const { units } = on;
+  const at = (field: string) => ({ path: `${on.path}.${field}`, units });
+  const spacing = planSpacing({ input: part.spacing, ...at('spacing') });
   const { facts } = spacing;
-  const dividing = planDividing(part.dividing, facts?.target ?? null, ground, `${path}.dividing`);
-  const cut = planCut(part.cut, facts && (facts.depth ?? 'free'), facts, `${path}.cut`, system);
-  const outside = spacing.detail.drawing?.along === 'turn' ? spacing.detail.drawing.diameter : null;
-  const setup = planSetup(
-    part.setup,
-    {
-      outside,
-      bore: null,
-      face: null,
-      module: null,
-      teeth: facts?.spaces ?? null,
-      helixDeg: 0,
-      rounds: cut.detail.rounds,
-      // along the table it is divided, so it is cut across
-      travels: facts?.target.along === 'line' ? 'cross slide' : 'table',
-      sizes: null,
-    },
-    shop,
-    null,
-    `${path}.setup`,
-    system,
-  );
-  const { settled } = part;
-  const ready = facts && dividing.facts && cut.facts;
-  return {
-    id: part.id,
-    kind: part.kind,
-    name: part.name,
-    stations: [
-      finishStation('spacing', spacing, settled.spacing, system),
-      finishStation('dividing', dividing, settled.dividing, system),
-      finishStation('setup', setup, settled.setup, system),
-      finishStation('cut', cut, settled.cut, system),
-    ],
-    cutting: ready
+  const { drawing } = spacing.detail;
+  const onTable = facts?.target.along === 'line';
+  const target = facts && facts.target;
+  const dividing = planDividing({ input: part.dividing, target, ground: on.dividing, ...at('dividing') });
+  const wholeDepth = facts && (facts.depth ?? 'free');
+  const cut = planCut({ input: part.cut, wholeDepth, spaces: facts, ...at('cut') });
+  const work: SetupWork = {
+    outside: drawing?.along === 'turn' ? drawing.diameter : null,
+    bore: null,
+    face: null,
+    module: null,
+    teeth: facts && facts.spaces,
+    helixDeg: 0,
+    rounds: cut.detail.rounds,
+    // along the table it is divided, so it is cut across
+    travels: onTable ? 'cross slide' : 'table',
+    sizes: null,
+  };
+  const setup = planSetup({ input: part.setup, work, shop: on.setup, picked: null, ...at('setup') });
+  const cutting =
+    facts && dividing.facts && cut.facts
       ? {
+          ...cuttingBy(cut.facts, cut.detail, setup),
           divisions: facts.spaces,
           full: facts.full,
-          startSpace: cut.facts.startSpace,
-          rounds: cut.detail.rounds,
-          helix: null,
-          laid: null,
-          touchOn: facts.target.along === 'line' ? 'top' : 'outside',
-          mount: setup.detail.mount,
-          safe: setup.facts?.safe ?? null,
-          minutesPerCut: setup.facts?.minutesPerCut ?? null,
+          touchOn: onTable ? ('top' as const) : ('outside' as const),
           outside: setup.detail.outside,
-          bore: null,
         }
-      : null,
-  };
+      : null;
+  return finishPart(part, units, { works: { spacing, dividing, setup, cut }, cutting });
 }

@@ -1,14 +1,16 @@
 import {
   cutterInForce,
-  finishStation,
+  cuttingBy,
+  finishPart,
   gearingOf,
   helixCutting,
   withProof,
+  type CutterInForce,
   type PartGround,
   type PartPlan,
   type StationDetails,
 } from '../../card/index.ts';
-import { judgeRoom, planArrival, type ArrivalWork } from '../../arrival/index.ts';
+import { judgeRoom, planArrival } from '../../arrival/index.ts';
 import { planBlank } from '../../blank/index.ts';
 import { planCut } from '../../cut/index.ts';
 import {
@@ -19,12 +21,12 @@ import {
   planCutter,
   type CutterNeed,
 } from '../../cutter/index.ts';
-import { countAim, planDividing, type Target } from '../../dividing/index.ts';
+import { countAim, planDividing } from '../../dividing/index.ts';
 import { planGear, readGear, type GearReadings, type SpurSizes } from '../../gear/index.ts';
 import type { SpurPart } from './document.ts';
-import { depthDialOf, planSetup } from '../../setup/index.ts';
-import { planInspect } from '../../inspect/index.ts';
-import { layingFor, planLead } from '../../lead/index.ts';
+import { depthDialOf, planSetup, type SetupWork } from '../../setup/index.ts';
+import { planInspect, type InspectGround } from '../../inspect/index.ts';
+import { layingFor, planLead, type LeadPlanned } from '../../lead/index.ts';
 import type { StationWork } from '../../station/index.ts';
 import type { ToothForm } from '../../toothform/index.ts';
 import { approx, knownLength, parsePositiveLength, type UnitSystem } from '../../units/index.ts';
@@ -61,18 +63,80 @@ const formOf = (sizes: SpurSizes): ToothForm => ({
 /** By how much a gear was sunk deeper since, mm. */
 const sunkOf = ({ sunk }: SpurPart['inspect']): number => knownLength(sunk) ?? 0;
 
-type GearWork = ReturnType<typeof planGear>;
-type FullGearWork = StationWork<SpurSizes, StationDetails['gear']>;
+/** The cutter in force, what the gear asks of it, and the count it is made for. */
+interface CutBy extends CutterInForce {
+  readonly need: CutterNeed | null;
+  readonly madeFor: number;
+}
+
+function cutBy(part: SpurPart, { cutters }: PartGround, inForce: CutterInForce, read: GearReadings): CutBy {
+  const { countBy } = part.cutter;
+  const need = cutterNeed(read);
+  const { cutter, diameter } = inForce;
+  const judged = need && cutter ? judgeCutter(cutter, need, countBy, cutters.shop) : null;
+  const ofItsRange = need && cutterFor(countFor(need, countBy, diameter))?.range.from;
+  return { ...inForce, need, madeFor: judged?.madeFor ?? ofItsRange ?? read.teeth ?? Infinity };
+}
 
 /** The gear with how it arrived: until something is taken, the arrival is the answer. */
-function withArrival(gear: GearWork, arrived: ArrivalWork): FullGearWork {
+function planArrived(
+  part: SpurPart,
+  on: PartGround,
+  read: GearReadings,
+  own: ReturnType<typeof planGear>,
+): StationWork<SpurSizes, StationDetails['gear']> {
+  const { arrival } = part;
+  const path = `${on.path}.arrival`;
+  const arrived = planArrival({
+    arrival,
+    input: part.gear,
+    gear: read,
+    head: on.dividing.head,
+    path,
+    units: on.units,
+  });
+  const asks = [
+    ...angleAssumed(arrival, read.pressureAngleDeg, `${on.path}.gear`),
+    ...handUnasked(arrival, !read.helixDeg.equals(0), read.hand, `${path}.sample`),
+    ...sampleSaysOther(arrival, arrived.detail, `${path}.choice`),
+    ...(own.facts ? judgeRoom(arrival, approx(own.facts.tipDiameter), path, on.units) : []),
+  ];
   return {
-    ...gear,
-    answer: gear.facts === null && arrived.answer ? arrived.answer : gear.answer,
-    issues: [...gear.issues, ...arrived.issues],
-    working: [...arrived.working, ...gear.working],
-    detail: { ...gear.detail, arrival: arrived.detail },
+    ...own,
+    answer: own.facts === null && arrived.answer ? arrived.answer : own.answer,
+    issues: [...own.issues, ...arrived.issues, ...asks],
+    working: [...arrived.working, ...own.working],
+    detail: { ...own.detail, arrival: arrived.detail },
   };
+}
+
+/** The spaces, and the lead that binds them: it is planned before the dividing and proved after it. */
+function planSpaces(
+  part: SpurPart,
+  on: PartGround,
+  read: GearReadings,
+  { sizes, face, cutter }: Pick<LeadPlanned, 'sizes' | 'face' | 'cutter'>,
+) {
+  const ground = on.dividing;
+  const helical = !read.helixDeg.equals(0) || !read.helixKnown;
+  const bare = planLead({
+    input: { ...part.lead, ...layingFor(ground.mill, part.lead, part.setup.side) },
+    sizes,
+    face,
+    ground,
+    cutter,
+    path: `${on.path}.lead`,
+    units: on.units,
+  });
+  const aim = read.teeth === null ? null : countAim(read.teeth, sizes && approx(sizes.pitchDiameter));
+  const dividing = planDividing({
+    input: part.dividing,
+    target: aim && { along: 'turn', aim },
+    ground: helical ? { ...ground, lead: gearingOf(bare.facts, part.lead.drive) } : ground,
+    path: `${on.path}.dividing`,
+  });
+  const lead = aim ? withProof(bare, dividing.facts, { sizes, face, aim }) : bare;
+  return { dividing, lead: helical ? lead : null };
 }
 
 /**
@@ -81,127 +145,75 @@ function withArrival(gear: GearWork, arrived: ArrivalWork): FullGearWork {
  * on it, and the count it is made for, have their part in the gear.
  */
 export function planSpur(part: SpurPart, on: PartGround): PartPlan {
-  const { dividing: ground, cutters, mateThinning, path, units: system } = on;
+  const { units, cutters } = on;
+  const at = (field: string) => ({ path: `${on.path}.${field}`, units });
   const inForce = cutterInForce(pickedCutter(part.cutter, cutters.jobs, cutters.shop), part.setup);
   const picked = inForce.cutter;
-  const read = readGear(part.gear, system, picked?.stamped ?? null);
-  const need = cutterNeed(read);
-  const judged = need && picked ? judgeCutter(picked, need, part.cutter.countBy, cutters.shop) : null;
-  const cutterTeeth =
-    judged?.madeFor ??
-    (need && cutterFor(countFor(need, part.cutter.countBy, inForce.diameter))?.range.from) ??
-    read.teeth ??
-    Infinity;
-  const arrived = planArrival(part.arrival, part.gear, read, ground.head, `${path}.arrival`, system);
-  const ownGear = planGear(read, `${path}.gear`, system, cutterTeeth, mateThinning);
-  const sizes = ownGear.facts;
-  const asks = [
-    ...angleAssumed(part.arrival, read.pressureAngleDeg, `${path}.gear`),
-    ...handUnasked(part.arrival, !read.helixDeg.equals(0), read.hand, `${path}.arrival.sample`),
-    ...sampleSaysOther(part.arrival, arrived.detail, `${path}.arrival.choice`),
-    ...(sizes ? judgeRoom(part.arrival, approx(sizes.tipDiameter), `${path}.arrival`, system) : []),
-  ];
-  const gear = withArrival(ownGear, { ...arrived, issues: [...arrived.issues, ...asks] });
-  const blank = planBlank(part.blank, sizes, path, system);
-  const cutter = planCutter(
-    part.cutter,
+  const read = readGear(part.gear, units, picked?.stamped ?? null);
+  const by = cutBy(part, on, inForce, read);
+  const own = planGear({ read, cutterTeeth: by.madeFor, mateThinning: on.mateThinning, ...at('gear') });
+  const sizes = own.facts;
+  const gear = planArrived(part, on, read, own);
+  const blank = planBlank({ input: part.blank, sizes, path: on.path, units });
+  const cutter = planCutter({
+    choice: part.cutter,
     // of a helical gear the count alone says nothing
-    read.helixKnown ? read.teeth : null,
-    need,
-    sizes && formOf(sizes),
-    { picked, owned: cutters.shop, diameter: inForce.diameter },
-    path,
-  );
-  const target: Target | null =
-    read.teeth === null
-      ? null
-      : { along: 'turn', aim: countAim(read.teeth, sizes && approx(sizes.pitchDiameter)) };
-  const helical = !read.helixDeg.equals(0) || !read.helixKnown;
+    count: read.helixKnown ? read.teeth : null,
+    need: by.need,
+    form: sizes && formOf(sizes),
+    picked,
+    owned: cutters.shop,
+    diameter: by.diameter,
+    path: on.path,
+    teethAt: 'gear.teeth',
+  });
   // a bore that is wrong is no reason to keep the lead back
   const faceRead = parsePositiveLength(part.blank.faceWidth, '');
   const face = faceRead.ok ? faceRead.value : null;
-  const laying = layingFor(ground.mill, part.lead, part.setup.side);
-  const bareLead = planLead(
-    { ...part.lead, ...laying },
-    sizes,
-    face,
-    ground,
-    inForce,
-    `${path}.lead`,
-    system,
-  );
-  const geared = helical ? { ...ground, lead: gearingOf(bareLead.facts, part.lead.drive) } : ground;
-  const dividing = planDividing(part.dividing, target, geared, `${path}.dividing`);
-  const lead =
-    target?.along === 'turn' ? withProof(bareLead, dividing.facts, sizes, face, target.aim) : bareLead;
+  const { dividing, lead } = planSpaces(part, on, read, { sizes, face, cutter: by });
+  const wholeDepth = blank.facts?.dialDepth ?? sizes?.cutDepth ?? read.depth?.wholeDepth ?? null;
   const spaces = read.teeth === null ? null : { spaces: read.teeth, full: true };
-  const depth = blank.facts?.dialDepth ?? sizes?.cutDepth ?? read.depth?.wholeDepth ?? null;
-  const cut = planCut(part.cut, depth, spaces, `${path}.cut`, system);
-  const bore = blank.facts?.bore ?? null;
-  const setup = planSetup(
-    part.setup,
-    {
-      outside: sizes && approx(blank.facts?.measured ?? sizes.tipDiameter),
-      bore: bore && approx(bore),
-      face: face && approx(face),
-      module: sizes && approx(sizes.module),
-      teeth: read.teeth,
-      helixDeg: approx(read.helixDeg),
-      rounds: cut.detail.rounds,
-      travels: 'table',
-      sizes,
-    },
-    on.setup,
-    picked,
-    `${path}.setup`,
-    system,
-  );
-  const asCut =
-    sizes && depth
-      ? {
-          outside: approx(blank.facts?.measured ?? sizes.tipDiameter),
+  const cut = planCut({ input: part.cut, wholeDepth, spaces, ...at('cut') });
+  const turned = sizes && approx(blank.facts?.measured ?? sizes.tipDiameter);
+  const bore = blank.facts?.bore ? approx(blank.facts.bore) : null;
+  const work: SetupWork = {
+    outside: turned,
+    bore,
+    face: face && approx(face),
+    module: sizes && approx(sizes.module),
+    teeth: read.teeth,
+    helixDeg: approx(read.helixDeg),
+    rounds: cut.detail.rounds,
+    travels: 'table',
+    sizes,
+  };
+  const setup = planSetup({ input: part.setup, work, shop: on.setup, picked, ...at('setup') });
+  const asCut: InspectGround | null =
+    turned === null || !wholeDepth
+      ? null
+      : {
+          outside: turned,
           // a gear that was sunk is as deep as it was sunk to, not as the card would cut the next
-          depth: approx(depth) + sunkOf(part.inspect),
-          faceWidth: face && approx(face),
-          cutterTeeth,
+          depth: approx(wholeDepth) + sunkOf(part.inspect),
+          faceWidth: work.face,
+          cutterTeeth: by.madeFor,
           tools: on.tools,
-          dial: depthDialOf(on.setup.mill, system),
+          dial: depthDialOf(on.setup.mill, units),
+        };
+  const inspect = planInspect({ input: part.inspect, sizes, ground: asCut, ...at('inspect') });
+  const helix = lead?.facts ? helixCutting(lead.facts, lead.detail) : null;
+  const cutting =
+    gear.facts && blank.facts && dividing.facts && cut.facts && (!lead || helix)
+      ? {
+          ...cuttingBy(cut.facts, cut.detail, setup),
+          divisions: gear.facts.teeth,
+          full: true,
+          helix,
+          touchOn: 'outside' as const,
+          outside: approx(blank.facts.measured ?? blank.facts.tipDiameter),
+          bore: bore !== null && bore > 0 ? bore : null,
         }
       : null;
-  const inspect = planInspect(part.inspect, sizes, asCut, `${path}.inspect`, system);
-  const { settled } = part;
-  const ready = gear.facts && blank.facts && dividing.facts && cut.facts;
-  const helix = helical && lead.facts ? helixCutting(lead.facts, lead.detail) : null;
-  return {
-    id: part.id,
-    kind: part.kind,
-    name: part.name,
-    stations: [
-      finishStation('gear', gear, settled.gear, system),
-      finishStation('blank', blank, settled.blank, system),
-      finishStation('cutter', cutter, settled.cutter, system),
-      finishStation('dividing', dividing, settled.dividing, system),
-      ...(helical ? [finishStation('lead', lead, settled.lead, system)] : []),
-      finishStation('setup', setup, settled.setup, system),
-      finishStation('cut', cut, settled.cut, system),
-      finishStation('inspect', inspect, settled.inspect, system),
-    ],
-    cutting:
-      ready && (!helical || helix)
-        ? {
-            divisions: gear.facts.teeth,
-            full: true,
-            startSpace: cut.facts.startSpace,
-            rounds: cut.detail.rounds,
-            helix,
-            laid: null,
-            touchOn: 'outside',
-            mount: setup.detail.mount,
-            safe: setup.facts?.safe ?? null,
-            minutesPerCut: setup.facts?.minutesPerCut ?? null,
-            outside: approx(blank.facts.measured ?? blank.facts.tipDiameter),
-            bore: bore && bore.gt(0) ? approx(bore) : null,
-          }
-        : null,
-  };
+  const works = { gear, blank, cutter, dividing, lead, setup, cut, inspect };
+  return finishPart(part, units, { works, cutting });
 }

@@ -1,5 +1,5 @@
 import { circlesOf, findSimpleIndexings, type Circle } from '../core/dividing/index.ts';
-import { drawnDriveJob, drawnSpurJob, jobSchema, type Job } from '../core/job/index.ts';
+import { drawnDriveJob, drawnSpurJob, jobSchema, withPart, type Job } from '../core/job/index.ts';
 import { plan } from '../core/plan/index.ts';
 import { STOCK_EQUIPMENT, STOCK_HEADS } from '../core/shop/index.ts';
 import { exact } from '../core/units/index.ts';
@@ -11,6 +11,8 @@ import { compare, report } from './measure.ts';
 
 const jobOf = (teeth: number): Job =>
   drawnSpurJob({ id: 'bench', name: 'Bench', pitch: '1.25', teeth, face: '12', bore: '0' });
+/** The same job as it comes in from outside: none of its parts was planned before. */
+const fresh = (job: Job): Job => ({ ...job, parts: job.parts.map((part) => ({ ...part })) });
 const ms = (time: number) => `${(time * 1000).toFixed(1)} µs`;
 let kept = true;
 const told = (...args: Parameters<typeof report>) => {
@@ -22,7 +24,7 @@ const job = jobOf(60);
 const raw: unknown = JSON.parse(JSON.stringify(job));
 const planned = compare(
   'plan',
-  () => plan(job, STOCK_EQUIPMENT),
+  () => plan(fresh(job), STOCK_EQUIPMENT),
   () => jobSchema.parse(raw),
 );
 told(
@@ -37,7 +39,7 @@ const drive = drawnDriveJob({ id: 'bench-drive', name: 'Bench drive' });
 const rawDrive: unknown = JSON.parse(JSON.stringify(drive));
 const plannedDrive = compare(
   'drive',
-  () => plan(drive, STOCK_EQUIPMENT),
+  () => plan(fresh(drive), STOCK_EQUIPMENT),
   () => jobSchema.parse(rawDrive),
 );
 console.log(
@@ -48,14 +50,37 @@ console.log(
 const [few, many] = [jobOf(20), jobOf(400)];
 const growth = compare(
   'growth',
-  () => plan(many, STOCK_EQUIPMENT),
-  () => plan(few, STOCK_EQUIPMENT),
+  () => plan(fresh(many), STOCK_EQUIPMENT),
+  () => plan(fresh(few), STOCK_EQUIPMENT),
 );
 told(
   'plan() of 400 teeth beside 20 teeth (20 times as many)',
   growth.work / growth.yardstick,
   { atMost: 20 },
   `${ms(growth.work)} : ${ms(growth.yardstick)}`,
+);
+
+// a key on a job of twenty parts, beside one on a job of one
+const twenty: Job = {
+  ...job,
+  parts: Array.from({ length: 20 }, (_, i) => ({ ...job.parts[0]!, id: `p${i + 1}` })),
+};
+/** A key typed in the name of one part, and what it costs to plan the job. */
+function typing(start: Job, partId: string): () => unknown {
+  let now = start;
+  let keys = 0;
+  return () => {
+    keys += 1;
+    now = withPart(now, partId, (part) => ({ ...part, name: `Gear ${keys}` }));
+    return plan(now, STOCK_EQUIPMENT);
+  };
+}
+const typed = compare('typing', typing(twenty, 'p7'), typing(job, 'p1'));
+told(
+  'a key on a job of 20 parts beside one on a job of 1, one part edited',
+  typed.work / typed.yardstick,
+  { atMost: 1.5 },
+  `${ms(typed.work)} : ${ms(typed.yardstick)}`,
 );
 const settledWays = [40, 80, 120, 200, 400].map((teeth) => {
   const { work } = compare(

@@ -1,7 +1,7 @@
-import { groundFor, type AnyStationPlan, type Plan } from '../card/index.ts';
+import { groundFor, type AnyStationPlan, type PartPlan, type Plan } from '../card/index.ts';
 import { issueOf, type Issue, type IssueCode, type IssueDetails } from '../findings/index.ts';
 import { readGear } from '../gear/index.ts';
-import type { Job } from '../job/index.ts';
+import { mateOf, partnerOf, type Job } from '../job/index.ts';
 import { isFormCut, isGear, isIndexed, isThreaded, type Part } from '../kinds/index.ts';
 import { composePart } from '../kinds/plans.ts';
 import type { Equipment, Head, Mill } from '../shop/index.ts';
@@ -105,28 +105,52 @@ function changesSince(job: Job, shop: Equipment, part: Part): Issue[] {
   return found;
 }
 
+/** A part as planned, with what was learnt at its stations, and how the shop differs from what it was planned with. */
+interface Done {
+  readonly part: PartPlan;
+  readonly changes: readonly Issue[];
+}
+
+function planPart(job: Job, shop: Equipment, part: Part): Done {
+  const planned = composePart(part, groundFor(job, shop, part));
+  const lessons = lessonsFor(part, shop);
+  const stations = planned.stations.map(
+    (station) =>
+      ({ ...station, lessons: lessons.filter((lesson) => lesson.station === station.id) }) as AnyStationPlan,
+  );
+  return {
+    part: lessons.length === 0 ? planned : { ...planned, stations },
+    changes: changesSince(job, shop, part),
+  };
+}
+
+/** What each part was last planned as, and all that it stood on then. Documents are never changed, only replaced. */
+const last = new WeakMap<Part, { readonly on: readonly unknown[]; readonly done: Done }>();
+
+/** Plans a part anew only where it, or something that it stands on, is another thing than the last time. */
+function planChanged(job: Job, shop: Equipment, part: Part): Done {
+  const on = [job.units, job.equipment, shop, mateOf(job, part.id), partnerOf(job, part.id)];
+  const known = last.get(part);
+  if (known && known.on.every((thing, i) => thing === on[i])) return known.done;
+  const done = planPart(job, shop, part);
+  last.set(part, { on, done });
+  return done;
+}
+
 /**
  * From the document and the shop's equipment to the plan: a pure function that screens, server and exports only render.
- * It checks and proves what is chosen and ranks what is cheap to find.
+ * It checks and proves what is chosen and ranks what is cheap to find. A part that is the same object as before, on the same
+ * ground, is the same plan.
  * @param job a checked document @param shop what is on hand today
  */
 export function plan(job: Job, shop: Equipment): Plan {
   const findings: Issue[] = judgePairs(job, shop);
   const parts = job.parts.map((part) => {
-    for (const found of changesSince(job, shop, part))
+    const { part: planned, changes } = planChanged(job, shop, part);
+    for (const found of changes)
       if (!findings.some(({ given, code }) => given === found.given && code === found.code))
         findings.push(found);
-    const planned = composePart(part, groundFor(job, shop, part));
-    const lessons = lessonsFor(part, shop);
-    if (lessons.length === 0) return planned;
-    const stations = planned.stations.map(
-      (station) =>
-        ({
-          ...station,
-          lessons: lessons.filter((lesson) => lesson.station === station.id),
-        }) as AnyStationPlan,
-    );
-    return { ...planned, stations };
+    return planned;
   });
   findings.push(...judgeDrives(job, parts));
   return { jobId: job.id, name: job.name, units: job.units, parts, findings };

@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { JobListing } from '../../core/wire/index.ts';
-import { Notice, Shell, useKeys } from '../frame/index.ts';
+import { Notice, Shell, useKeys, useTitle } from '../frame/index.ts';
 import { ASIDE_PREFIX, DRAFT_PREFIX, keptUnder, useJobs } from '../state/index.ts';
 import { ImportJob } from './ImportJob.tsx';
 import { Interrupted } from './Interrupted.tsx';
@@ -18,6 +18,7 @@ const unfinished = (job: JobListing): boolean =>
 
 /** Home: what was interrupted, the jobs, and a way to start another. */
 export function BenchPage() {
+  useTitle('Bench');
   const [archived, setArchived] = useState(false);
   const jobs = useJobs(archived);
   const navigate = useNavigate();

@@ -1,10 +1,11 @@
 import { useNavigate } from 'react-router';
-import { Shell, useKeys } from '../frame/index.ts';
+import { Shell, useKeys, useTitle } from '../frame/index.ts';
 import { DOORS, type Door } from './doors.tsx';
 import './bench.css';
 
 /** A new job: six doors, by what has arrived at the bench. */
 export function DoorsPage() {
+  useTitle('A new job');
   const navigate = useNavigate();
   const open = (door: Door) => void navigate(`/jobs/new/${door.kind}`, { replace: true });
   useKeys(Object.fromEntries(DOORS.map((door, i) => [String(i + 1), () => open(door)])));

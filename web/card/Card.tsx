@@ -14,7 +14,7 @@ import type { Part } from '../../core/kinds/index.ts';
 import type { AnyStationPlan, PartPlan, Plan } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import { giveText, type StationId } from '../../core/station/index.ts';
-import { Notice } from '../frame/index.ts';
+import { Guard, Notice } from '../frame/index.ts';
 import { stationScreens, type StationProps } from '../stations/index.ts';
 import { IssueDesk } from './issueDesk.ts';
 import { NextThing } from './NextThing.tsx';
@@ -77,10 +77,12 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
         <div className="work-scroll">
           <StationHead station={station} />
           <StationSays station={station} />
-          <Suspense fallback={<p className="soft">…</p>}>
-            <Panel key={`${job.id}-${station.id}`} {...props} />
-            <AtNoField key={`${job.id}-${station.id}-rest`} station={station} desk={desk} />
-          </Suspense>
+          <Guard what="This station" of={`${job.id} ${part.id} ${station.id}`}>
+            <Suspense fallback={<p className="soft">…</p>}>
+              <Panel key={`${job.id}-${station.id}`} {...props} />
+              <AtNoField key={`${job.id}-${station.id}-rest`} station={station} desk={desk} />
+            </Suspense>
+          </Guard>
           <WorkingPanel working={station.working} give={giveText(station.values, job.units)} />
         </div>
         {station.cautions.length > 0 && (
@@ -95,9 +97,11 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
       </section>
       <section className="scribe on-dye" aria-label="Drawing">
         <div className="scribe-sheet" tabIndex={0}>
-          <Suspense fallback={null}>
-            <Scribe {...props} />
-          </Suspense>
+          <Guard what="The drawing" of={`${job.id} ${part.id} ${station.id}`}>
+            <Suspense fallback={null}>
+              <Scribe {...props} />
+            </Suspense>
+          </Guard>
         </div>
         <NextThing job={job} part={part} station={station} goTo={goTo} />
       </section>

@@ -7,7 +7,7 @@ import { plan, type Plan } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import { STATION_IDS, type StationId } from '../../core/station/index.ts';
 import { otherSystem } from '../../core/units/index.ts';
-import { Notice, Shell, useKeys } from '../frame/index.ts';
+import { Notice, Shell, useKeys, useTitle } from '../frame/index.ts';
 import { keptDraft, useDraft } from '../edits/index.ts';
 import { api, keys, usePreferences, useShop } from '../state/index.ts';
 import { CannotPlan } from './CannotPlan.tsx';
@@ -31,6 +31,7 @@ export function CardPage() {
   });
 
   const { open, revision, save } = draft;
+  useTitle(draft.job?.id === jobId ? draft.job.name : '');
   const opened = draft.job?.id === jobId;
   const freshData = stored.isFetchedAfterMount ? stored.data : undefined;
   useEffect(() => {

@@ -3,7 +3,8 @@ import { create } from 'zustand';
 import type { Job } from '../../core/job/index.ts';
 import { plan, refusals } from '../../core/plan/index.ts';
 import { NO_EQUIPMENT } from '../../core/shop/index.ts';
-import { api, AwayError, keys, ProblemError, queryClient } from '../state/index.ts';
+import type { StoredJob } from '../../core/wire/index.ts';
+import { api, createSaver, keys, queryClient, type SaveFault } from '../state/index.ts';
 import { forgetDraft, keepDraft, keptDraft, putDraftAside } from './keptDrafts.ts';
 
 export type SaveState =
@@ -11,9 +12,7 @@ export type SaveState =
   | { readonly kind: 'waiting' }
   /** Something typed cannot be used: the last good version stays stored. */
   | { readonly kind: 'refused' }
-  | { readonly kind: 'away' }
-  | { readonly kind: 'conflict'; readonly kept: string | null }
-  | { readonly kind: 'failed'; readonly message: string };
+  | SaveFault;
 
 interface DraftState {
   readonly job: Job | null;
@@ -36,60 +35,43 @@ function refuses(job: Job): boolean {
   }
 }
 
-const SAVE_AFTER_MS = 450;
-const RETRY_MS = 3000;
-let timer: ReturnType<typeof setTimeout> | undefined;
-let storing: Promise<void> = Promise.resolve();
-
 /** The job being worked on: edits show at once, and are stored a moment later. */
 export const useDraft = create<DraftState>()((set, get) => {
-  const schedule = (ms: number) => {
-    clearTimeout(timer);
-    timer = setTimeout(() => void storeDraft(), ms);
-  };
-
-  async function storeNow(): Promise<void> {
-    const { job, revision, save } = get();
-    if (!job || save.kind === 'stored' || save.kind === 'conflict') return;
-    // a job that refers to its own copy of the head needs no shop to be checked
-    if (refuses(job)) {
-      set({ save: { kind: 'refused' } });
-      return;
-    }
-    try {
-      const stored = await api.saveJob(revision, job);
-      if (get().job?.id !== job.id) return;
+  /** The draft may have been closed, or another opened, while the answer was on its way. */
+  const isOpen = ({ id }: Job) => get().job?.id === id;
+  const saver = createSaver<{ readonly job: Job; readonly revision: number }, StoredJob>({
+    afterMs: 450,
+    pending: () => {
+      const { job, revision, save } = get();
+      if (!job || save.kind === 'stored' || save.kind === 'conflict') return null;
+      // a job that refers to its own copy of the head needs no shop to be checked
+      if (refuses(job)) {
+        set({ save: { kind: 'refused' } });
+        return null;
+      }
+      return { job, revision };
+    },
+    send: ({ job, revision }) => api.saveJob(revision, job),
+    accept: ({ job }, stored) => {
+      if (!isOpen(job)) return 'current';
       const current = get().job === job;
       set({ revision: stored.revision, save: current ? { kind: 'stored' } : { kind: 'waiting' } });
       if (current) forgetDraft(job.id);
-      else {
-        keepDraft(get().job!, stored.revision);
-        schedule(SAVE_AFTER_MS);
-      }
+      else keepDraft(get().job!, stored.revision);
       queryClient.setQueryData(keys.job(job.id), stored);
       void queryClient.invalidateQueries({ queryKey: ['jobs'] });
-    } catch (error) {
-      if (get().job?.id !== job.id) return;
-      if (error instanceof AwayError) {
-        set({ save: { kind: 'away' } });
-        schedule(RETRY_MS);
-      } else if (error instanceof ProblemError && error.status === 409)
-        set({ save: { kind: 'conflict', kept: error.kept } });
-      else set({ save: { kind: 'failed', message: (error as Error).message } });
-    }
-  }
-
-  /** One save at a time, in order. */
-  function storeDraft(): Promise<void> {
-    storing = storing.then(storeNow);
-    return storing;
-  }
+      return current ? 'current' : 'newer';
+    },
+    fail: ({ job }, fault) => {
+      if (isOpen(job)) set({ save: fault });
+    },
+  });
   return {
     job: null,
     revision: 0,
     save: { kind: 'stored' },
     open: (job, revision) => {
-      clearTimeout(timer);
+      saver.stop();
       const kept = keptDraft(job.id);
       // stored after all, though the page was closed before it heard so
       const same = kept !== null && hashKey([kept.job]) === hashKey([job]);
@@ -97,7 +79,7 @@ export const useDraft = create<DraftState>()((set, get) => {
       // typed but not stored when the page was last closed
       if (kept && !same && revision >= kept.revision) {
         set({ job: kept.job, revision: kept.revision, save: { kind: 'waiting' } });
-        schedule(0);
+        saver.soon();
       } else set({ job, revision, save: { kind: 'stored' } });
     },
     edit: (change) => {
@@ -107,14 +89,11 @@ export const useDraft = create<DraftState>()((set, get) => {
       if (changed === job) return;
       keepDraft(changed, revision);
       set({ job: changed, save: save.kind === 'conflict' ? save : { kind: 'waiting' } });
-      if (save.kind !== 'conflict') schedule(SAVE_AFTER_MS);
+      if (save.kind !== 'conflict') saver.later();
     },
-    flush: () => {
-      clearTimeout(timer);
-      return storeDraft();
-    },
+    flush: () => saver.now(),
     close: () => {
-      clearTimeout(timer);
+      saver.stop();
       set({ job: null, revision: 0, save: { kind: 'stored' } });
     },
   };

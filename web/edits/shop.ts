@@ -1,34 +1,18 @@
 import { equipmentSchema, type Equipment } from '../../core/shop/index.ts';
 import type { StoredShop } from '../../core/wire/index.ts';
-import {
-  api,
-  AwayError,
-  keys,
-  ProblemError,
-  queryClient,
-  useShopSave,
-  type ShopSave,
-} from '../state/index.ts';
-
-const SAVE_AFTER_MS = 400;
-const RETRY_MS = 3000;
-let timer: ReturnType<typeof setTimeout> | undefined;
-let storing: Promise<void> = Promise.resolve();
+import { api, createSaver, keys, queryClient, useShopSave, type ShopSave } from '../state/index.ts';
 
 const setSave = (save: ShopSave) => useShopSave.setState(save, true);
 const held = () => queryClient.getQueryData<StoredShop>(keys.shop);
 
-function schedule(ms: number): void {
-  clearTimeout(timer);
-  timer = setTimeout(() => void storeShop(), ms);
-}
-
-async function storeNow(): Promise<void> {
-  const sent = held();
-  const { kind } = useShopSave.getState();
-  if (!sent || kind === 'stored' || kind === 'conflict') return;
-  try {
-    const stored = await api.saveShop(sent.revision, sent.equipment);
+const saver = createSaver<StoredShop, StoredShop>({
+  afterMs: 400,
+  pending: () => {
+    const { kind } = useShopSave.getState();
+    return kind === 'stored' || kind === 'conflict' ? null : (held() ?? null);
+  },
+  send: ({ revision, equipment }) => api.saveShop(revision, equipment),
+  accept: (sent, stored) => {
     const now = held();
     const current = !now || now.equipment === sent.equipment;
     queryClient.setQueryData<StoredShop>(
@@ -36,22 +20,11 @@ async function storeNow(): Promise<void> {
       current ? stored : { revision: stored.revision, equipment: now.equipment },
     );
     if (current) setSave({ kind: 'stored' });
-    else schedule(SAVE_AFTER_MS);
-  } catch (error) {
-    if (error instanceof AwayError) {
-      setSave({ kind: 'away' });
-      schedule(RETRY_MS);
-    } else if (error instanceof ProblemError && error.status === 409) setSave({ kind: 'conflict' });
-    else setSave({ kind: 'refused', message: (error as Error).message });
-  }
-}
-
-/** One save at a time, in order. */
-function storeShop(): Promise<void> {
-  clearTimeout(timer);
-  storing = storing.then(storeNow);
-  return storing;
-}
+    return current ? 'current' : 'newer';
+  },
+  fail: (_sent, fault) =>
+    setSave(fault.kind === 'failed' ? { kind: 'refused', message: fault.message } : fault),
+});
 
 /**
  * Changes the shop: shown at once, stored a moment later.
@@ -66,7 +39,7 @@ export function editShop(change: (equipment: Equipment) => Equipment): string | 
   queryClient.setQueryData<StoredShop>(keys.shop, { ...now, equipment: checked.data });
   if (useShopSave.getState().kind !== 'conflict') {
     setSave({ kind: 'waiting' });
-    schedule(SAVE_AFTER_MS);
+    saver.later();
   }
   return null;
 }
@@ -84,7 +57,7 @@ export async function storeMineOverIt(): Promise<void> {
   const { revision } = await api.readShop();
   queryClient.setQueryData<StoredShop>(keys.shop, { revision, equipment: mine.equipment });
   setSave({ kind: 'waiting' });
-  await storeShop();
+  await saver.now();
 }
 
-window.addEventListener('pagehide', () => void storeShop());
+window.addEventListener('pagehide', () => void saver.now());

@@ -4,7 +4,7 @@ import { useNavigate, useParams } from 'react-router';
 import { logTable, outcomeOf, OUTCOMES, searchLog, type LogFilter } from '../../core/logbook/index.ts';
 import { plural } from '../../core/units/index.ts';
 import type { LogEntry } from '../../core/wire/index.ts';
-import { dayText, Notice, saveTable, saveText, Shell } from '../frame/index.ts';
+import { dayText, Notice, saveTable, saveText, Shell, useTitle } from '../frame/index.ts';
 import { useLog } from '../state/index.ts';
 import { Backup } from './Backup.tsx';
 import { Compare } from './Compare.tsx';
@@ -24,6 +24,7 @@ export function LogPage() {
   const unread = log.data?.unread ?? [];
   const found = searchLog(all, filter);
   const chosen = all.find((entry) => entry.runId === runId) ?? null;
+  useTitle(chosen ? `Logbook: ${chosen.digest.jobName}` : 'Logbook');
   const other = all.find((entry) => entry.runId === beside) ?? null;
   const set = (change: Partial<LogFilter>) => setFilter((now) => ({ ...now, ...change }));
   return (

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { cutBefore, heed, progressOf, sayNow } from '../../core/prompts/index.ts';
 import { paceOf, turnsOf, type Ended } from '../../core/run/index.ts';
-import { useKeys } from '../frame/index.ts';
+import { Guard, useKeys } from '../frame/index.ts';
 import { usePreferences } from '../state/index.ts';
 import { ChordSay } from './ChordSay.tsx';
 import { ClosedSay, EndedSay, MarksOff } from './ClosedSay.tsx';
@@ -147,7 +147,9 @@ export function Mill({ run, state, events, act, link }: MillProps) {
           )}
         </section>
         <div className="mill-plate">
-          <MillDrawing run={run} state={state} progress={progress} now={inDoubt || ended ? null : now} />
+          <Guard what="The drawing" of={run.id}>
+            <MillDrawing run={run} state={state} progress={progress} now={inDoubt || ended ? null : now} />
+          </Guard>
         </div>
       </div>
       <div className="mill-lines">

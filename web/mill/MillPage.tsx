@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { foldRun, type Run } from '../../core/run/index.ts';
-import { Notice } from '../frame/index.ts';
+import { Notice, useTitle } from '../frame/index.ts';
 import { useRun } from '../state/index.ts';
 import { Mill } from './Mill.tsx';
 import { createRunLog, keepInTouch } from '../runLog/index.ts';
@@ -12,6 +12,7 @@ import './mill.css';
 export function MillPage() {
   const { runId = '' } = useParams();
   const stored = useRun(runId);
+  useTitle(stored.data ? `At the mill: ${stored.data.run.jobName}` : 'At the mill');
   if (stored.data) return <MillOf key={runId} run={stored.data.run} />;
   return (
     <main className="mill on-dye mill-wait">

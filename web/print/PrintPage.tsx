@@ -7,7 +7,7 @@ import { freezeRun } from '../../core/run/index.ts';
 import { plan, type AnyStationPlan, type PartPlan } from '../../core/plan/index.ts';
 import { bothUnitsText, dmsText, exact, lengthText, type UnitSystem } from '../../core/units/index.ts';
 import type { Value } from '../../core/station/index.ts';
-import { dayText, Notice } from '../frame/index.ts';
+import { dayText, Notice, useTitle } from '../frame/index.ts';
 import { api, keys, useShop } from '../state/index.ts';
 import './print.css';
 
@@ -23,6 +23,7 @@ export function PrintPage() {
     queryFn: () => api.readJob(jobId),
     refetchOnMount: 'always',
   });
+  useTitle(stored.data ? `${stored.data.job.name}, printed` : '');
   if (stored.isError) return <Notice tone="wrong">{stored.error.message}</Notice>;
   if (!stored.data || !shop.data) return <p className="page-say">Opening the card…</p>;
   const { job, revision, updatedAt } = stored.data;

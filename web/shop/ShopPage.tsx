@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { useCallback, useState } from 'react';
 import { NavLink, useParams } from 'react-router';
 import type { Equipment } from '../../core/shop/index.ts';
-import { Notice, Shell } from '../frame/index.ts';
+import { Notice, Shell, useTitle } from '../frame/index.ts';
 import { editShop, storeMineOverIt, takeStoredShop } from '../edits/index.ts';
 import { useShop, useShopSave } from '../state/index.ts';
 import { Cutters } from './Cutters.tsx';
@@ -31,7 +31,8 @@ const TABLES = [
 export function ShopPage() {
   const { table = 'heads' } = useParams();
   const shop = useShop();
-  const { Table } = TABLES.find(({ id }) => id === table) ?? TABLES[0];
+  const { Table, title: shows } = TABLES.find(({ id }) => id === table) ?? TABLES[0];
+  useTitle(`Shop: ${shows.toLowerCase()}`);
   return (
     <Shell>
       <main className="shop">

@@ -5,4 +5,5 @@ export { newId } from './newId.ts';
 export { usePreferences } from './preferences.ts';
 export { useJob, useJobs, useLog, useLogPage, useRun, useRunsOf, useShop } from './queries.ts';
 export { queryClient } from './queryClient.ts';
+export { createSaver, type SaveFault, type Saver, type Saving, type Timers } from './saver.ts';
 export { useShopSave, type ShopSave } from './shopSave.ts';

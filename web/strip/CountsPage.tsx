@@ -6,7 +6,7 @@ import { REACHES, smallAngleText } from '../../core/dividing/index.ts';
 import { isSpaced } from '../../core/kinds/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import { measure } from '../../core/units/index.ts';
-import { Shell } from '../frame/index.ts';
+import { Shell, useTitle } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
 import { newId, usePreferences, useShop } from '../state/index.ts';
 import { useBestWays, useReach } from '../workers/index.ts';
@@ -14,6 +14,7 @@ import { CountStrip, REACH_SAYS, StripLegend } from './CountStrip.tsx';
 
 /** All counts, by what this shop can do. */
 export function CountsPage() {
+  useTitle('Counts');
   const shop = useShop();
   return (
     <Shell>

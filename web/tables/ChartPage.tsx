@@ -13,7 +13,7 @@ import type { Issue } from '../../core/findings/index.ts';
 import type { Equipment, Head } from '../../core/shop/index.ts';
 import { decimalText, exact, measure, parseCount } from '../../core/units/index.ts';
 import { MeasureField } from '../fields/index.ts';
-import { Fold, Notice, Shell } from '../frame/index.ts';
+import { Fold, Notice, Shell, useTitle } from '../frame/index.ts';
 import { usePreferences, useShop } from '../state/index.ts';
 import './tables.css';
 
@@ -85,6 +85,7 @@ function readRow(
 
 /** Check a printed chart: what a row truly gives on a head, and which misprint would explain it. */
 export function ChartPage() {
+  useTitle('Check a chart');
   const shop = useShop();
   return (
     <Shell>

@@ -19,7 +19,7 @@ import type { Equipment } from '../../core/shop/index.ts';
 import { placeOnCircle } from '../../core/spacing/index.ts';
 import { decimalText, dmsText, exact } from '../../core/units/index.ts';
 import { keptDraft } from '../edits/index.ts';
-import { Notice, saveTable, Shell } from '../frame/index.ts';
+import { Notice, saveTable, Shell, useTitle } from '../frame/index.ts';
 import { api, keys, useRunsOf, useShop } from '../state/index.ts';
 import './tables.css';
 
@@ -35,6 +35,7 @@ export function IndexingPage() {
   const stored = useQuery({ queryKey: keys.job(jobId), queryFn: () => api.readJob(jobId) });
   // a card that is not stored yet is in this browser
   const job = keptDraft(jobId)?.job ?? stored.data?.job;
+  useTitle(job ? `${job.name}, every space` : '');
   return (
     <Shell here="Table">
       {job && shop.data ? (

@@ -4,9 +4,13 @@ import { plainHead, STOCK_GEARS, STOCK_HEADS, STOCK_ROTARY, type Head, type Step
 import { exact, measure } from '../units/index.ts';
 import {
   angleAim,
+  choiceFromV2,
   countAim,
   countOf,
+  dividingFromV2,
+  emptyMadePlate,
   indexingTable,
+  landingFromV2,
   landingText,
   landingGround,
   movesOf,
@@ -219,6 +223,23 @@ describe('block order', () => {
     const part = readStride(measure('3', 'count'), angleAim(exact(10), 5));
     expect(part.ok ? null : part.issues[0]?.code).toBe('stride-part-turn');
   });
+});
+
+test('a choice of before angles: the count it was for becomes its part of a turn; what is none is left', () => {
+  expect(choiceFromV2({ method: 'simple', divisions: 58, circle: 29 })).toEqual({
+    ...{ method: 'simple', circle: 29, advance: '1/58', exact: true },
+  });
+  expect(choiceFromV2({ divisions: 1 })).toEqual({ advance: '1', exact: true });
+  for (const none of [null, 'simple', 3, [1]]) expect(choiceFromV2(none)).toEqual(none);
+  // the station's own fields of then, with what came later left empty
+  expect(dividingFromV2({ headId: 'h', choice: null }, 'in')).toEqual({
+    ...{ headId: 'h', millId: null, choice: null, stride: measure('1', 'count') },
+    made: emptyMadePlate('in'),
+  });
+  expect(dividingFromV2({ headId: 'h', choice: null }, 'mm')).toMatchObject({ made: emptyMadePlate('mm') });
+  expect(dividingFromV2('x', 'mm')).toBe('x');
+  expect(landingFromV2({ turns: 1, spaces: 7 }, 5)).toEqual({ on: 'plate', turns: 1, spaces: 7, hole: 5 });
+  expect(landingFromV2(null, 5)).toMatchObject({ on: 'plate', hole: 5 });
 });
 
 describe('ranking across methods', () => {

@@ -51,7 +51,7 @@ export function readStride(typed: Measure, aim: Aim): Result<number> {
 
 /** Strides near one that shares a factor with the count, and that do not. */
 function nearestStrides(stride: number, spaces: number): number[] {
-  const serves = (k: number) => k > 1 && k < spaces && greatestCommon(k, spaces) === 1;
+  const serves = (k: number) => k > 1 && greatestCommon(k, spaces) === 1;
   const look = (step: 1 | -1) => {
     for (let k = stride + step; k > 0 && k < spaces; k += step) if (serves(k)) return k;
     return null;

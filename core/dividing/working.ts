@@ -219,8 +219,8 @@ export function workingOf(way: Way, aim: Aim, ratio: string): Working[] {
   else if (choice.method === 'compound') lines.push(...compoundWorking(choice, aim, ratio));
   else lines.push(...readWorking(choice, aim, ratio));
   if (geared) lines.push(...gearWorking(geared, countOf(aim)!, ratio, proof.everySpaceTrue));
-  const count = countOf(aim);
-  if (count !== null && aim.full && aim.stride === 1)
+  const count = aim.spaces;
+  if (aim.full && aim.stride === 1)
     lines.push({
       key: 'spindleAngle',
       label: 'Angle of one space',

@@ -1,9 +1,18 @@
 import { describe, expect, test } from '@jest/globals';
 import { aimFrom, searchMethods, type Method } from '../dividing/index.ts';
-import { drawnSpurJob, withDividing, withHead, withMill, type Job } from '../job/index.ts';
-import { isIndexed } from '../kinds/index.ts';
+import {
+  drawnSpurJob,
+  newDivideJob,
+  withDividing,
+  withHead,
+  withMill,
+  withPart,
+  type Job,
+} from '../job/index.ts';
+import { isIndexed, isSpaced } from '../kinds/index.ts';
 import { dividingGround, plan, stationOf } from '../plan/index.ts';
 import { STOCK_ROTARY, type Equipment } from '../shop/index.ts';
+import { measure } from '../units/index.ts';
 import { BENCH, count, PI, round } from './bench.ts';
 
 /*
@@ -52,6 +61,8 @@ function says(job: Job) {
       ]),
     ),
     lines: station.working.map(({ key, put, result }) => [key, put, result]),
+    labels: Object.fromEntries(station.working.map(({ key, label }) => [key, label])),
+    formulas: Object.fromEntries(station.working.map(({ key, formula }) => [key, formula])),
     cautions: station.cautions.map(({ code }) => code),
     prepare: station.detail.preparation.map(({ key }) => key),
   };
@@ -61,7 +72,13 @@ const ONE_WAY = 'clockwise, always';
 
 describe('a way of dividing', () => {
   test('by the crank, every seventh of 30: 7·40/30 = 9⅓ turns', () => {
-    expect(says(dividedInto(30, { stride: '7' }))).toEqual({
+    const { labels, formulas, ...told } = says(dividedInto(30, { stride: '7' }));
+    expect([labels['turns'], labels['check'], formulas['check']]).toEqual([
+      'Turns of the crank for one move',
+      'Check: all the moves make 7 turns of the work',
+      '7\\,R',
+    ]);
+    expect(told).toEqual({
       answer: '9 turns + 11 spaces on 33',
       values: {
         divisions: '30',
@@ -85,9 +102,35 @@ describe('a way of dividing', () => {
       prepare: ['worm', 'radius', 'arms', 'lock', 'warm-up'],
     });
   });
+  test('at an angle, five at 12°: 1⅓ turns each, and nothing that closes', () => {
+    const job = withPart(newDivideJob({ id: 'a', name: 'Angle', units: 'mm', shop }), 'p1', (part) =>
+      isSpaced(part)
+        ? {
+            ...part,
+            spacing: { ...part.spacing, by: 'angle', count: count('5'), angle: measure('12', 'deg') },
+          }
+        : part,
+    );
+    const told = says(withMill(job, 'p1', 'lying', shop));
+    expect(told).toMatchObject({
+      answer: '1 turn + 11 spaces on 33',
+      values: { divisions: '5', step: 12, spindleAngle: 12, crankAngle: 480 },
+    });
+    // twelve degrees are a thirtieth of a turn, and this is no count of thirty
+    expect(told.lines).toEqual([
+      ['turns', '40 \\times \\frac{12^\\circ}{360^\\circ}', '\\tfrac{4}{3}'],
+      ['circle', '\\tfrac{44}{33}', '1 + \\tfrac{11}{33}'],
+      ['arms', '11 + 1', '12'],
+    ]);
+  });
   test('by whole turns, 20 of them: no arms, and none to set', () => {
     expect(says(dividedInto(20))).toMatchObject({
       answer: '2 turns',
+      labels: {
+        turns: 'Turns of the crank for one space',
+        check: 'Check: all the moves make one turn of the work',
+      },
+      formulas: { check: 'R', turns: '\\frac{R}{N}' },
       values: { move: '2 turns', arms: 'not needed', crankAngle: 720, spindleAngle: 18 },
       lines: [
         ['turns', '\\frac{40}{20}', '2'],
@@ -98,7 +141,8 @@ describe('a way of dividing', () => {
     });
   });
   test('on the spindle’s own ring, 24: the worm out, no crank, no arms', () => {
-    expect(says(byMethod(dividedInto(24), 'direct'))).toEqual({
+    const { labels: _labels, formulas: _formulas, ...told } = says(byMethod(dividedInto(24), 'direct'));
+    expect(told).toEqual({
       answer: '1 space on the 24 ring',
       values: {
         divisions: '24',
@@ -116,7 +160,10 @@ describe('a way of dividing', () => {
     });
   });
   test('by gears, 127: near 120, g = 40(120 − 127)/120 = −7/3, and 56/24 is that', () => {
-    expect(says(byMethod(dividedInto(127), 'differential'))).toEqual({
+    const { labels, formulas, ...told } = says(byMethod(dividedInto(127), 'differential'));
+    expect(labels['check']).toBe('Check: the moves and the plate’s own turn make one turn of the work');
+    expect(formulas['plateRatio']).toBe('g = \\frac{R\\,(A - N)}{A}');
+    expect(told).toEqual({
       answer: '11 spaces on 33, gears 56 : 24',
       values: {
         divisions: '127',
@@ -149,7 +196,8 @@ describe('a way of dividing', () => {
     });
   });
   test('on two circles, 69: 21/23 − 7/21 = 40/69', () => {
-    expect(says(byMethod(dividedInto(69), 'compound'))).toEqual({
+    const { labels: _labels, formulas: _formulas, ...told } = says(byMethod(dividedInto(69), 'compound'));
+    expect(told).toEqual({
       answer: '21 spaces on 23, then 7 spaces back on 21',
       values: {
         divisions: '69',

@@ -102,6 +102,49 @@ describe('the one more measurement', () => {
   });
 });
 
+test('of two that one base pitch cannot tell apart, each at its own angle, a span decides', () => {
+  // 22 P at 20° and module 1.125 at 14½°: 0.4 % of a base pitch apart
+  const rad = (degrees: number) => (degrees * Math.PI) / 180;
+  const base = Math.PI * (25.4 / 22) * Math.cos(rad(20));
+  const nothing = readSample(emptySample('mm'), 'mm').readings;
+  const { best, deciding } = identify({
+    ...nothing,
+    teeth: { least: 25, most: 25 },
+    helix: 'none',
+    // full teeth, not stub
+    depth: 2.5,
+    basePitch: (base + Math.PI * 1.125 * Math.cos(rad(14.5))) / 2,
+  });
+  expect(
+    best
+      .slice(0, 2)
+      .map(({ pitch, angleDeg }) => `${pitch} ${angleDeg}`)
+      .sort(),
+  ).toEqual(['22 DP 20', 'm 1.125 14.5']);
+  expect(deciding).toMatchObject({ by: 'span', sure: true });
+  for (const [said, { module, angleDeg }] of [
+    [deciding!.first, best[0]!],
+    [deciding!.second, best[1]!],
+  ] as const) {
+    const own = spanOver(deciding!.k, { teeth: 25, module, pressureAngle: rad(angleDeg!) });
+    // less half of what thinning and wear may take
+    expect(own - said).toBeGreaterThanOrEqual(0);
+    expect(own - said).toBeLessThan(0.06);
+  }
+});
+
+test('a lead that was turned against a pointer counts by how far it is off: 1½ % is one, twice that four', () => {
+  const seen = { teeth: n('30'), tip: mm('50.89'), helix: 'seen' as const, wear: 'crisp' as const };
+  const found = told(seen).best.find(({ pitch }) => pitch === 'm 1.5')!;
+  const lead = (Math.PI * 30 * 1.5) / Math.sin((found.helixDeg * Math.PI) / 180);
+  const cost = (off: number) =>
+    told({ ...seen, lead: mm((lead * Math.exp(off)).toFixed(6)) }).best.find(
+      ({ pitch }) => pitch === 'm 1.5',
+    )!.cost;
+  expect(cost(0.015) - cost(0)).toBeCloseTo(1, 3);
+  expect(cost(-0.03) - cost(0)).toBeCloseTo(4, 3);
+});
+
 test('what it is, in one sentence: with its angle where that is told, and only then', () => {
   const plain = told({ teeth: n('40'), tip: mm('105'), helix: 'none', wear: 'crisp' });
   expect(plain.best[0]).toMatchObject({ pitch: 'm 2.5', angleDeg: null });

@@ -26,6 +26,12 @@ function given<By extends Exclude<ArrivalBy, 'drawing'>>(
   const inside = (empty as unknown as Record<string, object>)[key];
   return { ...empty, [key]: { ...inside, ...typed } } as unknown as Arrival;
 }
+/** The readings of a sample with these given. */
+const sampleOf = (fields: Parameters<typeof given>[1]) => {
+  const arrival = given('sample', fields);
+  if (arrival.by !== 'sample') throw new Error('a sample');
+  return arrival.sample;
+};
 function work(arrival: Arrival, gear: Partial<GearInput> = {}) {
   const input = { ...fresh().gear, ...gear };
   const done = planArrival({
@@ -137,6 +143,25 @@ describe('what the board shows of a sample', () => {
       '\\frac{47.95}{30 + 2} = 1.4984\\ \\mathrm{mm}\\ (16.95\\ \\mathrm{DP})',
     );
     expect(shown.get('nominalTip')).toBe('1.5(30 + 2) = 48\\ \\mathrm{mm}');
+  });
+  test('a broken one: counted from its survivors, by an arc or straight across', () => {
+    const broken: Parameters<typeof given>[1] = { tip: ['47.95', 'mm'], helix: 'none' };
+    const board = (survivors: object) =>
+      new Map(
+        work({
+          ...given('sample', broken),
+          sample: { ...sampleOf(broken), survivors },
+        } as Arrival).working.map(({ key, put, result }) => [key, `${put} = ${result}`]),
+      );
+    const none = { pitches: measure('5', 'count'), arc: measure('', 'deg'), chord: measure('', 'mm') };
+    const arc = board({ ...none, arc: measure('60', 'deg') });
+    expect([...arc.keys()]).toEqual(['survivors', 'moduleFromTip', 'nominalTip']);
+    expect(arc.get('survivors')).toBe('\\frac{360^\\circ \\times 5}{60^\\circ} = 30');
+    // 47.95·sin 30° across
+    expect(board({ ...none, chord: measure('23.975', 'mm') }).get('survivors')).toMatch(
+      /of the chord\}\} = 30$/,
+    );
+    expect([...board(none).keys()]).not.toContain('survivors');
   });
   test('two spans: the base pitch, and m·cos α from it', () => {
     // W5 − W4 = π·1.5·cos 20° = 4.4282; 16.129 and 20.557

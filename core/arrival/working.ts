@@ -50,19 +50,17 @@ export function sampleWorking(input: SampleInput, { best: [best] }: Identified):
       result: `${mm(tip.mm / (teeth + Number(two)))}\\ (${figure(25.4 / (tip.mm / (teeth + Number(two))), 2)}\\ \\mathrm{DP})`,
       source: ISO,
     });
-  if (tip && best.helixDeg !== 0) {
-    // what the search adds back to tips that read low
-    const [letter, worn] = wear === 0 ? ['', ''] : [' + \\tfrac{u}{4}', ` + \\frac{${figure(wear)}}{4}`];
+  if (tip && best.helixDeg !== 0)
+    // with what the search adds back to tips that read low
     lines.push({
       key: 'helix',
-      label: wear === 0 ? 'Helix by outside and count' : 'Helix by outside, wear and count',
-      formula: `\\cos\\beta = \\frac{z\\,m_n}{d_a${letter} - ${two}m_n}`,
-      put: `\\frac{${teeth} \\times ${figure(module)}}{${figure(tip.mm)}${worn} - ${two} \\times ${figure(module)}}`,
+      label: 'Helix by outside, wear and count',
+      formula: `\\cos\\beta = \\frac{z\\,m_n}{d_a + \\tfrac{u}{4} - ${two}m_n}`,
+      put: `\\frac{${teeth} \\times ${figure(module)}}{${figure(tip.mm)} + \\frac{${figure(wear)}}{4} - ${two} \\times ${figure(module)}}`,
       result: `\\beta \\approx ${figure(best.helixDeg, 2)}^\\circ`,
       joined: '\\Rightarrow',
       source: ISO,
     });
-  }
   lines.push({
     key: 'nominalTip',
     label: `Outside of ${best.pitch}`,

@@ -102,7 +102,7 @@ export function fewestCutters(
 }
 
 function coverGroup(group: readonly Wanted[]): ToBuy[] {
-  let left = [...group].sort((a, b) => a.high - b.high || a.low - b.low);
+  let left = [...group].sort((a, b) => a.high - b.high);
   const found: ToBuy[] = [];
   while (left.length > 0) {
     const at = left[0]!.high;

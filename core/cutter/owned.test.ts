@@ -110,6 +110,7 @@ describe('does an owned cutter serve?', () => {
       cutter('4½', { number: '4½', school: 'inch' }),
     ];
     expect(judge(owned[0]!, 24, owned).said).toBe('With No. 4½ at hand it serves 21 to 22 teeth only.');
+    expect(judge(owned[0]!, 23, owned).said).toMatch(/^With No. 4½ at hand/);
     expect(judge(owned[0]!, 22, owned).said).toBe('');
     expect(rankCutters(owned, need(24), 'disk').map(({ name }) => name)).toEqual(['4½', '5']);
     expect(rankCutters(owned, need(22), 'disk')[0]).toMatchObject({ name: '5', verdict: 'fits' });
@@ -216,5 +217,12 @@ describe('fewest cutters to buy', () => {
     const easy = fewestCutters(gears([34, 35]), [], 60).buy;
     expect([strict.length, easy.length]).toEqual([2, 1]);
     for (const { error } of easy[0]!.serves) expect(error).toBeLessThanOrEqual(60);
+    // the error that is told is that of the space at 20°, 2.157 deep, cut by the one made for its lowest count
+    const { from, serves } = easy[0]!;
+    for (const { teeth, error } of serves) {
+      const form = { teeth, module: 1.5, pressureAngle: Math.PI / 9, addendum: 1.5, wholeDepth: 2.157 * 1.5 };
+      expect(error).toBeCloseTo(formErrors({ ...form, thinning: 0 }, from, 24).worst, 9);
+      if (teeth !== from) expect(error).toBeGreaterThan(1);
+    }
   });
 });

@@ -2,7 +2,14 @@ import { describe, expect, test } from '@jest/globals';
 import { sayIssue } from '../findings/index.ts';
 import { plainCutter, type FormCutter } from '../shop/index.ts';
 import { exact, measure, pitchOf, knownLength } from '../units/index.ts';
-import { cutterFor, emptyCutterChoice, pickedCutter, planCutter, type CutterNeed } from './index.ts';
+import {
+  cutterFor,
+  cutterChoiceSchema,
+  emptyCutterChoice,
+  pickedCutter,
+  planCutter,
+  type CutterNeed,
+} from './index.ts';
 
 const need = (teeth: number, helixDeg = 0): CutterNeed => ({
   teeth,
@@ -70,6 +77,23 @@ describe('the cutter station', () => {
     expect(pickedCutter(choice, [other, copy], [own])?.name).toBe('Copy');
     expect(pickedCutter(choice, [other], [other, own])?.name).toBe('Mine');
     expect(pickedCutter(choice, [], [other])).toBeNull();
+  });
+  test('how a tool goes on below the base circle rests as it was chosen, and as nothing else', () => {
+    for (const continuation of ['radial', 'trochoid'] as const) {
+      const choice = { ...emptyCutterChoice(), continuation };
+      expect(cutterChoiceSchema.parse(choice)).toEqual(choice);
+    }
+    expect(cutterChoiceSchema.safeParse({ ...emptyCutterChoice(), continuation: 'straight' }).success).toBe(
+      false,
+    );
+    expect(cutterChoiceSchema.safeParse({ ...emptyCutterChoice(), countBy: 'eye' }).success).toBe(false);
+  });
+  test('how large the cutter is at its pitch line: over all, less what lies below the line on either side', () => {
+    expect(station(30).detail.ground!.cutterDiameter).toBeNull();
+    expect(station(30, { picked: own, owned: [own] }).detail.ground!.cutterDiameter).toBeCloseTo(
+      60 - 2 * need(30).dedendum,
+      12,
+    );
   });
   test('by number, with its half beside it', () => {
     const work = station(33);

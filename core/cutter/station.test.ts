@@ -132,6 +132,8 @@ describe('the cutter station', () => {
   test('helical: both counts, the working, and the cutter by the one in force', () => {
     const bare = station(30, { helix: 30 });
     expect(bare.detail.virtual!.book).toBeCloseTo(46.19, 1);
+    // of a cutter that is not known nothing is told by its roundness
+    expect(bare.detail.virtual!.disk).toBeNull();
     expect(bare.answer).toBe('No. 3 inch, No. 6 metric');
     const known = station(30, { helix: 30, picked: { ...own, range: { from: 55, to: 134 } } });
     expect(known.detail.virtual!.disk).toBeCloseTo(58.69, 1);

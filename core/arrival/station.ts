@@ -2,7 +2,7 @@ import { depthByRule, type GearInput, type GearReadings } from '../gear/index.ts
 import { at, type Issue } from '../findings/index.ts';
 import { identify, readSample, type Identified, type Readings, type SampleInput } from '../sample/index.ts';
 import type { Head } from '../shop/index.ts';
-import type { Working, Placed } from '../station/index.ts';
+import type { Placed, Working } from '../station/index.ts';
 import { approx, lengthText, parsePositiveLength, type UnitSystem } from '../units/index.ts';
 import { gearsFromStock, type StockAnswer } from './blankOnHand.ts';
 import { readShafts, readStock } from './read.ts';

@@ -12,21 +12,40 @@ const figure = (value: number, places = 4) => decimalText(value, places);
 const ISO = 'ISO 21771';
 const inv = (degrees: number) => involute((degrees * Math.PI) / 180);
 
+/** The count of a broken gear. @param tip mm over the tips, that a chord is laid across; null where only an arc was read */
+function survivorsLine(
+  { pitches, arc, chord }: SampleInput['survivors'],
+  teeth: number,
+  tip: number | null,
+): Working {
+  const degrees = parseAngleDeg(arc);
+  const across = parsePositiveLength(chord, '');
+  const [formula, put] =
+    degrees.ok || !across.ok || tip === null
+      ? [
+          '\\frac{360^\\circ k}{\\theta}',
+          `\\frac{360^\\circ \\times ${pitches.typed}}{${degrees.ok ? decimalText(degrees.value, 4) : '?'}^\\circ}`,
+        ]
+      : [
+          '\\frac{180^\\circ k}{\\arcsin\\frac{s}{d_a}}',
+          `\\frac{180^\\circ \\times ${pitches.typed}}{\\arcsin\\frac{${figure(approx(across.value))}}{${figure(tip)}}}`,
+        ];
+  return {
+    key: 'survivors',
+    label: 'Count from the survivors',
+    formula: `z = ${formula}`,
+    put,
+    result: figure(teeth, 2),
+    source: degrees.ok ? 'the arc of k pitches' : 'the chord of k pitches, tip to tip',
+  };
+}
+
 /** From readings to the likeliest gear, as one would write it on a board. */
 export function sampleWorking(input: SampleInput, { best: [best] }: Identified): Working[] {
   const { readings } = readSample(input, 'mm');
   const lines: Working[] = [];
   const { tip, survivors, span, basePitch, mateCentre, wear } = readings;
-  const arc = parseAngleDeg(input.survivors.arc);
-  if (survivors)
-    lines.push({
-      key: 'survivors',
-      label: 'Count from the survivors',
-      formula: 'z = \\frac{360^\\circ k}{\\theta}',
-      put: `\\frac{360^\\circ \\times ${input.survivors.pitches.typed}}{${arc.ok ? `${decimalText(arc.value, 4)}^\\circ` : '\\text{of the chord}'}}`,
-      result: figure(survivors.teeth, 2),
-      source: 'the arc of k pitches',
-    });
+  if (survivors) lines.push(survivorsLine(input.survivors, survivors.teeth, tip?.mm ?? null));
   const read = parsePositiveLength(input.bore, '');
   const bore = read.ok ? approx(read.value) : 0;
   if (tip && input.tipBy === 'bore')

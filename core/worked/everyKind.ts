@@ -68,7 +68,7 @@ const spur = (change: (part: SpurPart) => Partial<SpurPart>, helix = ''): Job =>
   }));
 };
 
-export const EVERY_KIND: readonly Job[] = [
+const EVERY_KIND: readonly Job[] = [
   spur(() => ({})),
   spur((part) => ({
     cut: { ...part.cut, passes: 'rough-finish' },
@@ -161,7 +161,7 @@ const sampled = (read: Partial<SampleInput>): Job => {
   if (empty.by !== 'sample') throw new Error('a sample');
   return arrived({ ...empty, sample: { ...empty.sample, teeth: count('30'), ...read } });
 };
-export const ARRIVED: readonly Job[] = [
+const ARRIVED: readonly Job[] = [
   sampled({
     ...{ tip: mm('47.95'), helix: 'none', mateTeeth: count('45'), mateCentre: mm('56.3') },
     ...{ spanTeeth: count('4'), span: mm('16.13'), spanNext: mm('20.56') },
@@ -179,6 +179,13 @@ export const ARRIVED: readonly Job[] = [
   sampled({
     teeth: count(''),
     survivors: { pitches: count('5'), arc: deg('60'), chord: mm('') },
+    tip: mm('47.95'),
+    helix: 'none',
+  }),
+  sampled({
+    teeth: count(''),
+    // 47.95 sin(5·180°/30) across five pitches of thirty
+    survivors: { pitches: count('5'), arc: deg(''), chord: mm('23.975') },
     tip: mm('47.95'),
     helix: 'none',
   }),

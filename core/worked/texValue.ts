@@ -31,6 +31,7 @@ const FUNCTIONS: Readonly<Record<string, (value: number) => number>> = {
   '\\sin': Math.sin,
   '\\cos': Math.cos,
   '\\tan': Math.tan,
+  '\\arcsin': Math.asin,
 };
 
 class Reader {

@@ -2,7 +2,7 @@ import importX, { createNodeResolver } from 'eslint-plugin-import-x';
 import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
-const tests = ['**/*.test.ts', 'e2e/**'];
+const tests = ['**/*.test.ts', 'e2e/**', 'core/worked/**'];
 
 export default tseslint.config(
   { ignores: ['dist/**', 'node_modules/**', 'data/**'] },

@@ -1,3 +1,4 @@
+import { expect } from '@jest/globals';
 import { newSpurJob, withMill, withSpurPart, type Job } from '../job/index.ts';
 import type { SpurPart } from '../kinds/index.ts';
 import { freezeRun, type Run } from '../run/index.ts';
@@ -254,12 +255,8 @@ export const CHECKS: Worked = {
   'out pins': null,
 };
 
-/** What a station shows and what was worked, as rough as a float: what is worked is shown so, and nothing is shown that was not worked. */
-export function laidBeside(
-  part: PartPlan,
-  id: PartPlan['stations'][number]['id'],
-  worked: Worked,
-): { readonly shown: object; readonly worked: object } {
+/** What is worked is shown so, as rough as a float, and nothing is shown that was not worked. */
+export function expectWorked(part: PartPlan, id: PartPlan['stations'][number]['id'], worked: Worked): void {
   const all = {
     ...shownBy(part, id),
     ...(id === 'setup' ? setupShown(part) : {}),
@@ -273,5 +270,5 @@ export function laidBeside(
       ]),
     ),
   });
-  return { shown: rough(all), worked: rough(worked) };
+  expect(rough(all)).toEqual(rough(worked));
 }

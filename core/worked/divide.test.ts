@@ -7,7 +7,7 @@ import {
   BENCH,
   cos,
   count,
-  laidBeside,
+  expectWorked,
   mm,
   PI,
   RAD,
@@ -22,11 +22,6 @@ import {
  * Work that is only divided, worked by hand: six flats, slots at an angle, a rack. Sources: docs/sources.md#worked; the chords
  * and moves are geometry and R/N.
  */
-
-const expectWorked = (...given: Parameters<typeof laidBeside>): void => {
-  const { shown, worked } = laidBeside(...given);
-  expect(shown).toEqual(worked);
-};
 
 function divided(spacing: Partial<DividePart['spacing']>, setup: Partial<DividePart['setup']> = {}): Job {
   const job = withMill(

@@ -9,7 +9,7 @@ import {
   BENCH,
   cos,
   count,
-  laidBeside,
+  expectWorked,
   mm,
   PI,
   RAD,
@@ -25,10 +25,6 @@ import {
  * usual worm and face: AGMA 6022 (from memory) and common practice; rim, touch and what bears: by geometry.
  */
 
-const expectWorked = (...given: Parameters<typeof laidBeside>): void => {
-  const { shown, worked } = laidBeside(...given);
-  expect(shown).toEqual(worked);
-};
 const [m, z1, z2, d1, a] = [2, 1, 40, 24, 20 * RAD];
 const d2 = z2 * m;
 const px = PI * m;

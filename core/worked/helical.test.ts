@@ -11,7 +11,7 @@ import {
   cos,
   count,
   inv,
-  laidBeside,
+  expectWorked,
   mm,
   PI,
   RAD,
@@ -29,10 +29,6 @@ import {
  * the disk reaches: by geometry.
  */
 
-const expectWorked = (...given: Parameters<typeof laidBeside>): void => {
-  const { shown, worked } = laidBeside(...given);
-  expect(shown).toEqual(worked);
-};
 const [z, mn, an, beta, b] = [30, 1.5, 20 * RAD, 20 * RAD, 18];
 const mt = mn / cos(beta);
 const at = atan(tan(an) / cos(beta));

@@ -5,7 +5,7 @@ import {
   CHECKS,
   cos,
   count,
-  laidBeside,
+  expectWorked,
   mm,
   PI,
   RAD,
@@ -18,11 +18,6 @@ import {
 } from './bench.ts';
 
 /* Teeth and blanks off nominal, worked by hand. Sources: docs/sources.md#worked. */
-
-const expectWorked = (...given: Parameters<typeof laidBeside>): void => {
-  const { shown, worked } = laidBeside(...given);
-  expect(shown).toEqual(worked);
-};
 
 test('spur with thinner teeth: 40 of module 2, 0.1 mm off each tooth; the cutter made for 35 goes deeper, and the readings follow', () => {
   const job = workedJob({ units: 'mm', mill: 'lying' }, (part) => ({

@@ -5,7 +5,7 @@ import {
   CHECKS,
   cos,
   count,
-  laidBeside,
+  expectWorked,
   mm,
   PI,
   RAD,
@@ -21,11 +21,6 @@ import {
  * Two spur gears worked by hand. Sources: docs/sources.md#worked. Gear and blank: ISO 21771, ISO 53 (1·m, 2.25·m); depth by the
  * form cutter 2.157/P, caliper and pins: Machinery's Handbook; ranges of cutters: the same; set-up: geometry of a disk over work.
  */
-
-const expectWorked = (...given: Parameters<typeof laidBeside>): void => {
-  const { shown, worked } = laidBeside(...given);
-  expect(shown).toEqual(worked);
-};
 
 test('spur, metric: 30 teeth of module 1.5 at 20°, rough and finish, on a lying metric mill', () => {
   const job = workedJob({ units: 'mm', mill: 'lying' }, (part) => ({

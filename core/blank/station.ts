@@ -1,7 +1,7 @@
 import { at, ok, type Issue, type Result } from '../findings/index.ts';
 import { questionPitch, type SpurSizes } from '../gear/index.ts';
 import { type GearDrawing } from '../involute/index.ts';
-import { lengthValue, type StationWork, type Value, type Working, type Placed } from '../station/index.ts';
+import { lengthValue, type Placed, type StationWork, type Value, type Working } from '../station/index.ts';
 import {
   approx,
   decimalText,

@@ -14,7 +14,7 @@ import type { UnitSystem } from '../units/index.ts';
 import type { AnyStationPlan, Cutting, PartPlan, StationDetails, StationPlan } from './types.ts';
 
 /** What stations worked out, by their names, in shop order; null where a part has none of it. */
-export type Worked = {
+export type StationWorks = {
   readonly [Id in StationId]?: StationWork<unknown, StationDetails[Id]> | null;
 };
 
@@ -50,7 +50,7 @@ function finishStation<Id extends StationId>(
 export function finishPart(
   { id, kind, name, settled }: Part,
   units: UnitSystem,
-  { works, cutting }: { readonly works: Worked; readonly cutting: Cutting | null },
+  { works, cutting }: { readonly works: StationWorks; readonly cutting: Cutting | null },
 ): PartPlan {
   const stations = Object.entries(works).flatMap(([key, work]) => {
     const station = key as StationId;

@@ -1,5 +1,5 @@
 export { cutterInForce, type CutterInForce } from './cutterInForce.ts';
-export { cuttingBy, finishPart, type Worked } from './finish.ts';
+export { cuttingBy, finishPart, type StationWorks } from './finish.ts';
 export { groundFor, dividingGround, type PartGround } from './ground.ts';
 export { gearingOf, helixCutting, settingWords, withProof } from './helix.ts';
 export {

@@ -1,11 +1,11 @@
 import { issueOf, at, fail, ok, type Issue, type Result } from '../findings/index.ts';
 import {
   lengthValue,
-  textValue,
+  type Placed,
   type StationWork,
+  textValue,
   type Value,
   type Working,
-  type Placed,
 } from '../station/index.ts';
 import {
   approx,

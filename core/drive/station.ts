@@ -1,6 +1,6 @@
 import { isUndercut } from '../involute/index.ts';
 import { at, issueOf, type FiguresOf, type Issue, type IssueCode } from '../findings/index.ts';
-import { textValue, type StationWork, type Placed } from '../station/index.ts';
+import { type Placed, type StationWork, textValue } from '../station/index.ts';
 import { decimalText, dmsText, exact, lengthText, pitchText, type UnitSystem } from '../units/index.ts';
 import { contactRatio, engagedLength, FAIR_GASH_DEG, wheelUndercutBelow, usualWorms } from './pair.ts';
 import { readDrive, type DriveReadings } from './read.ts';

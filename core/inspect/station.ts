@@ -1,7 +1,7 @@
 import type { SpurSizes } from '../gear/index.ts';
 import { at, type Issue } from '../findings/index.ts';
 import { deeperForThinning } from '../mesh/index.ts';
-import { lengthValue, textValue, type StationWork, type Value, type Placed } from '../station/index.ts';
+import { lengthValue, type Placed, type StationWork, textValue, type Value } from '../station/index.ts';
 import { approx, lengthFigure, lengthText, parseOptionalLength, type UnitSystem } from '../units/index.ts';
 import { expectedOf, runoutSays, type Expected } from './expect.ts';
 import { usualPin } from './pins.ts';

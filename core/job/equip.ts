@@ -1,4 +1,4 @@
-import { isThreaded } from '../kinds/index.ts';
+import { isGear, isThreaded } from '../kinds/index.ts';
 import { NO_EQUIPMENT, type Equipment, type Head } from '../shop/index.ts';
 import { indexedParts, withDividing, withPart, withSpurPart } from './parts.ts';
 import type { Job } from './schema.ts';
@@ -25,7 +25,7 @@ export function withHead(job: Job, partId: string, head: Head, shop: Equipment):
   }));
   const used = new Set(indexedParts(changed).map((part) => part.dividing.headId));
   const heads = job.equipment.heads.filter((other) => other.id !== head.id && used.has(other.id));
-  const leadSets = changed.parts.map((part) => ('lead' in part ? part.lead.gearSetId : null));
+  const leadSets = changed.parts.map((part) => (isGear(part) ? part.lead.gearSetId : null));
   const latheSets = job.equipment.lathes.map(({ gearSetId }) => gearSetId);
   const setsUsed = new Set([
     ...leadSets,

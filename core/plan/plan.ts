@@ -114,12 +114,10 @@ interface Done {
 function planPart(job: Job, shop: Equipment, part: Part): Done {
   const planned = composePart(part, groundFor(job, shop, part));
   const lessons = lessonsFor(part, shop);
-  const stations = planned.stations.map(
-    (station) =>
-      ({ ...station, lessons: lessons.filter((lesson) => lesson.station === station.id) }) as AnyStationPlan,
-  );
+  const withLessons = (station: AnyStationPlan) =>
+    ({ ...station, lessons: lessons.filter((lesson) => lesson.station === station.id) }) as AnyStationPlan;
   return {
-    part: lessons.length === 0 ? planned : { ...planned, stations },
+    part: lessons.length === 0 ? planned : { ...planned, stations: planned.stations.map(withLessons) },
     changes: changesSince(job, shop, part),
   };
 }

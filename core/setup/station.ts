@@ -8,7 +8,7 @@ import {
   type Material,
   type Mill,
 } from '../shop/index.ts';
-import { type StationWork, type Placed } from '../station/index.ts';
+import { type Placed, type StationWork } from '../station/index.ts';
 import { approx, knownLength, type UnitSystem } from '../units/index.ts';
 import { centringsOf } from './centring.ts';
 import type { SafeReadings, SetupDetail, SetupFacts, SetupShop, SetupWork } from './detail.ts';

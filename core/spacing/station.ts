@@ -3,11 +3,11 @@ import { at, fail, ok, type Issue, type Result } from '../findings/index.ts';
 import {
   angleValue,
   lengthValue,
-  textValue,
+  type Placed,
   type StationWork,
+  textValue,
   type Value,
   type Working,
-  type Placed,
 } from '../station/index.ts';
 import {
   angleText,

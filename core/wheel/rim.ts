@@ -1,6 +1,6 @@
 import { parseSize, shapeOf, wheelSizes, type DriveFacts, type DriveShape } from '../drive/index.ts';
 import { at, fail, ok, type Issue, type Result } from '../findings/index.ts';
-import type { StationWork, Placed } from '../station/index.ts';
+import type { Placed, StationWork } from '../station/index.ts';
 import {
   approx,
   lengthFigure,

@@ -15,11 +15,11 @@ import {
   figureValue,
   lengthValue,
   pitchValue,
-  textValue,
+  type Placed,
   type StationWork,
+  textValue,
   type Value,
   type Working,
-  type Placed,
 } from '../station/index.ts';
 import {
   approx,

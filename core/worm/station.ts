@@ -14,11 +14,11 @@ import {
   angleValue,
   lengthValue,
   pitchValue,
-  textValue,
+  type Placed,
   type StationWork,
+  textValue,
   type Value,
   type Working,
-  type Placed,
 } from '../station/index.ts';
 import { decimalText, dmsText, exact, lengthFigure, lengthText, type UnitSystem } from '../units/index.ts';
 import type { WormInput } from './schema.ts';

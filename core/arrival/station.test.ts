@@ -191,7 +191,10 @@ describe('what the board shows of a sample', () => {
     expect(shown.get('helix')).toBe(
       `\\frac{30 \\times 1.5}{50.89 + \\frac{0.08}{4} - 2 \\times 1.5} = \\beta \\approx ${Number(angle.toFixed(2))}^\\circ`,
     );
-    expect(shown.get('nominalTip')).toMatch(/^\\text\{with that \} \\beta = /);
+    // and its outside, 45/cos β + 3
+    expect(shown.get('nominalTip')).toBe(
+      `\\frac{30 \\times 1.5}{\\cos ${Number(angle.toFixed(2))}^\\circ} + 2 \\times 1.5 = ${Number((45 / Math.cos((angle * Math.PI) / 180) + 3).toFixed(4))}\\ \\mathrm{mm}`,
+    );
   });
 });
 

@@ -77,7 +77,7 @@ export function sampleWorking(input: SampleInput, { best: [best] }: Identified):
       formula: `\\cos\\beta = \\frac{z\\,m_n}{d_a + \\tfrac{u}{4} - ${two}m_n}`,
       put: `\\frac{${teeth} \\times ${figure(module)}}{${figure(tip.mm)} + \\frac{${figure(wear)}}{4} - ${two} \\times ${figure(module)}}`,
       result: `\\beta \\approx ${figure(best.helixDeg, 2)}^\\circ`,
-      joined: '\\Rightarrow',
+      joined: 'looked-up',
       source: ISO,
     });
   lines.push({
@@ -85,7 +85,10 @@ export function sampleWorking(input: SampleInput, { best: [best] }: Identified):
     label: `Outside of ${best.pitch}`,
     formula:
       best.helixDeg === 0 ? `d_a = m(z + ${two})` : `d_a = \\frac{z\\,m_n}{\\cos\\beta} + ${two}\\,m_n`,
-    put: best.helixDeg === 0 ? `${figure(module)}(${teeth} + ${two})` : '\\text{with that } \\beta',
+    put:
+      best.helixDeg === 0
+        ? `${figure(module)}(${teeth} + ${two})`
+        : `\\frac{${teeth} \\times ${figure(module)}}{\\cos ${figure(best.helixDeg, 2)}^\\circ} + ${two} \\times ${figure(module)}`,
     result: mm(best.tipDiameter),
     source: ISO,
   });

@@ -86,7 +86,7 @@ export function workingOf(
       formula: '\\tan\\gamma = \\frac{p_z}{\\pi d_1}',
       put: `\\frac{${f(worm.lead)}}{\\pi \\times ${f(wormDiameter)}}`,
       result: `\\gamma = ${angle}`,
-      joined: '\\Rightarrow',
+      joined: 'looked-up',
       source: HANDBOOK,
     },
     {
@@ -111,7 +111,7 @@ export function workingOf(
       formula: '\\tan\\rho = \\frac{\\mu}{\\cos\\alpha}',
       put: `\\frac{${decimalText(friction, 3)}}{\\cos ${decimalText((proportions.pressureAngle * 180) / Math.PI, 2)}^\\circ}`,
       result: `\\rho = ${decimalText(pair.frictionDeg, 2)}^\\circ`,
-      joined: '\\Rightarrow',
+      joined: 'looked-up',
       source: `${HANDBOOK}; guidance`,
     },
     {

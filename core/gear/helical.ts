@@ -63,7 +63,7 @@ export function helicalWorking(sizes: SpurSizes): Working[] {
       formula: '\\tan\\beta_a = \\tan\\beta\\,\\frac{d_a}{d}',
       put: `\\tan ${b} \\times \\frac{${decimalText(found.tipDiameter, 4)}}{${d}}`,
       result: `\\beta_a = ${decimalText(found.tipHelixDeg, 3)}^\\circ`,
-      joined: '\\Rightarrow',
+      joined: 'looked-up',
       source,
     },
   ];

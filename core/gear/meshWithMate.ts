@@ -187,7 +187,7 @@ export function meshWorking({ report, pair, wanted, deeper }: MeshDetail, cutter
       formula: '\\cos\\alpha_w = \\frac{a_0\\cos\\alpha}{a}',
       put: `\\frac{${decimalText(report.nominalCentre, 4)}\\cos ${decimalText((pair.pressureAngle * 180) / Math.PI, 4)}^\\circ}{${decimalText(report.centre, 4)}}`,
       result: `\\alpha_w = ${deg(report.operatingAngle)}`,
-      joined: '\\Rightarrow',
+      joined: 'looked-up',
       source,
     },
     {

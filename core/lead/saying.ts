@@ -142,7 +142,7 @@ export function workingOf(
       formula: "\\tan\\beta' = \\frac{\\pi d}{L'}",
       put: `\\frac{\\pi \\times ${d}}{${decimalText(way.lead, 4)}}`,
       result: `\\beta' = ${decimalText(way.helixDeg, 4)}^\\circ`,
-      joined: '\\Rightarrow',
+      joined: 'looked-up',
       source: 'ISO 21771',
     },
     {

@@ -1,3 +1,4 @@
+export { boardTex } from './board.ts';
 export {
   answerToSettle,
   giveText,

@@ -46,7 +46,8 @@ export interface FigureOfText {
 
 /**
  * One line of working, as a teacher writes it: formula in letters, figures put in, result. All TeX.
- * `joined` stands between them: an equals sign unless said otherwise.
+ * `joined` stands between them: an equals sign unless said otherwise; an angle that is `looked-up` by its tangent or cosine
+ * follows from figures that the formula equals.
  */
 export interface Working {
   readonly key: string;
@@ -54,7 +55,7 @@ export interface Working {
   readonly formula: string;
   readonly put: string;
   readonly result: string;
-  readonly joined?: '=' | '\\Rightarrow';
+  readonly joined?: '=' | '\\Rightarrow' | 'looked-up';
   readonly source: string;
 }
 

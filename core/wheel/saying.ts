@@ -104,7 +104,7 @@ export function workingOf(
       formula: '\\tan\\gamma = \\frac{p_z}{\\pi d_1}',
       put: `\\frac{${f(worm.lead)}}{\\pi \\times ${f(wormDiameter)}}`,
       result: `\\gamma = ${angle}`,
-      joined: '\\Rightarrow',
+      joined: 'looked-up',
       source: 'Machinery’s Handbook, worm wheels',
     },
   ];

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
-import type { Working } from '../../core/station/index.ts';
+import { boardTex, type Working } from '../../core/station/index.ts';
 import { usePreferences } from '../state/index.ts';
 
 const Tex = lazy(() => import('../frame/Tex.tsx').then((module) => ({ default: module.Tex })));
@@ -50,11 +50,11 @@ function Lines({
   }, [comeIntoSight]);
   return (
     <ol className="working-lines" ref={list}>
-      {working.map(({ key, label, formula, put, result, joined = '=', source }) => (
-        <li key={key}>
-          <span className="working-label">{label}</span>
-          <Tex tex={[formula, put, result].join(` ${joined} `)} />
-          <span className="working-source">{source}</span>
+      {working.map((line) => (
+        <li key={line.key}>
+          <span className="working-label">{line.label}</span>
+          <Tex tex={boardTex(line)} />
+          <span className="working-source">{line.source}</span>
         </li>
       ))}
     </ol>

@@ -242,3 +242,41 @@ test('a reading that is too thick says how much to sink, one in another unit is 
   expect(await person.hardToUse()).toEqual([]);
   expect(person.faults).toEqual([]);
 });
+
+test('a panel and a drawing that do not arrive stay by themselves: the card works on, and comes whole with the page', async () => {
+  const person = await place.sitDown();
+  await person.goTo('/jobs/demo-lens-second/p1/gear');
+  await person.sees('62 teeth, m 1.5, 20°');
+  const { job } = await place.workshop.ask<{ job: { name: string } }>('GET', '/jobs/demo-lens-second');
+  expect(await person.page.title()).toBe(`${job.name} · Vuelta`);
+
+  let lost = true;
+  await person.page.setRequestInterception(true);
+  person.page.on('request', (request) =>
+    lost && /\/assets\/cutter-[^/]*\.js$/.test(request.url())
+      ? void request.abort()
+      : void request.continue(),
+  );
+  await person.key('3');
+  await person.sees('This station could not be shown. Nothing typed, counted or stored is lost');
+  await person.sees('The drawing could not be shown.');
+  // the edge of the card says what it said, and another station opens and takes what is typed
+  await person.sees('m 1.5 No. 7, 20°');
+  await person.key('2');
+  await person.sees('Bore (0 for none)');
+  await person.seesGo(/could not be shown/);
+  await person.types('Face width', '15');
+  await person.sees('✓ Stored');
+  await person.types('Face width', '14');
+  await person.sees('✓ Stored');
+  await person.key('Tab');
+
+  await person.goTo('/jobs/demo-lens-second/p1/cutter');
+  await person.sees('This station could not be shown.');
+  lost = false;
+  await person.pressButton('Load the page again');
+  await person.sees('Make the cutter for this very count');
+  await person.seesNot(/could not be shown/);
+  expect(person.faults.filter((fault) => !/could not be shown|dynamically imported/.test(fault))).toEqual([]);
+  expect(person.faults.length).toBeGreaterThan(0);
+});

@@ -77,7 +77,7 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
         <div className="work-scroll">
           <StationHead station={station} />
           <StationSays station={station} />
-          <Guard what="This station" of={`${job.id} ${part.id} ${station.id}`}>
+          <Guard what="This station" of={station}>
             <Suspense fallback={<p className="soft">…</p>}>
               <Panel key={`${job.id}-${station.id}`} {...props} />
               <AtNoField key={`${job.id}-${station.id}-rest`} station={station} desk={desk} />
@@ -97,7 +97,7 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
       </section>
       <section className="scribe on-dye" aria-label="Drawing">
         <div className="scribe-sheet" tabIndex={0}>
-          <Guard what="The drawing" of={`${job.id} ${part.id} ${station.id}`}>
+          <Guard what="The drawing" of={station}>
             <Suspense fallback={null}>
               <Scribe {...props} />
             </Suspense>

@@ -3,20 +3,25 @@ import { Component, type ErrorInfo, type ReactNode } from 'react';
 interface GuardProps {
   /** What it stands round: `The drawing`. */
   readonly what: string;
-  /** Another thing to show begins anew. */
-  readonly of: string;
+  /** What it shows: once that is another object, it is tried anew. */
+  readonly of: unknown;
   readonly children: ReactNode;
 }
 
-/** A fault in one panel or drawing stays in it: the rest of the page goes on, and the fault says its words. */
-export class Guard extends Component<GuardProps, { readonly fault: Error | null; readonly of: string }> {
-  override state = { fault: null, of: this.props.of };
+interface GuardState {
+  readonly fault: Error | null;
+  readonly of: unknown;
+}
 
-  static getDerivedStateFromError(fault: unknown): { readonly fault: Error } {
+/** A fault in one panel or drawing stays in it: the rest of the page goes on, and the fault says its words. */
+export class Guard extends Component<GuardProps, GuardState> {
+  override state: GuardState = { fault: null, of: this.props.of };
+
+  static getDerivedStateFromError(fault: unknown): Pick<GuardState, 'fault'> {
     return { fault: fault instanceof Error ? fault : new Error(String(fault)) };
   }
 
-  static getDerivedStateFromProps({ of }: GuardProps, state: { readonly of: string }) {
+  static getDerivedStateFromProps({ of }: GuardProps, state: GuardState): GuardState | null {
     return of === state.of ? null : { fault: null, of };
   }
 
@@ -25,17 +30,18 @@ export class Guard extends Component<GuardProps, { readonly fault: Error | null;
   }
 
   override render(): ReactNode {
-    const { fault } = this.state as { readonly fault: Error | null };
+    const { fault } = this.state;
     if (!fault) return this.props.children;
     return (
       <div className="guard" role="alert">
         <p>
           {this.props.what} could not be shown. Nothing typed, counted or stored is lost, and the rest of the
-          page works on.
+          page works on. It is tried again when something changes.
         </p>
         <p className="soft">{fault.message}</p>
-        <button type="button" className="plain-link" onClick={() => this.setState({ fault: null })}>
-          Try again
+        {/* a piece of the program that did not arrive comes with the page only */}
+        <button type="button" className="plain-link" onClick={() => window.location.reload()}>
+          Load the page again
         </button>
       </div>
     );

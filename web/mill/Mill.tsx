@@ -147,7 +147,7 @@ export function Mill({ run, state, events, act, link }: MillProps) {
           )}
         </section>
         <div className="mill-plate">
-          <Guard what="The drawing" of={run.id}>
+          <Guard what="The drawing" of={state}>
             <MillDrawing run={run} state={state} progress={progress} now={inDoubt || ended ? null : now} />
           </Guard>
         </div>

@@ -3,10 +3,10 @@ import { Input } from 'antd';
 import { useId, useMemo, useState } from 'react';
 import { fewestCutters, rangeText, type PlannedGear } from '../../core/cutter/index.ts';
 import type { Job } from '../../core/job/index.ts';
-import { isFormCut } from '../../core/kinds/index.ts';
 import { cutterNeedOf } from '../../core/plan/index.ts';
 import type { FormCutter } from '../../core/shop/index.ts';
 import { plural } from '../../core/units/index.ts';
+import type { StoredJob } from '../../core/wire/index.ts';
 import { api, keys, useJobs } from '../state/index.ts';
 
 /** Every gear on the bench that a form cutter has to cut. */
@@ -19,25 +19,26 @@ function gearsOf(jobs: readonly Job[]): readonly PlannedGear[] {
   );
 }
 
+/** The jobs that have come so far; the same list while none of them changes. */
+const jobsIn = (stored: readonly { readonly data: StoredJob | undefined }[]): readonly Job[] =>
+  stored.flatMap(({ data }) => (data ? [data.job] : []));
+
 /** The fewest cutters to buy so that every gear on the bench can be cut. */
 export function ToBuy({ owned }: { readonly owned: readonly FormCutter[] }) {
   const id = useId();
   const [typed, setTyped] = useState('0');
   const listed = useJobs(false);
-  const stored = useQueries({
+  const jobs = useQueries({
     queries: (listed.data ?? []).map((job) => ({
       queryKey: keys.job(job.id),
       queryFn: () => api.readJob(job.id),
     })),
+    combine: jobsIn,
   });
-  const jobs = stored.flatMap(({ data }) => (data ? [data.job] : []));
   const tolerance = /^\d{1,4}(\.\d+)?$/.test(typed.trim()) ? Number(typed) : null;
-  const key = JSON.stringify(jobs.map(({ parts }) => parts.filter(isFormCut)));
   const shopping = useMemo(
     () => fewestCutters(gearsOf(jobs), owned, tolerance ?? 0),
-    // the gears as text stand for the jobs, which are new objects at every answer
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [key, owned, tolerance],
+    [jobs, owned, tolerance],
   );
   const { buy, served, toGrind } = shopping;
   return (

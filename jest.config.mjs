@@ -1,5 +1,6 @@
 /** Unit and server tests. Browser journeys have their own: jest.e2e.config.mjs.
- * The limit is there for a test that hangs, not to time one: a loaded machine may take seconds for what is quick elsewhere. */
+ * The limit is there for a test that hangs, not to time one: a loaded machine may take seconds for what is
+ * quick elsewhere. */
 export const base = {
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {

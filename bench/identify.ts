@@ -32,7 +32,9 @@ const SAMPLES: readonly Readings[] = [
   { ...NOTHING, mateCentre: { teeth: 30, mm: 66.1 }, depth: 2.7, basePitch: 3.68 },
 ];
 
-/** Identification with the count unknown, 5 to 400, beside plain nested search. @returns was the target kept? */
+/**
+ * Identification with the count unknown, 5 to 400, beside plain nested search. @returns was the target kept?
+ */
 export function benchIdentify(): boolean {
   const plain = (found: ReturnType<typeof search>) =>
     JSON.stringify(found.map(({ cost, order }) => [cost, ...order]));

@@ -17,7 +17,10 @@ const wall = (many: number): OwnedGear[] =>
 /** Ratios of leads that a person may ask for: screw to worm. */
 const WANTED = [0.7213, 1.3179, 0.2836];
 
-/** The best of four gears by four nested loops, one for each position. @returns how far it is from the wanted ratio */
+/**
+ * The best of four gears by four nested loops, one for each position. @returns how far it is from the wanted
+ * ratio
+ */
 function nested(teeth: readonly number[], wanted: number): number {
   let best = Infinity;
   for (const a of teeth) {
@@ -66,7 +69,10 @@ const LATHE: Lathe = {
   stud: true,
 };
 
-/** A worm’s lead on a lathe: every setting of its box with the same search, beside every setting with nested loops. @returns was the target kept? */
+/**
+ * A worm’s lead on a lathe: every setting of its box with the same search, beside every setting with nested
+ * loops. @returns was the target kept?
+ */
 function benchLathe(): boolean {
   const teeth = LATHE.gears.map(({ teeth: count }) => count);
   const lead = Math.PI * 2.54;

@@ -86,7 +86,9 @@ function loopCompounds(n: number, tell: Tell): void {
   }
 }
 
-/** As a person with patience would: every ring, circle, pair, near count and choice of gears, tried in turn. */
+/**
+ * As a person with patience would: every ring, circle, pair, near count and choice of gears, tried in turn.
+ */
 function byLoops(tell: Tell): void {
   for (let n = 2; n <= MOST; n += 1) {
     for (const holes of rings)
@@ -111,7 +113,10 @@ function byLoops(tell: Tell): void {
   }
 }
 
-/** How the search for trains grows with the gears owned. @returns microseconds for a ratio that no train has, and for one that many have */
+/**
+ * How the search for trains grows with the gears owned. @returns microseconds for a ratio that no train has,
+ * and for one that many have
+ */
 function growth(many: number): { readonly none: number; readonly some: number; readonly trains: number } {
   const gears = tableOfGears(Array.from({ length: many }, (_, i) => ({ teeth: 20 + i * 2, count: 1 })));
   const search = (over: number, under: number) => () => findTrains(gears, over, under, { compound: true });
@@ -119,7 +124,10 @@ function growth(many: number): { readonly none: number; readonly some: number; r
   return { none: work * 1000, some: yardstick * 1000, trains: search(7, 5)().length };
 }
 
-/** Every method for every count beside nested loops; growth with the gears owned; the strip. @returns were all limits kept? */
+/**
+ * Every method for every count beside nested loops; growth with the gears owned; the strip. @returns were all
+ * limits kept?
+ */
 export function benchMethods(): boolean {
   const [found, looped] = [new Set<string>(), new Set<string>()];
   bySearch((way) => found.add(way()));

@@ -178,12 +178,9 @@ test('a stale save keeps both versions, and says so', async () => {
   );
   await person.pressButton('Show the stored one');
   await person.sees('Another version of this job');
-  expect(
-    await person.page.$eval(
-      'input[aria-label="Name of the job"]',
-      (input) => (input as HTMLInputElement).value,
-    ),
-  ).toBe('Renamed on the tablet');
+  expect(await person.page.$eval('input[aria-label="Name of the job"]', (input) => input.value)).toBe(
+    'Renamed on the tablet',
+  );
   await person.pressButton('Open it as a job beside this one');
   await person.page.waitForFunction(() =>
     (

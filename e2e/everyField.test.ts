@@ -5,7 +5,10 @@ import { wait, type Person } from './person.ts';
 
 const place = journeysIn('demo');
 
-/** Another value of the same kind: a whole number one more, a list of them with one more, a name longer, anything else as it stands with a figure more. */
+/**
+ * Another value of the same kind: a whole number one more, a list of them with one more, a name longer,
+ * anything else as it stands with a figure more.
+ */
 function another(value: string): string {
   if (/^\d+$/.test(value)) return String(Number(value) + 1);
   if (/^\d+[.,]\d+$/.test(value)) return `${value}1`;
@@ -26,7 +29,7 @@ interface Field {
 const fieldsOf = (person: Person): Promise<Field[]> =>
   person.page.$$eval(FIELDS, (inputs) => {
     const seen = new Map<string, number>();
-    return (inputs as HTMLInputElement[]).flatMap((input, at) => {
+    return inputs.flatMap((input, at) => {
       if (input.offsetParent === null || input.role === 'combobox' || input.readOnly) return [];
       const label = (input.labels?.[0]?.innerText ?? input.getAttribute('aria-label') ?? '').replace(
         /\d+/g,
@@ -51,7 +54,7 @@ async function nextControl(person: Person): Promise<ElementHandle<HTMLElement>> 
     found.scrollIntoView({ block: 'center' });
     return found;
   });
-  return handle as ElementHandle<HTMLElement>;
+  return handle;
 }
 
 const PRESSES = {

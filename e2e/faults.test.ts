@@ -81,7 +81,8 @@ test('the server killed at random instants over 120 counts: none lost, none doub
   expect(kills).toBeGreaterThan(3);
   expect(events.map(({ id }) => id).sort()).toEqual(kept.map(({ id }) => id).sort());
   expect(foldRun(run, events)).toMatchObject({ done: 120, next: null, doubts: [] });
-  // what the server had confirmed before each kill was there after it, or it would have been sent again under the same id
+  // what the server had confirmed before each kill was there after it, or it would have been sent again under
+  // the same id
   const { summary } = await workshop.ask<{ summary: { done: number } }>('GET', '/runs/r');
   expect(summary.done).toBe(120);
 });

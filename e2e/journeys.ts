@@ -11,7 +11,10 @@ export interface Place {
   sitDown(): Promise<Person>;
 }
 
-/** Opens the place for all journeys of a file; each has a browser’s memory of its own, so that one that fails spoils no other. */
+/**
+ * Opens the place for all journeys of a file; each has a browser’s memory of its own, so that one that fails
+ * spoils no other.
+ */
 export function journeysIn(kind: 'empty' | 'demo'): Place {
   let workshop: Workshop;
   let browser: Browser;
@@ -20,9 +23,8 @@ export function journeysIn(kind: 'empty' | 'demo'): Place {
     [workshop, browser] = await Promise.all([Workshop.open(kind), openBrowser()]);
   });
   afterEach(async () => {
-    await Promise.all(
-      browser.browserContexts().map((each) => each !== browser.defaultBrowserContext() && each.close()),
-    );
+    const own = browser.browserContexts().filter((each) => each !== browser.defaultBrowserContext());
+    await Promise.all(own.map((each) => each.close()));
     memory = null;
   });
   afterAll(async () => {

@@ -41,7 +41,10 @@ const PRESS_MS = 8000;
 export const BETWEEN_COUNTS_MS = 760;
 export const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
-/** Someone at a screen: reads what is written, presses what has a name, types. Faults of the page are collected. */
+/**
+ * Someone at a screen: reads what is written, presses what has a name, types. Faults of the page are
+ * collected.
+ */
 export class Person {
   readonly page: Page;
   readonly faults: string[] = [];
@@ -114,7 +117,10 @@ export class Person {
     await this.pressIt(handle, name);
   }
 
-  /** Waits for what is to be pressed and can be reached; when it does not come, tells what could be read instead. */
+  /**
+   * Waits for what is to be pressed and can be reached; when it does not come, tells what could be read
+   * instead.
+   */
   private async findInPage(
     among: string,
     words: string,
@@ -155,11 +161,14 @@ export class Person {
     }
   }
 
-  /** Presses, and sees whether the press arrived: one that the browser itself dropped is made again, and told. */
+  /**
+   * Presses, and sees whether the press arrived: one that the browser itself dropped is made again, and told.
+   */
   private async pressIt(handle: ElementHandle<HTMLElement>, words: string): Promise<void> {
     const pressed = await handle.evaluateHandle((element) => {
       const seen = { pressed: false };
-      // the thing itself, what is in it, or what it is laid in: the field of a list of choices is hidden in its box
+      // the thing itself, what is in it, or what it is laid in: the field of a list of choices is hidden in
+      // its box
       const own = element.closest('.ant-select') ?? element;
       document.addEventListener(
         'click',
@@ -190,7 +199,9 @@ export class Person {
     await this.pressIt(await this.findInPage('button, a, [role="menuitem"]', words, true), words);
   }
 
-  /** Waits until the longer search for ways has said all it has to say: what stands below it moves down then. */
+  /**
+   * Waits until the longer search for ways has said all it has to say: what stands below it moves down then.
+   */
   async searched(): Promise<void> {
     await this.sees(/Approximate/);
   }
@@ -214,7 +225,10 @@ export class Person {
     if (text) await input.type(text);
   }
 
-  /** At the mill, before the first cut: says it is so to whatever is asked of head and work, until a space can be counted. */
+  /**
+   * At the mill, before the first cut: says it is so to whatever is asked of head and work, until a space can
+   * be counted.
+   */
   async makesReady(): Promise<void> {
     for (;;) {
       const handle = await this.page.waitForFunction(

@@ -15,7 +15,8 @@ test('set up a gear: material, cutter, what it is run at, where it is clear, the
   await person.sees(/clear 15\.80 mm off/);
   await person.press('Material', 'combobox');
   await person.pressOption('Mild steel');
-  // 24 m a minute on 60 mm is 127.3 rpm: the step below is 125; 125·12·0.035 = 52.5 mm a minute, the step below 50
+  // 24 m a minute on 60 mm is 127.3 rpm: the step below is 125; 125·12·0.035 = 52.5 mm a minute, the step
+  // below 50
   await person.sees(/125 rpm, 50 mm\/min/);
   await person.sees(/For the whole job about/);
   await person.sees(/Clear: index before this 0\.00 mm/);

@@ -34,7 +34,10 @@ function withTyped(job: Job, path: readonly string[], typed: string): Job {
   return copy as unknown as Job;
 }
 
-/** Every kind of thing that the plan says about a station of this card, as it is and with every field spoilt in turn, once. */
+/**
+ * Every kind of thing that the plan says about a station of this card, as it is and with every field spoilt
+ * in turn, once.
+ */
 function saidOf(jobs: readonly Job[], equipment: Equipment): Told[] {
   const found = new Map<string, Told>();
   const look = (job: Job) => {

@@ -1,4 +1,7 @@
-/** For developers: rebuilds and restarts the server on change, and serves the page with hot reload on port 5173. */
+/**
+ * For developers: rebuilds and restarts the server on change, and serves the page with hot reload on port
+ * 5173.
+ */
 import { spawn } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import path from 'node:path';

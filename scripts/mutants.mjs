@@ -1,7 +1,8 @@
 /**
- * Small faults put into core, one at a time, to see whether a test notices: `npm run mutants` for the folders with changes,
- * `npm run mutants -- setup gear` for these, `--all` for every one, `--sample 60` for so many of a folder's faults (40 unless
- * said), `--seed 2` for others. Prints the share noticed by folder, lists what was not, and fails below the floor.
+ * Small faults put into core, one at a time, to see whether a test notices: `npm run mutants` for the folders
+ * with changes, `npm run mutants -- setup gear` for these, `--all` for every one, `--sample 60` for so many
+ * of a folder's faults (40 unless said), `--seed 2` for others. Prints the share noticed by folder, lists
+ * what was not, and fails below the floor.
  */
 import { execFileSync } from 'node:child_process';
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';

@@ -1,4 +1,7 @@
-/** Installs and builds what is missing or out of date. No dependencies of its own: it runs before there are any. */
+/**
+ * Installs and builds what is missing or out of date. No dependencies of its own: it runs before there are
+ * any.
+ */
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';

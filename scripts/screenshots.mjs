@@ -1,4 +1,7 @@
-/** Takes one current picture of each main view, from the demo workshop, into docs/screenshots (or the folder given). */
+/**
+ * Takes one current picture of each main view, from the demo workshop, into docs/screenshots (or the folder
+ * given).
+ */
 import { spawn } from 'node:child_process';
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';

@@ -1,4 +1,7 @@
-/** Every check there is: types, lint, unit and server tests, the build, browser journeys. Installs what it needs. */
+/**
+ * Every check there is: types, lint, unit and server tests, the build, browser journeys. Installs what it
+ * needs.
+ */
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync } from 'node:fs';
 import os from 'node:os';

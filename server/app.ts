@@ -29,7 +29,9 @@ const headers = helmet({
   strictTransportSecurity: false,
 });
 
-/** Express's own errors (malformed JSON, too large a body) as refusals; anything else is a fault with an id. */
+/**
+ * Express's own errors (malformed JSON, too large a body) as refusals; anything else is a fault with an id.
+ */
 function asRefused(error: unknown): Refused | null {
   if (error instanceof Refused) return error;
   const { status, type, message, limit } = error as {

@@ -50,7 +50,7 @@ describe('a page of another site changes nothing, on this machine as on a networ
       [415, { 'content-type': 'application/x-www-form-urlencoded' }],
     ] as const;
     for (const [status, headers] of refused) {
-      const answer = await send(method, address, headers as Record<string, string>, '{}');
+      const answer = await send(method, address, headers, '{}');
       expect([headers, answer.status]).toEqual([headers, status]);
     }
     const after = JSON.parse(await backup()) as typeof before;

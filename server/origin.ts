@@ -18,9 +18,10 @@ function hostOf(origin: string): string | null {
 }
 
 /**
- * Nothing is changed at the word of another site's page that happens to be open in the owner's browser, on this machine as on a
- * network. A request that may change something must come from this site where the browser says where it comes from, and carry JSON:
- * a form, or a script that may not read the answer, cannot send that without asking first.
+ * Nothing is changed at the word of another site's page that happens to be open in the owner's browser, on
+ * this machine as on a network. A request that may change something must come from this site where the
+ * browser says where it comes from, and carry JSON: a form, or a script that may not read the answer, cannot
+ * send that without asking first.
  */
 export const ownPagesOnly: RequestHandler = (request, _response, next) => {
   if (SAFE.has(request.method)) return next();

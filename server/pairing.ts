@@ -39,7 +39,8 @@ function namesOf(host: string): ReadonlySet<string> {
 }
 
 /**
- * Refuses requests that come under a strange name: a page elsewhere whose name was bent to this address must not reach the workshop.
+ * Refuses requests that come under a strange name: a page elsewhere whose name was bent to this address must
+ * not reach the workshop.
  */
 export function hostCheck(host: string): RequestHandler {
   const names = namesOf(host);
@@ -54,8 +55,8 @@ export function hostCheck(host: string): RequestHandler {
 }
 
 /**
- * Devices beyond this machine are let in once, with a code that is shown on the machine itself. What lets them in rests with the
- * store, so that a restart does not lock the tablet out in the middle of a gear.
+ * Devices beyond this machine are let in once, with a code that is shown on the machine itself. What lets
+ * them in rests with the store, so that a restart does not lock the tablet out in the middle of a gear.
  */
 export class Pairing {
   readonly code = String(randomInt(0, 1_000_000)).padStart(6, '0');
@@ -73,7 +74,10 @@ export class Pairing {
     this.now = now;
   }
 
-  /** @returns the token that lets this device in from now on @throws Refused 403 for a wrong code, 429 after several */
+  /**
+   * @returns the token that lets this device in from now on @throws Refused 403 for a wrong code, 429 after
+   * several
+   */
   pair(code: string): string {
     if (this.now() < this.lockedUntil) throw refuse(429, 'pairing-wait', '');
     const [given, own] = [Buffer.from(hashOf(code.replace(/\s/g, ''))), Buffer.from(hashOf(this.code))];
@@ -97,7 +101,9 @@ export class Pairing {
     return token !== undefined && this.paired.has(hashOf(token));
   }
 
-  /** Lets in this machine and paired devices; answers /pair and /pairing itself. To be mounted before the API. */
+  /**
+   * Lets in this machine and paired devices; answers /pair and /pairing itself. To be mounted before the API.
+   */
   readonly guard: RequestHandler = (request, response, next) => {
     const here = LOOPBACK.has(request.socket.remoteAddress ?? '');
     if (request.path === '/pairing' && request.method === 'GET')

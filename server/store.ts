@@ -10,7 +10,10 @@ export type Store = MikroORM;
 /** Set on each connection: nothing acknowledged may be lost by a kill or a power cut. */
 const PRAGMAS = ['journal_mode=WAL', 'synchronous=FULL', 'foreign_keys=ON', 'busy_timeout=5000'];
 
-/** Opens the store, making file and folder where needed, and brings its tables up to date. @param file path of the SQLite file */
+/**
+ * Opens the store, making file and folder where needed, and brings its tables up to date. @param file path of
+ * the SQLite file
+ */
 export async function openStore(file: string): Promise<Store> {
   mkdirSync(path.dirname(file), { recursive: true });
   const store = await MikroORM.init({
@@ -31,15 +34,15 @@ export async function openStore(file: string): Promise<Store> {
           done(error, connection);
         }
       },
-    } as object,
+    },
   });
   await store.getMigrator().up();
   return store;
 }
 
 /**
- * Brings everything that stands in the write-ahead file into the store's own file and empties it, so that the one file, copied, holds
- * the whole workshop.
+ * Brings everything that stands in the write-ahead file into the store's own file and empties it, so that the
+ * one file, copied, holds the whole workshop.
  */
 export async function gatherStore(store: Store): Promise<void> {
   await store.em.getConnection().execute('pragma wal_checkpoint(TRUNCATE)');

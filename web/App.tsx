@@ -2,8 +2,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { ConfigProvider } from 'antd';
 import { useEffect, useMemo, useState } from 'react';
 import { createBrowserRouter, RouterProvider } from 'react-router';
-import { PageFault, PageWait } from './frame/PageStates.tsx';
-import { PairDevice } from './frame/PairDevice.tsx';
+import { PageFault, PageWait, PairDevice } from './frame/index.ts';
 import { queryClient, usePreferences, whenUnknownDevice } from './state/index.ts';
 import { antdTheme } from './theme/index.ts';
 

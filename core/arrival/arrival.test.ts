@@ -53,7 +53,8 @@ describe('two shafts', () => {
   });
 
   test('of two sums as near, the loose one comes before the tight one: shafts cannot be brought together', () => {
-    // 2·30.25/1 = 60.5: sixty teeth leave the shafts a quarter of a module too far apart, sixty-one as much too near
+    // 2·30.25/1 = 60.5: sixty teeth leave the shafts a quarter of a module too far apart, sixty-one as much
+    // too near
     const module1 = standardPitches('module').find(({ pitch }) => approx(pitch.module) === 1)!.pitch;
     const { pairs } = findPairs(asked({ centre: 30.25, ratio: null, pitches: module1 }), 60);
     const sums = pairs.map(({ teeth }) => teeth[0] + teeth[1]);

@@ -9,7 +9,10 @@ export interface CountFromStock {
   readonly tipDiameter: number;
   /** To come off the stock, on the diameter. */
   readonly remove: number;
-  /** How the head has it without gears: by its own ring, on the plate that stands on it, on another plate, or not. */
+  /**
+   * How the head has it without gears: by its own ring, on the plate that stands on it, on another plate, or
+   * not.
+   */
   readonly indexes: 'ring' | 'mounted' | 'plate' | 'no';
 }
 
@@ -36,8 +39,8 @@ export function largestCount(stock: Exact, cleanUp: Exact, module: Exact, addend
 }
 
 /**
- * What gears a piece of metal on hand can become, the largest first, and the one to take: the largest that the head indexes
- * without gears, its own plate before another.
+ * What gears a piece of metal on hand can become, the largest first, and the one to take: the largest that
+ * the head indexes without gears, its own plate before another.
  * @param head that will divide; null when none is chosen
  * Source: da = m·z + 2·ha, turned round; the recommendation: common practice
  */

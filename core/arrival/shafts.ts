@@ -137,8 +137,8 @@ const rarity = (series: 'I' | 'II' | 'fine' | 'dp'): number =>
   series === 'II' ? 0.12 : series === 'fine' ? 0.05 : 0;
 
 /**
- * Every pair of standard pitch whose centres land on, or near, a distance; exact ones first, then by what would have to be
- * done to them and how far the ratio is off.
+ * Every pair of standard pitch whose centres land on, or near, a distance; exact ones first, then by what
+ * would have to be done to them and how far the ratio is off.
  * @param wanted how many, ≥ 1
  * @returns the best, and how many there are
  * Source: a = m(z1 + z2)/2; checked against plain enumeration in the test

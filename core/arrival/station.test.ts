@@ -24,7 +24,7 @@ function given<By extends Exclude<ArrivalBy, 'drawing'>>(
     ]),
   );
   const inside = (empty as unknown as Record<string, object>)[key];
-  return { ...empty, [key]: { ...inside, ...typed } } as unknown as Arrival;
+  return { ...empty, [key]: { ...inside, ...typed } };
 }
 /** The readings of a sample with these given. */
 const sampleOf = (fields: Parameters<typeof given>[1]) => {

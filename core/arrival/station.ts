@@ -42,7 +42,10 @@ const told = (path: string, issues: readonly Issue[]): Issue[] =>
     issues.filter(({ severity }) => severity !== 'needed'),
   );
 
-/** What a sample came to, kept as long as the sample is: a card is planned anew at every keystroke in any of its fields. */
+/**
+ * What a sample came to, kept as long as the sample is: a card is planned anew at every keystroke in any of
+ * its fields.
+ */
 const known = new WeakMap<
   SampleInput,
   { readonly found: Identified; readonly working: readonly Working[] }
@@ -138,8 +141,8 @@ export interface ArrivalAsked extends Placed {
 }
 
 /**
- * What arrived at the bench, worked out as far as it goes. What is picked from it is written into the gear’s fields, and
- * the gear station goes on from those.
+ * What arrived at the bench, worked out as far as it goes. What is picked from it is written into the gear’s
+ * fields, and the gear station goes on from those.
  * Issues: those of the readings; stock-too-small
  */
 export function planArrival({ arrival, input, gear, head, path, units: system }: ArrivalAsked): ArrivalWork {

@@ -12,7 +12,10 @@ const figure = (value: number, places = 4) => decimalText(value, places);
 const ISO = 'ISO 21771';
 const inv = (degrees: number) => involute((degrees * Math.PI) / 180);
 
-/** The count of a broken gear. @param tip mm over the tips, that a chord is laid across; null where only an arc was read */
+/**
+ * The count of a broken gear. @param tip mm over the tips, that a chord is laid across; null where only an
+ * arc was read
+ */
 function survivorsLine(
   { pitches, arc, chord }: SampleInput['survivors'],
   teeth: number,

@@ -100,8 +100,8 @@ function judgeBore(bore: Exact, given: string, sizes: SpurSizes, system: UnitSys
 }
 
 /**
- * A blank off nominal by δ on its diameter: the dial, set from its outside, goes δ/2 deeper when it is over size, less when
- * it is under, and root and tooth come out right.
+ * A blank off nominal by δ on its diameter: the dial, set from its outside, goes δ/2 deeper when it is over
+ * size, less when it is under, and root and tooth come out right.
  * Issues: blank-off-nominal, blank-far-off
  */
 function judgeMeasured(measured: Exact, given: string, sizes: SpurSizes, system: UnitSystem): Issue[] {

@@ -4,15 +4,18 @@ import { knownLength, type Measure } from '../units/index.ts';
 
 /** What cuts, for every station alike. Lengths mm, null where not known. */
 export interface CutterInForce {
-  /** The shop's own that was picked, with its sizes as typed at Set-up where they are; null where none is picked. */
+  /**
+   * The shop's own that was picked, with its sizes as typed at Set-up where they are; null where none is
+   * picked.
+   */
   readonly cutter: FormCutter | null;
   readonly diameter: number | null;
   readonly width: number | null;
 }
 
 /**
- * One cutter in force, from wherever it comes: sizes typed at Set-up say what is on the arbor, and go before those of the cutter
- * that was picked. What is typed there and not owned serves as well.
+ * One cutter in force, from wherever it comes: sizes typed at Set-up say what is on the arbor, and go before
+ * those of the cutter that was picked. What is typed there and not owned serves as well.
  */
 export function cutterInForce(
   picked: FormCutter | null,

@@ -61,7 +61,9 @@ export function finishPart(
   return { id, kind, name, stations, cutting };
 }
 
-/** What a run takes from its rounds and its set-up; straight and without a bore, where a kind says no more. */
+/**
+ * What a run takes from its rounds and its set-up; straight and without a bore, where a kind says no more.
+ */
 export const cuttingBy = (
   { startSpace }: CutFacts,
   { rounds }: CutDetail,

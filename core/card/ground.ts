@@ -8,8 +8,8 @@ import { approx, type UnitSystem } from '../units/index.ts';
 import type { AngleScale, LatheGround } from '../worm/index.ts';
 
 /**
- * What a part is planned on, gathered once. The job's own copies rule, and the shop's serve where the job has none; how a thing
- * stands, and all that a set-up asks of it, is the shop's of today.
+ * What a part is planned on, gathered once. The job's own copies rule, and the shop's serve where the job has
+ * none; how a thing stands, and all that a set-up asks of it, is the shop's of today.
  */
 export interface PartGround {
   /** Of the part in the document. */
@@ -48,7 +48,10 @@ export function dividingGround(
   };
 }
 
-/** What work is set up with stands in the shop today: the job's own copy serves where the shop no longer has it. */
+/**
+ * What work is set up with stands in the shop today: the job's own copy serves where the shop no longer has
+ * it.
+ */
 function setupShop(
   job: Job,
   { heads, mills, materials, mandrels }: Equipment,

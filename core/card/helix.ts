@@ -10,7 +10,10 @@ const placesOf = (train: LeadFacts['train'], drive: LeadFacts['drive']): string 
     .map(({ where, teeth }) => `${teeth} ${where[0]!.toLowerCase()}${where.slice(1)}`)
     .join(', ');
 
-/** How the lead binds the dividing: its gears stand on the head. @param drive as asked for, also while no train is known */
+/**
+ * How the lead binds the dividing: its gears stand on the head. @param drive as asked for, also while no
+ * train is known
+ */
 export const gearingOf = (facts: LeadFacts | null, drive: LeadFacts['drive']): LeadGearing => ({
   drive,
   gears: facts ? placesOf(facts.train, drive) : '',

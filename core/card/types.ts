@@ -56,7 +56,10 @@ export interface StationPlan<Id extends StationId = StationId> extends Omit<
 
 export type AnyStationPlan = { [Id in StationId]: StationPlan<Id> }[StationId];
 
-/** What of the work a cutter touches first: the outside of a blank, the corners or the middle of a hollow rim, the top of a bar. */
+/**
+ * What of the work a cutter touches first: the outside of a blank, the corners or the middle of a hollow rim,
+ * the top of a bar.
+ */
 export type TouchOn = 'outside' | 'corners' | 'throat' | 'top';
 
 /** What a run is cut by: frozen when it starts. */
@@ -69,7 +72,10 @@ export interface Cutting {
   readonly rounds: CutDetail['rounds'];
   /** Of a helical gear: how it is turned while the table travels; null for straight teeth. */
   readonly helix: HelixCutting | null;
-  /** Laid over without a lead, as for the gash of a worm wheel; null where it stands straight, or the lead's own laying says it. */
+  /**
+   * Laid over without a lead, as for the gash of a worm wheel; null where it stands straight, or the lead's
+   * own laying says it.
+   */
   readonly laid: Pick<HelixCutting, 'by' | 'setting'> | null;
   /** Where the depth is touched. */
   readonly touchOn: TouchOn;
@@ -122,8 +128,8 @@ export function stationOf<Id extends StationId>(part: PartPlan, id: Id): Station
 }
 
 /**
- * The stations that come before the mill. What is measured afterwards holds nothing up, and neither does a set-up of which nothing
- * is said yet.
+ * The stations that come before the mill. What is measured afterwards holds nothing up, and neither does a
+ * set-up of which nothing is said yet.
  */
 export const beforeCutting = ({ stations }: PartPlan): readonly AnyStationPlan[] =>
   stations.filter(({ id, complete }) => id !== 'inspect' && (id !== 'setup' || complete));

@@ -8,7 +8,8 @@ export interface CutterAnswer {
 }
 
 /**
- * The form cutter of a set that covers a tooth count. A virtual count is rounded to the nearest whole: ranges meet, and leave no gap.
+ * The form cutter of a set that covers a tooth count. A virtual count is rounded to the nearest whole: ranges
+ * meet, and leave no gap.
  * @param teeth > 0, also a fraction
  * @returns null below 12 teeth: no set goes there
  * Source: ranges.ts

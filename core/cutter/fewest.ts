@@ -56,7 +56,9 @@ interface Wanted {
   readonly high: number;
 }
 
-/** The cutters that serve a count: those whose range covers it, and those whose error a person puts up with. */
+/**
+ * The cutters that serve a count: those whose range covers it, and those whose error a person puts up with.
+ */
 function wantedOf(gear: PlannedGear, tolerance: number): Wanted | null {
   const { need } = gear;
   const count = need.teeth / Math.cos((need.helixDeg * Math.PI) / 180) ** 3;
@@ -68,8 +70,9 @@ function wantedOf(gear: PlannedGear, tolerance: number): Wanted | null {
 }
 
 /**
- * The fewest cutters to buy so that every planned gear can be cut. Along the row of fifteen each gear takes a stretch of
- * cutters that would serve it; the fewest that touch every stretch are found from the left, one at each end met first.
+ * The fewest cutters to buy so that every planned gear can be cut. Along the row of fifteen each gear takes a
+ * stretch of cutters that would serve it; the fewest that touch every stretch are found from the left, one at
+ * each end met first.
  * @param owned the shop’s cutters: what they serve is not bought again
  * @param tolerance µm of flank error a person puts up with beyond the ranges; 0 keeps to the ranges
  * Source: least points that touch every interval; checked against all choices in the test

@@ -24,7 +24,10 @@ export interface CutterNeed {
   readonly helixDeg: number;
   /** mm; depth below the pitch line, to know the cutter’s diameter there. */
   readonly dedendum: number;
-  /** Of a worm wheel, mm: its pitch is named in the plane of the worm’s axis, and a cutter cuts the normal one. */
+  /**
+   * Of a worm wheel, mm: its pitch is named in the plane of the worm’s axis, and a cutter cuts the normal
+   * one.
+   */
   readonly normalModule?: number;
 }
 
@@ -52,7 +55,10 @@ export interface JudgedCutter {
 
 const rad = (degrees: number): number => (degrees * Math.PI) / 180;
 
-/** The count a need is cut as by a cutter of this diameter. @param diameter mm over the outside; null when not known */
+/**
+ * The count a need is cut as by a cutter of this diameter. @param diameter mm over the outside; null when not
+ * known
+ */
 export function countFor(need: CutterNeed, by: 'disk' | 'book', diameter: number | null): number {
   if (need.helixDeg === 0) return need.teeth;
   const atPitchLine = diameter === null ? null : diameter - 2 * need.dedendum;
@@ -69,16 +75,28 @@ export function ruleText(need: CutterNeed, by: 'disk' | 'book', diameter: number
 const note = <Code extends IssueCode>(code: Code, ...figures: FiguresOf<Code>): Issue =>
   issueOf(code, { path: '', severity: 'note' }, ...figures);
 
-/** Wider than its space by these parts of the module a cutter leaves backlash that nobody asked for: some of the usual, and all of it. Common practice. */
+/**
+ * Wider than its space by these parts of the module a cutter leaves backlash that nobody asked for: some of
+ * the usual, and all of it. Common practice.
+ */
 const WIDE = 0.01;
 const TOO_WIDE = 0.04;
-/** Of a cutter that was ground for the pitch across the thread, and is listed with as many places as people write. */
+/**
+ * Of a cutter that was ground for the pitch across the thread, and is listed with as many places as people
+ * write.
+ */
 const GROUND = 0.001;
 
-/** How much wider a space a cutter leaves than the thread asks for, mm; half a pitch of either, in the normal plane. */
+/**
+ * How much wider a space a cutter leaves than the thread asks for, mm; half a pitch of either, in the normal
+ * plane.
+ */
 const widerBy = (module: number, normalModule: number): number => (Math.PI / 2) * (module - normalModule);
 
-/** Would a cutter of the named pitch serve? Not a wheel of several starts: across the thread its pitch is another. */
+/**
+ * Would a cutter of the named pitch serve? Not a wheel of several starts: across the thread its pitch is
+ * another.
+ */
 export const isStockPitch = ({ normalModule, pitch }: CutterNeed): boolean =>
   normalModule === undefined || widerBy(approx(pitch.module), normalModule) <= WIDE * normalModule;
 

@@ -51,7 +51,8 @@ describe('does an owned cutter serve?', () => {
     expect(judge(bare, 13).verdict).toBe('out');
   });
 
-  // m 2 along the worm, Ø 24: tan γ = starts/12; across the thread m is 2·cos γ, and a space half a pitch of it
+  // m 2 along the worm, Ø 24: tan γ = starts/12; across the thread m is 2·cos γ, and a space half a pitch of
+  // it
   test.each([
     // γ 4° 46′: π/2·2·(1 - 0.99655) = 11 µm, of 80 that a drive usually has
     { starts: 1, verdict: 'fits', said: '' },
@@ -114,7 +115,8 @@ describe('does an owned cutter serve?', () => {
     expect(judge(owned[0]!, 22, owned).said).toBe('');
     expect(rankCutters(owned, need(24), 'disk').map(({ name }) => name)).toEqual(['4½', '5']);
     expect(rankCutters(owned, need(22), 'disk')[0]).toMatchObject({ name: '5', verdict: 'fits' });
-    // the half of another number, of another school, pitch or angle, or a number of no known school takes nothing away
+    // the half of another number, of another school, pitch or angle, or a number of no known school takes
+    // nothing away
     for (const other of [
       cutter('5½', { number: '5½', school: 'inch' }),
       cutter('4½', { number: '4½', school: 'metric' }),
@@ -217,7 +219,8 @@ describe('fewest cutters to buy', () => {
     const easy = fewestCutters(gears([34, 35]), [], 60).buy;
     expect([strict.length, easy.length]).toEqual([2, 1]);
     for (const { error } of easy[0]!.serves) expect(error).toBeLessThanOrEqual(60);
-    // the error that is told is that of the space at 20°, 2.157 deep, cut by the one made for its lowest count
+    // the error that is told is that of the space at 20°, 2.157 deep, cut by the one made for its lowest
+    // count
     const { from, serves } = easy[0]!;
     for (const { teeth, error } of serves) {
       const form = { teeth, module: 1.5, pressureAngle: Math.PI / 9, addendum: 1.5, wholeDepth: 2.157 * 1.5 };

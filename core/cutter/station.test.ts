@@ -142,7 +142,8 @@ describe('the cutter station', () => {
     expect(known.detail.ground!.cutterDiameter).toBeCloseTo(56.25, 9);
   });
 
-  // by z/cos³β: 30 at 16.961° is 34.28, and 17 at 9° is 17.64; by hand, and each between two ranges or at the edge of one
+  // by z/cos³β: 30 at 16.961° is 34.28, and 17 at 9° is 17.64; by hand, and each between two ranges or at the
+  // edge of one
   test.each([
     { teeth: 30, helix: 16.961, virtual: 34.28, number: 'No. 4 inch, No. 5 metric' },
     { teeth: 16, helix: 9.6, virtual: 16.69, number: 'No. 6 inch, No. 3 metric' },

@@ -38,7 +38,9 @@ export const movesOf = ({ spaces, full }: Aim): number => (full ? spaces : space
 /** The count of equal spaces in a whole turn; null when the step is no such part of it. */
 export const countOf = ({ step }: Aim): number | null => (step.n === 1n ? Number(step.d) : null);
 
-/** Which space is cut at a place in the order of cutting. @param index 1 … spaces @param start space cut first */
+/**
+ * Which space is cut at a place in the order of cutting. @param index 1 … spaces @param start space cut first
+ */
 export function spaceAt({ spaces, stride }: Aim, index: number, start: number): number {
   return ((start - 1 + (index - 1) * stride) % spaces) + 1;
 }

@@ -19,7 +19,10 @@ export interface ChartRow {
 
 export interface ChartGears {
   readonly spindle: number;
-  /** The stud gear that meshes towards the spindle, and the one that meshes towards the plate; null in a simple train. */
+  /**
+   * The stud gear that meshes towards the spindle, and the one that meshes towards the plate; null in a
+   * simple train.
+   */
   readonly stud: { readonly first: number; readonly second: number } | null;
   readonly plateShaft: number;
   readonly idlers: number;
@@ -40,7 +43,10 @@ export interface ChartCheck {
   readonly isWhole: boolean;
   /** Is it the count that the row claims, proved by motion? */
   readonly right: boolean;
-  /** Single misprints that would explain it, the likeliest first; empty when the row is right or past guessing. */
+  /**
+   * Single misprints that would explain it, the likeliest first; empty when the row is right or past
+   * guessing.
+   */
   readonly misprints: readonly Misprint[];
   /** Has this head no circle of so many holes? */
   readonly noCircle: boolean;
@@ -49,8 +55,9 @@ export interface ChartCheck {
 }
 
 /**
- * Turns of the plate for one of the spindle that a row's gears make. The hand by the custom rule: a simple train turns the
- * plate with the crank through an odd number of idlers, a compound one through an even number.
+ * Turns of the plate for one of the spindle that a row's gears make. The hand by the custom rule: a simple
+ * train turns the plate with the crank through an odd number of idlers, a compound one through an even
+ * number.
  */
 function plateRatio({ gears }: ChartRow): Exact {
   if (!gears) return exact(0);
@@ -256,9 +263,11 @@ function moveSlips(row: ChartRow, circles: readonly number[]): Misprint[] {
 }
 
 /**
- * What a printed chart row truly gives, and, when it is not what it claims, which single misprint would make it right.
- * @param ratio R, exact @param circles those on hand @param gears the change gears on hand @param letters of the chart, where it has any
- * Source: N = (R − g)/move, from the motion of the head; kinds of misprint: common practice
+ * What a printed chart row truly gives, and, when it is not what it claims, which single misprint would make
+ * it right.
+ * @param ratio R, exact @param circles those on hand @param gears the change gears on hand @param letters of
+ * the chart, where it has any Source: N = (R − g)/move, from the motion of the head; kinds of misprint:
+ * common practice
  */
 export function checkChart(
   row: ChartRow,

@@ -19,7 +19,10 @@ const R = 40;
 const said = ({ pin, back }: CompoundMove): string =>
   `${pin.circle.plateName} ${pin.turns}+${pin.spaces}/${pin.circle.holes} ${back.spaces}/${back.circle.holes}`;
 
-/** As a person with patience would: every pair of circles of a plate, every hole of either, whole turns as they come. */
+/**
+ * As a person with patience would: every pair of circles of a plate, every hole of either, whole turns as
+ * they come.
+ */
 function enumerate(
   ratio: number,
   n: number,
@@ -70,7 +73,8 @@ test('both pins, followed as metal: the back pin never moves, the crank pin goes
 });
 
 describe('compound indexing', () => {
-  // Source: Machinery's Handbook, compound indexing: 69 divisions by 21 holes on 23 forward and 11 on 33 back (published)
+  // Source: Machinery's Handbook, compound indexing: 69 divisions by 21 holes on 23 forward and 11 on 33 back
+  // (published)
   test('69: 21 spaces on 23 forward, 11 on 33 back', () => {
     const ways = findCompounds(exact(R, 69), circles).map(said);
     expect(ways).toContain('B 0+21/23 -11/33');

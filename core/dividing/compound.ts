@@ -2,7 +2,10 @@ import { MOST_HOLES } from '../shop/index.ts';
 import type { Exact } from '../units/index.ts';
 import type { Circle } from './simple.ts';
 
-/** Compound indexing: the pin moves on one circle, then plate and crank together on another, held by the back pin. */
+/**
+ * Compound indexing: the pin moves on one circle, then plate and crank together on another, held by the back
+ * pin.
+ */
 export interface CompoundMove {
   readonly pin: { readonly circle: Circle; readonly turns: number; readonly spaces: number };
   /** Spaces < 0 turn the plate back, against the clock. */
@@ -20,8 +23,9 @@ function bezout(a: number, b: number): { readonly g: number; readonly x: number 
 }
 
 /**
- * Every a > 0 and b, with b less than a whole turn of the plate either way, for which a/A + b/B is an amount: solved as
- * a·B + b·A = amount·A·B in whole numbers. Neither may be whole turns alone: that would be simple indexing.
+ * Every a > 0 and b, with b less than a whole turn of the plate either way, for which a/A + b/B is an amount:
+ * solved as a·B + b·A = amount·A·B in whole numbers. Neither may be whole turns alone: that would be simple
+ * indexing.
  * @param amount times A·B, whole
  */
 function solve(A: number, B: number, amount: number): { readonly a: number; readonly b: number }[] {
@@ -57,7 +61,10 @@ const moveOf = (pin: Circle, back: Circle, { a, b }: { a: number; b: number }): 
 /** Fewest holes to count first; the order is total for circles that differ. */
 const toCount = ({ pin, back }: CompoundMove): number => pin.spaces + Math.abs(back.spaces) + pin.turns;
 
-/** What only goes forward before what goes back and has its slack taken up each time; then the fewest holes to count. */
+/**
+ * What only goes forward before what goes back and has its slack taken up each time; then the fewest holes to
+ * count.
+ */
 const byTrouble = (a: CompoundMove, b: CompoundMove): number =>
   Number(a.back.spaces < 0) - Number(b.back.spaces < 0) || toCount(a) - toCount(b);
 

@@ -18,7 +18,10 @@ const R = exact(40);
 const circles = circlesOf(THREE_PLATES);
 const twelve = tableOfGears(TWELVE_GEARS);
 
-/** A differential head as metal: step the crank pin over the plate hole by hole while the plate creeps with the spindle. */
+/**
+ * A differential head as metal: step the crank pin over the plate hole by hole while the plate creeps with
+ * the spindle.
+ */
 function spindleAfter(moves: number, pinTurns: number, plateRatio: number): number {
   // crank = pin + plate, plate = g · spindle, crank = 40 · spindle: solved by going round in small steps
   let spindle = 0;

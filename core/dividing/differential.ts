@@ -2,7 +2,10 @@ import { findNearTrains, findTrains, trainRatio, type GearTable, type Train } fr
 import { approx, exact, type Exact } from '../units/index.ts';
 import { findSimpleIndexings, type Circle, type SimpleMove } from './simple.ts';
 
-/** Differential indexing: index simply for a near count A, while gears from the spindle turn the plate by the rest. */
+/**
+ * Differential indexing: index simply for a near count A, while gears from the spindle turn the plate by the
+ * rest.
+ */
 export interface DifferentialMove {
   /** A, the count the crank is moved for. */
   readonly near: number;
@@ -15,7 +18,10 @@ export interface DifferentialMove {
   readonly idlers: number;
 }
 
-/** The most that a plate can turn for one turn of the spindle with these gears: what limits how far A may lie from N. */
+/**
+ * The most that a plate can turn for one turn of the spindle with these gears: what limits how far A may lie
+ * from N.
+ */
 function mostOf({ teeth, products, largestProduct }: GearTable, simpleOnly: boolean): number {
   const [least = 1] = teeth;
   const simple = (teeth.at(-1) ?? 0) / least;
@@ -31,16 +37,20 @@ export function plateRatioFor(ratio: Exact, near: number, divisions: number): Ex
   return ratio.mul(exact(near - divisions, near));
 }
 
-/** Usual idlers: with the crank one in a simple train and none in a compound; against it two and one. Common practice. */
+/**
+ * Usual idlers: with the crank one in a simple train and none in a compound; against it two and one. Common
+ * practice.
+ */
 export function usualIdlers(plateRatio: Exact, train: Train): number {
   const against = plateRatio.lt(0) ? 1 : 0;
   return train.second ? against : 1 + against;
 }
 
 /**
- * Near counts that index simply, the nearest first and the larger of two equally near. How far off they may lie is a matter of the
- * plate's ratio R(A − N)/A: on a head of 5 turns the gears reach eight times as far as on one of 40.
- * A circle of C holes serves A in moves of k when k·R·C/A is whole, so A is a divisor of k·R·C: a handful for each circle.
+ * Near counts that index simply, the nearest first and the larger of two equally near. How far off they may
+ * lie is a matter of the plate's ratio R(A − N)/A: on a head of 5 turns the gears reach eight times as far as
+ * on one of 40. A circle of C holes serves A in moves of k when k·R·C/A is whole, so A is a divisor of k·R·C:
+ * a handful for each circle.
  * @param most of the plate's ratio
  */
 function nearCounts(
@@ -67,11 +77,13 @@ function nearCounts(
 }
 
 /**
- * Every differential indexing of a count: all near counts that index simply and whose plate these gears can drive, and all trains
- * of the owned gears with the ratio each asks for. In block order the crank is moved for k spaces at once, and the gears stay.
+ * Every differential indexing of a count: all near counts that index simply and whose plate these gears can
+ * drive, and all trains of the owned gears with the ratio each asks for. In block order the crank is moved
+ * for k spaces at once, and the gears stay.
  * @param ratio R, exact @param divisions N, whole, ≥ 2
  * @param circles those on hand @param gears the owned gears made ready
- * @param search `any` stops at the first that is found; `simpleOnly` for a bracket without a stud; `stride` of block order
+ * @param search `any` stops at the first that is found; `simpleOnly` for a bracket without a stud; `stride`
+ * of block order
  * @returns in order of the near count, each with its plainest trains first; empty when none reaches the count
  * Source: Machinery’s Handbook, differential indexing
  */

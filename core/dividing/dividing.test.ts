@@ -61,7 +61,8 @@ describe('simple indexing', () => {
     },
   );
 
-  // Source: Machinery's Handbook, simple and differential indexing table, entries of the three-plate set (from memory).
+  // Source: Machinery's Handbook, simple and differential indexing table, entries of the three-plate set
+  // (from memory).
   test.each([
     [7, '5 turns + 15 spaces on 21'],
     [58, null],
@@ -144,7 +145,8 @@ describe('motion of the head', () => {
   });
 
   // Source: differential indexing chart entries N = 53 and N = 127, Machinery's Handbook (from memory):
-  // the same model proves geared plates. 53: 35 spaces on 49, gears 56 on the plate shaft, 40 and 24 on the stud, 72 on the spindle.
+  // the same model proves geared plates. 53: 35 spaces on 49, gears 56 on the plate shaft, 40 and 24 on the
+  // stud, 72 on the spindle.
   test('a plate geared to the spindle: 53 and 127 close', () => {
     const ratio53 = exact(40)
       .mul(56 - 53)

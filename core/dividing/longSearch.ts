@@ -54,7 +54,8 @@ function differentialOut({ head, gearSets }: Ground, aim: Aim): string | null {
 
 /**
  * Every differential way of a count on a head: those found in all, and the best of them proved by motion.
- * Best first: fewest gears, a train that clears the stud, least to change, the nearer count, the larger circle.
+ * Best first: fewest gears, a train that clears the stud, least to change, the nearer count, the larger
+ * circle.
  * @param most how many to prove and return
  */
 function differentialAnswer(ground: Ground, aim: Aim, most: number): MethodAnswer {
@@ -184,8 +185,8 @@ function nearestReached({ head, gearSets, lead }: Ground, divisions: number): nu
 }
 
 /**
- * The longer search of the dividing station: differential, compound and approximate indexing. Run it off the thread that
- * the screen is drawn on.
+ * The longer search of the dividing station: differential, compound and approximate indexing. Run it off the
+ * thread that the screen is drawn on.
  * @param most ways of each method to prove and return
  */
 export function searchMethods(ground: Ground, aim: Aim, most = 50): LongSearch {

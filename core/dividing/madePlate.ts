@@ -47,8 +47,8 @@ function holeAt(hole: number, holes: number, radius: number, startDeg: number): 
 }
 
 /**
- * Drilling order: quarter by quarter across the plate, so that heat and a creeping zero are spread and not heaped at the
- * last hole. Holes keep their numbers. Common practice.
+ * Drilling order: quarter by quarter across the plate, so that heat and a creeping zero are spread and not
+ * heaped at the last hole. Holes keep their numbers. Common practice.
  */
 function drillingOrder(holes: number): number[] {
   const quarter = Math.ceil(holes / 4);
@@ -59,9 +59,9 @@ function drillingOrder(holes: number): number[] {
 }
 
 /**
- * Does a ring reach the table? It stands on the spindle, or on the work in line with it; outside its holes it has half a
- * hole of metal, at the least 2 mm. A plate hangs behind the crank, and how high that sits is not known.
- * Source: geometry; the metal outside the holes is common practice
+ * Does a ring reach the table? It stands on the spindle, or on the work in line with it; outside its holes it
+ * has half a hole of metal, at the least 2 mm. A plate hangs behind the crank, and how high that sits is not
+ * known. Source: geometry; the metal outside the holes is common practice
  */
 function fouls(
   { use, pitchCircle }: MadeInput,
@@ -87,8 +87,8 @@ function fouls(
 
 /**
  * A plate or ring of N holes from what is typed of it.
- * @param holes N, whole, ≥ 2 @param head it is for: R, and its middle above the table, mm, null where not known
- * Issues: those of the parsers; holes-touch, ring-fouls as notes
+ * @param holes N, whole, ≥ 2 @param head it is for: R, and its middle above the table, mm, null where not
+ * known Issues: those of the parsers; holes-touch, ring-fouls as notes
  */
 export function planMadePlate(
   input: MadeInput,

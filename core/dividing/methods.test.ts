@@ -72,7 +72,8 @@ describe('direct indexing', () => {
 });
 
 describe('angles', () => {
-  // Source: Machinery's Handbook, angular indexing: at 40 : 1 a space of 54 holes is 10′, of 27 20′, of 18 30′ (published)
+  // Source: Machinery's Handbook, angular indexing: at 40 : 1 a space of 54 holes is 10′, of 27 20′, of 18
+  // 30′ (published)
   test.each([
     [54, 10],
     [27, 20],

@@ -17,8 +17,8 @@ export const answer = (method: Method, ways: readonly Way[], total: number, out:
 });
 
 /**
- * Best first: least to change on the head; then the larger circle (a hole's error counts for less); then the plate's
- * name. The order is total: equal inputs give equal plans.
+ * Best first: least to change on the head; then the larger circle (a hole's error counts for less); then the
+ * plate's name. The order is total: equal inputs give equal plans.
  */
 export const compareCircles =
   (head: Head) =>
@@ -131,7 +131,10 @@ export function quickMethods(ground: Ground, aim: Aim): MethodAnswer[] {
   return ground.lead ? answersWithLead(answers, ground.head, ground.lead) : answers;
 }
 
-/** Methods in the order a machinist would try them: by the least trouble of their best way; those that are out come last. */
+/**
+ * Methods in the order a machinist would try them: by the least trouble of their best way; those that are out
+ * come last.
+ */
 export function rankMethods(answers: readonly MethodAnswer[]): MethodAnswer[] {
   const least = ({ ways }: MethodAnswer) => ways[0]?.trouble ?? Infinity;
   return [...answers].sort((a, b) => Math.sign(least(a) - least(b)) || inOrder(a.method, b.method));

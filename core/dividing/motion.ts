@@ -3,8 +3,9 @@ import { approx, exact, exactText, type Exact } from '../units/index.ts';
 import type { ChoiceOf, DividingChoice, Landing } from './schema.ts';
 
 /**
- * A dividing head as a mechanism. One turn of the spindle is `ratio` turns of the crank. The pin moves over the plate;
- * when the plate is geared to the spindle (differential) it turns `plateRatio` turns for one of the spindle, else it is locked.
+ * A dividing head as a mechanism. One turn of the spindle is `ratio` turns of the crank. The pin moves over
+ * the plate; when the plate is geared to the spindle (differential) it turns `plateRatio` turns for one of
+ * the spindle, else it is locked.
  */
 export interface HeadMechanism {
   /** R, exact, > 0 */
@@ -13,18 +14,26 @@ export interface HeadMechanism {
   readonly plateRatio: Exact;
 }
 
-/** What a person does for one space: whole turns of the crank and spaces on a circle, both counted on the plate. */
+/**
+ * What a person does for one space: whole turns of the crank and spaces on a circle, both counted on the
+ * plate.
+ */
 export interface CrankMove {
   readonly turns: number;
   readonly spaces: number;
   readonly circle: number;
 }
 
-/** Where everything stands after so many moves. Whole numbers throughout; turns are parts of a common denominator. */
+/**
+ * Where everything stands after so many moves. Whole numbers throughout; turns are parts of a common
+ * denominator.
+ */
 export interface HeadState {
   /** Moves made. */
   readonly moves: number;
-  /** Hole the pin is in, from the start hole; on a dial or a motor the marks or steps counted from the start. */
+  /**
+   * Hole the pin is in, from the start hole; on a dial or a motor the marks or steps counted from the start.
+   */
   readonly hole: number;
   /** Hole the back pin is in, where there is one. */
   readonly back: number;
@@ -41,7 +50,10 @@ export interface HeadMotion {
 
 const START: HeadState = { moves: 0, hole: 0, back: 0, spindle: 0 };
 
-/** The same advance of the spindle, move after move, in whole parts of one denominator. @throws when the figures outgrow exact whole numbers */
+/**
+ * The same advance of the spindle, move after move, in whole parts of one denominator. @throws when the
+ * figures outgrow exact whole numbers
+ */
 function steadily(
   advance: Exact,
   count: number,
@@ -81,14 +93,15 @@ function runCompound(ratio: Exact, choice: ChoiceOf<'compound'>, count: number):
   const crank = exact(turns * circle + spaces, circle).add(exact(back.spaces, back.circle));
   return steadily(crank.div(ratio), count, (k) => ({
     hole: turned(k * spaces, circle),
-    // the back pin stands still while the plate is turned under it: a plate turned back brings the next holes to it
+    // the back pin stands still while the plate is turned under it: a plate turned back brings the next holes
+    // to it
     back: turned(-k * back.spaces, back.circle),
   }));
 }
 
 /**
- * Each space at the whole unit (hole, mark, step) nearest to where it should be, reckoned from the start, so that
- * rounding never adds up.
+ * Each space at the whole unit (hole, mark, step) nearest to where it should be, reckoned from the start, so
+ * that rounding never adds up.
  * @param units in one turn of the spindle, exact, > 0 @param advance part of a turn for each move
  */
 export function runNearest(units: Exact, advance: Exact, count: number): HeadMotion {
@@ -106,18 +119,26 @@ export function runNearest(units: Exact, advance: Exact, count: number): HeadMot
   return { denominator, states };
 }
 
-/** Turns the plate makes for one of the spindle: by the gears that are put on, and by idlers as is the custom. */
+/**
+ * Turns the plate makes for one of the spindle: by the gears that are put on, and by idlers as is the custom.
+ */
 export function plateRatioOf(choice: DividingChoice): Exact {
   if (choice.method !== 'differential') return exact(0);
   const size = trainRatio(choice.train);
   return turnsWithCrank(choice.idlers, choice.train.second !== null) ? size : size.neg();
 }
 
-/** The custom rule: a simple train turns the plate with the crank through an odd number of idlers, a compound one through an even number. */
+/**
+ * The custom rule: a simple train turns the plate with the crank through an odd number of idlers, a compound
+ * one through an even number.
+ */
 export const turnsWithCrank = (idlers: number, compound: boolean): boolean =>
   (idlers % 2 === 1) === !compound;
 
-/** Whole units (holes, marks, steps) in one turn of the spindle, or in one millimetre of the table, for the choices that go to the nearest of them. */
+/**
+ * Whole units (holes, marks, steps) in one turn of the spindle, or in one millimetre of the table, for the
+ * choices that go to the nearest of them.
+ */
 export function unitsOf(
   ratio: Exact,
   choice: ChoiceOf<'nearest-hole' | 'handwheel' | 'stepper' | 'table'>,
@@ -134,7 +155,10 @@ export function unitsOf(
   }
 }
 
-/** Runs any choice through the motion of the head. @param ratio R, exact @param count moves @throws as runMoves */
+/**
+ * Runs any choice through the motion of the head. @param ratio R, exact @param count moves @throws as
+ * runMoves
+ */
 export function runChoice(ratio: Exact, choice: DividingChoice, count: number): HeadMotion {
   switch (choice.method) {
     case 'simple':
@@ -155,7 +179,10 @@ export function runChoice(ratio: Exact, choice: DividingChoice, count: number): 
   }
 }
 
-/** How the state after a move is come to from the one before it. @param at its place, ≥ 1 for a move; 0 is the start */
+/**
+ * How the state after a move is come to from the one before it. @param at its place, ≥ 1 for a move; 0 is the
+ * start
+ */
 export function landingOf(ratio: Exact, choice: DividingChoice, motion: HeadMotion, at: number): Landing {
   const { hole, back } = motion.states[at]!;
   const before = motion.states[at - 1]?.hole ?? 0;

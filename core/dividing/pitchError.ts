@@ -9,10 +9,13 @@ export function errorsOfChoice(ratio: Exact, choice: DividingChoice, aim: Aim): 
 }
 
 /**
- * Work that runs out: every space is where the head puts it and yet off along the pitch circle, once up and once down in a turn.
- * @param runout full reading of the indicator, mm: twice the eccentricity @param diameter where the error is felt, mm
+ * Work that runs out: every space is where the head puts it and yet off along the pitch circle, once up and
+ * once down in a turn.
+ * @param runout full reading of the indicator, mm: twice the eccentricity @param diameter where the error is
+ * felt, mm
  * @returns parts of a turn, at each space in turn
- * Source: an eccentric circle seen from the spindle; cumulative pitch error about the full reading peak to peak
+ * Source: an eccentric circle seen from the spindle; cumulative pitch error about the full reading peak to
+ * peak
  */
 export function errorsOfRunout(runout: number, diameter: number, spaces: number): number[] {
   const eccentricity = runout / 2;
@@ -34,8 +37,8 @@ export interface HoleError {
 }
 
 /**
- * One hole of the circle or ring in use stands wrong: every space that the pin comes to it is off, by the hole's angle
- * on the spindle and by an R-th part of it behind the worm.
+ * One hole of the circle or ring in use stands wrong: every space that the pin comes to it is off, by the
+ * hole's angle on the spindle and by an R-th part of it behind the worm.
  * @returns parts of a turn after each move; all zero for a choice without holes
  */
 export function errorsOfHole(

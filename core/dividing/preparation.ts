@@ -50,7 +50,9 @@ const HOME: Preparation = {
   why: 'cranking against the pin breaks it',
 };
 
-/** Gears of another job: while they are on, the plate creeps with the spindle, or the table turns the work. */
+/**
+ * Gears of another job: while they are on, the plate creeps with the spindle, or the table turns the work.
+ */
 function gearsOff({ geared }: Way, { standing: { gears } }: Head, lead: LeadGearing | null): Preparation[] {
   const wanted = lead ? lead.train : geared ? trainText(geared.train) : '';
   if (!gears || gears === wanted) return [];
@@ -95,7 +97,9 @@ function wormWhy(lead: LeadGearing | null): string {
   return lead ? 'the worm stays in and goes on driving the lead' : 'the worm stays in and holds the spindle';
 }
 
-/** The gears between table and head, for a helical gear; they are the lead station’s own, and only said here. */
+/**
+ * The gears between table and head, for a helical gear; they are the lead station’s own, and only said here.
+ */
 function leadSteps(
   { drive, gears, train, idlers }: LeadGearing,
   { standing, plateLock }: Head,
@@ -190,8 +194,8 @@ function warmUp(choice: DividingChoice): Preparation {
 }
 
 /**
- * What to do on the head for a way, in the order of the hands: only what changes from how it stands now, and the turns that take up the
- * slack. Common practice.
+ * What to do on the head for a way, in the order of the hands: only what changes from how it stands now, and
+ * the turns that take up the slack. Common practice.
  * @param head null where no head is used @param lead for a helical gear
  */
 export function preparationOf(way: Way, head: Head | null, lead: LeadGearing | null = null): Preparation[] {

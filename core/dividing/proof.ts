@@ -19,11 +19,14 @@ export interface Proof {
   /** First move after which it is not, or null. */
   readonly firstWrong: number | null;
   /**
-   * After the last move: is the spindle where it should be (on a full turn, back where it began), and the pin where R turns
-   * of the crank leave it on a locked plate (its start hole, when R is whole)?
+   * After the last move: is the spindle where it should be (on a full turn, back where it began), and the pin
+   * where R turns of the crank leave it on a locked plate (its start hole, when R is whole)?
    */
   readonly closes: boolean;
-  /** The space farthest from where it should be: after which move, and by how much of a turn; 0 when all are true. */
+  /**
+   * The space farthest from where it should be: after which move, and by how much of a turn; 0 when all are
+   * true.
+   */
   readonly worst: { readonly move: number; readonly turns: number };
   /** The worst width of a single space: how much one move is off, part of a turn. */
   readonly worstSingle: number;
@@ -68,7 +71,10 @@ export function proveDivision(head: HeadMechanism, move: CrankMove, divisions: n
   return judge(motion, exact(1, divisions), divisions, back);
 }
 
-/** Runs a choice through all the moves of an aim, the closing one with it on a full turn. @param ratio R, exact */
+/**
+ * Runs a choice through all the moves of an aim, the closing one with it on a full turn. @param ratio R,
+ * exact
+ */
 export function proveChoice(ratio: Exact, choice: DividingChoice, aim: Aim): Proof {
   const moves = movesOf(aim);
   const motion = runChoice(ratio, choice, moves);

@@ -45,7 +45,10 @@ const compoundChoiceSchema = z
     ...forMove,
     ...isExact,
     ...crankMove,
-    /** The back pin's move on another circle of the same plate, plate and crank turned together; < 0 against the clock. */
+    /**
+     * The back pin's move on another circle of the same plate, plate and crank turned together; < 0 against
+     * the clock.
+     */
     back: z.object({ circle, spaces: z.int().min(-2000).max(2000) }).readonly(),
   })
   .readonly();
@@ -55,7 +58,10 @@ const nearestHoleChoiceSchema = z
   .object({ method: z.literal('nearest-hole'), ...forMove, ...onPlate })
   .readonly();
 
-/** Worm out, the spindle pinned in a ring of its own; or the work pinned in a ring between spindle and work, the worm left in. */
+/**
+ * Worm out, the spindle pinned in a ring of its own; or the work pinned in a ring between spindle and work,
+ * the worm left in.
+ */
 const directChoiceSchema = z
   .object({
     method: z.literal('direct'),
@@ -89,7 +95,10 @@ const stepperChoiceSchema = z
   })
   .readonly();
 
-/** A rack or scale: the table's screw turned to readings reckoned from the first space. Here `advance` is in millimetres. */
+/**
+ * A rack or scale: the table's screw turned to readings reckoned from the first space. Here `advance` is in
+ * millimetres.
+ */
 const tableChoiceSchema = z
   .object({
     method: z.literal('table'),
@@ -102,7 +111,10 @@ const tableChoiceSchema = z
   })
   .readonly();
 
-/** A way of dividing that the person chose, by its content, so that a better-ranked one never slips in its place. */
+/**
+ * A way of dividing that the person chose, by its content, so that a better-ranked one never slips in its
+ * place.
+ */
 export const dividingChoiceSchema = z.discriminatedUnion('method', [
   simpleChoiceSchema,
   differentialChoiceSchema,

@@ -35,7 +35,8 @@ export function circlesOf(plates: readonly Plate[]): Circle[] {
 }
 
 /**
- * Every way to turn the crank by an exact amount: a circle serves when the amount is a whole number of its spaces.
+ * Every way to turn the crank by an exact amount: a circle serves when the amount is a whole number of its
+ * spaces.
  * @param over, under turns of the crank as whole numbers, both > 0; they need not be in lowest terms
  * @param circles those on hand
  * @returns one move for each circle that serves, in the order given; empty when none does

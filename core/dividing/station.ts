@@ -177,11 +177,11 @@ export interface DividingAsked {
 }
 
 /**
- * The dividing station: every way on the head that is found at once, each run through the head's motion, and the one in
- * force, which may also be a way that was picked from a longer search. Along a line: the readings of the table's screw.
- * Issues: no-head, no-mill, no-plates, no-simple-indexing, angle-not-simple, choice-no-longer-divides, choice-not-on-head,
- * choice-not-geared, choice-not-with-lead, lead-no-indexing, choice-lacks, stride-shares, stride-part-turn, holes-touch, ring-fouls,
- * travel-short
+ * The dividing station: every way on the head that is found at once, each run through the head's motion, and
+ * the one in force, which may also be a way that was picked from a longer search. Along a line: the readings
+ * of the table's screw. Issues: no-head, no-mill, no-plates, no-simple-indexing, angle-not-simple,
+ * choice-no-longer-divides, choice-not-on-head, choice-not-geared, choice-not-with-lead, lead-no-indexing,
+ * choice-lacks, stride-shares, stride-part-turn, holes-touch, ring-fouls, travel-short
  */
 export function planDividing({ input, target, ground, path }: DividingAsked): Work {
   const empty = emptyWork(input, ground);

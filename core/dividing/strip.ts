@@ -53,7 +53,8 @@ function reachOf(head: HeadReady, count: number): number {
 }
 
 /**
- * How each count is best had with these heads. Approximate ways, handwheels and motors reach every count and say nothing here.
+ * How each count is best had with these heads. Approximate ways, handwheels and motors reach every count and
+ * say nothing here.
  * @param heads of the shop that may be used @param from, to counts, whole, ≥ 2
  * @returns for each count from `from` to `to` its place in REACHES
  */

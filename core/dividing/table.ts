@@ -20,7 +20,8 @@ export const lineAim = (spaces: number, pitch: Exact): Aim => ({
 export const pitchText = (mm: Exact): string => exactText(exact(mm.valueOf().toFixed(6)));
 
 /**
- * Moving the table by its own screw: every space read from the first, so that rounding to a mark never adds up.
+ * Moving the table by its own screw: every space read from the first, so that rounding to a mark never adds
+ * up.
  * @param pitch mm from one space to the next
  * Issues: those of the length parser, at the mill's lead
  */

@@ -11,8 +11,9 @@ export interface Trouble {
 }
 
 /**
- * What each method asks of a person beyond its changes: one pin is easier to count than spaces, spaces are easier than
- * a train that has to be tried, and two pins are the surest way to scrap. Common practice; the figures only rank.
+ * What each method asks of a person beyond its changes: one pin is easier to count than spaces, spaces are
+ * easier than a train that has to be tried, and two pins are the surest way to scrap. Common practice; the
+ * figures only rank.
  */
 const ASKS: Readonly<Record<DividingChoice['method'], number>> = {
   simple: 20,
@@ -83,7 +84,8 @@ export function troubleOf(head: Head, choice: DividingChoice, circle: Circle | n
   }
   const read = ['handwheel', 'stepper', 'table'].includes(choice.method);
   if (!proof.everySpaceTrue && !read) trouble += INEXACT;
-  // a wheel that is fiddly to read and comes nearer goes before a motor that is easy and does not: a second for a point
+  // a wheel that is fiddly to read and comes nearer goes before a motor that is easy and does not: a second
+  // for a point
   if (read && choice.method !== 'table')
     trouble += Math.min(INEXACT, Math.abs(proof.worst.turns) * SECONDS_IN_A_TURN);
   return { trouble, because: words.join(', ') };

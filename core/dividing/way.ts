@@ -42,7 +42,10 @@ export interface Way {
   readonly armsHoles: number | null;
   /** What has to be changed on the head first, or null. */
   readonly change: string | null;
-  /** How much there is to change and to get wrong: less is better. With the reason, as a machinist would say it. */
+  /**
+   * How much there is to change and to get wrong: less is better. With the reason, as a machinist would say
+   * it.
+   */
   readonly trouble: number;
   readonly because: string;
   readonly geared: Geared | null;

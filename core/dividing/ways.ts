@@ -167,8 +167,8 @@ export function stepsPerTurn({ on, belt, stepsPerTurn: steps, microsteps }: Step
 }
 
 /**
- * The way that a choice stands for, on this head and for this aim; null when it no longer serves: the head lacks what it
- * needs, it was made for another move, or it was said to be exact and is not.
+ * The way that a choice stands for, on this head and for this aim; null when it no longer serves: the head
+ * lacks what it needs, it was made for another move, or it was said to be exact and is not.
  */
 export function wayOfChoice(ground: Ground, aim: Aim, choice: DividingChoice): Way | null {
   if (choice.advance !== advanceText(aim) || !canBeSet(ground, choice)) return null;

@@ -6,8 +6,8 @@ const SAME_GEARS = 'The head’s gears are needed for the lead, and it cannot be
 const WORM_OUT = 'The spindle is geared past the worm, so the crank does not turn it.';
 
 /**
- * Why a choice cannot be used while the head is geared to the table; null when it can. With the lead geared the plate turns
- * with the table and carries the crank along by its pin: the pin alone is free to be moved.
+ * Why a choice cannot be used while the head is geared to the table; null when it can. With the lead geared
+ * the plate turns with the table and carries the crank along by its pin: the pin alone is free to be moved.
  * Source: Machinery’s Handbook, helical milling; common practice
  */
 export function leadRefuses(
@@ -54,7 +54,10 @@ export function outWithLead(method: Method, drive: LeadGearing['drive']): string
   }
 }
 
-/** What methods answer once the lead is geared: ways that it forbids are taken out, and those it closes say why. */
+/**
+ * What methods answer once the lead is geared: ways that it forbids are taken out, and those it closes say
+ * why.
+ */
 export function answersWithLead(
   answers: readonly MethodAnswer[],
   head: Head,

@@ -25,7 +25,10 @@ export function moveText(move: {
   return whole ? `${whole} + ${part}` : part;
 }
 
-/** What the arms span: counted in spaces, and in holes for who sets them. `20 spaces, 21 holes with the pin’s own` */
+/**
+ * What the arms span: counted in spaces, and in holes for who sets them. `20 spaces, 21 holes with the pin’s
+ * own`
+ */
 export const armsText = (spaces: number): string =>
   `${plural(spaces, 'space')}, ${plural(spaces + 1, 'hole')} with the pin’s own`;
 
@@ -137,7 +140,9 @@ export function landsText(landing: Landing, ground: LandingGround): string {
   }
 }
 
-/** A small angle as it is said: `4.2″`, `1′ 05″`, `0° 12′ 30″`. @param turns part of a turn, sign kept aside */
+/**
+ * A small angle as it is said: `4.2″`, `1′ 05″`, `0° 12′ 30″`. @param turns part of a turn, sign kept aside
+ */
 export function smallAngleText(turns: number): string {
   const seconds = Math.abs(turns) * 1_296_000;
   if (seconds < 0.05) return '0″';
@@ -148,7 +153,10 @@ export function smallAngleText(turns: number): string {
 /** An angle at a radius, as a length along the circle, mm. @param turns part of a turn @param diameter mm */
 export const arcMm = (turns: number, diameter: number): number => turns * Math.PI * diameter;
 
-/** `4.2″, 7 µm`: an error of angle with what it comes to at a diameter; the angle alone while that is not known. */
+/**
+ * `4.2″, 7 µm`: an error of angle with what it comes to at a diameter; the angle alone while that is not
+ * known.
+ */
 export function errorText(turns: number, diameter: number | null): string {
   const angle = smallAngleText(turns);
   if (diameter === null || angle === '0″') return angle;

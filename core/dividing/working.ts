@@ -210,7 +210,10 @@ function readWorking(choice: DividingChoice, aim: Aim, ratio: string): Working[]
   }
 }
 
-/** The working of a way: turns for one space, the circle they are brought to, the arms, the gears, and the check. */
+/**
+ * The working of a way: turns for one space, the circle they are brought to, the arms, the gears, and the
+ * check.
+ */
 export function workingOf(way: Way, aim: Aim, ratio: string): Working[] {
   const { geared, choice, proof } = way;
   const lines: Working[] = [];

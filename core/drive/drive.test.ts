@@ -14,7 +14,8 @@ const DEG = Math.PI / 180;
 const [imperial, metric] = WORM_SCHOOLS;
 
 describe('the thread', () => {
-  // Source: Machinery's Handbook, 29° worm threads: depth 0.6866, flat of the tool 0.310, crest 0.335, outside d1 + 0.6366 of the pitch
+  // Source: Machinery's Handbook, 29° worm threads: depth 0.6866, flat of the tool 0.310, crest 0.335,
+  // outside d1 + 0.6366 of the pitch
   test('the printed proportions of 29°', () => {
     const { flat, crest } = flatAndCrest(imperial!);
     expect(flat).toBeCloseTo(0.31, 3);

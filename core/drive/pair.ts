@@ -26,7 +26,8 @@ export const wheelUndercutBelow = ({ pressureAngle, addendum }: WormProportions)
   undercutBelow(addendum * Math.PI, pressureAngle);
 
 /**
- * How much of the worm the wheel can reach over at most: the chord of its throat circle at the worm’s outside.
+ * How much of the worm the wheel can reach over at most: the chord of its throat circle at the worm’s
+ * outside.
  * @returns mm
  * Source: by geometry
  */

@@ -14,7 +14,8 @@ const DEG = Math.PI / 180;
 
 /**
  * The two schools. The 29° one is printed for single and double threads; the metric one goes by module.
- * Sources: Machinery’s Handbook, worm threads of 29° (0.3183 and 0.6866 of the pitch); for 40°, a depth of 2.2 m: common practice
+ * Sources: Machinery’s Handbook, worm threads of 29° (0.3183 and 0.6866 of the pitch); for 40°, a depth of
+ * 2.2 m: common practice
  */
 export const WORM_SCHOOLS: readonly WormProportions[] = [
   {
@@ -36,8 +37,8 @@ export const WORM_SCHOOLS: readonly WormProportions[] = [
 ];
 
 /**
- * Width of the tool's flat tip and of the thread's crest, as parts of the axial pitch: at the pitch line thread and space are alike,
- * and either flank leans by the pressure angle.
+ * Width of the tool's flat tip and of the thread's crest, as parts of the axial pitch: at the pitch line
+ * thread and space are alike, and either flank leans by the pressure angle.
  * @returns for 29°: 0.310 and 0.335, as printed
  * Source: geometry of the thread; Machinery’s Handbook prints 0.310 and 0.335 of the pitch
  */

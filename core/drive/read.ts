@@ -131,7 +131,9 @@ function readShape({ thread }: DriveInput): Result<ThreadShape> {
   });
 }
 
-/** A ratio as people write it in place of a count: `20:1`. @returns its figure; null where a count was typed */
+/**
+ * A ratio as people write it in place of a count: `20:1`. @returns its figure; null where a count was typed
+ */
 const ratioTyped = (typed: string): string | null => /^\s*(\d+)\s*:\s*1\s*$/.exec(typed)?.[1] ?? null;
 
 /**

@@ -7,7 +7,6 @@ import {
   measure,
   parseCount,
   parseOptionalLength,
-  type Exact,
   type Measure,
 } from '../units/index.ts';
 import { MOST_STARTS } from './read.ts';
@@ -43,7 +42,9 @@ export interface SampleAnswer {
   readonly issues: readonly Issue[];
 }
 
-/** What a reading may be off: a caliper over crests, a worn rim (reads low), two shafts. mm. Common practice. */
+/**
+ * What a reading may be off: a caliper over crests, a worn rim (reads low), two shafts. mm. Common practice.
+ */
 const GIVE = { threads: 0.1, throatLow: 0.35, throatHigh: 0.08, centre: 0.15 } as const;
 
 /** Pitches along the axis that worms are cut to on a lathe, as threads are. Common practice. */
@@ -109,8 +110,8 @@ function candidates(): readonly Omit<DriveCandidate, 'fits' | 'against' | 'wormD
 }
 
 /**
- * What worm and wheel on the bench may be: standard pitches by how many readings contradict them, then by how far they are off.
- * Thread and tooth are taken as one module high, which both schools give.
+ * What worm and wheel on the bench may be: standard pitches by how many readings contradict them, then by how
+ * far they are off. Thread and tooth are taken as one module high, which both schools give.
  * Issues: those of the parsers, at their fields
  */
 export function identifyDrive(sample: DriveSample): SampleAnswer {
@@ -118,7 +119,7 @@ export function identifyDrive(sample: DriveSample): SampleAnswer {
   const length = (field: 'outside' | 'over' | 'throat' | 'centre', what: string): number | null => {
     const read = parseOptionalLength(sample[field], what);
     if (!read.ok) issues.push(...at(field, read.issues));
-    return read.ok && read.value?.gt(0) ? approx(read.value as Exact) : null;
+    return read.ok && read.value?.gt(0) ? approx(read.value) : null;
   };
   const count = (
     field: 'threads' | 'starts' | 'teeth',

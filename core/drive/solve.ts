@@ -22,9 +22,11 @@ export function fromDiameter(
 }
 
 /**
- * From the centre distance: the worm is what the wheel leaves. With a normal pitch the wheel grows as the worm gets thinner,
- * so the two are sought together; of two worms that fit the thicker one is taken, which has the flatter thread.
- * @returns null where no worm of this pitch fits; a diameter of 0 or less where the wheel alone takes up the distance
+ * From the centre distance: the worm is what the wheel leaves. With a normal pitch the wheel grows as the
+ * worm gets thinner, so the two are sought together; of two worms that fit the thicker one is taken, which
+ * has the flatter thread.
+ * @returns null where no worm of this pitch fits; a diameter of 0 or less where the wheel alone takes up the
+ * distance
  */
 export function fromCentre(
   plane: 'axial' | 'normal',

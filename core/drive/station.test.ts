@@ -101,8 +101,8 @@ describe('sizes, whichever way they are given', () => {
   test('contact in the middle plane, by counting the length of the line of contact in base pitches', () => {
     const school = WORM_SCHOOLS[1]!;
     const [m, z] = [2, 40];
-    // along the line of contact, s from the pitch point: on it the worm's tips end below the pitch line, the wheel's at its
-    // throat circle, and nothing touches past the foot of the line on the base circle
+    // along the line of contact, s from the pitch point: on it the worm's tips end below the pitch line, the
+    // wheel's at its throat circle, and nothing touches past the foot of the line on the base circle
     const [a, r] = [school.pressureAngle, (z * m) / 2];
     let along = 0;
     for (let s = -30; s < 30; s += 0.0005) {
@@ -231,7 +231,8 @@ describe('a worm and wheel on the bench', () => {
   });
 
   test('nothing read, and a reading that cannot be', () => {
-    // threads to the inch that lathes cut: 8 crests stand 7 pitches apart; a wheel of 30 with (z + 2)·p/π over its throat
+    // threads to the inch that lathes cut: 8 crests stand 7 pitches apart; a wheel of 30 with (z + 2)·p/π
+    // over its throat
     for (const [pitch, over, throat] of [
       ['1/5', '1.4 in', '2.037 in'],
       ['1/6', '1.1667 in', '1.698 in'],

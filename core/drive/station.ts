@@ -150,8 +150,8 @@ export interface DriveAsked extends Placed {
 
 /**
  * The drive: what worm and wheel have in common, and how the two run together.
- * Issues: those of the readings; worm-threads-across, worm-centre-none, worm-centre-short, worm-thin, worm-thread-pointed, worm-steep,
- * worm-slender, wheel-undercut
+ * Issues: those of the readings; worm-threads-across, worm-centre-none, worm-centre-short, worm-thin,
+ * worm-thread-pointed, worm-steep, worm-slender, wheel-undercut
  * Source: docs/sources.md#worm
  */
 export function planDrive({ input, path, units: system }: DriveAsked): DriveWork {

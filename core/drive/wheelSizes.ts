@@ -14,14 +14,19 @@ export interface WheelSizes {
   readonly ratio: number;
 }
 
-/** Angle of the rim about the worm, radians: commercial wheels relieve their corners to about this. Common practice. */
+/**
+ * Angle of the rim about the worm, radians: commercial wheels relieve their corners to about this. Common
+ * practice.
+ */
 export const USUAL_FACE_ANGLE = Math.PI / 3;
 
 /**
  * Sizes of a wheel that lies about its worm.
- * @param teeth whole @param axialModule mm, of the worm @param wormDiameter pitch diameter, mm @param addendum mm
+ * @param teeth whole @param axialModule mm, of the worm @param wormDiameter pitch diameter, mm @param
+ * addendum mm
  * @param faceAngle of the rim about the worm's axis, radians
- * Source: d2 = z2·m, throat d2 + 2·ha, a = (d1 + d2)/2: Machinery’s Handbook, worm gearing; corners by geometry
+ * Source: d2 = z2·m, throat d2 + 2·ha, a = (d1 + d2)/2: Machinery’s Handbook, worm gearing; corners by
+ * geometry
  */
 export function wheelSizes(
   teeth: number,

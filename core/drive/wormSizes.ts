@@ -62,8 +62,8 @@ export const wormForCentre = (centre: number, axialModule: number, wheelTeeth: n
   2 * centre - wheelTeeth * axialModule;
 
 /**
- * The axial module of a worm whose wheel is cut with a stock cutter of a normal module: m = mn/cos γ, where γ follows from m again.
- * sin γ = z1·mn/d1.
+ * The axial module of a worm whose wheel is cut with a stock cutter of a normal module: m = mn/cos γ, where γ
+ * follows from m again. sin γ = z1·mn/d1.
  * @returns mm and radians; null where the thread would lie across the worm
  */
 export function axialFromNormal(
@@ -81,8 +81,8 @@ export function axialFromNormal(
 export const USUAL_FRICTION = 0.1;
 
 /**
- * Will the wheel turn the worm? Likely not where the lead angle is under the angle of friction, tan γ < μ/cos α.
- * Guidance only: vibration shakes a worm loose that friction would hold.
+ * Will the wheel turn the worm? Likely not where the lead angle is under the angle of friction, tan γ < μ/cos
+ * α. Guidance only: vibration shakes a worm loose that friction would hold.
  * Source: inclined plane; Machinery’s Handbook, worm gearing
  */
 export const likelySelfLocking = (

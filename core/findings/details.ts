@@ -1,6 +1,6 @@
 /**
- * The figures that the sentence of each issue is made with: what was `given`, what is `allowed`, and the details of its own.
- * Whoever reports an issue has to give just these, or it does not compile.
+ * The figures that the sentence of each issue is made with: what was `given`, what is `allowed`, and the
+ * details of its own. Whoever reports an issue has to give just these, or it does not compile.
  */
 export const ISSUE_FIGURES = {
   missing: ['allowed'],

@@ -11,7 +11,10 @@ import {
   type IssueCode,
 } from './index.ts';
 
-/** An issue with just the figures that its code asks of whoever reports it, each another: a misspelt one would be missed. */
+/**
+ * An issue with just the figures that its code asks of whoever reports it, each another: a misspelt one would
+ * be missed.
+ */
 function withItsFigures(code: IssueCode): { readonly issue: Issue; readonly figures: readonly string[] } {
   const figures = ISSUE_FIGURES[code].map((key: string, i) => [key, `${i + 11} mm`] as const);
   const { given, allowed, ...detail } = Object.fromEntries(figures) as Record<string, string>;

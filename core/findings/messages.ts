@@ -6,7 +6,9 @@ const d = <Key extends string>(
   key: Key,
 ): string => detail[key];
 
-/** Every sentence a person reads about something wrong, in one place: what is wrong, then what would be right. */
+/**
+ * Every sentence a person reads about something wrong, in one place: what is wrong, then what would be right.
+ */
 const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => string } = {
   missing: (i) => `Still needed: ${i.allowed}.`,
   'not-a-number': (i) => `“${i.given}” cannot be read. Write it like ${i.allowed}.`,

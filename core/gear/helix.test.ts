@@ -177,8 +177,8 @@ describe('the helix angle, whatever fixes it', () => {
 });
 
 describe('crossed shafts', () => {
-  // Source: Machinery's Handbook, helical gears on shafts at right angles, both 45° and of one hand (from memory):
-  // C = (N1 + N2)/(2·P·cos 45°)
+  // Source: Machinery's Handbook, helical gears on shafts at right angles, both 45° and of one hand (from
+  // memory): C = (N1 + N2)/(2·P·cos 45°)
   test('two of 45° and one hand stand at right angles', () => {
     const pair = crossedPair({
       normalModule: 2.54,
@@ -219,7 +219,8 @@ describe('crossed shafts', () => {
             hands: [hand, mate.hand],
           });
           expect(report.shaftAngle).toBeCloseTo(rad(sigma), 9);
-          // seen along the common normal: the first gear from above, the second from below, where hands look turned round
+          // seen along the common normal: the first gear from above, the second from below, where hands look
+          // turned round
           const lean = (which: 'right' | 'left') => (which === 'right' ? -1 : 1);
           const first = lean(hand) * rad(beta);
           const second = -lean(mate.hand) * mate.helixAngle;

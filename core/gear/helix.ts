@@ -59,7 +59,10 @@ const wrong = <Code extends IssueCode>(
   ...figures: FiguresOf<Code>
 ): Issue => issueOf(code, { path, severity: 'wrong', given }, ...figures);
 
-/** A float angle to a ten-millionth of a degree: what arithmetic with cosines has no exact figure for. @param angle radians */
+/**
+ * A float angle to a ten-millionth of a degree: what arithmetic with cosines has no exact figure for. @param
+ * angle radians
+ */
 const degrees = (angle: number): Exact => exact((angle / RAD).toFixed(7));
 
 /** A pitch of one plane carried over to the other. @param times what the module is multiplied by */
@@ -88,7 +91,10 @@ function fromPitches(input: GearInput, pitch: Pitch): Result<Exact> {
   return fail(wrong('pitches-impossible', 'otherPitch', input.otherPitch.typed, detail));
 }
 
-/** A wanted centre distance on parallel shafts: cos β = m_n(z1 + z2)/(2a). Issues: helix-needs-mate, helix-transverse-centre, helix-centre-short */
+/**
+ * A wanted centre distance on parallel shafts: cos β = m_n(z1 + z2)/(2a). Issues: helix-needs-mate,
+ * helix-transverse-centre, helix-centre-short
+ */
 function fromCentre(
   input: GearInput,
   on: HelixGround & { readonly pitch: Pitch; readonly teeth: number },
@@ -113,7 +119,10 @@ function fromCentre(
   return fail(wrong('helix-centre-long', 'mate.centre', given, { straight: lengthText(straight, system) }));
 }
 
-/** A wanted centre distance on crossed shafts: where two angles serve, the one nearer to half the shaft angle. Issues: helix-needs-mate, helix-crossed-none */
+/**
+ * A wanted centre distance on crossed shafts: where two angles serve, the one nearer to half the shaft angle.
+ * Issues: helix-needs-mate, helix-crossed-none
+ */
 function fromCrossedCentre(
   input: GearInput,
   on: HelixGround & { readonly pitch: Pitch; readonly teeth: number },
@@ -145,7 +154,10 @@ function fromCrossedCentre(
   return ok({ angle: degrees(best), other: other === undefined ? null : degrees(other) });
 }
 
-/** A lead measured by turning: sin β = π·z·m_n/L, or tan β = π·z·m_t/L. Issues: those of the parser; helix-lead-short */
+/**
+ * A lead measured by turning: sin β = π·z·m_n/L, or tan β = π·z·m_t/L. Issues: those of the parser;
+ * helix-lead-short
+ */
 function fromLead(input: GearInput, pitch: Pitch, teeth: number, system: UnitSystem): Result<Exact> {
   const lead = parsePositiveLength(input.lead, 'The lead');
   if (!lead.ok) return fail(...at('lead', lead.issues));
@@ -174,7 +186,10 @@ function fromPrint(
   return ok(degrees(angle));
 }
 
-/** Where both pitches are given beside an angle, they have to agree with it. Issues: those of the parser; pitches-at-odds */
+/**
+ * Where both pitches are given beside an angle, they have to agree with it. Issues: those of the parser;
+ * pitches-at-odds
+ */
 function atOdds(input: GearInput, pitch: Pitch, helixDeg: Exact): Issue[] {
   if (empty(input.otherPitch) || input.helixFrom === 'pitches') return [];
   const other = parsePitch(input.otherPitch);
@@ -242,9 +257,10 @@ function solve(
 /**
  * The helix angle by whichever of its sources is in force, and the pitch in the normal plane.
  * @returns fails where the angle cannot be told; issues stand at their fields
- * Issues: those of the parsers; out-of-range, pitches-impossible, helix-needs-mate, helix-transverse-centre, helix-centre-short,
- * helix-centre-long, helix-crossed-none, helix-lead-short; as notes: helix-two-angles; pitches-at-odds beside an angle
- * Source: ISO 21771 (m_n = m_t·cos β, L = π·z·m_n/sin β); docs/sources.md#helix
+ * Issues: those of the parsers; out-of-range, pitches-impossible, helix-needs-mate, helix-transverse-centre,
+ * helix-centre-short, helix-centre-long, helix-crossed-none, helix-lead-short; as notes: helix-two-angles;
+ * pitches-at-odds beside an angle Source: ISO 21771 (m_n = m_t·cos β, L = π·z·m_n/sin β);
+ * docs/sources.md#helix
  */
 export function readHelix(input: GearInput, on: HelixGround): Result<HelixReading> {
   const solved = solve(input, on);

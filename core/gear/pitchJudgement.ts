@@ -19,7 +19,10 @@ const STANDARD: Readonly<Record<Pitch['system'], readonly Pitch[]>> = {
   dp: standardOf('dp'),
 };
 
-/** Every standard pitch of a system, with its series: I and II of ISO 54, fine modules below 1, or a diametral pitch. */
+/**
+ * Every standard pitch of a system, with its series: I and II of ISO 54, fine modules below 1, or a diametral
+ * pitch.
+ */
 export function standardPitches(
   system: Pitch['system'],
 ): readonly { readonly pitch: Pitch; readonly series: 'I' | 'II' | 'fine' | 'dp' }[] {
@@ -43,13 +46,20 @@ export function nearestStandard(pitch: Pitch, system: Pitch['system']): Pitch {
   return STANDARD[system].reduce((best, standard) => (off(standard) < off(best) ? standard : best));
 }
 
-/** Blank larger than this is not turned on the machines this is for without second thoughts, mm. Common practice. */
+/**
+ * Blank larger than this is not turned on the machines this is for without second thoughts, mm. Common
+ * practice.
+ */
 const LARGE_BLANK = 420;
-/** A face narrower than this many modules, beside a blank over 150 mm, is no gear a person draws. Common practice. */
+/**
+ * A face narrower than this many modules, beside a blank over 150 mm, is no gear a person draws. Common
+ * practice.
+ */
 const THIN_FACE = 1.6;
 
 /**
- * Is the pitch plausible for a gear of this many teeth, face and bore, or was the unit slipped (14 DP typed as module 14)?
+ * Is the pitch plausible for a gear of this many teeth, face and bore, or was the unit slipped (14 DP typed
+ * as module 14)?
  * @param faceWidth mm, or null when not given yet @param bore mm, or null
  * @returns a query at path '' when the other reading of the same figure fits better, else nothing
  */
@@ -90,7 +100,10 @@ export function questionPitch(
   ];
 }
 
-/** Pitches of the other system within 2 % that are easily taken for this one, and pitches that are not standard at all. */
+/**
+ * Pitches of the other system within 2 % that are easily taken for this one, and pitches that are not
+ * standard at all.
+ */
 export function comparePitch(pitch: Pitch, teeth: number, system: UnitSystem): Issue[] {
   const given = pitchText(pitch);
   if (!isStandard(pitch)) {

@@ -56,7 +56,10 @@ function readPressureAngle(input: GearInput): Result<Exact> {
   };
 }
 
-/** The depth in force: stamped on the cutter, else typed, else by rule. Issues: those of the fields, depth-under-addendum. */
+/**
+ * The depth in force: stamped on the cutter, else typed, else by rule. Issues: those of the fields,
+ * depth-under-addendum.
+ */
 function readDepth(
   input: GearInput,
   pitch: Pitch | null,
@@ -116,7 +119,9 @@ function readDepth(
   return { depth, issues };
 }
 
-/** What the mate’s fields say. On crossed shafts its own angle is told, or follows from that of the shafts. */
+/**
+ * What the mate’s fields say. On crossed shafts its own angle is told, or follows from that of the shafts.
+ */
 interface MateReading {
   readonly teeth: number | null;
   /** mm */
@@ -175,8 +180,9 @@ function addendumOf({ depth }: GearInput, normalModule: number): number | null {
 
 /**
  * Reads the gear's fields.
- * @param system units for the sentences @param onCutter the depth stamped on the cutter that was picked, if any
- * Issues: those of each parser at its field; those of the helix; out-of-range for an angle; depth-under-addendum; depth-unusual
+ * @param system units for the sentences @param onCutter the depth stamped on the cutter that was picked, if
+ * any Issues: those of each parser at its field; those of the helix; out-of-range for an angle;
+ * depth-under-addendum; depth-unusual
  */
 export function readGear(
   input: GearInput,

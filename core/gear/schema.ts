@@ -27,11 +27,13 @@ export const gearSchema = z
       .readonly(),
     /** Which plane the pitch above is of; in a spur gear both are one. */
     pitchPlane: z.enum(['normal', 'transverse']),
-    /** The pitch of the other plane, where the print gives both; it fixes the angle, or has to agree with it. */
+    /**
+     * The pitch of the other plane, where the print gives both; it fixes the angle, or has to agree with it.
+     */
     otherPitch: measureSchema,
     /**
-     * What fixes the helix angle: typed; both pitches; a centre distance to the mate; the lead, measured by turning; or a
-     * print rubbed off the tips, which shows the angle there.
+     * What fixes the helix angle: typed; both pitches; a centre distance to the mate; the lead, measured by
+     * turning; or a print rubbed off the tips, which shows the angle there.
      */
     helixFrom: z.enum(HELIX_SOURCES),
     /** Helix angle at the pitch cylinder, or at the tips for a print; empty or 0 for a spur gear. */

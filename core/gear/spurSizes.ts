@@ -59,7 +59,8 @@ const toExact = (value: number): Exact => exact(value.toFixed(6));
  * @param depth addendum and whole depth, mm
  * @param variation helix, thinning; a helical gear's pitch is normal
  * @returns mm, unrounded; diameters of a helical gear to a millionth
- * Source: ISO 21771 (d = z·m/cos β, da = d + 2ha, df = da − 2h, db = d·cos α, p = π·m, s = p/2); docs/sources.md#sizes
+ * Source: ISO 21771 (d = z·m/cos β, da = d + 2ha, df = da − 2h, db = d·cos α, p = π·m, s = p/2);
+ * docs/sources.md#sizes
  */
 export function spurSizes(
   teeth: number,
@@ -105,7 +106,10 @@ export function spurSizes(
   };
 }
 
-/** The count below which a mate that is generated undercuts: in the plane of rotation, where a helical gear has the wider pitch and the blunter angle. */
+/**
+ * The count below which a mate that is generated undercuts: in the plane of rotation, where a helical gear
+ * has the wider pitch and the blunter angle.
+ */
 export function undercutOf({ depth, module, helixDeg, transverse }: SpurSizes): number {
   const cos = Math.cos((approx(helixDeg) * Math.PI) / 180);
   return undercutBelow(approx(depth.addendum.div(module)) * cos, transverse.pressureAngle);

@@ -73,10 +73,11 @@ describe('beside its mate', () => {
     const { mesh } = gear(mate({ backlash: mm('0.06') })).detail;
     expect(mesh!.report.backlash).toBeCloseTo(0, 9);
     expect(mesh!.thinner).toBeCloseTo(0.06, 9);
-    // form cutter for 17 to 20 teeth, exact at 17: Δh = j cos α / (2 sin(α + 90°/17)), common practice by geometry
+    // form cutter for 17 to 20 teeth, exact at 17: Δh = j cos α / (2 sin(α + 90°/17)), common practice by
+    // geometry
     expect(mesh!.deeper).toBeCloseTo((0.06 * Math.cos(20 * RAD)) / (2 * Math.sin((20 + 90 / 17) * RAD)), 6);
     // spread until the involutes have it by themselves: j = 2a (inv αw − inv α), by halving
-    const wide = mesh!.centreForWanted!;
+    const wide = mesh!.centreForWanted;
     const w = Math.acos((30 * Math.cos(20 * RAD)) / wide);
     const inv = (a: number) => Math.tan(a) - a;
     expect(2 * wide * (inv(w) - inv(20 * RAD))).toBeCloseTo(0.06, 6);

@@ -271,7 +271,8 @@ export interface GearAsked extends Placed {
 
 /**
  * The gear station: what the drawing fixes.
- * Issues: those of the readings; those of the mesh, parallel or crossed; pitch-look-alike, pitch-not-standard, undercut, depth-over-root
+ * Issues: those of the readings; those of the mesh, parallel or crossed; pitch-look-alike,
+ * pitch-not-standard, undercut, depth-over-root
  */
 export function planGear({
   read,

@@ -10,7 +10,10 @@ export interface Bracket {
   readonly idlers: number;
 }
 
-/** Why a train cannot go on a bracket, in words; null when it can. @param bracket null for a head that cannot be geared */
+/**
+ * Why a train cannot go on a bracket, in words; null when it can. @param bracket null for a head that cannot
+ * be geared
+ */
 export function bracketRefuses(bracket: Bracket | null, train: Train, idlers: number): string | null {
   if (!bracket) return 'it cannot be geared';
   if (train.second && !bracket.stud) return 'its bracket has no stud for two gears side by side';

@@ -24,7 +24,10 @@ export interface GearPair {
   readonly product: number;
 }
 
-/** The owned gears made ready for searching: every pair that can be taken at once, and the pairs of each product. */
+/**
+ * The owned gears made ready for searching: every pair that can be taken at once, and the pairs of each
+ * product.
+ */
 export interface GearTable {
   readonly counts: ReadonlyMap<number, number>;
   /** Tooth counts owned, rising. */

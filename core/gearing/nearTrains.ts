@@ -1,7 +1,9 @@
 import type { GearTable } from './gears.ts';
 import { clearsStud, compareTrains, placed, placedWith, sharesGear, type Train } from './trains.ts';
 
-/** Trains by how far they are from a wanted ratio, the best so many of them, the plainer of two equally near. */
+/**
+ * Trains by how far they are from a wanted ratio, the best so many of them, the plainer of two equally near.
+ */
 class Nearest {
   readonly #best: { readonly train: Train; readonly off: number }[] = [];
   /** What is farther off than this is not wanted any more. */
@@ -45,8 +47,8 @@ function offerSimple(
 }
 
 /**
- * For each product below, the products above are gone through outwards from the wanted one, until they are farther off
- * than the worst that is kept: the work grows with the number of products, not of their pairs.
+ * For each product below, the products above are gone through outwards from the wanted one, until they are
+ * farther off than the worst that is kept: the work grows with the number of products, not of their pairs.
  * @param products rising @param offer whether the two go together; then they are offered
  */
 function offerAround(
@@ -174,8 +176,8 @@ function placedThree(drivers: Three, drivens: Three): Train {
 }
 
 /**
- * The trains of six gears whose ratio lies nearest to a wanted one, by meeting in the middle: every three drivers stand
- * ready by product, and for every three drivens those about the wanted product are looked at.
+ * The trains of six gears whose ratio lies nearest to a wanted one, by meeting in the middle: every three
+ * drivers stand ready by product, and for every three drivens those about the wanted product are looked at.
  * @param wanted drivers over drivens, > 0 @param most how many to return, ≥ 1
  * @returns nearest first; empty where fewer than six gears are owned
  */
@@ -213,7 +215,9 @@ function firstAtLeast(rising: Int32Array, target: number): number {
   return low;
 }
 
-/** Whole numbers that stand for one ratio in lowest terms; of trains with one ratio only the plainest is kept. */
+/**
+ * Whole numbers that stand for one ratio in lowest terms; of trains with one ratio only the plainest is kept.
+ */
 function lowest(over: number, under: number): string {
   let [a, b] = [over, under];
   while (b !== 0) [a, b] = [b, a % b];
@@ -221,7 +225,8 @@ function lowest(over: number, under: number): string {
 }
 
 /**
- * For every ratio in a stretch that the gears make, its plainest train, each gear used only as often as owned.
+ * For every ratio in a stretch that the gears make, its plainest train, each gear used only as often as
+ * owned.
  * @param low, high drivers over drivens, 0 < low ≤ high
  * @returns by rising ratio
  */

@@ -8,11 +8,15 @@ export interface Meshing {
 }
 
 /**
- * A gear train from a first shaft to a last one. In a simple train the driver turns the driven (idlers between them
- * change only the hand). In a compound one, first driven and second driver sit together on the stud.
+ * A gear train from a first shaft to a last one. In a simple train the driver turns the driven (idlers
+ * between them change only the hand). In a compound one, first driven and second driver sit together on the
+ * stud.
  */
 export interface Train extends Meshing {
-  /** The second pair, when compound: its driver on the stud, its driven on the last shaft, or on a second stud. */
+  /**
+   * The second pair, when compound: its driver on the stud, its driven on the last shaft, or on a second
+   * stud.
+   */
   readonly second: Meshing | null;
   /** The third pair of a train of six gears: its driver on the second stud, its driven on the last shaft. */
   readonly third?: Meshing | null | undefined;
@@ -40,8 +44,8 @@ export const trainText = (train: Train): string =>
 const STUD_CLEARANCE = 15;
 
 /**
- * Does the train go together on a usual bracket? On a compound stud the first mesh must reach past the second driver,
- * and the second past the first driven. Rule of thumb, common practice.
+ * Does the train go together on a usual bracket? On a compound stud the first mesh must reach past the second
+ * driver, and the second past the first driven. Rule of thumb, common practice.
  */
 export function clearsStud({ driver, driven, second, third }: Train): boolean {
   if (!second) return true;
@@ -82,7 +86,9 @@ export const placed = (drivers: GearPair, drivens: GearPair): Train =>
 /** Gears in a train, idlers left aside: 2, 4 or 6. */
 export const gearsIn = ({ second, third }: Train): 2 | 4 | 6 => (second ? (third ? 6 : 4) : 2);
 
-/** Plainest first: fewest gears, then those that clear the stud, then the smallest wheels. The order is total. */
+/**
+ * Plainest first: fewest gears, then those that clear the stud, then the smallest wheels. The order is total.
+ */
 export function compareTrains(a: Train, b: Train): number {
   const wheels = ({ driver, driven, second, third }: Train) => [
     driver,
@@ -111,8 +117,8 @@ export interface TrainSearch {
 
 /**
  * Every train of the owned gears with exactly this ratio, each gear used only as often as owned.
- * For a compound train the product of the drivers is looked up for every pair of drivens, so the work grows with the
- * number of pairs, not of fours.
+ * For a compound train the product of the drivers is looked up for every pair of drivens, so the work grows
+ * with the number of pairs, not of fours.
  * @param over, under drivers over drivens as whole numbers, both > 0; they need not be in lowest terms
  * @returns plainest first; empty when none reaches it
  */

@@ -7,7 +7,8 @@ export interface Chordal {
 
 /**
  * Chordal thickness and the chordal addendum it is measured at.
- * @param pitchDiameter mm, > 0 @param addendum mm @param toothThickness mm along the pitch circle, thinned or not
+ * @param pitchDiameter mm, > 0 @param addendum mm @param toothThickness mm along the pitch circle, thinned or
+ * not
  * @returns mm, unrounded
  * Source: chord and rise of the arc; Machinery’s Handbook, gear-tooth caliper settings
  */

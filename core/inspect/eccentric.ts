@@ -15,8 +15,8 @@ export interface Eccentric {
 export const LEAST_READINGS = 3;
 
 /**
- * The first harmonic of readings taken at equal steps: for a circle off its middle by e the reading is e·cos(θ − φ), to a
- * part in e/r.
+ * The first harmonic of readings taken at equal steps: for a circle off its middle by e the reading is
+ * e·cos(θ − φ), to a part in e/r.
  * @param readings mm, at least 3 Source: least squares on a circle; tested on a shifted circle
  */
 export function eccentricOf(readings: readonly number[]): Eccentric {
@@ -38,7 +38,9 @@ export function eccentricOf(readings: readonly number[]): Eccentric {
   };
 }
 
-/** What a runout is good enough for. Common practice, no source: figures of the bench, not of a standard. mm */
+/**
+ * What a runout is good enough for. Common practice, no source: figures of the bench, not of a standard. mm
+ */
 export const GOOD_FOR = [
   { upTo: 0.02, say: 'good for a quiet drive' },
   { upTo: 0.05, say: 'good for a slow drive; a quiet one would be heard' },

@@ -37,7 +37,10 @@ export interface AsCut {
 /** What a jaw keeps off the tip of a tooth, in modules. Common practice. */
 const TIP_EASED = 0.1;
 
-/** The tooth that gives a reading, between half of it gone and half as much again. @param of falling reading for rising thinning */
+/**
+ * The tooth that gives a reading, between half of it gone and half as much again. @param of falling reading
+ * for rising thinning
+ */
 function solve(of: (thick: number) => number, reading: number, size: number): number {
   let [low, high] = [-size, size];
   for (let i = 0; i < 70; i += 1) {
@@ -50,7 +53,8 @@ function solve(of: (thick: number) => number, reading: number, size: number): nu
 
 /**
  * What each way of measuring should read on a gear cut as planned.
- * Sources: span, pins, chordal tooth: ISO 21771 and Machinery’s Handbook; depth to thickness: the form cutter’s rule
+ * Sources: span, pins, chordal tooth: ISO 21771 and Machinery’s Handbook; depth to thickness: the form
+ * cutter’s rule
  */
 export function expectedOf({
   sizes,
@@ -122,7 +126,10 @@ export function expectedOf({
   ];
 }
 
-/** Does a pin touch the flanks of its space, and stand out beyond the tips? @param circle that pins stand on, mm */
+/**
+ * Does a pin touch the flanks of its space, and stand out beyond the tips? @param circle that pins stand on,
+ * mm
+ */
 function pinOut(circle: number, pin: number, outside: number, depth: number): Expected['out'] {
   const root = outside - 2 * depth;
   if (!(circle - pin > root)) return 'pin-sinks';
@@ -141,7 +148,8 @@ export interface RunoutSays {
 
 /**
  * @param reading least to most, mm
- * Source: an eccentric circle; thickness 2t·sin(α − 90°/z)/cos α, pitch t/cos α (trade’s rules, tested by a shifted gear)
+ * Source: an eccentric circle; thickness 2t·sin(α − 90°/z)/cos α, pitch t/cos α (trade’s rules, tested by a
+ * shifted gear)
  */
 export const runoutSays = (reading: number, { pressureAngle, teeth }: SpurSizes): RunoutSays => ({
   reading,

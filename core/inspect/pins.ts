@@ -16,7 +16,10 @@ export function angleOfInvolute(value: number): number {
   return angle;
 }
 
-/** The usual measuring pin. @param module mm, normal @returns mm. Source: Machinery’s Handbook, pins of 1.728/P */
+/**
+ * The usual measuring pin. @param module mm, normal @returns mm. Source: Machinery’s Handbook, pins of
+ * 1.728/P
+ */
 export const usualPin = (module: number): number => 1.728 * module;
 
 /**
@@ -38,11 +41,12 @@ export function pinCircle(pin: number, gear: MeasuredGear, thinning = 0): number
 }
 
 /**
- * Measurement over two pins in opposite spaces of an external gear (in the nearest to opposite, when z is odd); over balls on a
- * helical one.
+ * Measurement over two pins in opposite spaces of an external gear (in the nearest to opposite, when z is
+ * odd); over balls on a helical one.
  * @param pin mm, > 0 @param thinning mm taken off the tooth along the pitch circle, in the normal plane
  * @returns mm, unrounded; NaN where the pin sinks below the base circle
- * Source: Machinery’s Handbook, checking gear sizes by measurement over wires; with α_t, m_n and cos α_n for a helix
+ * Source: Machinery’s Handbook, checking gear sizes by measurement over wires; with α_t, m_n and cos α_n for
+ * a helix
  */
 export function overPins(pin: number, gear: MeasuredGear, thinning = 0): number {
   const across = pinCircle(pin, gear, thinning);

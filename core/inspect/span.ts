@@ -1,6 +1,8 @@
 import { involute } from '../involute/index.ts';
 
-/** A gear as a span or pin measurement meets it: helix 0 for a spur gear. Angles radians, module normal, mm. */
+/**
+ * A gear as a span or pin measurement meets it: helix 0 for a spur gear. Angles radians, module normal, mm.
+ */
 export interface MeasuredGear {
   readonly teeth: number;
   readonly module: number;

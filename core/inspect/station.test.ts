@@ -88,7 +88,8 @@ describe('what it should read', () => {
 });
 
 describe('a span where teeth lean', () => {
-  // worked by hand, m 2, 20 teeth at 45°: αt 27.236°, βb 41.642°, k = 20/π·(0.51474/0.55849 - 0.03938) + ½ = 6.1; base Ø 50.296
+  // worked by hand, m 2, 20 teeth at 45°: αt 27.236°, βb 41.642°, k = 20/π·(0.51474/0.55849 - 0.03938) + ½ =
+  // 6.1; base Ø 50.296
   const at45 = (face: string) => drawnHelicalJob({ ...GEAR, teeth: 20, face, bore: '12' }, '45');
   test.each([
     // W6 = 1.87939·(5.5 π + 0.78756) = 33.953, and needs 33.953·sin βb = 22.56 mm of face

@@ -75,7 +75,10 @@ function setText({ id, with: figure }: Expected, helical: boolean, system: UnitS
   }
 }
 
-/** Two pins in the spaces of an odd count lie along the helix and read otherwise: there the figure is one over balls. */
+/**
+ * Two pins in the spaces of an odd count lie along the helix and read otherwise: there the figure is one over
+ * balls.
+ */
 function nameOf(id: CheckId, { teeth, helixDeg }: SpurSizes): string {
   if (id !== 'pins' || helixDeg.equals(0)) return NAMES[id];
   return teeth % 2 === 0 ? 'Over pins or balls' : 'Over balls, not pins';
@@ -98,8 +101,8 @@ export interface InspectAsked extends Placed {
 }
 
 /**
- * The inspect station of a spur or helical gear: what it should measure, and what the readings say of its teeth.
- * Issues: those of the parser; inspect-far, inspect-disagree, inspect-thick, inspect-thin
+ * The inspect station of a spur or helical gear: what it should measure, and what the readings say of its
+ * teeth. Issues: those of the parser; inspect-far, inspect-disagree, inspect-thick, inspect-thin
  * Source: docs/sources.md#inspect
  */
 export function planInspect({

@@ -43,7 +43,10 @@ test('of flanks that no jaws touch it is said so, not that the face is too narro
 
 describe('what a tolerance of the tooth lets each tool read', () => {
   const inv = (a: number) => Math.tan(a) - a;
-  /** M over pins of 3.456 on 30 teeth of module 2, the tooth thicker by so much: by halving, from the definition. */
+  /**
+   * M over pins of 3.456 on 30 teeth of module 2, the tooth thicker by so much: by halving, from the
+   * definition.
+   */
   const pinsOver = (thicker: number) => {
     const wanted = inv(rad(20)) + 3.456 / (60 * Math.cos(rad(20))) - Math.PI / 60 + thicker / 60;
     let [low, high] = [0, 1];

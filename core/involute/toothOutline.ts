@@ -23,8 +23,8 @@ const polar = (radius: number, angle: number): Point => ({
 
 /**
  * One tooth standing on the y axis, from the middle of the space on its left to the middle of the space on
- * its right: root arc, flank, land, flank, root arc. The flank is the involute; where it would reach below the base circle it goes
- * on along a radius, as a plain cutter leaves it.
+ * its right: root arc, flank, land, flank, root arc. The flank is the involute; where it would reach below
+ * the base circle it goes on along a radius, as a plain cutter leaves it.
  * @param drawing mm, radians
  * @param steps points along a flank, ≥ 2
  * @returns mm, x to the right and y outward; turning it by 2π/z gives the next tooth without a gap
@@ -67,7 +67,10 @@ export function toothOutline(drawing: GearDrawing, steps = 12): readonly Point[]
   return [...leftHalf, land[1]!, land[0]!, ...[...right].reverse()];
 }
 
-/** The whole gear, all teeth, as one closed outline starting at the tooth on the y axis. Same units as toothOutline. */
+/**
+ * The whole gear, all teeth, as one closed outline starting at the tooth on the y axis. Same units as
+ * toothOutline.
+ */
 export function gearOutline(drawing: GearDrawing, steps = 12): readonly Point[] {
   const tooth = toothOutline(drawing, steps);
   const points: Point[] = [];

@@ -7,7 +7,10 @@
 export const undercutBelow = (addendum: number, pressureAngle: number): number =>
   (2 * addendum) / Math.sin(pressureAngle) ** 2;
 
-/** By less than this a count falls short without harm: 17 teeth at 20° show only a trace, and are cut everywhere. Common practice. */
+/**
+ * By less than this a count falls short without harm: 17 teeth at 20° show only a trace, and are cut
+ * everywhere. Common practice.
+ */
 const TRACE = 0.1;
 
 /** Is a count undercut, and by more than a trace? @param limit as undercutBelow gives it, unrounded */

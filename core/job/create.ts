@@ -19,7 +19,7 @@ export const newPart = <K extends Kind>(
   id: string,
   { units, shop }: Pick<NewJob, 'units' | 'shop'>,
   by: ArrivalBy = 'drawing',
-): PartOf<K> => documentOf(kind).empty({ id, units, head: shop.heads[0] ?? null, by }) as PartOf<K>;
+): PartOf<K> => documentOf(kind).empty({ id, units, head: shop.heads[0] ?? null, by });
 
 /** A job of one part of a kind. */
 function newJob(given: NewJob, kind: Kind, by: ArrivalBy = 'drawing'): Job {

@@ -13,8 +13,8 @@ export function partnerOf(job: Job, partId: string): DrivePart | null {
 const same = (a: DriveInput, b: DriveInput): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /**
- * Changes what worm and wheel have in common, on both cards. Where the two stood apart already only this one is changed: what
- * stands on the other was meant so, until someone says otherwise.
+ * Changes what worm and wheel have in common, on both cards. Where the two stood apart already only this one
+ * is changed: what stands on the other was meant so, until someone says otherwise.
  */
 export function withDrive(job: Job, partId: string, change: (drive: DriveInput) => DriveInput): Job {
   const own = job.parts.find(({ id }) => id === partId);

@@ -15,7 +15,8 @@ export function copyOf(head: Head, shop: Equipment): Equipment {
 
 /**
  * Puts a head of the shop in force for a part, keeping a copy of it, its gears and its drives in the job.
- * A way chosen on another head is put aside; one chosen on an earlier state of the same head stays, to be checked again.
+ * A way chosen on another head is put aside; one chosen on an earlier state of the same head stays, to be
+ * checked again.
  */
 export function withHead(job: Job, partId: string, head: Head, shop: Equipment): Job {
   const changed = withDividing(job, partId, (dividing) => ({
@@ -58,7 +59,10 @@ export function withMill(job: Job, partId: string, millId: string, shop: Equipme
   return { ...changed, equipment: { ...job.equipment, mills: [...others, mill] } };
 }
 
-/** Puts a lathe of the shop in force for a worm, with a copy of it and its gears in the job. Gears chosen on another are put aside. */
+/**
+ * Puts a lathe of the shop in force for a worm, with a copy of it and its gears in the job. Gears chosen on
+ * another are put aside.
+ */
 export function withLathe(job: Job, partId: string, latheId: string, shop: Equipment): Job {
   const lathe = shop.lathes.find(({ id }) => id === latheId);
   if (!lathe) return job;
@@ -83,7 +87,10 @@ export function withLathe(job: Job, partId: string, latheId: string, shop: Equip
   return { ...changed, equipment: { ...job.equipment, lathes, gearSets } };
 }
 
-/** Puts a set of change gears in force for the lead of a part, with a copy of it in the job; null: those of the head. */
+/**
+ * Puts a set of change gears in force for the lead of a part, with a copy of it in the job; null: those of
+ * the head.
+ */
 export function withLeadGears(job: Job, partId: string, gearSetId: string | null, shop: Equipment): Job {
   const set = shop.gearSets.find(({ id }) => id === gearSetId);
   const changed = withSpurPart(job, partId, (part) => ({

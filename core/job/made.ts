@@ -14,7 +14,10 @@ export function headWithMade(head: Head, made: Plate | Ring): Head {
     : { ...head, rings: [...others(head.rings), made] };
 }
 
-/** What a ring or plate of so many holes is called on a head. @param onWork a ring that goes between spindle and work */
+/**
+ * What a ring or plate of so many holes is called on a head. @param onWork a ring that goes between spindle
+ * and work
+ */
 export function madeFor(use: 'ring' | 'plate', holes: number, onWork = false): Plate | Ring {
   const id = `made-${use}-${holes}`;
   return use === 'ring'
@@ -22,7 +25,10 @@ export function madeFor(use: 'ring' | 'plate', holes: number, onWork = false): P
     : { id, name: `M${holes}`, sides: [{ circles: [holes] }], made: true };
 }
 
-/** The part of a job in which the ring or plate of so many holes for a part is drilled; null where it is not drilled here. */
+/**
+ * The part of a job in which the ring or plate of so many holes for a part is drilled; null where it is not
+ * drilled here.
+ */
 export function ringPartFor(job: Job, partId: string, holes: number): SpacedPart | null {
   const drilled = job.relations
     .filter(({ kind, parts }) => kind === 'ring-for' && parts[1] === partId)
@@ -32,8 +38,10 @@ export function ringPartFor(job: Job, partId: string, holes: number): SpacedPart
 }
 
 /**
- * Jobs chain: a ring that a part needs becomes a part of its own in the same job, to be drilled first on the same head.
- * @returns the job with the ring's part, and that part's id; the job as it is when a ring of so many is there already
+ * Jobs chain: a ring that a part needs becomes a part of its own in the same job, to be drilled first on the
+ * same head.
+ * @returns the job with the ring's part, and that part's id; the job as it is when a ring of so many is there
+ * already
  */
 export function withRingPart(
   job: Job,

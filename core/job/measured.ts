@@ -23,8 +23,8 @@ function unmeasured(part: Part, units: UnitSystem): Part {
 }
 
 /**
- * A run of a part has begun. A gear that is sunk stands deeper from now on, and its readings went with the run they were taken on;
- * a fresh piece was never sunk.
+ * A run of a part has begun. A gear that is sunk stands deeper from now on, and its readings went with the
+ * run they were taken on; a fresh piece was never sunk.
  * @param sunk mm, by how much more; null for a run that cuts what the card says
  */
 export function withRunBegun(job: Job, partId: string, sunk: { readonly by: number } | null): Job {
@@ -43,7 +43,10 @@ export function withRunBegun(job: Job, partId: string, sunk: { readonly by: numb
   });
 }
 
-/** The same job under another id and name, as if nothing of it had been cut: no readings, no blank as it was turned. */
+/**
+ * The same job under another id and name, as if nothing of it had been cut: no readings, no blank as it was
+ * turned.
+ */
 export function duplicateJob(job: Job, id: string, name: string): Job {
   return { ...job, id, name, parts: job.parts.map((part) => unmeasured(part, job.units)) };
 }

@@ -83,7 +83,10 @@ function partFromV6(part: unknown, given: unknown): unknown {
   };
 }
 
-/** A gear that was sunk did not say so; a sample’s hand was never asked, and a wheel’s corners were not measured. */
+/**
+ * A gear that was sunk did not say so; a sample’s hand was never asked, and a wheel’s corners were not
+ * measured.
+ */
 function partFromV7(part: unknown, given: unknown): unknown {
   if (!isObject(part)) return part;
   const length = { typed: '', unit: given === 'in' ? 'in' : 'mm' };
@@ -100,11 +103,14 @@ function partFromV7(part: unknown, given: unknown): unknown {
 const partsBy = (job: RawJob, change: (part: unknown, units: unknown) => unknown): unknown =>
   Array.isArray(job['parts']) ? job['parts'].map((part) => change(part, job['units'])) : job['parts'];
 
-/** `steps[n]` brings a document of version n to n + 1. One sample of every old version is kept in samples/. */
+/**
+ * `steps[n]` brings a document of version n to n + 1. One sample of every old version is kept in samples/.
+ */
 const steps: Readonly<Record<number, (job: RawJob) => RawJob>> = {
   // change gears came in, and heads that can be geared with them
   1: (job) => ({ ...job, version: 2, equipment: equipmentFromV1(job['equipment']) }),
-  // rings, handwheels, drives and mills came in, block order, plates to be made, and ways that do not come out exactly
+  // rings, handwheels, drives and mills came in, block order, plates to be made, and ways that do not come
+  // out exactly
   2: (job) => ({
     ...job,
     version: 3,

@@ -47,8 +47,8 @@ const issue = <Code extends IssueCode>(
 ): Issue => issueOf(code, { path: '', severity: 'wrong', ...more }, ...figures);
 
 /**
- * A job document from parsed JSON: checks the mark and version, brings old versions up to today's, checks the shape.
- * Issues: not-a-job, later-version, shape
+ * A job document from parsed JSON: checks the mark and version, brings old versions up to today's, checks the
+ * shape. Issues: not-a-job, later-version, shape
  */
 export function readJob(raw: unknown): Result<Job> {
   if (typeof raw !== 'object' || raw === null || (raw as RawJob)['format'] !== JOB_FORMAT)
@@ -72,7 +72,10 @@ export function readJob(raw: unknown): Result<Job> {
   return parsed.success ? ok(parsed.data) : fail(...shapeIssues(parsed.error, migrated));
 }
 
-/** How a text that is no JSON ends: inside a string, list or object that it opened, or with a quotation mark that never closed. */
+/**
+ * How a text that is no JSON ends: inside a string, list or object that it opened, or with a quotation mark
+ * that never closed.
+ */
 function howItEnds(text: string): 'whole' | 'cut' | 'in-a-quote' {
   let depth = 0;
   let inString = false;

@@ -37,7 +37,10 @@ export const drawnHelicalJob = (given: Parameters<typeof drawnSpurJob>[0], helix
     gear: { ...part.gear, helix: measure(helix, 'deg') },
   }));
 
-/** A worm drive with everything given: the worm's card first, then the wheel's. @param drive what differs from a single start of module 2 on 40 teeth */
+/**
+ * A worm drive with everything given: the worm's card first, then the wheel's. @param drive what differs from
+ * a single start of module 2 on 40 teeth
+ */
 export function drawnDriveJob(
   given: {
     readonly id: string;

@@ -13,13 +13,17 @@ import type { Job } from './schema.ts';
 const usualRule = (system: 'module' | 'dp', stub: boolean): ToothSystemId =>
   stub ? 'stub-1.8' : system === 'module' ? 'iso53-a' : 'form-2.157';
 
-/** The pressure angle a pitch usually has, degrees. Common practice: 20° by module and for stub teeth, 14½° by diametral pitch. */
+/**
+ * The pressure angle a pitch usually has, degrees. Common practice: 20° by module and for stub teeth, 14½° by
+ * diametral pitch.
+ */
 export const usualAngle = (system: 'module' | 'dp', stub: boolean): number =>
   stub || system === 'module' ? 20 : 14.5;
 
 /**
  * Takes a sample for a gear: its figures go into the gear’s fields, the readings stay as they were measured.
- * The angle, where the readings did not tell it, is the usual one of that pitch: 20° by module, 14½° by diametral pitch.
+ * The angle, where the readings did not tell it, is the usual one of that pitch: 20° by module, 14½° by
+ * diametral pitch.
  */
 export function takeSample(job: Job, partId: string, found: Identification): Job {
   const taken: TakenSample = {
@@ -82,8 +86,8 @@ export function takeCount(job: Job, partId: string, teeth: number): Job {
 }
 
 /**
- * Takes a pair for two shafts: the first gear into this part, the second into a part of its own in the same job, each with
- * the other as its mate at the real distance. Taking another pair changes both.
+ * Takes a pair for two shafts: the first gear into this part, the second into a part of its own in the same
+ * job, each with the other as its mate at the real distance. Taking another pair changes both.
  */
 export function takePair(job: Job, partId: string, pair: PairForShafts): Job {
   const part = job.parts.find(({ id }) => id === partId);
@@ -160,8 +164,10 @@ export interface MateHelix {
 
 /**
  * Makes the mate of a gear a part of its own in the same job, with a card of its own.
- * @param crossed its angle and hand on crossed shafts, as planned; null on parallel ones @param normalPitch as planned
- * @returns the job, and the mate’s part; the job as it is when there is one, or the mate’s teeth are not known
+ * @param crossed its angle and hand on crossed shafts, as planned; null on parallel ones @param normalPitch
+ * as planned
+ * @returns the job, and the mate’s part; the job as it is when there is one, or the mate’s teeth are not
+ * known
  */
 export function withMatePart(
   job: Job,
@@ -228,8 +234,8 @@ export interface BentTo {
 }
 
 /**
- * Takes a bent angle: into this gear with its train, and into its mate in the same job with its own. The normal pitch, which
- * is the cutter’s, stays; a print that gave the transverse one is put into it.
+ * Takes a bent angle: into this gear with its train, and into its mate in the same job with its own. The
+ * normal pitch, which is the cutter’s, stays; a print that gave the transverse one is put into it.
  * @param normalPitch of this gear, as planned
  */
 export function takeBentAngle(

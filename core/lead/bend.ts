@@ -40,7 +40,8 @@ function window(
 }
 
 /**
- * Angles near the wanted one whose lead the owned gears cut exactly, the nearest first; of trains with one ratio the plainest.
+ * Angles near the wanted one whose lead the owned gears cut exactly, the nearest first; of trains with one
+ * ratio the plainest.
  * @param machine lead of the machine, mm, exact
  * Source: sin β = π·z·m_n/L turned round; checked against a fine scan in the test
  */
@@ -74,12 +75,15 @@ export interface PairAngle {
   readonly off: number;
 }
 
-/** Angles about which the mate's nearest train is looked for, when there is no exact one. With the stock gears that is all there are. */
+/**
+ * Angles about which the mate's nearest train is looked for, when there is no exact one. With the stock gears
+ * that is all there are.
+ */
 const MOST_NEAR = 4000;
 
 /**
- * Angles that serve both gears of a pair: where the first gear’s lead is cut exactly, the second’s train stands to the first’s
- * as their counts do; it is had exactly, or as near as the gears come.
+ * Angles that serve both gears of a pair: where the first gear’s lead is cut exactly, the second’s train
+ * stands to the first’s as their counts do; it is had exactly, or as near as the gears come.
  * @param mateTeeth of the second gear @param keep which angles may be taken, radians
  * @returns exact ones first, then by how far the second is off, then by the angle moved
  */

@@ -5,7 +5,9 @@ import { bendAngle, bendPair } from './bend.ts';
 import { angleOfLead, helixLead } from './lead.ts';
 import { judgeTrain, leadOf } from './leadTrains.ts';
 
-/** What may move, and how far, to find an angle whose lead the gears cut. Plain data: it goes between threads. */
+/**
+ * What may move, and how far, to find an angle whose lead the gears cut. Plain data: it goes between threads.
+ */
 export interface BendQuestion {
   readonly gears: readonly OwnedGear[];
   /** Lead of the machine, mm, exact text. */
@@ -44,7 +46,10 @@ export interface BentPair extends Bent {
   readonly mateLead: number;
   readonly mateTipDiameter: number;
   readonly exact: boolean;
-  /** How far the tooth strays over the face, µm, this gear’s and the mate’s; 0 when exact, else the error shared between both. */
+  /**
+   * How far the tooth strays over the face, µm, this gear’s and the mate’s; 0 when exact, else the error
+   * shared between both.
+   */
   readonly overFace: number;
   readonly mateOverFace: number;
 }
@@ -58,8 +63,8 @@ export interface BendAnswer {
 const RAD = Math.PI / 180;
 
 /**
- * Angles near the one drawn whose lead the owned gears cut: for this gear, and one angle for it and its mate. Nothing is
- * moved further than the person allows. Run it off the thread that draws.
+ * Angles near the one drawn whose lead the owned gears cut: for this gear, and one angle for it and its mate.
+ * Nothing is moved further than the person allows. Run it off the thread that draws.
  * @param most of each to return
  * Source: docs/sources.md#lead; checked against a fine scan of the angle in the test
  */

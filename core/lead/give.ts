@@ -32,7 +32,10 @@ function readAngle(typed: Measure): Result<number> {
   });
 }
 
-/** What a person lets move. Issues: those of the parsers, out-of-range, negative, each at its field under `give` */
+/**
+ * What a person lets move. Issues: those of the parsers, out-of-range, negative, each at its field under
+ * `give`
+ */
 export function readGive({ give }: Pick<LeadInput, 'give'>): {
   readonly give: Give | null;
   readonly issues: readonly Issue[];

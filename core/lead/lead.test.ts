@@ -182,7 +182,8 @@ describe('the table', () => {
   });
 
   test('the cutter begins where its outline first meets the end face', () => {
-    // a disk of 60, 8 wide, 4.5 deep, swung 25°: the furthest point of its lower edge within the depth, along the work
+    // a disk of 60, 8 wide, 4.5 deep, swung 25°: the furthest point of its lower edge within the depth, along
+    // the work
     const [h, D, w, b] = [4.5, 60, 8, rad(25)];
     let furthest = 0;
     for (let s = -D / 2; s <= D / 2; s += 0.01) {

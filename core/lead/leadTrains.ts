@@ -16,7 +16,10 @@ export interface LeadTrain {
   readonly lead: Exact;
   /** At the pitch cylinder of the gear as planned, radians. */
   readonly helixAngle: number;
-  /** How far the tooth has gone astray round the pitch cylinder at the other end of the face, µm; more than 0: too steep. */
+  /**
+   * How far the tooth has gone astray round the pitch cylinder at the other end of the face, µm; more than 0:
+   * too steep.
+   */
   readonly overFace: number;
 }
 
@@ -59,10 +62,12 @@ export interface LeadSearch {
 }
 
 /**
- * The trains of the owned gears whose lead does least harm over the face, the least first and the plainer of two alike.
+ * The trains of the owned gears whose lead does least harm over the face, the least first and the plainer of
+ * two alike.
  * @param machine lead of the machine, mm, exact
  * @returns empty when no gears are owned
- * Source: ratio drivers/drivens = L0/L, Machinery’s Handbook, helical milling; checked against every train in the test
+ * Source: ratio drivers/drivens = L0/L, Machinery’s Handbook, helical milling; checked against every train in
+ * the test
  */
 export function findLeadTrains(
   table: GearTable,
@@ -93,9 +98,10 @@ export function reachOfLeads(
 }
 
 /**
- * Idlers for a hand, by the custom rule: a right-hand lead goes through an even number of meshes between screw and worm,
- * a left-hand one through an odd number; two shafts apart are never joined by a simple train without one.
- * Common practice; heads differ in how many wheels they hide, so a scribed line has the last word.
+ * Idlers for a hand, by the custom rule: a right-hand lead goes through an even number of meshes between
+ * screw and worm, a left-hand one through an odd number; two shafts apart are never joined by a simple train
+ * without one. Common practice; heads differ in how many wheels they hide, so a scribed line has the last
+ * word.
  */
 export function usualLeadIdlers({ second, third }: Train, hand: 'right' | 'left'): 0 | 1 | 2 {
   const right = second && !third ? 0 : 1;

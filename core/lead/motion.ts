@@ -3,7 +3,8 @@ import { approx, exact, exactText, type Exact } from '../units/index.ts';
 
 /**
  * Turns of the spindle for a travel of the table, through screw, train and worm, all exact.
- * @param travel mm @param screwLead mm @param ratio R, turns of the worm for one of the spindle; 1 past the worm
+ * @param travel mm @param screwLead mm @param ratio R, turns of the worm for one of the spindle; 1 past the
+ * worm
  * @returns turns, exact; the hand is left aside
  * Source: kinematics of the train; a travel of one lead is one turn
  */
@@ -37,8 +38,8 @@ interface LeadDrive {
 const STATIONS = 8;
 
 /**
- * The mill with its table geared to the work: what the hand has divided stands, and the table's travel turns it further,
- * from the screw through each mesh to the worm. Which way round is left aside.
+ * The mill with its table geared to the work: what the hand has divided stands, and the table's travel turns
+ * it further, from the screw through each mesh to the worm. Which way round is left aside.
  */
 class GearedTable {
   #table = exact(0);
@@ -66,8 +67,9 @@ class GearedTable {
 }
 
 /**
- * Cuts every space on the geared table: divided at the start of the face, run through to its end, run back. What comes out
- * is laid beside the drawing: as many spaces as it asks for, evenly round, each turning once in the lead it asks for.
+ * Cuts every space on the geared table: divided at the start of the face, run through to its end, run back.
+ * What comes out is laid beside the drawing: as many spaces as it asks for, evenly round, each turning once
+ * in the lead it asks for.
  * @param divided where the hand has brought the work for each space, in cutting order, exact turns
  * @param face mm @param drawn the lead the drawing asks for, mm @param pitchDiameter mm
  */

@@ -6,8 +6,8 @@ export interface LayOrder {
 }
 
 /**
- * The order on the mill: centred first, while table or head stands straight, for once it is swung no measured move brings the cutter
- * to the middle; then swung; then tried with a line, before any metal is cut.
+ * The order on the mill: centred first, while table or head stands straight, for once it is swung no measured
+ * move brings the cutter to the middle; then swung; then tried with a line, before any metal is cut.
  * @param by what is laid along the helix
  */
 export const layOrder = (by: 'table' | 'head'): LayOrder => ({

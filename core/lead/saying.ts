@@ -178,7 +178,10 @@ export function workingOf(
   return [...lines, ...settingWorking(detail.table, h!, D!)];
 }
 
-/** What the nearest mark of the scale costs, and where a corner of the table comes to. @param h, D depth and cutter's diameter, as text */
+/**
+ * What the nearest mark of the scale costs, and where a corner of the table comes to. @param h, D depth and
+ * cutter's diameter, as text
+ */
 function settingWorking(table: TableSetting | null, h: string, D: string): Working[] {
   const mm = (value: number) => `${decimalText(value, 3)}\\ \\mathrm{mm}`;
   const lines: Working[] = [];

@@ -120,7 +120,10 @@ describe('table and head', () => {
 });
 
 describe('an upright spindle, its cutter beside the work', () => {
-  /** Does a disk whose axis stands so lie along a tooth there? The component of the tooth along the disk's axis. */
+  /**
+   * Does a disk whose axis stands so lie along a tooth there? The component of the tooth along the disk's
+   * axis.
+   */
   const across = (tooth: number[], axis: number[]) =>
     Math.abs(tooth.reduce((sum, part, i) => sum + part * axis[i]!, 0));
   const oneDegree = Math.PI / 180;
@@ -129,7 +132,8 @@ describe('an upright spindle, its cutter beside the work', () => {
     for (const hand of ['right', 'left'] as const)
       for (const side of ['behind', 'front'] as const) {
         const beta = 20 * oneDegree;
-        // the work along the table (x), the operator at −y; the tooth at its side, by the direction of a screw thread
+        // the work along the table (x), the operator at −y; the tooth at its side, by the direction of a
+        // screw thread
         const out = side === 'behind' ? [0, 1, 0] : [0, -1, 0];
         const round = [0, 0, out[1]!]; // x × out
         const turn = hand === 'right' ? 1 : -1;

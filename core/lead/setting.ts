@@ -19,7 +19,10 @@ export interface TableSetting {
   readonly off: number;
   /** That much wider the mouth of a space may get for it, mm; null while the cutter is not known. */
   readonly wider: number | null;
-  /** Of the table, mm, and how far its corner reaches towards the column when swung; null while the table is not known. */
+  /**
+   * Of the table, mm, and how far its corner reaches towards the column when swung; null while the table is
+   * not known.
+   */
   readonly size: { readonly length: number; readonly width: number } | null;
   readonly reach: number | null;
   /** Does the spindle stand upright? Then nothing but its head lays the cutter along the teeth. */
@@ -85,10 +88,12 @@ function judgeTilt({ name, headTilts, axis }: Mill, path: string): Issue[] {
 }
 
 /**
- * How the cutter is laid along the teeth on a mill. Beside the work on an upright spindle a disk lies flat, and swinging the
- * table turns the work in the very plane of the disk: only a tilted head lays it along them, to the side the set-up has it on.
+ * How the cutter is laid along the teeth on a mill. Beside the work on an upright spindle a disk lies flat,
+ * and swinging the table turns the work in the very plane of the disk: only a tilted head lays it along them,
+ * to the side the set-up has it on.
  * @param asked as the card has it @param side of the set-up
- * Source: by geometry; a tooth at the side of the work rises by its helix angle, and a flat disk does not (test)
+ * Source: by geometry; a tooth at the side of the work rises by its helix angle, and a flat disk does not
+ * (test)
  */
 export function layingFor(
   mill: Pick<Mill, 'axis'> | null,

@@ -25,8 +25,9 @@ const says = (job: Job, shop?: Equipment) =>
     .join('\n');
 
 describe('worked examples', () => {
-  // Source: Machinery's Handbook, change gears for helical milling, machine of 10 in lead (gears from memory, checked by the
-  // formula): a lead of 12 in from 72 and 32 over 48 and 40; 48 in from 72 and 64 over 40 and 24
+  // Source: Machinery's Handbook, change gears for helical milling, machine of 10 in lead (gears from memory,
+  // checked by the formula): a lead of 12 in from 72 and 32 over 48 and 40; 48 in from 72 and 64 over 40 and
+  // 24
   test.each([
     [12, { driver: 48, driven: 72, second: { driver: 40, driven: 32 } }],
     [48, { driver: 40, driven: 72, second: { driver: 24, driven: 64 } }],
@@ -131,7 +132,8 @@ describe('which train, and where', () => {
           };
           const job = helical((part) => ({ gear: { ...part.gear, hand } }), helix);
           const { ways, inForce } = leadIn(job, shop).detail;
-          // a right-hand lead goes through an even number of meshes, idlers among them; a left-hand one through an odd
+          // a right-hand lead goes through an even number of meshes, idlers among them; a left-hand one
+          // through an odd
           const needs = ({ second }: Train) =>
             (hand === 'right') === (second === null) ? 1 : second ? 0 : 2;
           const goes = ({ train }: (typeof ways)[number]) => needs(train) <= idlers;
@@ -142,7 +144,8 @@ describe('which train, and where', () => {
             expect([hand, idlers, helix, inForce.train]).toEqual([hand, idlers, helix, first?.train]);
           if (inForce && first !== ways[0]) seen.add(goes(ways[0]!) ? 'does not clear' : 'is refused');
         }
-    // of gears of 16 teeth and more one of the four placements always clears: only a bracket stands in the way
+    // of gears of 16 teeth and more one of the four placements always clears: only a bracket stands in the
+    // way
     expect([...seen]).toEqual(['is refused']);
   });
 

@@ -74,7 +74,10 @@ interface Equipped {
   readonly table: GearTable;
 }
 
-/** Head, mill and gears, or what is lacking. Issues: no-head, lead-head-not-geared, lead-no-mill, lead-screw-unknown, lead-no-gears, lead-gears-one */
+/**
+ * Head, mill and gears, or what is lacking. Issues: no-head, lead-head-not-geared, lead-no-mill,
+ * lead-screw-unknown, lead-no-gears, lead-gears-one
+ */
 function equip(input: LeadInput, { head, mill, gearSets }: LeadGround, path: string): Result<Equipped> {
   const blocked = <Code extends IssueCode>(code: Code, given = '', ...figures: FiguresOf<Code>): Issue =>
     issueOf(code, { path, severity: 'blocked', given }, ...figures);
@@ -117,7 +120,10 @@ function emptyDetail(input: LeadInput, { head, mill }: LeadGround, hand: 'right'
   };
 }
 
-/** How far a tooth may stray, mm, with what is wrong in the station’s own fields. Issues: those of the parser; not-positive; those of `give` */
+/**
+ * How far a tooth may stray, mm, with what is wrong in the station’s own fields. Issues: those of the parser;
+ * not-positive; those of `give`
+ */
 function readAllowed(input: LeadInput, path: string): { readonly mm: number; readonly issues: Issue[] } {
   const give = at(path, readGive(input).issues);
   if (input.allowed.typed.trim() === '') return { mm: ALLOWED_MM, issues: give };
@@ -142,10 +148,10 @@ export interface LeadPlanned extends Placed {
 }
 
 /**
- * The lead station of a helical gear: trains for its lead from the gears there are, the best or the chosen one, and the
- * table or head set to it.
- * Issues: no-head, lead-head-not-geared, lead-no-mill, lead-screw-unknown, lead-no-gears, lead-gears-one, lead-out-of-reach,
- * lead-off, lead-train-lacks, lead-bracket; those of the table’s setting
+ * The lead station of a helical gear: trains for its lead from the gears there are, the best or the chosen
+ * one, and the table or head set to it.
+ * Issues: no-head, lead-head-not-geared, lead-no-mill, lead-screw-unknown, lead-no-gears, lead-gears-one,
+ * lead-out-of-reach, lead-off, lead-train-lacks, lead-bracket; those of the table’s setting
  * Source: docs/sources.md#lead
  */
 export function planLead({ input, sizes, face, ground, cutter, path, units: system }: LeadPlanned): LeadWork {
@@ -299,7 +305,10 @@ function outOfReach(
   };
 }
 
-/** The longer search: the best of every train of two, four and, where asked for, six gears. Run it off the thread that draws. */
+/**
+ * The longer search: the best of every train of two, four and, where asked for, six gears. Run it off the
+ * thread that draws.
+ */
 export function searchLeads(
   { gears, machine, asked, compound, six, head, hand }: LeadQuestion,
   most = 50,

@@ -4,14 +4,18 @@ export interface TableSwing {
   readonly rightEnd: 'away' | 'towards';
   /** Degrees on the table’s own scale. */
   readonly degrees: number;
-  /** Over 45° the table does not swing so far: the arbor is held along the table, and the rest is swung the other way. */
+  /**
+   * Over 45° the table does not swing so far: the arbor is held along the table, and the rest is swung the
+   * other way.
+   */
   readonly arborAlong: boolean;
 }
 
 /**
  * Right-hand helix: push the table’s right end away; left-hand: pull it.
  * @param helixDeg degrees, 0 to 90
- * Source: common practice; by geometry, the helix at the top of the work must lie along the cutter’s plane (test)
+ * Source: common practice; by geometry, the helix at the top of the work must lie along the cutter’s plane
+ * (test)
  */
 export function tableSwing(hand: 'right' | 'left', helixDeg: number): TableSwing {
   const arborAlong = helixDeg > 45;
@@ -35,7 +39,10 @@ export function approachAlong(
   return chord * Math.cos(helixAngle) + (cutterWidth / 2) * Math.sin(helixAngle);
 }
 
-/** How a head is tilted for a helix, its cutter on a stub arbor beside the work, seen from where the mill is run. */
+/**
+ * How a head is tilted for a helix, its cutter on a stub arbor beside the work, seen from where the mill is
+ * run.
+ */
 export interface HeadTilt {
   /** Which way the head's top goes. */
   readonly top: 'right' | 'left';
@@ -43,8 +50,8 @@ export interface HeadTilt {
 }
 
 /**
- * On the side of the work near the operator a right-hand tooth falls to the right, so the head's top goes to the right;
- * on the far side, or for the other hand, the other way.
+ * On the side of the work near the operator a right-hand tooth falls to the right, so the head's top goes to
+ * the right; on the far side, or for the other hand, the other way.
  * @param helixDeg degrees
  * Source: by geometry, the helix at the side of the work must lie in the cutter’s plane (test)
  */
@@ -52,11 +59,16 @@ export function headTilt(hand: 'right' | 'left', helixDeg: number, side: 'near' 
   return { top: (hand === 'right') === (side === 'near') ? 'right' : 'left', degrees: helixDeg };
 }
 
-/** What a scale can be set to, nearest to an angle. @param minutes that the scale reads to @returns degrees */
+/**
+ * What a scale can be set to, nearest to an angle. @param minutes that the scale reads to @returns degrees
+ */
 export const onScale = (degrees: number, minutes: number): number =>
   (Math.round((degrees * 60) / minutes) * minutes) / 60;
 
-/** What a scale’s nearest mark leaves of an angle. @param over length of the cut, mm @returns degrees; how far it leans over that length, µm */
+/**
+ * What a scale’s nearest mark leaves of an angle. @param over length of the cut, mm @returns degrees; how far
+ * it leans over that length, µm
+ */
 export function settingOf(
   degrees: number,
   minutes: number,
@@ -68,8 +80,9 @@ export function settingOf(
 }
 
 /**
- * How much wider a space gets at its mouth when the cutter stands beside the helix by a small angle: the length of cutter in
- * the work, times that angle. An upper bound: the disk is widest there only at the top of the work.
+ * How much wider a space gets at its mouth when the cutter stands beside the helix by a small angle: the
+ * length of cutter in the work, times that angle. An upper bound: the disk is widest there only at the top of
+ * the work.
  * @param offDegrees degrees @returns mm
  * Source: by geometry
  */
@@ -78,7 +91,10 @@ export function widerBySetting(depth: number, cutterDiameter: number, offDegrees
   return chord * Math.tan((Math.abs(offDegrees) * Math.PI) / 180);
 }
 
-/** How far a swung table's corner reaches from the pivot towards the column. @param degrees of swing @returns mm */
+/**
+ * How far a swung table's corner reaches from the pivot towards the column. @param degrees of swing @returns
+ * mm
+ */
 export function cornerReach(length: number, width: number, degrees: number): number {
   const angle = (degrees * Math.PI) / 180;
   return (length / 2) * Math.sin(angle) + (width / 2) * Math.cos(angle);
@@ -96,7 +112,8 @@ export interface TestLine {
 
 /**
  * @param lead as cut, mm @param face mm @param tipDiameter mm
- * Source: geometry of the helix (test): on top of the work a right-hand line comes towards the operator as it goes right
+ * Source: geometry of the helix (test): on top of the work a right-hand line comes towards the operator as it
+ * goes right
  */
 export const testLine = (
   hand: 'right' | 'left',

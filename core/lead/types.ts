@@ -44,7 +44,10 @@ export interface LeadDetail {
   readonly allowed: number;
   readonly table: TableSetting | null;
   readonly test: TestLine | null;
-  /** Along the work, from where the cutter touches to where it is at depth, mm; null while diameter or width of the cutter is not known. */
+  /**
+   * Along the work, from where the cutter touches to where it is at depth, mm; null while diameter or width
+   * of the cutter is not known.
+   */
   readonly approach: number | null;
   readonly faceWidth: number | null;
   readonly pitchDiameter: number | null;

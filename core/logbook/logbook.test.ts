@@ -38,7 +38,7 @@ const eventsOf = (run: Run, acts: readonly RunAct[]): RunEvent[] =>
     lastSeen: {},
     clientTime: new Date(Date.UTC(2026, 10, 25, 9, 0, i * SECONDS)).toISOString(),
     ...act,
-  })) as RunEvent[];
+  }));
 const doneUpTo = (run: Run, n: number): RunAct[] =>
   run.cuts.slice(0, n).map(({ round, index }) => ({ kind: 'done', round, index }));
 const entryOf = (run: Run, acts: readonly RunAct[]): LogEntry => ({

@@ -23,7 +23,8 @@ const diameter = (normalModule: number, teeth: number, angle: number) =>
 
 /**
  * How a crossed pair runs.
- * Source: Machinery’s Handbook, helical gears on shafts at an angle: Σ = β1 + β2 for one hand, β1 − β2 for opposite hands
+ * Source: Machinery’s Handbook, helical gears on shafts at an angle: Σ = β1 + β2 for one hand, β1 − β2 for
+ * opposite hands
  */
 export function crossedPair({ normalModule, teeth, helixAngles, hands }: CrossedPair): CrossedReport {
   const [one, two] = helixAngles;
@@ -42,7 +43,10 @@ export function crossedPair({ normalModule, teeth, helixAngles, hands }: Crossed
   };
 }
 
-/** The mate of a gear whose shafts cross at an angle: its own angle and hand. Σ under β1 asks for the opposite hand. */
+/**
+ * The mate of a gear whose shafts cross at an angle: its own angle and hand. Σ under β1 asks for the opposite
+ * hand.
+ */
 export function mateOnCrossedShafts(
   helixAngle: number,
   hand: 'right' | 'left',
@@ -56,9 +60,11 @@ export function mateOnCrossedShafts(
 const STEPS = 400;
 
 /**
- * Helix angles of the first gear at which a crossed pair of one hand has a wanted centre distance; β2 = Σ − β1.
+ * Helix angles of the first gear at which a crossed pair of one hand has a wanted centre distance; β2 = Σ −
+ * β1.
  * @param shaftAngle radians @param centre mm
- * @returns none, one or two, the one nearer to half the shaft angle first; and the least centre distance there is
+ * @returns none, one or two, the one nearer to half the shaft angle first; and the least centre distance
+ * there is
  */
 export function crossedForCentre(
   normalModule: number,

@@ -27,7 +27,10 @@ export interface MeshReport {
   readonly contactRatio: number | null;
   /** Along the operating pitch circle, mm; negative: the teeth would have to be that much thinner. */
   readonly backlash: number | null;
-  /** Tip of one beyond the end of the other's involute, mm along the line of contact; 0 or less when none. [first digs into second, second into first] */
+  /**
+   * Tip of one beyond the end of the other's involute, mm along the line of contact; 0 or less when none.
+   * [first digs into second, second into first]
+   */
   readonly tipInterference: readonly [number, number] | null;
   /** Tip of one to root of the other, mm; negative: it bottoms. [first's tip, second's tip] */
   readonly tipClearance: readonly [number, number];
@@ -41,8 +44,8 @@ export function nominalCentre({ module, gears: [one, two] }: Pair): number {
 /**
  * How a pair runs at a centre distance.
  * @param centre mm, > 0
- * Source: ISO 21771: cos α_w = a0·cos α/a; contact ratio with each path capped at the other's base tangent (beyond it is
- * interference, not contact); backlash from the thicknesses on the operating pitch circles
+ * Source: ISO 21771: cos α_w = a0·cos α/a; contact ratio with each path capped at the other's base tangent
+ * (beyond it is interference, not contact); backlash from the thicknesses on the operating pitch circles
  */
 export function meshAt(pair: Pair, centre: number): MeshReport {
   const { module, pressureAngle, gears } = pair;
@@ -74,9 +77,9 @@ export function meshAt(pair: Pair, centre: number): MeshReport {
 }
 
 /**
- * How much deeper a form cutter must go to take this much off the tooth, along the pitch circle. The cutter keeps its
- * shape and moves radially: each flank slopes α + 90°/zc to the space's centreline. (Not the rack's rule, which is a
- * hob's and sinks too deep at low counts.)
+ * How much deeper a form cutter must go to take this much off the tooth, along the pitch circle. The cutter
+ * keeps its shape and moves radially: each flank slopes α + 90°/zc to the space's centreline. (Not the rack's
+ * rule, which is a hob's and sinks too deep at low counts.)
  * @param thinning mm along the pitch circle, ≥ 0 @param pressureAngle radians
  * @param cutterTeeth the count the cutter is made for; Infinity for a rack
  * @returns mm

@@ -67,7 +67,8 @@ describe('the cutter that is picked', () => {
 });
 
 describe('thinner teeth and measured blanks', () => {
-  // Source: a form cutter’s rule, Δh = j·cos α/(2·sin(α + 90°/zc)), zc = 55: 0.1 · 0.9397/(2 · sin 21.636°) = 0.1274
+  // Source: a form cutter’s rule, Δh = j·cos α/(2·sin(α + 90°/zc)), zc = 55: 0.1 · 0.9397/(2 · sin 21.636°) =
+  // 0.1274
   test('thinning sinks the cut by the form cutter’s rule', () => {
     const thin = change(job, ({ gear }) => ({ gear: { ...gear, thinning: measure('0.1', 'mm') } }));
     expect(part(thin).cutting!.rounds[0]!.depthMm).toBeCloseTo(3.375 + 0.1274, 3);

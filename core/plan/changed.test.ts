@@ -13,8 +13,9 @@ import { measure } from '../units/index.ts';
 import { plan } from './index.ts';
 
 /*
- * A part that did not change, on ground that did not change, is the plan it was: the same object, so that nothing of it is drawn
- * again. Whatever it stands on makes it anew, and what is remembered never differs from what is planned afresh.
+ * A part that did not change, on ground that did not change, is the plan it was: the same object, so that
+ * nothing of it is drawn again. Whatever it stands on makes it anew, and what is remembered never differs
+ * from what is planned afresh.
  */
 
 const copied = (job: Job): Job => JSON.parse(JSON.stringify(job)) as Job;

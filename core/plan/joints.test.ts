@@ -98,7 +98,8 @@ describe('one cutter in force, from wherever it comes', () => {
     '30',
   );
   test('typed at Set-up and not owned, it decides the helical count by the disk rule', () => {
-    // 30/cos³30° = 46.19 by the book; with Dp = 52.5 − 2·1.25 = 50 at the pitch line, + 50·tan²30° = 16.67 more
+    // 30/cos³30° = 46.19 by the book; with Dp = 52.5 − 2·1.25 = 50 at the pitch line, + 50·tan²30° = 16.67
+    // more
     const book = station(leaning, 'cutter');
     expect(book.detail.virtual!.book).toBeCloseTo(46.188, 3);
     expect(book.issues.map(sayIssue).join()).toMatch(

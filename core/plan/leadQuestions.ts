@@ -17,7 +17,10 @@ function equippedFor(job: Job, part: SpurPart, detail: LeadDetail, shop: Equipme
   return head && set ? { head, gears: set.gears } : null;
 }
 
-/** What the longer search for trains is asked; null while something it needs is missing. @param six also six gears? */
+/**
+ * What the longer search for trains is asked; null while something it needs is missing. @param six also six
+ * gears?
+ */
 export function leadQuestion(
   job: Job,
   part: SpurPart,
@@ -41,7 +44,10 @@ export function leadQuestion(
   };
 }
 
-/** What the search for angles that the gears cut is asked; null while something it needs is missing or cannot be read. */
+/**
+ * What the search for angles that the gears cut is asked; null while something it needs is missing or cannot
+ * be read.
+ */
 export function bendQuestion(
   job: Job,
   part: SpurPart,

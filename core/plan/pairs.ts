@@ -15,7 +15,10 @@ function readPart(part: GearPart, job: Job, shop: Equipment): GearReadings {
   return readGear(part.gear, job.units, picked?.stamped ?? null);
 }
 
-/** What a pair must have alike on any shafts: pitch, pressure angle, depth. Issues: pair-pitches-differ, pair-pressure-differs, pair-depths-differ */
+/**
+ * What a pair must have alike on any shafts: pitch, pressure angle, depth. Issues: pair-pitches-differ,
+ * pair-pressure-differs, pair-depths-differ
+ */
 function alike(a: GearReadings, b: GearReadings, path: string): Issue[] {
   const issues: Issue[] = [];
   if (a.pitch && b.pitch && !a.pitch.module.equals(b.pitch.module))
@@ -51,7 +54,10 @@ function alike(a: GearReadings, b: GearReadings, path: string): Issue[] {
   return issues;
 }
 
-/** On parallel shafts they have one angle and lean opposite ways, or they do not mesh. Issues: pair-angles-differ, pair-hands-same */
+/**
+ * On parallel shafts they have one angle and lean opposite ways, or they do not mesh. Issues:
+ * pair-angles-differ, pair-hands-same
+ */
 function leaning(a: GearReadings, b: GearReadings, path: string): Issue[] {
   if (!a.helixKnown || !b.helixKnown) return [];
   const issue = { path: `${path}.helix`, severity: 'query' } as const;

@@ -17,7 +17,10 @@ function asBuilt(head: Head): Partial<Head> {
   return built;
 }
 
-/** A mill as far as its table divides or drives a helix; what only a set-up asks of it is looked up in the shop each time. */
+/**
+ * A mill as far as its table divides or drives a helix; what only a set-up asks of it is looked up in the
+ * shop each time.
+ */
 const asTable = ({
   id,
   name,
@@ -105,7 +108,10 @@ function changesSince(job: Job, shop: Equipment, part: Part): Issue[] {
   return found;
 }
 
-/** A part as planned, with what was learnt at its stations, and how the shop differs from what it was planned with. */
+/**
+ * A part as planned, with what was learnt at its stations, and how the shop differs from what it was planned
+ * with.
+ */
 interface Done {
   readonly part: PartPlan;
   readonly changes: readonly Issue[];
@@ -122,7 +128,10 @@ function planPart(job: Job, shop: Equipment, part: Part): Done {
   };
 }
 
-/** What each part was last planned as, and all that it stood on then. Documents are never changed, only replaced. */
+/**
+ * What each part was last planned as, and all that it stood on then. Documents are never changed, only
+ * replaced.
+ */
 const last = new WeakMap<Part, { readonly on: readonly unknown[]; readonly done: Done }>();
 
 /** Plans a part anew only where it, or something that it stands on, is another thing than the last time. */
@@ -136,9 +145,9 @@ function planChanged(job: Job, shop: Equipment, part: Part): Done {
 }
 
 /**
- * From the document and the shop's equipment to the plan: a pure function that screens, server and exports only render.
- * It checks and proves what is chosen and ranks what is cheap to find. A part that is the same object as before, on the same
- * ground, is the same plan.
+ * From the document and the shop's equipment to the plan: a pure function that screens, server and exports
+ * only render. It checks and proves what is chosen and ranks what is cheap to find. A part that is the same
+ * object as before, on the same ground, is the same plan.
  * @param job a checked document @param shop what is on hand today
  */
 export function plan(job: Job, shop: Equipment): Plan {
@@ -154,7 +163,9 @@ export function plan(job: Job, shop: Equipment): Plan {
   return { jobId: job.id, name: job.name, units: job.units, parts, findings };
 }
 
-/** What stands in the way of storing this document: wrong figures at their fields. Missing ones may be stored. */
+/**
+ * What stands in the way of storing this document: wrong figures at their fields. Missing ones may be stored.
+ */
 export function refusals(planned: Plan): Issue[] {
   return planned.parts.flatMap((part) =>
     part.stations.flatMap((station) => station.issues.filter((issue) => issue.severity === 'wrong')),

@@ -2,7 +2,10 @@ import { withPart, type Job } from '../job/index.ts';
 import { isIndexed, isThreaded } from '../kinds/index.ts';
 import { beforeCutting, type AnyStationPlan, type PartPlan } from '../card/index.ts';
 
-/** Settles a station with today's answer. Settling the dividing or the lathe also fixes the way in force, by its content. */
+/**
+ * Settles a station with today's answer. Settling the dividing or the lathe also fixes the way in force, by
+ * its content.
+ */
 export function settleStation(job: Job, partId: string, station: AnyStationPlan): Job {
   return withPart(job, partId, (part) => {
     const settled = { ...part.settled, [station.id]: station.toSettle };
@@ -27,7 +30,9 @@ export function reopenStation(job: Job, partId: string, stationId: AnyStationPla
   });
 }
 
-/** Settles every station that is complete and still open, as starting to cut does. Stations in doubt are left. */
+/**
+ * Settles every station that is complete and still open, as starting to cut does. Stations in doubt are left.
+ */
 export function settleOpen(job: Job, part: PartPlan): Job {
   return beforeCutting(part)
     .filter((station) => station.complete && station.state === 'open')

@@ -11,7 +11,10 @@ export function backWay({ mount, mill }: Pick<Run, 'mount' | 'mill'>): string {
   return mount.feed === 'right' ? ', to the left' : ', to the right';
 }
 
-/** A depth as it stands on the dial that was zeroed at the touch: paper under the cutter is to be gone through too. Empty where there is no dial. */
+/**
+ * A depth as it stands on the dial that was zeroed at the touch: paper under the cutter is to be gone through
+ * too. Empty where there is no dial.
+ */
 export function onDial({ mount, units }: Pick<Run, 'mount' | 'units'>, depth: number): string {
   if (!mount) return '';
   if (mount.readout || !mount.dial)

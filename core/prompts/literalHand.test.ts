@@ -24,7 +24,10 @@ type Start = Partial<Parameters<typeof freezeRun>[3]>;
 
 const WAYS = ['none', 'entry', 'exit', 'sink'] as const;
 
-/** A cutter that touches √(h(D - h)) = 15 mm before a face of 12 mm at its deepest: of 78 mm where that is 3 mm. */
+/**
+ * A cutter that touches √(h(D - h)) = 15 mm before a face of 12 mm at its deepest: of 78 mm where that is 3
+ * mm.
+ */
 function indexedAt(run: Run, way: (typeof WAYS)[number]): Run {
   if (way === 'none') return { ...run, safe: null };
   if (way === 'sink') return { ...run, safe: { way: 'sink', depth: 3 } };

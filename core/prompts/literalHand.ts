@@ -38,7 +38,7 @@ export class Hand {
         lastSeen: {},
         clientTime: '2026-11-27T09:00:00Z',
         ...act,
-      } as RunEvent);
+      });
     }
   }
 

@@ -30,8 +30,8 @@ const fallsOn = (a: Exact, b: Exact): boolean => {
 };
 
 /**
- * A mill with a head, and the work on it, as a mechanism: it does only what a hand does to it. For tests: it keeps what the prompts
- * cannot know, and says where one of them would have done harm.
+ * A mill with a head, and the work on it, as a mechanism: it does only what a hand does to it. For tests: it
+ * keeps what the prompts cannot know, and says where one of them would have done harm.
  */
 export class Mill {
   /** Turns of the spindle, whole turns too; along a line, mm of the table. */
@@ -59,7 +59,10 @@ export class Mill {
   readonly cuts: MadeCut[] = [];
   private run: Run;
   private readonly reachAt: ((depth: number) => number) | null;
-  /** @param reachAt how far before the face a cutter touches at a depth, mm; without it, as a disk would whose approach the run names */
+  /**
+   * @param reachAt how far before the face a cutter touches at a depth, mm; without it, as a disk would whose
+   * approach the run names
+   */
   constructor(run: Run, reachAt: ((depth: number) => number) | null = null) {
     this.run = run;
     this.reachAt = reachAt;
@@ -89,7 +92,9 @@ export class Mill {
     return safe?.way === 'along' ? safe.clearAfter - 2 * safe.approach : 1;
   }
 
-  /** Does the cutter stand in the blank as it was before it was cut, along the work and as deep as it is now? */
+  /**
+   * Does the cutter stand in the blank as it was before it was cut, along the work and as deep as it is now?
+   */
   private get inWork(): boolean {
     const reach = this.reach(this.depth ?? 0);
     return this.radial === 'in' && this.x > -reach - NEAR && this.x < this.face + reach + NEAR;
@@ -255,7 +260,10 @@ export class Mill {
     return made;
   }
 
-  /** Beside an upright spindle the cross slide brings the work in and out, under an arbor the knee; the other one has no business here. */
+  /**
+   * Beside an upright spindle the cross slide brings the work in and out, under an arbor the knee; the other
+   * one has no business here.
+   */
   private byItsScrew(prompt: Prompt): void {
     if (!['touch', 'graze', 'depth', 'in', 'out'].includes(prompt.do)) return;
     const said = promptText(this.run, prompt);

@@ -19,7 +19,10 @@ export const circleOf = ({ move }: Pick<Run, 'move'>): number =>
 
 const ASKED_EVERY = 6;
 
-/** Is this a move after which a learner is asked where the pin stands? Now and then, and where a hole tells it. */
+/**
+ * Is this a move after which a learner is asked where the pin stands? Now and then, and where a hole tells
+ * it.
+ */
 export const asksLanding = ({ landing, index }: Cut): boolean =>
   (landing.on === 'plate' || landing.on === 'two-circles') && landing.spaces > 0 && index % ASKED_EVERY === 2;
 
@@ -39,8 +42,8 @@ export const skippedOf = (run: Run, round: number): number =>
   (run.cuts.find((cut) => cut.round === round)?.index ?? 1) - 1;
 
 /**
- * Where a wheel or a motor stands when it has gone on from the last space of a round to its first: a full turn on, in the count of
- * that round.
+ * Where a wheel or a motor stands when it has gone on from the last space of a round to its first: a full
+ * turn on, in the count of that round.
  */
 export function endOfRound(run: Run, round: number): Landing {
   return landingOf(

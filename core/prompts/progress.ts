@@ -14,7 +14,10 @@ export function cutBefore(run: Run, next: RunState['next']): RunState['last'] {
   return run.cuts[at - 1] ?? null;
 }
 
-/** What rests of a run on the bench, as its state. Summaries of before prompts had names know the stages of a return stroke. */
+/**
+ * What rests of a run on the bench, as its state. Summaries of before prompts had names know the stages of a
+ * return stroke.
+ */
 export function standingOf(run: Run, summary: RunSummary): Standing {
   const { next: seen, closed, landingTold = false, tried = null, answered = false, strokeMade = 0 } = summary;
   // the cut itself comes from the run: a summary folded long ago may know less of it
@@ -43,12 +46,16 @@ export interface Progress {
   readonly prompts: readonly Prompt[];
   /** Done of them; what comes before one that is done is done. */
   readonly made: number;
-  /** What one press counts: a single prompt for those who have each step asked, else all up to the next stop. Empty at the very end. */
+  /**
+   * What one press counts: a single prompt for those who have each step asked, else all up to the next stop.
+   * Empty at the very end.
+   */
   readonly now: readonly Prompt[];
 }
 
 /**
- * The prompts from where a run stands to its next cut, with those that are done. Nothing else decides what comes next.
+ * The prompts from where a run stands to its next cut, with those that are done. Nothing else decides what
+ * comes next.
  * @param eachStep for those who have every step asked
  */
 export function progressOf(run: Run, state: Standing, eachStep: boolean): Progress {
@@ -83,7 +90,10 @@ export function heed(run: Run, state: Pick<Standing, 'next'>, prompt: Prompt): R
   }
 }
 
-/** Once the work is known to stand at a cut that is not made: everything up to the end of the move is done. Null at a first cut. */
+/**
+ * Once the work is known to stand at a cut that is not made: everything up to the end of the move is done.
+ * Null at a first cut.
+ */
 export function standsAt(run: Run, next: RunState['next']): RunAct | null {
   const prompts = stretchOf(run, { next, last: cutBefore(run, next) });
   const moved = prompts.findLast((prompt) => AT_THE_SPACE.has(prompt.do));

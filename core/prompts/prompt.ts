@@ -3,7 +3,9 @@ import type { Landing } from '../dividing/index.ts';
 /** What is made fast for a cut, and loosened for a move. */
 export type Locked = 'spindle' | 'table';
 
-/** How far a round that is a part of a turn has to go back to its first space: turns and spaces, or a reading. */
+/**
+ * How far a round that is a part of a turn has to go back to its first space: turns and spaces, or a reading.
+ */
 export type WayBack =
   | { readonly on: 'plate'; readonly turns: number; readonly spaces: number; readonly circle: number }
   | {
@@ -23,7 +25,8 @@ export type Act =
   /** Something changes on the head. */
   | { readonly do: 'prepare'; readonly what: string; readonly why: string | null }
   /**
-   * Of teeth that lean: centred with the table straight, then swung, then, with a lead, tried with a scribed line.
+   * Of teeth that lean: centred with the table straight, then swung, then, with a lead, tried with a scribed
+   * line.
    * @prop face sunk in place, the cutter stands over the middle of the face too
    */
   | { readonly do: 'centre'; readonly by: 'table' | 'head'; readonly face: boolean }
@@ -40,10 +43,13 @@ export type Act =
   | { readonly do: 'unlock'; readonly what: Locked }
   | { readonly do: 'lock'; readonly what: Locked }
   | { readonly do: 'touch'; readonly paper: number }
-  /** Work that was off, or on another head: turned until uncut outside stands under the cutter, for the touch. */
+  /**
+   * Work that was off, or on another head: turned until uncut outside stands under the cutter, for the touch.
+   */
   | { readonly do: 'land' }
   /**
-   * Fed on to where the cutter first touches, and the table set there: what it reads is counted from the touch at full depth.
+   * Fed on to where the cutter first touches, and the table set there: what it reads is counted from the
+   * touch at full depth.
    * @prop reads mm, ≥ 0: this cut may touch later than the deepest will
    */
   | { readonly do: 'first-touch'; readonly reads: number }

@@ -66,7 +66,10 @@ function returnText(by: WayBack, space: number): string {
   }
 }
 
-/** How the pin comes into the hole that is 0: on new work, on work that stands as it closed, on work that was found again. */
+/**
+ * How the pin comes into the hole that is 0: on new work, on work that stands as it closed, on work that was
+ * found again.
+ */
 const PIN: Readonly<Record<PromptOf<'register'>['work'], string>> = {
   fresh: 'Turn clockwise, a turn or two, and drop the pin into the nearest hole',
   stands: 'Leave the pin in the hole it is in',

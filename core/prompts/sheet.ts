@@ -4,14 +4,19 @@ import { stretchOf } from './stretch.ts';
 import { roundName, sayNow } from './view.ts';
 import { promptText } from './sentences.ts';
 
-/** What is to be done now, for a list: what stands large in one line, the lead before it, sentences after it. */
+/**
+ * What is to be done now, for a list: what stands large in one line, the lead before it, sentences after it.
+ */
 export interface NowLine {
   readonly lead: string;
   readonly figure: string;
   readonly lines: readonly string[];
 }
 
-/** The prompt that the mill would show of a run that rests; null when nothing is left to be done, or it was ended. */
+/**
+ * The prompt that the mill would show of a run that rests; null when nothing is left to be done, or it was
+ * ended.
+ */
 export function nowLine(run: Run, summary: RunSummary): NowLine | null {
   if (summary.ended) return null;
   const standing = standingOf(run, summary);
@@ -27,7 +32,10 @@ export interface SheetStretch {
   readonly lines: readonly string[];
 }
 
-/** A run’s prompts on paper: to its first cut, from the first to the second, from each round to the next, and after the last. */
+/**
+ * A run’s prompts on paper: to its first cut, from the first to the second, from each round to the next, and
+ * after the last.
+ */
 export function promptSheet(run: Run): SheetStretch[] {
   const { cuts } = run;
   const first = cuts[0]!;

@@ -28,7 +28,10 @@ const backAlong = (run: Run, slack = false): Act => ({
   slack,
 });
 
-/** From a cut that is just made to where the work may be turned. A helical gear may only be run back drawn clear: its gears have slack. */
+/**
+ * From a cut that is just made to where the work may be turned. A helical gear may only be run back drawn
+ * clear: its gears have slack.
+ */
 function toClear(run: Run): Step[] {
   const { helix, safe } = run;
   if (helix) return [stop({ do: 'out' }), stop(backAlong(run, true))];
@@ -50,7 +53,10 @@ function toDepth(run: Run, depth: number | null, graze = false): Step[] {
 }
 
 const unlock = (run: Run): Step[] => lockedOn(run).map((what): Act => ({ do: 'unlock', what }));
-/** Before a run begins nobody knows how the lock was left: with the lead geared it is named once, and never touched again. */
+/**
+ * Before a run begins nobody knows how the lock was left: with the lead geared it is named once, and never
+ * touched again.
+ */
 const unlockFirst = (run: Run): Step[] => (run.helix ? [{ do: 'unlock', what: 'spindle' }] : unlock(run));
 const lock = (run: Run): Step[] => lockedOn(run).map((what): Act => ({ do: 'lock', what }));
 
@@ -122,8 +128,8 @@ function depthAgain(run: Run, cut: Cut): Step[] {
 }
 
 /**
- * Work that was off the machine, or on another head, stands at another height: its outside is touched again before its space is found,
- * and the spindle is loose then.
+ * Work that was off the machine, or on another head, stands at another height: its outside is touched again
+ * before its space is found, and the spindle is loose then.
  */
 function touchLand(run: Run, cut: Cut): Step[] {
   if (depthOf(run, cut) === null) return [];
@@ -261,15 +267,24 @@ export interface Stand {
   readonly last: Cut | null;
 }
 
-/** Readings of the table mean nothing until it was set at the first touch; till then everything is run clear by eye. */
+/**
+ * Readings of the table mean nothing until it was set at the first touch; till then everything is run clear
+ * by eye.
+ */
 const unread = (run: Run): Run => (run.safe?.way === 'along' ? { ...run, safe: null } : run);
 
-/** The first cut that takes metal: the table is set where the cutter touches, and the rest goes by its readings. */
+/**
+ * The first cut that takes metal: the table is set where the cutter touches, and the rest goes by its
+ * readings.
+ */
 function touching(run: Run, steps: readonly Step[], cut: Cut, reads: number): Step[] {
   return [...steps.slice(0, -1), { do: 'first-touch', reads }, stop(cutIt(run, cut))];
 }
 
-/** All that is to be done from one cut to the next, in the order of the hands; from nothing to the first, from the last to the end. */
+/**
+ * All that is to be done from one cut to the next, in the order of the hands; from nothing to the first, from
+ * the last to the end.
+ */
 export function stretchOf(run: Run, { next, last }: Stand): readonly Prompt[] {
   const reads = run.safe?.way === 'along' ? run.safe.firstTouch : null;
   if (reads === null) return keyed(stepsOf(run, { next, last }));

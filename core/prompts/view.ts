@@ -47,7 +47,8 @@ const RANK: readonly Prompt['do'][] = [
 
 function mainOf(now: readonly Prompt[], first: boolean): Prompt {
   if (now.length === 1) return now[0]!;
-  // what begins a run is its first space, with all that goes before it in a list; before that, what finds the work again
+  // what begins a run is its first space, with all that goes before it in a list; before that, what finds the
+  // work again
   if (first) return now.find((prompt) => prompt.do === 'find' || prompt.do === 'land') ?? now.at(-1)!;
   const rank = RANK.find((each) => now.some((prompt) => prompt.do === each));
   return now.find((prompt) => prompt.do === rank) ?? now.at(-1)!;
@@ -170,8 +171,9 @@ function landsLine(main: Prompt, now: readonly Prompt[], run: Run): string[] {
 }
 
 /**
- * What is to be done now, in words and figures: one prompt alone where each step is asked; else the thing that stands large, with
- * the rest of what one press counts. Between two cuts a hand that knows its work is told only the move.
+ * What is to be done now, in words and figures: one prompt alone where each step is asked; else the thing
+ * that stands large, with the rest of what one press counts. Between two cuts a hand that knows its work is
+ * told only the move.
  * @returns null when nothing is left to be done
  */
 export function sayNow(run: Run, { next }: { readonly next: Cut | null }, progress: Progress): NowSay | null {

@@ -12,27 +12,37 @@ export function atOnce(a: RunEvent, b: RunEvent): boolean {
 }
 
 /**
- * Each id once, in an order that depends on the events alone: an event comes after all that its screen had seen.
- * The number of events an event had seen grows along every chain, so it serves as the first key.
+ * Each id once, in an order that depends on the events alone: an event comes after all that its screen had
+ * seen. The number of events an event had seen grows along every chain, so it serves as the first key.
  */
 export function inOrder(events: readonly RunEvent[]): RunEvent[] {
   const once = new Map<string, RunEvent>();
   for (const event of events) if (!once.has(event.id)) once.set(event.id, event);
-  const weight = (event: RunEvent) =>
-    Object.entries(event.lastSeen).reduce(
-      (sum, [device, seq]) => (device === event.device ? sum : sum + seq),
-      event.deviceSeq,
-    );
-  return [...once.values()]
-    .map((event) => ({ event, weight: weight(event) }))
-    .sort(
-      (a, b) =>
-        a.weight - b.weight ||
-        (a.event.device < b.event.device ? -1 : a.event.device > b.event.device ? 1 : 0) ||
-        a.event.deviceSeq - b.event.deviceSeq ||
-        (a.event.id < b.event.id ? -1 : 1),
-    )
-    .map(({ event }) => event);
+  const listed = [...once.values()];
+  const stand = listed.every((event, i) => i === 0 || byWhatWasSeen(listed[i - 1]!, event) <= 0);
+  return stand ? listed : listed.sort(byWhatWasSeen);
+}
+
+function byWhatWasSeen(a: RunEvent, b: RunEvent): number {
+  return (
+    eventsSeen(a) - eventsSeen(b) ||
+    (a.device < b.device ? -1 : a.device > b.device ? 1 : 0) ||
+    a.deviceSeq - b.deviceSeq ||
+    (a.id < b.id ? -1 : 1)
+  );
+}
+
+/** An event does not change: how much its screen had seen is counted once. */
+const seenBy = new WeakMap<RunEvent, number>();
+
+/** How many events the screen had seen when it made this one, its own among them. */
+function eventsSeen(event: RunEvent): number {
+  const known = seenBy.get(event);
+  if (known !== undefined) return known;
+  let seen = event.deviceSeq;
+  for (const device in event.lastSeen) if (device !== event.device) seen += event.lastSeen[device]!;
+  seenBy.set(event, seen);
+  return seen;
 }
 
 /** The last event seen of each screen, to put into the next event. */

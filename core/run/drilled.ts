@@ -2,8 +2,9 @@ import type { RunSummary } from './fold.ts';
 import type { Run } from './schema.ts';
 
 /**
- * Holes of a plate or ring that are drilled to depth, by the counts at the mill: those of its last round. A proof in scrap is
- * not the plate, a piece that was scrapped is none, and a run that goes on with another counts the places that one made.
+ * Holes of a plate or ring that are drilled to depth, by the counts at the mill: those of its last round. A
+ * proof in scrap is not the plate, a piece that was scrapped is none, and a run that goes on with another
+ * counts the places that one made.
  * @param runs of the part in which it is drilled, in any order
  * @returns whole, 0 to all of them; all where a run of it closed
  */

@@ -87,24 +87,32 @@ function twoScreens(
 }
 
 /**
- * Screens of which some event has been seen or skipped, and has not arrived. A screen's numbers need not begin at 1:
- * runs of before counted the events of all runs of a screen together.
+ * Screens of which some event has been seen or skipped, and has not arrived. A screen's numbers need not
+ * begin at 1: runs of before counted the events of all runs of a screen together.
  */
 function eventsMissing(events: readonly RunEvent[]): Doubt[] {
-  const have = new Map<string, Set<number>>();
-  for (const { device, deviceSeq } of events)
-    have.set(device, (have.get(device) ?? new Set()).add(deviceSeq));
-  const wanted = new Map<string, number>();
-  const want = (device: string, seq: number) => wanted.set(device, Math.max(wanted.get(device) ?? 0, seq));
-  for (const event of events) {
-    want(event.device, event.deviceSeq);
-    for (const [device, seq] of Object.entries(event.lastSeen)) want(device, seq);
+  const screens = new Map<string, { arrived: number; first: number; last: number; most: number }>();
+  const screenOf = (device: string) => {
+    const known = screens.get(device);
+    if (known) return known;
+    const fresh = { arrived: 0, first: Infinity, last: -Infinity, most: 0 };
+    screens.set(device, fresh);
+    return fresh;
+  };
+  for (const { device, deviceSeq, lastSeen } of events) {
+    const own = screenOf(device);
+    // a screen's own events come in the order of their numbers; one number twice is one event
+    if (deviceSeq !== own.last) own.arrived += 1;
+    own.first = Math.min(own.first, deviceSeq);
+    own.last = deviceSeq;
+    own.most = Math.max(own.most, deviceSeq);
+    for (const other in lastSeen) {
+      const seen = screenOf(other);
+      seen.most = Math.max(seen.most, lastSeen[other]!);
+    }
   }
-  const devices = [...wanted]
-    .filter(([device, most]) => {
-      const arrived = have.get(device) ?? new Set<number>();
-      return arrived.size < most + 1 - Math.min(most, ...arrived);
-    })
+  const devices = [...screens]
+    .filter(([, { arrived, first, most }]) => arrived < most + 1 - Math.min(most, first))
     .map(([device]) => device);
   return devices.length > 0 ? [{ kind: 'events-missing', devices: devices.sort() }] : [];
 }

@@ -41,8 +41,8 @@ function aimOf({ aim, line, inForce }: DividingDetail): Aim | null {
 }
 
 /**
- * Every cut in order, from the motion of the head. On plates the count of holes runs on from round to round; readings
- * and a part of a turn begin afresh.
+ * Every cut in order, from the motion of the head. On plates the count of holes runs on from round to round;
+ * readings and a part of a turn begin afresh.
  */
 function frozenMotion(
   aim: Aim,

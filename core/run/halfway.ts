@@ -1,9 +1,9 @@
 import type { Cut, Run } from './schema.ts';
 
 /**
- * The check while there is still metal: two chords over equally many spaces, each from an edge of a space to the same edge of
- * another, on the land of the blank. Across the whole half a chord hardly changes with an angle; across a quarter it does, so
- * the half is measured in two.
+ * The check while there is still metal: two chords over equally many spaces, each from an edge of a space to
+ * the same edge of another, on the land of the blank. Across the whole half a chord hardly changes with an
+ * angle; across a quarter it does, so the half is measured in two.
  */
 export interface ChordCheck {
   /** Spaces measured from, to, and to again. */
@@ -33,7 +33,10 @@ export const chordOver = (outside: number, spaces: number, divisions: number): n
 const inTurn = (run: Run, cuts: readonly Cut[]): boolean =>
   cuts.every((cut, i) => i === 0 || cut.space === (cuts[i - 1]!.space % run.divisions) + 1);
 
-/** The check that falls due after a cut: half-way round the first round that is more than a scratch. Null at any other place. */
+/**
+ * The check that falls due after a cut: half-way round the first round that is more than a scratch. Null at
+ * any other place.
+ */
 export function dueCheck(run: Run, last: Cut): ChordCheck | null {
   const { outside, divisions, full, continues } = run;
   if (outside === null || !full || continues || run.mill || divisions < LEAST_SPACES) return null;

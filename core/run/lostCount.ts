@@ -2,7 +2,10 @@ import { greatestCommon } from '../units/index.ts';
 import { roundOf } from './places.ts';
 import type { Cut, Run } from './schema.ts';
 
-/** A place in the run where the pin stands as it is seen to stand. Whether that space is cut already only the eye can tell. */
+/**
+ * A place in the run where the pin stands as it is seen to stand. Whether that space is cut already only the
+ * eye can tell.
+ */
 export interface Whereabouts {
   readonly cut: Cut;
   /** Cuts made when it stands there and the space is cut; one less when it is not. */
@@ -12,7 +15,9 @@ export interface Whereabouts {
 export interface LostCount {
   /** Nearest to the rough count first. */
   readonly places: readonly Whereabouts[];
-  /** Holes from one landing to the next among those there are: the pin only ever stands in every so many-th. */
+  /**
+   * Holes from one landing to the next among those there are: the pin only ever stands in every so many-th.
+   */
   readonly every: number;
   /** Highest hole there is on the circle in use; null where it is not known. */
   readonly most: number | null;
@@ -35,9 +40,10 @@ function holesOf({ move }: Run): number | null {
 export const toldByHole = (run: Run): boolean => run.cuts.every((cut) => holeOf(cut) !== null);
 
 /**
- * Where a round may have come to, from the hole the pin is in now. It counts within the round: the rounds are told apart by the
- * depth of the spaces, never by a hole.
- * @param hole counted from the start hole, 0 or more @param about cuts made of the round, by eye; what the screen counted when nobody looked
+ * Where a round may have come to, from the hole the pin is in now. It counts within the round: the rounds are
+ * told apart by the depth of the spaces, never by a hole.
+ * @param hole counted from the start hole, 0 or more @param about cuts made of the round, by eye; what the
+ * screen counted when nobody looked
  * @returns no place where no cut ends in that hole: that is proof of a slip
  * Source: k·h ≡ hole (mod C), from the motion of the head; checked against plain counting in the test
  */

@@ -1,8 +1,8 @@
 import type { Run, RunEvent } from './schema.ts';
 
 /**
- * Runs of before prompts had names counted the stages of a return stroke, and the steps of a learner, by number. `clear` names
- * whatever comes first towards a cut.
+ * Runs of before prompts had names counted the stages of a return stroke, and the steps of a learner, by
+ * number. `clear` names whatever comes first towards a cut.
  */
 const STROKE = ['out', 'back', 'turn'] as const;
 

@@ -16,8 +16,9 @@ const LATEST = 15;
 const ENOUGH = 3;
 
 /**
- * Seconds between counts that stand, by the clocks of the screens: only where one follows another on one screen, with no pause
- * between, and the clock did not go back. A clock that jumps spoils the one interval it falls in.
+ * Seconds between counts that stand, by the clocks of the screens: only where one follows another on one
+ * screen, with no pause between, and the clock did not go back. A clock that jumps spoils the one interval it
+ * falls in.
  */
 export function intervals(events: readonly RunEvent[]): number[] {
   const takenBack = new Set(events.flatMap((event) => (event.kind === 'take-back' ? event.ids : [])));

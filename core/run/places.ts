@@ -6,8 +6,8 @@ const key = ({ round, index }: Place): number => round * 10_000 + index;
 const known = new WeakMap<Run, ReadonlyMap<number, number>>();
 
 /**
- * Where a cut stands among the cuts of its run, from 0; -1 where the run has no such cut. A run that goes on with another
- * begins in the middle of a round, so a place is looked up, not reckoned.
+ * Where a cut stands among the cuts of its run, from 0; -1 where the run has no such cut. A run that goes on
+ * with another begins in the middle of a round, so a place is looked up, not reckoned.
  */
 export function placeOf(run: Run, place: Place): number {
   let places = known.get(run);
@@ -19,8 +19,8 @@ export function placeOf(run: Run, place: Place): number {
 }
 
 /**
- * The place of the first cut of a run that takes metal to a depth: not a scratch, and not the space another run left off at, which is
- * run through once more. -1 where there is none.
+ * The place of the first cut of a run that takes metal to a depth: not a scratch, and not the space another
+ * run left off at, which is run through once more. -1 where there is none.
  */
 export function firstMetal({ cuts, rounds, continues }: Pick<Run, 'cuts' | 'rounds' | 'continues'>): number {
   return cuts.findIndex(

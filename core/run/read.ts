@@ -47,7 +47,10 @@ const fromV4 = (run: RawRun): RawRun => ({
   card: [],
 });
 
-/** A table travelled along the work wherever it was known when it is clear; no gear was sunk by a run of its own. */
+/**
+ * A table travelled along the work wherever it was known when it is clear; no gear was sunk by a run of its
+ * own.
+ */
 const fromV5 = (run: RawRun): RawRun => ({
   ...run,
   version: 6,
@@ -62,7 +65,10 @@ function helixFromV6(helix: unknown): unknown {
   return { ...helix, by: typeof setting === 'string' && setting.startsWith('head') ? 'head' : 'table' };
 }
 
-/** Nothing was kept of how the cutter stands, nor of what changes on the head; a gear to be sunk was always found again. */
+/**
+ * Nothing was kept of how the cutter stands, nor of what changes on the head; a gear to be sunk was always
+ * found again.
+ */
 const fromV6 = (run: RawRun): RawRun => ({
   ...run,
   version: 7,
@@ -72,7 +78,10 @@ const fromV6 = (run: RawRun): RawRun => ({
   deepens: run['deepens'] === null ? null : { ...(run['deepens'] as object), register: 'found' },
 });
 
-/** Nobody was asked to set the table at the first touch; where to touch, and how a wheel is laid, stood on its stations only. */
+/**
+ * Nobody was asked to set the table at the first touch; where to touch, and how a wheel is laid, stood on its
+ * stations only.
+ */
 const fromV7 = (run: RawRun): RawRun => ({
   ...run,
   version: 8,
@@ -92,7 +101,8 @@ const fromV8 = (run: RawRun): RawRun => ({
 });
 
 /**
- * A run as it rests, of whatever version, brought up to today's and checked. A run's cuts and moves never change.
+ * A run as it rests, of whatever version, brought up to today's and checked. A run's cuts and moves never
+ * change.
  * @throws when what rests is no run: a fault, not an issue
  */
 export function readRun(raw: unknown): Run {

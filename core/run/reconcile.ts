@@ -14,9 +14,9 @@ const TOWARDS: ReadonlySet<RunEvent['kind']> = new Set([
 const isClosing = (event: RunEvent): boolean => event.kind === 'heeded' && event.closing === true;
 
 /**
- * What a screen has to add so that exactly the first `cutsDone` cuts of the run stand as done, after a person has looked
- * at the gear. Nothing is removed: counts beyond are taken back by name, missing ones are added, and counts made on two
- * screens at once are agreed on.
+ * What a screen has to add so that exactly the first `cutsDone` cuts of the run stand as done, after a person
+ * has looked at the gear. Nothing is removed: counts beyond are taken back by name, missing ones are added,
+ * and counts made on two screens at once are agreed on.
  * @param cutsDone whole, 0 … number of cuts
  * @returns the acts, in order; none when the count is already so and nothing is in doubt
  */

@@ -149,7 +149,8 @@ test('a differential run: the plate turns, and every space still lands where the
   expect(run.cuts.slice(0, 4).map(({ landing }) => landing.on === 'plate' && landing.hole)).toEqual([
     0, 13, 26, 0,
   ]);
-  // 127 moves of 13 on 39 leave the pin 127/3 turns on: not in its start hole, and the second round goes on from there
+  // 127 moves of 13 on 39 leave the pin 127/3 turns on: not in its start hole, and the second round goes on
+  // from there
   expect(run.cuts[127]).toMatchObject({ round: 2, index: 1, space: 1, landing: { hole: (127 * 13) % 39 } });
   expect(run.move).toMatchObject({ method: 'differential', near: 120, idlers: 2 });
 });
@@ -209,7 +210,7 @@ describe('counting on one screen', () => {
     const mill = new Screen('mill', run);
     const done = mill.count();
     expect(checkEvent(run, done)).toEqual([]);
-    expect(checkEvent(run, { ...done, runId: 'other' } as RunEvent)[0]?.code).toBe('event-from-other-run');
+    expect(checkEvent(run, { ...done, runId: 'other' })[0]?.code).toBe('event-from-other-run');
     expect(checkEvent(run, { ...done, index: 21 } as RunEvent)[0]).toMatchObject({
       code: 'event-names-no-cut',
       allowed: 'It has 1 round of 20 spaces',

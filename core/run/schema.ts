@@ -14,7 +14,9 @@ const roundSchema = z
   })
   .readonly();
 
-/** One cut to make: in which round, its place in the round, which space of the gear, and how it is come to. */
+/**
+ * One cut to make: in which round, its place in the round, which space of the gear, and how it is come to.
+ */
 const cutSchema = z
   .object({
     round: z.int().min(1).max(3),
@@ -42,7 +44,10 @@ const helixSchema = z
   })
   .readonly();
 
-/** Where the table is clear to index, mm from the first touch at full depth, the way it is fed; or how far to come out. */
+/**
+ * Where the table is clear to index, mm from the first touch at full depth, the way it is fed; or how far to
+ * come out.
+ */
 const safeAlong = z
   .object({
     way: z.literal('along'),
@@ -51,8 +56,9 @@ const safeAlong = z
     clearAfter: z.number().positive(),
     indexAt: z.enum(['entry', 'exit']),
     /**
-     * What the table is set to read where the cutter first touches in the run's first cut that takes metal: it may touch later there
-     * than at full depth. Null where nobody is asked: on runs of before, or without a cutter's diameter.
+     * What the table is set to read where the cutter first touches in the run's first cut that takes metal:
+     * it may touch later there than at full depth. Null where nobody is asked: on runs of before, or without
+     * a cutter's diameter.
      */
     firstTouch: z.number().min(0).nullable(),
   })
@@ -123,7 +129,10 @@ export const runSchema = z
     rounds: z.array(roundSchema).min(1).max(3).readonly(),
     /** Of a helical gear: how it turns while the table travels; null for straight teeth. */
     helix: helixSchema.nullable(),
-    /** Laid over without a lead, as for the gash of a worm wheel; null where it stands straight, and on runs of before it was kept. */
+    /**
+     * Laid over without a lead, as for the gash of a worm wheel; null where it stands straight, and on runs
+     * of before it was kept.
+     */
     laid: helixSchema.unwrap().pick({ by: true, setting: true }).readonly().nullable(),
     /** Where the depth is touched; null on runs of before it was kept. */
     touchOn: z.enum(['outside', 'corners', 'throat', 'top']).nullable(),
@@ -174,7 +183,9 @@ const eventBase = {
   device: idSchema,
   /** Counts this screen's events, from 1. */
   deviceSeq: z.int().min(1),
-  /** The last event of each other screen that this one had seen. Order follows from this, never from clocks. */
+  /**
+   * The last event of each other screen that this one had seen. Order follows from this, never from clocks.
+   */
   lastSeen: z.record(idSchema, z.int().min(1)).readonly(),
   /** ISO 8601, shown to people only. */
   clientTime: z.iso.datetime({ offset: true }),
@@ -187,7 +198,10 @@ export const runEventSchema = z.discriminatedUnion('kind', [
   z.object({ ...eventBase, kind: z.literal('done'), ...place }).readonly(),
   /** A whole turn of the move towards a cut is made. */
   z.object({ ...eventBase, kind: z.literal('turn'), ...place, turn: z.int().min(1) }).readonly(),
-  /** One of the things to do towards a cut is done; of the closing move where it says so. Names the prompt by its key. */
+  /**
+   * One of the things to do towards a cut is done; of the closing move where it says so. Names the prompt by
+   * its key.
+   */
   z
     .object({
       ...eventBase,
@@ -206,7 +220,10 @@ export const runEventSchema = z.discriminatedUnion('kind', [
       reason: z.string().trim().max(400),
     })
     .readonly(),
-  /** Of before prompts had names: a stage of the return stroke before a helical cut (drawn clear, run back, indexed). */
+  /**
+   * Of before prompts had names: a stage of the return stroke before a helical cut (drawn clear, run back,
+   * indexed).
+   */
   z.object({ ...eventBase, kind: z.literal('stroke'), ...place, stage: z.int().min(1).max(3) }).readonly(),
   /** Of before prompts had names: a step before a cut, for those who want each one asked. */
   z.object({ ...eventBase, kind: z.literal('step'), ...place, step: z.int().min(1).max(5) }).readonly(),
@@ -248,7 +265,10 @@ export const runEventSchema = z.discriminatedUnion('kind', [
       verdict: z.string().max(200),
     })
     .readonly(),
-  /** Every one of the named events (done, turn, heeded, stroke, step, landing, tried, checked, measured, closed, ended) is taken back. */
+  /**
+   * Every one of the named events (done, turn, heeded, stroke, step, landing, tried, checked, measured,
+   * closed, ended) is taken back.
+   */
   z.object({ ...eventBase, kind: z.literal('take-back'), ids }).readonly(),
   z
     .object({
@@ -267,7 +287,9 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     .readonly(),
   /** The closing move was made: did the cutter drop into the first space? */
   z.object({ ...eventBase, kind: z.literal('closed'), fits: z.boolean() }).readonly(),
-  /** The person has looked at counts made on two screens at once and says they are right as they stand now. */
+  /**
+   * The person has looked at counts made on two screens at once and says they are right as they stand now.
+   */
   z.object({ ...eventBase, kind: z.literal('agreed'), ids }).readonly(),
 ]);
 export type RunEvent = z.infer<typeof runEventSchema>;

@@ -47,7 +47,7 @@ function eventsOf(run: Run, acts: readonly RunAct[], device = 'd', seconds = 60)
     lastSeen: {},
     clientTime: new Date(Date.UTC(2026, 10, 25, 9, 0, i * seconds)).toISOString(),
     ...act,
-  })) as RunEvent[];
+  }));
 }
 const doneUpTo = (run: Run, n: number): RunAct[] =>
   run.cuts.slice(0, n).map(({ round, index }) => ({ kind: 'done', round, index }));

@@ -8,7 +8,10 @@ export interface Family {
   readonly angleDeg: number | null;
   readonly stub: boolean;
   readonly helical: boolean;
-  /** How much less it is met than the commonest, in the same measure as the misfit of a reading. Common practice. */
+  /**
+   * How much less it is met than the commonest, in the same measure as the misfit of a reading. Common
+   * practice.
+   */
   readonly rarity: number;
 }
 
@@ -73,7 +76,10 @@ const known = (pitch: Pitch, rarity: number): KnownPitch => ({
   rarity,
 });
 
-/** Every standard pitch of a system, with how much less it is met. Source of the series: ISO 54; standardPitches.ts */
+/**
+ * Every standard pitch of a system, with how much less it is met. Source of the series: ISO 54;
+ * standardPitches.ts
+ */
 export const PITCHES: Readonly<Record<Pitch['system'], readonly KnownPitch[]>> = {
   module: standardPitches('module').map(({ pitch, series }) => known(pitch, series === 'II' ? 0.9 : 0)),
   dp: standardPitches('dp').map(({ pitch }) => known(pitch, COMMON_DP.has(approx(pitch.figure)) ? 0 : 0.9)),

@@ -39,7 +39,10 @@ export interface Identification {
   readonly helixDeg: number;
   readonly tipDiameter: number;
   readonly cost: number;
-  /** Do the readings sit on it as well as on the first? What is left between them is how often such a gear is met. */
+  /**
+   * Do the readings sit on it as well as on the first? What is left between them is how often such a gear is
+   * met.
+   */
   readonly tied: boolean;
   readonly fits: readonly Fit[];
 }
@@ -181,12 +184,15 @@ function contradictions(readings: Readings): readonly Contradiction[] {
   });
 }
 
-/** Teeth are seldom cut at more, degrees; a helix that nobody saw or measured makes any outside fit some pitch. Common practice. */
+/**
+ * Teeth are seldom cut at more, degrees; a helix that nobody saw or measured makes any outside fit some
+ * pitch. Common practice.
+ */
 const UNUSUAL_HELIX = (32 * Math.PI) / 180;
 
 /**
- * A count that was slipped, where the likeliest gear would need an angle that is hardly ever met: straight teeth of that pitch, or of
- * any within two of the count, that sit on the other readings.
+ * A count that was slipped, where the likeliest gear would need an angle that is hardly ever met: straight
+ * teeth of that pitch, or of any within two of the count, that sit on the other readings.
  */
 function countedWrong(first: Candidate, readings: Readings): readonly Contradiction[] {
   const { helixAngle, module } = first.hypothesis;
@@ -285,7 +291,9 @@ const MOST_SHIFT = 0.7;
 /** Pinions are made larger far oftener than smaller. Common practice. */
 const INWARD = 0.05;
 
-/** The bare figures, when no standard fits, and the standard pitch whose teeth would have to be moved least. */
+/**
+ * The bare figures, when no standard fits, and the standard pitch whose teeth would have to be moved least.
+ */
 function bareOf(readings: Readings): Bare | null {
   const { least, most } = readings.teeth;
   if (least !== most || !readings.tip) return null;
@@ -315,8 +323,9 @@ const sized = (readings: Readings): boolean =>
   readings.gauge?.fits != null;
 
 /**
- * What gear a sample is: every standard pitch and family ranked by how well the readings sit, whether the first can be told
- * from the second, readings that contradict each other, and the one more measurement that would decide.
+ * What gear a sample is: every standard pitch and family ranked by how well the readings sit, whether the
+ * first can be told from the second, readings that contradict each other, and the one more measurement that
+ * would decide.
  * @param wanted how many to name, ≥ 2
  */
 export function identify(readings: Readings, wanted = 10): Identified {

@@ -10,7 +10,8 @@ const told = (read: Partial<SampleInput>) =>
   identify(readSample({ ...emptySample('mm'), ...read }, 'mm').readings);
 
 describe('how ill a reading sits', () => {
-  // nothing at the drawing's end of the band, three tenths at the other, squares between; outside it the tool's ± says: common practice
+  // nothing at the drawing's end of the band, three tenths at the other, squares between; outside it the
+  // tool's ± says: common practice
   test.each([
     [10, 'high', 0],
     [9, 'high', 0.3 / 4],
@@ -87,7 +88,8 @@ describe('the one more measurement', () => {
       { pitch: '24 DP', stub: true },
     ]);
     expect(deciding).toMatchObject({ by: 'span', sure: true });
-    // an angle that nothing tells is met at 14½° or at 20°: the middle of both spans, less what thinning and wear may take
+    // an angle that nothing tells is met at 14½° or at 20°: the middle of both spans, less what thinning and
+    // wear may take
     const at = (module: number, degrees: number) =>
       spanOver(deciding!.k, { teeth: 12, module, pressureAngle: (degrees * Math.PI) / 180 });
     const both = (module: number) => [at(module, 14.5), at(module, 20)].sort((a, b) => a - b);

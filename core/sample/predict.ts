@@ -18,7 +18,10 @@ export interface Band {
 }
 
 export const addendumOf = ({ stub }: Family): number => (stub ? 0.8 : 1);
-/** Least and most whole depth in use, modules: 2.15–2.27 full, 1.75–1.85 stub. Source: the schools of toothSystems.ts */
+/**
+ * Least and most whole depth in use, modules: 2.15–2.27 full, 1.75–1.85 stub. Source: the schools of
+ * toothSystems.ts
+ */
 const DEPTHS = { full: [2.15, 2.27], stub: [1.75, 1.85] } as const;
 const INCH_2_THOU = 0.0508;
 
@@ -91,7 +94,9 @@ export function misfit(
   return INSIDE * part * part;
 }
 
-/** How far a pitch gauge’s leaf may be from the pitch and still seem to fit, as a part of it. Common practice. */
+/**
+ * How far a pitch gauge’s leaf may be from the pitch and still seem to fit, as a part of it. Common practice.
+ */
 const LEAF = 0.015;
 /** A helix angle rubbed off on paper, radians. Common practice. */
 const RUBBED = (2 * Math.PI) / 180;

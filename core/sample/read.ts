@@ -17,7 +17,10 @@ import type { SampleInput } from './schema.ts';
 export const TOOL_GIVE = { caliper: 0.03, micrometer: 0.01, rule: 0.4 } as const;
 /** What tips lose, on the diameter, mm. Common practice: undersize by habit up to 0.25. */
 const WEAR = { crisp: 0.08, usual: 0.25, worn: 0.6 } as const;
-/** How far two ways to the outside may differ: two readings of a caliper over worn tips, mm; straight across an odd count, as a part of it. */
+/**
+ * How far two ways to the outside may differ: two readings of a caliper over worn tips, mm; straight across
+ * an odd count, as a part of it.
+ */
 const TIPS_APART = { over: 0.35, across: 0.08 } as const;
 /** ± of an arc read off a head or a protractor, degrees. */
 const ARC_GIVE = 0.5;
@@ -28,7 +31,8 @@ const blank = ({ typed }: Measure): boolean => typed.trim() === '';
 
 /**
  * A sample’s fields as readings; wrong ones are left out, each with its sentence.
- * Issues: those of the parsers; tip-under-bore, tips-at-odds, spans-contradict, sample-unit, survivors-over-turn, span-alone
+ * Issues: those of the parsers; tip-under-bore, tips-at-odds, spans-contradict, sample-unit,
+ * survivors-over-turn, span-alone
  */
 export function readSample(
   input: SampleInput,

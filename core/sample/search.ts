@@ -18,7 +18,10 @@ const HELIX = { least: (5 * Math.PI) / 180, most: (46 * Math.PI) / 180 };
 const better = (a: Candidate, b: Candidate): number =>
   a.cost - b.cost || a.order[0] - b.order[0] || a.order[1] - b.order[1] || a.order[2] - b.order[2];
 
-/** The helix angle by the readings that tell it: a lead, else a print off the tips brought down to the pitch cylinder; null when there is none. */
+/**
+ * The helix angle by the readings that tell it: a lead, else a print off the tips brought down to the pitch
+ * cylinder; null when there is none.
+ */
 function helixRead(
   family: Family,
   module: number,
@@ -50,7 +53,10 @@ function helixFor(family: Family, module: number, teeth: number, readings: Readi
   return angle >= HELIX.least && angle <= HELIX.most ? angle : null;
 }
 
-/** A helical gear can be made to fit any outside, so one that was not even looked for has to have its teeth counted. */
+/**
+ * A helical gear can be made to fit any outside, so one that was not even looked for has to have its teeth
+ * counted.
+ */
 const helicalMay = (readings: Readings): boolean =>
   readings.teeth.least === readings.teeth.most || readings.helixAngle !== null || readings.lead !== null;
 
@@ -128,9 +134,9 @@ function centreOf(guide: ReadingName, family: Family, module: number, readings: 
 }
 
 /**
- * The gears that readings of a sample fit best, over every family and standard pitch. For each pitch the counts are walked
- * outward from where one reading is nominal, and left as soon as that reading alone costs more than the worst that is kept:
- * nothing better lies further out.
+ * The gears that readings of a sample fit best, over every family and standard pitch. For each pitch the
+ * counts are walked outward from where one reading is nominal, and left as soon as that reading alone costs
+ * more than the worst that is kept: nothing better lies further out.
  * @param wanted how many, ≥ 1
  * @returns best first; equal to {@link searchPlainly}
  */

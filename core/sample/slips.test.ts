@@ -37,7 +37,8 @@ describe('over two tips and from the bore, both', () => {
 });
 
 describe('an angle that is hardly ever met never leads', () => {
-  // 33 counted, 58.70 over the tips: module 1.25 would need 33 · 1.25 / cos β = 56.2, β about 42.8°; 45 straight teeth are 58.75
+  // 33 counted, 58.70 over the tips: module 1.25 would need 33 · 1.25 / cos β = 56.2, β about 42.8°; 45
+  // straight teeth are 58.75
   const counted = given({ teeth: count('33'), tip: mm('58.70') });
   const found = identify(readSample(counted, 'mm').readings);
   test('“count again” comes first, with the straight teeth that fit', () => {

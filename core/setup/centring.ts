@@ -23,9 +23,9 @@ interface Sizes {
 }
 
 /**
- * The schools of centring, all five. The near face touches the work's side (over paper t): D/2 + w/2 + t more brings the
- * middle of the cutter to the middle of the work. The far face level with the work's outside: D/2 − w/2.
- * Source: geometry; common practice
+ * The schools of centring, all five. The near face touches the work's side (over paper t): D/2 + w/2 + t more
+ * brings the middle of the cutter to the middle of the work. The far face level with the work's outside: D/2
+ * − w/2. Source: geometry; common practice
  */
 export function centringsOf({ outside, width, paper, centreHeight, upright }: Sizes): readonly Centring[] {
   const known = outside !== null && width !== null;

@@ -37,7 +37,10 @@ export interface SetupWork {
 /** What carries the work past the cutter. */
 export type Travels = 'table' | 'cross slide';
 
-/** The table's readings of one stroke, from first touch, the way it is fed; or how far a cutter that is sunk must come out. */
+/**
+ * The table's readings of one stroke, from first touch, the way it is fed; or how far a cutter that is sunk
+ * must come out.
+ */
 export type SafeReadings = SafeAlong | { readonly way: 'sink'; readonly depth: number };
 
 export interface SafeAlong {

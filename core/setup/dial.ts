@@ -56,7 +56,10 @@ export function moveText(mm: number, dial: Dial | null, readout: boolean, system
   return marks === 0 ? plural(turns, 'turn') : `${plural(turns, 'turn')} + ${rest}`;
 }
 
-/** The screw that sinks the cutter: the knee under an arbor, the cross slide beside an upright spindle. Says a depth on it. */
+/**
+ * The screw that sinks the cutter: the knee under an arbor, the cross slide beside an upright spindle. Says a
+ * depth on it.
+ */
 export function depthDialOf(mill: Mill | null, system: UnitSystem): (mm: number) => string {
   const dial = mill && dialOf(mill.axis === 'vertical' ? mill.cross : mill.knee);
   return (mm) => moveText(mm, dial, mill?.readout ?? false, system);

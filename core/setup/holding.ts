@@ -17,9 +17,9 @@ export interface Thrust {
 }
 
 /**
- * Where the cut pushes. A cutter that turns clockwise, seen from in front, moves to the left at its lowest point; one on an
- * upright spindle that turns clockwise, seen from above, moves to the left on the side towards you, so behind the work it
- * pushes left and in front of it right.
+ * Where the cut pushes. A cutter that turns clockwise, seen from in front, moves to the left at its lowest
+ * point; one on an upright spindle that turns clockwise, seen from above, moves to the left on the side
+ * towards you, so behind the work it pushes left and in front of it right.
  * Source: geometry, tested with the velocity of a turning point
  */
 export function thrustOf(
@@ -65,7 +65,10 @@ interface Held {
   } | null;
 }
 
-/** A gear from this module on, or this many times its bore across, wants more than the grip of a mandrel. Common practice. */
+/**
+ * A gear from this module on, or this many times its bore across, wants more than the grip of a mandrel.
+ * Common practice.
+ */
 const KEY_FROM = { module: 2, timesBore: 4 };
 const SLENDER = 8;
 

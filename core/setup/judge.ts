@@ -40,7 +40,8 @@ interface With {
 
 /**
  * What a machinist would ask about a set-up before clamping anything. Paths are fields of the set-up.
- * Issues: setup-size-far, setup-no-room, setup-cutter-small, mandrel-fit, setup-left-shop, runout-far, along-far, along-alone, keyway-cutter, speed-none
+ * Issues: setup-size-far, setup-no-room, setup-cutter-small, mandrel-fit, setup-left-shop, runout-far,
+ * along-far, along-alone, keyway-cutter, speed-none
  */
 export function judgeSetup(
   input: SetupInput,

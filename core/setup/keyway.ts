@@ -9,9 +9,10 @@ export interface Keyway {
 }
 
 /**
- * A keyway by a narrower cutter: a cut to either side of the middle, (b − w)/2 off it. Wider than two cutters leaves a rib.
- * @param width b @param cutter w, b/2 ≤ w ≤ b @param diameter of bore or shaft; the depth is from the key's corner
- * Source: geometry; common practice
+ * A keyway by a narrower cutter: a cut to either side of the middle, (b − w)/2 off it. Wider than two cutters
+ * leaves a rib.
+ * @param width b @param cutter w, b/2 ≤ w ≤ b @param diameter of bore or shaft; the depth is from the key's
+ * corner Source: geometry; common practice
  */
 export function keywayOf(
   width: number,

@@ -10,12 +10,14 @@ export interface MandrelFit {
   readonly line: string;
 }
 
-/** What a straight seat may be under its bore before a nut no longer holds the blank true. Common practice. mm */
+/**
+ * What a straight seat may be under its bore before a nut no longer holds the blank true. Common practice. mm
+ */
 const SLACK = 0.03;
 
 /**
- * A taper takes a bore between its two ends; a straight seat one that is hardly larger than itself; and the blanks have to
- * go on it. Common practice
+ * A taper takes a bore between its two ends; a straight seat one that is hardly larger than itself; and the
+ * blanks have to go on it. Common practice
  * @param bore mm; null or 0 where there is none @param face of all blanks, mm
  */
 export function mandrelFits(

@@ -3,7 +3,10 @@ import type { SafeReadings, SetupDetail } from './detail.ts';
 import { dialOf } from './dial.ts';
 import { approachOf, strokeOf } from './stroke.ts';
 
-/** How cutter and work stand to each other, and by which screw the cutter goes in: what every prompt at the mill is worded by. */
+/**
+ * How cutter and work stand to each other, and by which screw the cutter goes in: what every prompt at the
+ * mill is worded by.
+ */
 export interface Mount {
   /** Null where the set-up names no mill. */
   readonly axis: 'horizontal' | 'vertical' | null;
@@ -16,7 +19,10 @@ export interface Mount {
   readonly readout: boolean;
 }
 
-/** @param paper mm; what is held between cutter and work at the touch @param upright does the cutter stand beside the work? */
+/**
+ * @param paper mm; what is held between cutter and work at the touch @param upright does the cutter stand
+ * beside the work?
+ */
 export function mountOf(
   { thrust, feed }: Pick<SetupDetail, 'thrust' | 'feed'>,
   mill: Mill | null,
@@ -60,12 +66,13 @@ export interface Deepening {
 }
 
 /**
- * What the table is to read where the cutter first touches in a cut: 0 is where it would touch at the depth that `approach` was
- * worked out for, and a shallower cutter, or one in a space that is roughed out, touches later.
+ * What the table is to read where the cutter first touches in a cut: 0 is where it would touch at the depth
+ * that `approach` was worked out for, and a shallower cutter, or one in a space that is roughed out, touches
+ * later.
  * @param approach mm, of the deepest round
  * @returns mm, ≥ 0; null where the cutter’s diameter is not known
- * Source: √(h(D − h)) from a circle. In a space cut to p a disk as deep as h touches as one of h − p would on the outside: its
- * section at x from the middle is √(R² − x²) − (R − h) deep, and that passes p there.
+ * Source: √(h(D − h)) from a circle. In a space cut to p a disk as deep as h touches as one of h − p would on
+ * the outside: its section at x from the middle is √(R² − x²) − (R − h) deep, and that passes p there.
  */
 export function firstTouchReads(
   { cutter, helixDeg }: Pick<SetupDetail, 'cutter' | 'helixDeg'>,
@@ -73,7 +80,8 @@ export function firstTouchReads(
   { depth, cutTo }: Deepening,
 ): number | null {
   if (cutter.diameter === null) return null;
-  // the side of a cutter in a space that leans touches sooner than its middle: reckoned by the middle, 0 is never too near
+  // the side of a cutter in a space that leans touches sooner than its middle: reckoned by the middle, 0 is
+  // never too near
   const cutterWidth = cutTo > 0 ? 0 : (cutter.width ?? 0);
   const touches = approachOf({
     depth: depth - cutTo,
@@ -92,8 +100,8 @@ export interface Handle {
 }
 
 /**
- * Under an arbor the knee sets the depth; beside an upright spindle the cross slide does, from whichever side the cutter stands: one
- * that stands behind the work is drawn clear of by bringing the work towards you.
+ * Under an arbor the knee sets the depth; beside an upright spindle the cross slide does, from whichever side
+ * the cutter stands: one that stands behind the work is drawn clear of by bringing the work towards you.
  */
 export function handleOf(mount: Pick<Mount, 'axis' | 'place'> | null): Handle {
   if (mount?.axis === 'horizontal') return { screw: 'knee', out: 'lower the knee', in: 'raise the knee' };

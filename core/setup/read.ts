@@ -60,7 +60,10 @@ const LENGTHS = {
 /** These may be less than zero: they have a side. */
 const SIDED = ['offset', 'alongTop', 'alongSide'] as const;
 
-/** Issues: those of the parsers, negative, not-positive, out-of-range, readings-few; paths are fields of the set-up */
+/**
+ * Issues: those of the parsers, negative, not-positive, out-of-range, readings-few; paths are fields of the
+ * set-up
+ */
 export function readSetup(input: SetupInput): {
   readonly read: SetupRead;
   readonly issues: readonly Issue[];

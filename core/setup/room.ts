@@ -83,8 +83,9 @@ function tableFit(room: Room): Fit {
 }
 
 /**
- * How far the cutter reaches along the work from its middle, at the height of something that stands beside the blank.
- * Source: by geometry; a disk laid over by β reaches a·cos β with its rim, and (w/2)·sin β more with its side
+ * How far the cutter reaches along the work from its middle, at the height of something that stands beside
+ * the blank. Source: by geometry; a disk laid over by β reaches a·cos β with its rim, and (w/2)·sin β more
+ * with its side
  */
 function reachAt({ cutting, outside }: Room, across: number): number {
   const above = across / 2 - (outside / 2 - cutting.depth);
@@ -117,8 +118,8 @@ function endFit(room: Room, end: 'head-end' | 'tail-end'): Fit {
 
 /**
  * Everything that has to fit before anything is clamped.
- * Source: geometry, with the table’s travel taken as even to both sides of its middle, and the cutter’s middle as over the table’s
- * middle when the cross slide stands in the middle of its travel
+ * Source: geometry, with the table’s travel taken as even to both sides of its middle, and the cutter’s
+ * middle as over the table’s middle when the cross slide stands in the middle of its travel
  */
 export function fitsOf(room: Room): readonly Fit[] {
   const { cutting, outside, upright, centreHeight, roomUnder, kneeTravel, crossTravel, collar } = room;

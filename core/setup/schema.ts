@@ -17,7 +17,10 @@ export const setupSchema = z
     /** Outside of the work, where the card has no blank to say it. */
     outside: measureSchema,
 
-    /** On a mandrel between centres, on a stub in the head, in a chuck, or as one bar that is parted afterwards. */
+    /**
+     * On a mandrel between centres, on a stub in the head, in a chuck, or as one bar that is parted
+     * afterwards.
+     */
     holding: z.enum(['mandrel', 'stub', 'chuck', 'bar']),
     mandrelId: idOrNone,
     keyed: z.boolean(),
@@ -27,7 +30,10 @@ export const setupSchema = z
     kerf: measureSchema,
     /** As seen by someone who stands in front of the table. */
     headAt: z.enum(['left', 'right']),
-    /** Which way the cutter turns: seen from in front for an arbor across the table, from above for an upright spindle. */
+    /**
+     * Which way the cutter turns: seen from in front for an arbor across the table, from above for an upright
+     * spindle.
+     */
     spin: z.enum(['clockwise', 'counter']),
     /** Where the cutter stands against the work. An arbor across the table is always above. */
     side: z.enum(['behind', 'front']),

@@ -31,7 +31,8 @@ describe('speed and feed', () => {
     rpmSet: null,
     feedSet: null,
   };
-  // Source: N = 12·V/(π·D), Machinery’s Handbook, cutting speeds and spindle speeds; 3.82·V/D is the same to a part in 5000
+  // Source: N = 12·V/(π·D), Machinery’s Handbook, cutting speeds and spindle speeds; 3.82·V/D is the same to
+  // a part in 5000
   test.each([
     [80, 2.5, 122.23],
     [60, 2, 114.59],
@@ -68,7 +69,10 @@ describe('speed and feed', () => {
 });
 
 describe('readings round a blank, against a circle that was really shifted', () => {
-  /** An indicator that comes straight in on the axis of turning: where it meets a circle of radius r off by e towards phi. */
+  /**
+   * An indicator that comes straight in on the axis of turning: where it meets a circle of radius r off by e
+   * towards phi.
+   */
   const reading = (r: number, e: number, phi: number, angle: number): number =>
     e * Math.cos(angle - phi) + Math.sqrt(r * r - (e * Math.sin(angle - phi)) ** 2) - r;
   test.each([

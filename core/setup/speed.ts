@@ -13,7 +13,10 @@ export interface CuttingData {
   readonly chip: number | null;
 }
 
-/** The highest step that is not above what is wanted; the lowest where all are; what is wanted where there are no steps. */
+/**
+ * The highest step that is not above what is wanted; the lowest where all are; what is wanted where there are
+ * no steps.
+ */
 export function snapDown(wanted: number, steps: readonly number[]): number {
   const below = steps.filter((step) => step <= wanted * (1 + 1e-9));
   return below.length > 0 ? Math.max(...below) : (steps[0] ?? wanted);
@@ -36,8 +39,8 @@ interface Running {
 }
 
 /**
- * Speed and feed for a cutter, snapped down to what the machine has: too slow costs minutes, too fast costs the cutter.
- * The feed follows the speed that was got, not the one wanted.
+ * Speed and feed for a cutter, snapped down to what the machine has: too slow costs minutes, too fast costs
+ * the cutter. The feed follows the speed that was got, not the one wanted.
  * Source: n = 1000·v/(π·D), feed = n·z·f; docs/sources.md#speeds
  */
 export function cuttingData({

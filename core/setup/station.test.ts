@@ -148,7 +148,8 @@ describe('a set-up', () => {
   test('a keyway: to either side of the middle, and from the touch at the bore to its depth, on the dials', () => {
     const key = { keyWidth: mm('4'), keyCutter: mm('3'), keyDepth: mm('1.8') };
     const { keyway } = setUp(key).detail;
-    // 0.5 of a screw of 5 with 100 marks; the bore of 10 rises 5 − √21 = 0.417 under a key of 4, and the knee has 2 a turn
+    // 0.5 of a screw of 5 with 100 marks; the bore of 10 rises 5 − √21 = 0.417 under a key of 4, and the knee
+    // has 2 a turn
     expect(keyway).toMatchObject({
       passes: 2,
       width: 4,
@@ -249,7 +250,7 @@ test('whatever is typed there is an answer in whole sentences and plain figures 
           feed,
           indexAt,
           round: { typed: round, unit: 'mm' },
-        } as Partial<SetupInput>);
+        });
         expect(JSON.parse(JSON.stringify(station))).toEqual(station);
         const text = JSON.stringify(station);
         expect(text).not.toMatch(/NaN|Infinity|undefined/);

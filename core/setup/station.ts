@@ -78,7 +78,9 @@ function keywayIn(read: SetupRead, bore: number | null, dials: Dials): SetupDeta
   };
 }
 
-/** How a move is said on the screws it is made with: centring and depth change places with an upright spindle. */
+/**
+ * How a move is said on the screws it is made with: centring and depth change places with an upright spindle.
+ */
 interface Dials {
   readonly centre: (mm: number) => string;
   readonly depth: (mm: number) => string;
@@ -122,8 +124,8 @@ export interface SetupAsked extends Placed {
 }
 
 /**
- * The set-up station: how the work is held, brought under the cutter and run past it, and whether all of it fits.
- * It holds nothing up: a gear may be cut without a word of it.
+ * The set-up station: how the work is held, brought under the cutter and run past it, and whether all of it
+ * fits. It holds nothing up: a gear may be cut without a word of it.
  * Issues: those of readSetup and judgeSetup
  * Source: docs/sources.md#setup
  */

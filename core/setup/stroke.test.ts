@@ -1,7 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { approachOf, CLEAR_BY, firstTouchReads, strokeOf } from './index.ts';
 
-/** Does a disk on a swung arbor touch a round blank? By points of its rim against the cylinder between its faces. */
+/**
+ * Does a disk on a swung arbor touch a round blank? By points of its rim against the cylinder between its
+ * faces.
+ */
 function touches(
   x: number,
   { D, w, h, b, R, face }: { D: number; w: number; h: number; b: number; R: number; face: number },
@@ -58,7 +61,10 @@ describe('approach and stroke, against a drawn disk and blank', () => {
 });
 
 describe('what the table is set to where the cutter first touches', () => {
-  /** A disk with flanks at 20° and a flat of 1 mm, so deep over a space it has cut before: how far before the face it meets metal. */
+  /**
+   * A disk with flanks at 20° and a flat of 1 mm, so deep over a space it has cut before: how far before the
+   * face it meets metal.
+   */
   function meets({ D, h, p }: { readonly D: number; readonly h: number; readonly p: number }): number {
     const slope = Math.tan(Math.PI / 9);
     const isMetal = (across: number, up: number): boolean =>

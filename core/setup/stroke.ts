@@ -14,7 +14,8 @@ export interface Cutting {
 }
 
 /**
- * Where the table stands, in mm from the first touch of cutter and work: there is zero, and it counts the way it is fed.
+ * Where the table stands, in mm from the first touch of cutter and work: there is zero, and it counts the way
+ * it is fed.
  */
 export interface Stroke {
   /** From first touch to where the cutter's middle stands over the face. */
@@ -30,7 +31,8 @@ export interface Stroke {
 /**
  * Travel of the cutter's middle before it is over the face, measured along the work.
  * @returns mm: half the chord of the cutter at that depth
- * Source: √(h(D − h)), from a circle; along a helix ≈ √(h(D − h))·cos β + (w/2)·sin β. Checked against a drawn disk.
+ * Source: √(h(D − h)), from a circle; along a helix ≈ √(h(D − h))·cos β + (w/2)·sin β. Checked against a
+ * drawn disk.
  */
 export function approachOf({ depth, cutterDiameter, cutterWidth, helixDeg }: Omit<Cutting, 'face'>): number {
   return approachAlong(depth, cutterDiameter, cutterWidth, (helixDeg * Math.PI) / 180);

@@ -2,7 +2,9 @@ import { z } from 'zod';
 import { measureSchema } from '../units/index.ts';
 import { idSchema, nameSchema } from './named.ts';
 
-/** A screw of a machine with its dial, across the table or up and down. What is not known of it is left empty. */
+/**
+ * A screw of a machine with its dial, across the table or up and down. What is not known of it is left empty.
+ */
 const screwSchema = z
   .object({
     /** Travel for one turn. */
@@ -14,7 +16,9 @@ const screwSchema = z
   .readonly();
 export type Screw = z.infer<typeof screwSchema>;
 
-/** A milling machine: its three screws, how its table swings, its speeds and feeds, and what room there is. */
+/**
+ * A milling machine: its three screws, how its table swings, its speeds and feeds, and what room there is.
+ */
 export const millSchema = z
   .object({
     id: idSchema,
@@ -29,7 +33,10 @@ export const millSchema = z
     swing: measureSchema,
     /** Minutes of arc that its scale can be set to. */
     scaleMinutes: z.int().min(1).max(60),
-    /** Length and width of the table, and from its middle line to the column where it stands in use; may be left empty. */
+    /**
+     * Length and width of the table, and from its middle line to the column where it stands in use; may be
+     * left empty.
+     */
     tableLength: measureSchema,
     tableWidth: measureSchema,
     toColumn: measureSchema,
@@ -41,11 +48,16 @@ export const millSchema = z
     cross: screwSchema,
     /** Knee or quill: up and down. */
     knee: screwSchema,
-    /** From the table at its lowest to the middle of an arbor across it, or to the end of an upright spindle. */
+    /**
+     * From the table at its lowest to the middle of an arbor across it, or to the end of an upright spindle.
+     */
     room: measureSchema,
     /** Diameter of the collars that hold a cutter on its arbor. */
     collar: measureSchema,
-    /** Turns of the spindle a minute, as they stand on its plate: `45 63 90`. Empty: not known, or without steps. */
+    /**
+     * Turns of the spindle a minute, as they stand on its plate: `45 63 90`. Empty: not known, or without
+     * steps.
+     */
     speeds: z.string().max(400),
     /** Table feeds a minute. Empty: fed by hand, or not known. */
     feeds: z.object({ by: z.enum(['mm', 'in']), settings: z.string().max(400) }).readonly(),
@@ -55,7 +67,10 @@ export const millSchema = z
   .readonly();
 export type Mill = z.infer<typeof millSchema>;
 
-/** A lathe, as far as odd threads need it: its leadscrew, what its gearbox does, the change gears that go on it. */
+/**
+ * A lathe, as far as odd threads need it: its leadscrew, what its gearbox does, the change gears that go on
+ * it.
+ */
 export const latheSchema = z
   .object({
     id: idSchema,
@@ -63,14 +78,16 @@ export const latheSchema = z
     /** Travel of the carriage for one turn of the leadscrew. */
     leadscrew: measureSchema,
     /**
-     * The settings of its gearbox with the gears one to one, as they stand on its plate: pitches in mm, threads to the inch, or
-     * turns of the leadscrew for one of the spindle. Empty: no box.
+     * The settings of its gearbox with the gears one to one, as they stand on its plate: pitches in mm,
+     * threads to the inch, or turns of the leadscrew for one of the spindle. Empty: no box.
      */
     box: z.object({ by: z.enum(['mm', 'tpi', 'turns']), settings: z.string().max(600) }).readonly(),
     gearSetId: idSchema.nullable(),
     /** Has the bracket a stud for two gears side by side? */
     stud: z.boolean(),
-    /** Of the top slide, to step from start to start: travel a turn (may be left empty) and marks on its dial. */
+    /**
+     * Of the top slide, to step from start to start: travel a turn (may be left empty) and marks on its dial.
+     */
     slideLead: measureSchema,
     slideMarks: z.int().min(1).max(5000),
   })

@@ -9,7 +9,10 @@ const isObject = (raw: unknown): raw is Raw => typeof raw === 'object' && raw !=
 const each = (raw: unknown, change: (item: unknown) => unknown): unknown =>
   Array.isArray(raw) ? raw.map(change) : raw;
 
-/** A head as it rested before heads could be geared: nothing was known of its gears, and its plate could be freed. */
+/**
+ * A head as it rested before heads could be geared: nothing was known of its gears, and its plate could be
+ * freed.
+ */
 export function headFromV1(raw: unknown): unknown {
   return isObject(raw) ? { plateLock: true, differential: null, ...raw } : raw;
 }
@@ -19,7 +22,10 @@ export function equipmentFromV1(raw: unknown): unknown {
   return isObject(raw) ? { gearSets: [], ...raw, heads: each(raw['heads'], headFromV1) } : raw;
 }
 
-/** A head as it rested before rings, handwheels and how it stands were known. Its bracket was taken to hold any train. */
+/**
+ * A head as it rested before rings, handwheels and how it stands were known. Its bracket was taken to hold
+ * any train.
+ */
 export function headFromV2(raw: unknown): unknown {
   if (!isObject(raw)) return raw;
   const { plates, differential } = raw;
@@ -77,7 +83,10 @@ export function millFromV6(raw: unknown): unknown {
   return isObject(raw) ? { ...BARE_MACHINE, ...raw } : raw;
 }
 
-/** Equipment as it rested before machines were known in full, and materials, mandrels and what was learnt were listed. */
+/**
+ * Equipment as it rested before machines were known in full, and materials, mandrels and what was learnt were
+ * listed.
+ */
 export function equipmentFromV6(raw: unknown): unknown {
   if (!isObject(raw)) return raw;
   return {
@@ -95,6 +104,8 @@ export function equipmentFromV6(raw: unknown): unknown {
 export const shopToToday = (raw: unknown): unknown =>
   equipmentToToday(isObject(raw) ? { materials: STOCK_MATERIALS, ...raw } : raw);
 
-/** Equipment that rests without a version mark: every step fills in only what is lacking, so all may be taken. */
+/**
+ * Equipment that rests without a version mark: every step fills in only what is lacking, so all may be taken.
+ */
 export const equipmentToToday = (raw: unknown): unknown =>
   equipmentFromV6(equipmentFromV5(equipmentFromV4(equipmentFromV3(equipmentFromV2(equipmentFromV1(raw))))));

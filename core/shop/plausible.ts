@@ -11,7 +11,10 @@ import type { FormCutter } from './schema.ts';
 import { leadFromThreads } from './reading.ts';
 import { lengthCell } from './rowReaders.ts';
 
-/** What a thing of the shop may measure, least and most, mm. Common practice, wide: beyond it a bare figure is asked about. */
+/**
+ * What a thing of the shop may measure, least and most, mm. Common practice, wide: beyond it a bare figure is
+ * asked about.
+ */
 export const SIZES = {
   diameter: [10, 400],
   bore: [3, 130],
@@ -43,8 +46,8 @@ export const unitsOfSize = (size: Measure, otherwise: UnitSystem): UnitSystem =>
   size.typed === '' ? otherwise : size.unit === 'in' ? 'in' : 'mm';
 
 /**
- * A length of a thing in the shop, kept as it is typed; empty where it is not known. A bare figure is in the thing's own units, and
- * one that cannot be that is asked about, with both readings.
+ * A length of a thing in the shop, kept as it is typed; empty where it is not known. A bare figure is in the
+ * thing's own units, and one that cannot be that is asked about, with both readings.
  * @param units of the thing @param what its name in a sentence
  * Issues: those of the parser; not-positive, size-unlikely
  */

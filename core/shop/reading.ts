@@ -13,8 +13,8 @@ import { type ShopLathe } from './machineSchema.ts';
 import { CUTTER_NUMBERS, LEAST_HOLES, MOST_HOLES, type CutterNumber, type FormCutter } from './schema.ts';
 
 /**
- * A worm ratio as people write it: `40`, `40:1`, `1/40`, `1:40`, `40.5`, `81/2`. Less than one is taken as the spindle's
- * turns for one of the crank, and turned round.
+ * A worm ratio as people write it: `40`, `40:1`, `1/40`, `1:40`, `40.5`, `81/2`. Less than one is taken as
+ * the spindle's turns for one of the crank, and turned round.
  * @returns exact text, turns of the crank for one turn of the spindle
  * Issues: ratio-bad
  */
@@ -83,7 +83,10 @@ export function idFrom(name: string, taken: readonly string[]): string {
   for (let n = 2; ; n += 1) if (!taken.includes(`${base}-${n}`)) return `${base}-${n}`;
 }
 
-/** A cutter's number as people write it: `3`, `No. 3`, `#3`, `3½`, `3.5`, `3 1/2`; empty for none. Issues: cutter-number-bad */
+/**
+ * A cutter's number as people write it: `3`, `No. 3`, `#3`, `3½`, `3.5`, `3 1/2`; empty for none. Issues:
+ * cutter-number-bad
+ */
 export function readCutterNumber(typed: string): Result<CutterNumber | null> {
   const text = typed
     .replace(/^\s*(?:no\.?|nr\.?|#)\s*/i, '')
@@ -96,7 +99,10 @@ export function readCutterNumber(typed: string): Result<CutterNumber | null> {
   return fail({ code: 'cutter-number-bad', path: '', severity: 'wrong', given: typed, allowed });
 }
 
-/** The range engraved on a cutter: `26-34`, `26 to 34`, `135 to rack`, `135-R`, `13`; empty for none. Issues: tooth-range-bad */
+/**
+ * The range engraved on a cutter: `26-34`, `26 to 34`, `135 to rack`, `135-R`, `13`; empty for none. Issues:
+ * tooth-range-bad
+ */
 export function readToothRange(typed: string): Result<FormCutter['range']> {
   const text = typed
     .trim()
@@ -132,7 +138,10 @@ export function leadFromThreads(typed: string): Measure | null {
   return threads === undefined ? null : measure(`1/${threads.replace(',', '.')}`, 'in');
 }
 
-/** A setting of a lathe’s gearbox, with the turns it gives the leadscrew for one of the spindle while the gears are one to one. */
+/**
+ * A setting of a lathe’s gearbox, with the turns it gives the leadscrew for one of the spindle while the
+ * gears are one to one.
+ */
 export interface BoxSetting {
   readonly name: string;
   readonly ratio: Exact;

@@ -25,8 +25,8 @@ export const plateSchema = z
 export type Plate = z.infer<typeof plateSchema>;
 
 /**
- * A ring of holes on the spindle itself, for direct indexing with the worm out; or, on the work, between spindle and work,
- * where it indexes with the worm still driving.
+ * A ring of holes on the spindle itself, for direct indexing with the worm out; or, on the work, between
+ * spindle and work, where it indexes with the worm still driving.
  */
 export const ringSchema = z
   .object({
@@ -71,7 +71,9 @@ export const handwheelSchema = z
   .readonly();
 export type Handwheel = z.infer<typeof handwheelSchema>;
 
-/** How a head stands now, as last left: what a new way of dividing does not have to change. Null: not known. */
+/**
+ * How a head stands now, as last left: what a new way of dividing does not have to change. Null: not known.
+ */
 export const standingSchema = z
   .object({
     worm: z.enum(['in', 'out']).nullable(),
@@ -106,7 +108,10 @@ export const headSchema = z
     handwheel: handwheelSchema.nullable(),
     /** Can the plate be set free, its lock pin drawn? A differential train has to turn it. */
     plateLock: z.boolean(),
-    /** A universal head: the change gears that go between spindle and plate shaft. Null when it cannot be geared. */
+    /**
+     * A universal head: the change gears that go between spindle and plate shaft. Null when it cannot be
+     * geared.
+     */
     differential: z
       .object({
         gearSetId: idSchema,

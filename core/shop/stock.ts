@@ -6,7 +6,8 @@ import type { Equipment, FormCutter, GearSet, Head, Plate, Ring, Standing } from
 
 /**
  * Plate sets to start from, as data.
- * Source of both sets of circles: Machinery’s Handbook, indexing with three plates and with one two-sided plate.
+ * Source of both sets of circles: Machinery’s Handbook, indexing with three plates and with one two-sided
+ * plate.
  */
 const oneSided = (id: string, name: string, circles: readonly number[]): Plate => ({
   id,
@@ -93,7 +94,10 @@ export const STOCK_HEADS: readonly Head[] = [
   },
 ];
 
-/** A rotary table to start from: four degrees a turn, a wheel in minutes with a vernier of ten seconds. Common practice. */
+/**
+ * A rotary table to start from: four degrees a turn, a wheel in minutes with a vernier of ten seconds. Common
+ * practice.
+ */
 export const STOCK_ROTARY: Head = {
   ...plainHead('table-rotary', 'Rotary table'),
   kind: 'rotary',
@@ -140,8 +144,8 @@ const material = (id: string, name: string, metresPerMinute: number, chip: strin
 });
 
 /**
- * Figures to start from, for form cutters of high-speed steel, kept light since a form cutter is dear and its load is wide.
- * Common practice, no source; every shop writes its own over them.
+ * Figures to start from, for form cutters of high-speed steel, kept light since a form cutter is dear and its
+ * load is wide. Common practice, no source; every shop writes its own over them.
  */
 export const STOCK_MATERIALS: readonly Material[] = [
   material('brass', 'Brass', 40, '.05'),

@@ -282,7 +282,10 @@ export interface TableRead {
   /** How many rows can be taken. */
   readonly good: number;
   readonly bad: readonly BadRow[];
-  /** The shop with the good rows in it: those of a name that is there already are replaced, nothing is removed. */
+  /**
+   * The shop with the good rows in it: those of a name that is there already are replaced, nothing is
+   * removed.
+   */
   readonly equipment: Equipment;
 }
 
@@ -315,8 +318,8 @@ const KEYS: Readonly<Record<TableId, readonly string[]>> = {
 };
 
 /**
- * A table that comes in, checked row by row against the shop. Nothing is changed here: the shop with the good rows in it
- * is handed back, to be taken when the person agrees.
+ * A table that comes in, checked row by row against the shop. Nothing is changed here: the shop with the good
+ * rows in it is handed back, to be taken when the person agrees.
  * @param cells rows of cells, the heading first; empty rows are passed over
  * Issues: table-empty, table-other, table-columns; those of a row stand with it
  */

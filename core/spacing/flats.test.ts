@@ -28,7 +28,8 @@ const value = (work: ReturnType<typeof planSpacing>, key: string) => {
 const said = (work: ReturnType<typeof planSpacing>) => work.issues.map(sayIssue).join(' ');
 
 describe('flats on a bar', () => {
-  // a hexagon of 17 across flats has corners at 17/cos 30° = 19.630; on 20 mm stock a strip of the round stays
+  // a hexagon of 17 across flats has corners at 17/cos 30° = 19.630; on 20 mm stock a strip of the round
+  // stays
   test('six flats: depth, largest with sharp corners', () => {
     const six = flats('6', '20', '17.5');
     expect(value(six, 'depth')).toBeCloseTo(1.25, 9);

@@ -2,7 +2,8 @@ import type { Exact } from '../units/index.ts';
 import { approx } from '../units/index.ts';
 
 /**
- * Where a place on a circle stands for a readout zeroed at its centre: the first straight up, then clockwise, as it is drawn.
+ * Where a place on a circle stands for a readout zeroed at its centre: the first straight up, then clockwise,
+ * as it is drawn.
  * @param degrees exact, from the first
  * @param diameter mm
  * @returns mm, x to the right and y upward, to a thousandth

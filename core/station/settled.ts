@@ -97,8 +97,9 @@ function isSame(was: SettledFigure, now: Value): boolean {
 }
 
 /**
- * How far each figure of a station may move before a settled one is in doubt, in a sentence; null where nothing settles it.
- * Figures that allow the same stand together; words count at any change, and are not named.
+ * How far each figure of a station may move before a settled one is in doubt, in a sentence; null where
+ * nothing settles it. Figures that allow the same stand together; words count at any change, and are not
+ * named.
  */
 export function giveText(values: readonly Value[], system: UnitSystem): string | null {
   const labels = new Map<string, string[]>();
@@ -133,7 +134,10 @@ const figureGive = ({ within, unit }: FigureOfText, system: UnitSystem): string 
 /** NaN lies within nothing: what cannot be read has moved. */
 const numberOf = (at: string): number => readFigure(at)?.valueOf() ?? NaN;
 
-/** What differs between the answer a station was settled with and today's by more than each value has to give, worded in the job's units. */
+/**
+ * What differs between the answer a station was settled with and today's by more than each value has to give,
+ * worded in the job's units.
+ */
 export function whatMoved(settled: Settled, values: readonly Value[], system: UnitSystem): Moved[] {
   const today = new Map(values.filter((value) => value.settles).map((value) => [value.key, value]));
   const moved: Moved[] = [];

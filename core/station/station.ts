@@ -36,7 +36,10 @@ export type Value = {
   | { readonly kind: 'text'; readonly text: string; readonly at: string; readonly figure?: FigureOfText }
 );
 
-/** The number that words stand for, and how far it may move before anyone would act on it; both in a unit of their own. */
+/**
+ * The number that words stand for, and how far it may move before anyone would act on it; both in a unit of
+ * their own.
+ */
 export interface FigureOfText {
   readonly is: number;
   readonly within: number;
@@ -46,8 +49,8 @@ export interface FigureOfText {
 
 /**
  * One line of working, as a teacher writes it: formula in letters, figures put in, result. All TeX.
- * `joined` stands between them: an equals sign unless said otherwise; an angle that is `looked-up` by its tangent or cosine
- * follows from figures that the formula equals.
+ * `joined` stands between them: an equals sign unless said otherwise; an angle that is `looked-up` by its
+ * tangent or cosine follows from figures that the formula equals.
  */
 export interface Working {
   readonly key: string;
@@ -81,7 +84,10 @@ export interface Placed {
   readonly units: UnitSystem;
 }
 
-/** What a station works out by itself; the plan adds its state. `Facts` is what stations further down build on. */
+/**
+ * What a station works out by itself; the plan adds its state. `Facts` is what stations further down build
+ * on.
+ */
 export interface StationWork<Facts, Detail> {
   readonly id: StationId;
   /** What later stations build on; null while something needed is missing or wrong. */

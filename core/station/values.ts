@@ -1,11 +1,17 @@
 import { approx, exactText, roundedText, type Exact } from '../units/index.ts';
 import type { FigureOfText, Value } from './station.ts';
 
-/** How far a length may move before a settled station is in doubt, mm: half a hundredth, two tenths of a thou. Common practice. */
+/**
+ * How far a length may move before a settled station is in doubt, mm: half a hundredth, two tenths of a thou.
+ * Common practice.
+ */
 export const LENGTH_WITHIN = 0.005;
 /** The same of an angle, degrees: ten seconds, 1 µm in 20 mm of face. Common practice. */
 export const ANGLE_WITHIN = 10 / 3600;
-/** The same of a lead or a pitch, which is repeated over a length, in parts of itself: 2 µm over 20 mm. Common practice. */
+/**
+ * The same of a lead or a pitch, which is repeated over a length, in parts of itself: 2 µm over 20 mm. Common
+ * practice.
+ */
 export const PITCH_WITHIN = 1e-4;
 
 interface Naming {
@@ -47,7 +53,9 @@ export function textValue(naming: Naming, text: string, at = text): Value {
   return { ...named(naming), kind: 'text', text, at };
 }
 
-/** Words that stand for a number: they put a settled station in doubt when it has moved by more than is said. */
+/**
+ * Words that stand for a number: they put a settled station in doubt when it has moved by more than is said.
+ */
 export function figureValue(naming: Naming, text: string, figure: FigureOfText, at = text): Value {
   return { ...named(naming), kind: 'text', text, at, figure };
 }

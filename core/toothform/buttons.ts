@@ -44,8 +44,8 @@ function solve3(m: readonly (readonly number[])[], b: readonly number[]): readon
 }
 
 /**
- * The circle that stays nearest the flank all along it: its largest distance is as small as can be. Least squares first, then
- * again with more weight where it is far off (Lawson’s way), about the last circle found.
+ * The circle that stays nearest the flank all along it: its largest distance is as small as can be. Least
+ * squares first, then again with more weight where it is far off (Lawson’s way), about the last circle found.
  */
 function nearestCircle(flank: readonly Flank[]): { x: number; y: number; radius: number; residual: number } {
   // work about the flank’s middle, in its own size: the sums stay well apart
@@ -88,9 +88,10 @@ function nearestCircle(flank: readonly Flank[]): { x: number; y: number; radius:
 }
 
 /**
- * The best two buttons for a tooth space: each flank as one arc, best by its largest distance from the true flank.
- * @returns mm; null when the flank is too straight for a button that can be handled (radius over 200 modules: a rack)
- * Source: by geometry; checked against plain search round it in the test
+ * The best two buttons for a tooth space: each flank as one arc, best by its largest distance from the true
+ * flank.
+ * @returns mm; null when the flank is too straight for a button that can be handled (radius over 200 modules:
+ * a rack) Source: by geometry; checked against plain search round it in the test
  */
 export function fitButtons(form: ToothForm): TwoButtons | null {
   const circle = nearestCircle(actingFlank(form, 40));

@@ -73,8 +73,8 @@ const REACH = 0.3;
 const STEP = 0.004;
 
 /**
- * Where a point of the edge touches the work: its normal stands square to the helical motion, n·v = 0. Every such place
- * within reach.
+ * Where a point of the edge touches the work: its normal stands square to the helical motion, n·v = 0. Every
+ * such place within reach.
  */
 function touches(geometry: ReturnType<typeof geometryOf>, at: number): Left[] {
   const { cos, sin, advance, edge, place, left } = geometry;
@@ -116,12 +116,13 @@ function touches(geometry: ReturnType<typeof geometryOf>, at: number): Left[] {
 const ONE_CURVE = 0.03;
 
 /**
- * What a round form cutter, exact in its own plane for some count, leaves on a helical gear: the envelope of the disk in the
- * helicoid. The flank is what the edge's points touch, and what the corner of the edge sweeps near the floor; of the two, at
- * each radius, what takes more.
+ * What a round form cutter, exact in its own plane for some count, leaves on a helical gear: the envelope of
+ * the disk in the helicoid. The flank is what the edge's points touch, and what the corner of the edge sweeps
+ * near the floor; of the two, at each radius, what takes more.
  * @param cutterTeeth the count the cutter is exact for; need not be whole
  * @returns µm across the flank, as {@link formErrors}; at helix 0 the same figures
- * Source: enveloping condition n·v = 0; checked against plain search over the whole face of the disk in the test
+ * Source: enveloping condition n·v = 0; checked against plain search over the whole face of the disk in the
+ * test
  */
 export function diskErrors(cut: HelicalCut, cutterTeeth: number, steps = 48): FormErrors {
   const geometry = geometryOf(cut, cutterTeeth);
@@ -162,8 +163,8 @@ export function diskErrors(cut: HelicalCut, cutterTeeth: number, steps = 48): Fo
  * `book`: z/cos³β, the curvature of the normal section. `disk`: adds what the cutter's own roundness does,
  * (Dp/mn)·tan²β. @param helixAngle radians @param cutterDiameter mm at the pitch line, null when not known
  * @returns unrounded
- * Source: the first, Machinery’s Handbook, helical gears cut with formed cutters; the second, common practice, checked
- * against the envelope in the test
+ * Source: the first, Machinery’s Handbook, helical gears cut with formed cutters; the second, common
+ * practice, checked against the envelope in the test
  */
 export function virtualTeeth(
   teeth: number,

@@ -12,7 +12,9 @@ import {
 export interface FlankError {
   /** mm above the floor of the space. */
   readonly above: number;
-  /** Across the flank, µm; more than 0: metal taken away that should stand, less: metal left that should go. */
+  /**
+   * Across the flank, µm; more than 0: metal taken away that should stand, less: metal left that should go.
+   */
   readonly error: number;
 }
 
@@ -32,13 +34,14 @@ export function summed(points: readonly FlankError[]): FormErrors {
 }
 
 /**
- * What a form cutter exact for one count leaves on a gear of another, cut to the same depth. Involutes of one base circle
- * are parallel curves, so the error across the flank is the base radius times the difference of angle.
+ * What a form cutter exact for one count leaves on a gear of another, cut to the same depth. Involutes of one
+ * base circle are parallel curves, so the error across the flank is the base radius times the difference of
+ * angle.
  * @param form of the gear that is cut
  * @param cutterTeeth the count the cutter is exact for, > 4
  * @returns µm along one flank; all zero when the counts agree
- * Source: by geometry of the involute; checked against the plain distance between the two outlines in the test.
- * Composite cutters with eased tips differ from this: there it is a guide.
+ * Source: by geometry of the involute; checked against the plain distance between the two outlines in the
+ * test. Composite cutters with eased tips differ from this: there it is a guide.
  */
 export function formErrors(form: ToothForm, cutterTeeth: number, steps = 48): FormErrors {
   const cutter = { ...form, teeth: cutterTeeth };

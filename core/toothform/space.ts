@@ -12,7 +12,10 @@ export interface ToothForm {
   readonly thinning: number;
 }
 
-/** How the flank goes on below the base circle: straight to the centre, or as a rack of the same depth would leave it. */
+/**
+ * How the flank goes on below the base circle: straight to the centre, or as a rack of the same depth would
+ * leave it.
+ */
 export type Continuation = 'radial' | 'trochoid';
 
 export const pitchRadius = ({ teeth, module }: ToothForm): number => (teeth * module) / 2;
@@ -50,7 +53,9 @@ function trochoidSpace(form: ToothForm, radius: number): number {
   return rackTip(form) / r + Math.atan2(along, root) - along / r;
 }
 
-/** Radius above which the flank is the involute, the rack's corner below it: at a tangent, or cutting in. mm */
+/**
+ * Radius above which the flank is the involute, the rack's corner below it: at a tangent, or cutting in. mm
+ */
 function trochoidEnds(form: ToothForm): number {
   const r = pitchRadius(form);
   const below = form.wholeDepth - form.addendum;

@@ -11,7 +11,10 @@ import {
   type ToothForm,
 } from './space.ts';
 
-/** Relief of a single-point form tool: below its tip, and at its sides; degrees. Common practice for steel and brass. */
+/**
+ * Relief of a single-point form tool: below its tip, and at its sides; degrees. Common practice for steel and
+ * brass.
+ */
 export const FRONT_RELIEF = 12;
 export const SIDE_RELIEF = 4;
 /** The bar printed on a template to check the printer by, mm on paper. */
@@ -26,7 +29,10 @@ export interface TemplateSize {
   readonly printed: number;
 }
 
-/** A tool’s form at a scale, as lines and words that any drawing program takes. mm on paper, y upward, the tool’s tip at 0. */
+/**
+ * A tool’s form at a scale, as lines and words that any drawing program takes. mm on paper, y upward, the
+ * tool’s tip at 0.
+ */
 export interface Template {
   readonly scale: number;
   /** Closed: up one flank, over the shank, down the other. */
@@ -45,8 +51,8 @@ export interface Template {
 const rad = (degrees: number): number => (degrees * Math.PI) / 180;
 
 /**
- * A template for a fly cutter or another single-point tool: the tooth space of this very count, enlarged, with the lines and
- * sizes to grind it by; or the two buttons that come nearest.
+ * A template for a fly cutter or another single-point tool: the tooth space of this very count, enlarged,
+ * with the lines and sizes to grind it by; or the two buttons that come nearest.
  * @param scale times life size, > 0 @param as the ground form, or two buttons @param title named on the sheet
  * Source: spaceOf; relief angles: common practice
  */

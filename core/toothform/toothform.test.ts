@@ -146,7 +146,8 @@ describe('a round cutter in a helix', () => {
   });
 
   test('at 25° plain search over the whole face of the disk finds the same flank', () => {
-    // every point of the disk, brought along the helix into one plane; the widest at each radius is what it leaves
+    // every point of the disk, brought along the helix into one plane; the widest at each radius is what it
+    // leaves
     const { form, helixAngle, cutterDiameter } = cut(24, 25);
     const madeFor = 34;
     const told = diskErrors({ form, helixAngle, cutterDiameter }, madeFor);

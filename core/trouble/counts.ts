@@ -4,8 +4,8 @@ import type { TroubleFacts } from './facts.ts';
 const spacesFor = (ratio: number, turns: number): number => ratio / turns;
 
 /**
- * What a differential move divides when something is wrong with its gears. g = R − N·m turns of the plate for one of the spindle:
- * with the plate locked it is 0, with a wrong count of idlers it goes the other way.
+ * What a differential move divides when something is wrong with its gears. g = R − N·m turns of the plate for
+ * one of the spindle: with the plate locked it is 0, with a wrong count of idlers it goes the other way.
  * Source: the motion of the head, spindle(R − g) = pin moves
  */
 export function wrongDifferential({
@@ -21,7 +21,10 @@ export function wrongDifferential({
   return { locked: ratio / moveTurns, wrongWay: (ratio + g) / moveTurns };
 }
 
-/** What comes out when the hole the pin is in was counted, or one too many; and on circles one larger or smaller. */
+/**
+ * What comes out when the hole the pin is in was counted, or one too many; and on circles one larger or
+ * smaller.
+ */
 export function wrongHoles({
   ratio,
   moveTurns,

@@ -43,7 +43,10 @@ const factsOf = (run: Run, done = 0) => {
   return troubleFacts(run, foldRun(run, events));
 };
 
-/** The head as it moves: turns of the spindle for so many equal moves, the plate geared by g turns for one of the spindle. */
+/**
+ * The head as it moves: turns of the spindle for so many equal moves, the plate geared by g turns for one of
+ * the spindle.
+ */
 const spindle = (moves: number, turns: number, ratio: number, g: number): number =>
   (moves * turns) / (ratio - g);
 
@@ -171,7 +174,8 @@ describe('the figures that tell the causes apart, by hand', () => {
     causesOf(symptom, { facts: { ...facts, ...change }, part, units: 'mm' });
 
   test('what is left at the end is a miscount where it is one to three whole holes, else the blank crept', () => {
-    // 62 by 20 on 31: a space is 20 holes of the circle, so 0.15 of one are 3, 0.16 are 3.2, 0.2 are 4, 0.01 are 0.2
+    // 62 by 20 on 31: a space is 20 holes of the circle, so 0.15 of one are 3, 0.16 are 3.2, 0.2 are 4, 0.01
+    // are 0.2
     const first = (part: number) => {
       const [one, two] = asked('end-tooth', {}, part);
       return [one!.key, /fits\.$|hardly fits\.$/.exec((one!.key === 'miscount' ? one : two)!.test)?.[0]];

@@ -5,7 +5,7 @@ export type Exact = Fraction;
 
 /** @param n whole or decimal number, or text such as "127/5" or "2.157" @param d whole, not 0 */
 export function exact(n: number | bigint | string, d: number | bigint = 1): Exact {
-  return d === 1 ? new Fraction(n) : new Fraction(n as number, d as number);
+  return d === 1 ? new Fraction(n) : new Fraction(n as number, d);
 }
 
 /** Exact rational as the text that travels and rests: `"n/d"`, or `"n"` when whole. */

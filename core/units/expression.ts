@@ -49,7 +49,9 @@ const issue = <Code extends IssueCode>(
   ...figures: FiguresOf<Code>
 ): Issue => issueOf(code, { path: '', severity: 'wrong', given, ...more }, ...figures);
 
-/** Brings the many ways of writing one sign to one: vulgar fractions, primes, times and minus signs, commas. */
+/**
+ * Brings the many ways of writing one sign to one: vulgar fractions, primes, times and minus signs, commas.
+ */
 function tidy(typed: string): string {
   return typed
     .trim()
@@ -64,7 +66,10 @@ function tidy(typed: string): string {
     .trim();
 }
 
-/** A shop's mixed number: `2 3/8`, `2-3/8` (no space around the stroke, halves of halves), `3/8`, `.154`, `12.`. */
+/**
+ * A shop's mixed number: `2 3/8`, `2-3/8` (no space around the stroke, halves of halves), `3/8`, `.154`,
+ * `12.`.
+ */
 const MIXED = /^(\d+)(?: |-)(\d+)\/(2|4|8|16|32|64|128)(?![\d./])/;
 const MIXED_SPACED = /^(\d+) (\d+)\/(\d+)(?![\d./])/;
 const NUMBER = /^(\d+\.?\d*|\.\d+)/;
@@ -218,7 +223,9 @@ class Reader {
   }
 }
 
-/** A kilometre, or a million of anything: far beyond what is cut, and far within what can be reckoned exactly. */
+/**
+ * A kilometre, or a million of anything: far beyond what is cut, and far within what can be reckoned exactly.
+ */
 const MOST = exact(1_000_000);
 /** Finer than anything is measured; a figure may be 0, and not less than this beside it. */
 const LEAST = exact(1, 1_000_000_000);
@@ -240,8 +247,9 @@ function within(reading: Reading, typed: string, allowed: string): Result<Readin
 }
 
 /**
- * Reads a figure as people write it at the bench: `2 3/8`, `2-3/8"`, `.154`, `3,5 mm`, `1/2 + 1/4 in`, `(60-2)*1.25`.
- * One unit at the very end holds for the whole expression (`1/2 + 1/4 in`); otherwise each unit holds for its own figure.
+ * Reads a figure as people write it at the bench: `2 3/8`, `2-3/8"`, `.154`, `3,5 mm`, `1/2 + 1/4 in`,
+ * `(60-2)*1.25`. One unit at the very end holds for the whole expression (`1/2 + 1/4 in`); otherwise each
+ * unit holds for its own figure.
  * @param typed as typed, not empty
  * @param factorOf the unit words allowed here
  * @param allowed worded examples for the sentence shown when it cannot be read

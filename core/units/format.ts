@@ -4,7 +4,9 @@ import type { Pitch } from './parse.ts';
 
 const MM = 25.4;
 
-/** `fine` shows one place more than a person sets on a dial; `shop` shows hundredths of a millimetre or thous. */
+/**
+ * `fine` shows one place more than a person sets on a dial; `shop` shows hundredths of a millimetre or thous.
+ */
 export type Finish = 'shop' | 'fine';
 const PLACES: Readonly<Record<Finish, Readonly<Record<UnitSystem, number>>>> = {
   shop: { mm: 2, in: 3 },
@@ -64,7 +66,10 @@ export function dmsText(degrees: Exact): string {
   return m === 0 ? `${d}°` : `${d}° ${String(m).padStart(2, '0')}′`;
 }
 
-/** An angle as it is said: degrees, minutes and seconds where they are whole, else decimal. @param degrees exact, 0 or more */
+/**
+ * An angle as it is said: degrees, minutes and seconds where they are whole, else decimal. @param degrees
+ * exact, 0 or more
+ */
 export function angleText(degrees: Exact): string {
   return degrees.mul(3600).d === 1n ? dmsText(degrees) : `${decimalText(degrees, 5)}°`;
 }
@@ -77,7 +82,9 @@ export function turnsText(whole: number, spaces: number, circle: number): string
 
 export const plural = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
 
-/** The figure's canonical text when it is not exact: rounded to a millionth, so equal work gives equal text. */
+/**
+ * The figure's canonical text when it is not exact: rounded to a millionth, so equal work gives equal text.
+ */
 export function roundedText(value: number): string {
   return decimalText(exact(value.toFixed(6)), 6);
 }

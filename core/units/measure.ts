@@ -4,7 +4,9 @@ import { z } from 'zod';
 export const unitSchema = z.enum(['mm', 'in', 'module', 'dp', 'deg', 'count']);
 export type Unit = z.infer<typeof unitSchema>;
 
-/** A measure as the person typed it, with the unit that a bare number was meant in. Never converted at rest. */
+/**
+ * A measure as the person typed it, with the unit that a bare number was meant in. Never converted at rest.
+ */
 export const measureSchema = z.object({ typed: z.string().max(60), unit: unitSchema }).readonly();
 export type Measure = z.infer<typeof measureSchema>;
 

@@ -204,7 +204,10 @@ export function parseOptionalLength(given: Measure, what: string): Result<Exact 
   return fail({ code: 'negative', path: '', severity: 'wrong', given: given.typed, detail: { what } });
 }
 
-/** A length of more than zero where one is known, mm; null while it is empty or cannot be read, which is told elsewhere. */
+/**
+ * A length of more than zero where one is known, mm; null while it is empty or cannot be read, which is told
+ * elsewhere.
+ */
 export function knownLength(given: Measure): number | null {
   const read = parseOptionalLength(given, '');
   return read.ok && read.value?.gt(0) ? approx(read.value) : null;

@@ -2,7 +2,9 @@ import { decimalText } from './format.ts';
 import { exact, type Exact } from './exact.ts';
 import { measure, type Measure, type Unit } from './measure.ts';
 
-/** What one step of a field is, in its own unit: a tenth of a millimetre, five thou, half a degree, one tooth. */
+/**
+ * What one step of a field is, in its own unit: a tenth of a millimetre, five thou, half a degree, one tooth.
+ */
 const STEP: Readonly<Record<Unit, string>> = {
   mm: '0.1',
   in: '0.005',
@@ -23,8 +25,8 @@ function fractionText(value: Exact): string {
 }
 
 /**
- * A measure one step up or down, written as it was: decimals stay decimals, vulgar fractions go by 64ths, and a unit written
- * in the field stays in it.
+ * A measure one step up or down, written as it was: decimals stay decimals, vulgar fractions go by 64ths, and
+ * a unit written in the field stays in it.
  * @param way 1 or −1 @param many steps at once
  * @returns null when what stands there is no plain figure, or would fall to zero or below
  */

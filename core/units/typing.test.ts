@@ -14,7 +14,10 @@ import {
   type Unit,
 } from './index.ts';
 
-/** How a bare figure is meant here, what was typed, and what it is: mm, degrees, module mm, a count or a ratio. */
+/**
+ * How a bare figure is meant here, what was typed, and what it is: mm, degrees, module mm, a count or a
+ * ratio.
+ */
 const RIGHT: readonly (readonly [Unit | 'ratio', string, string])[] = [
   ['mm', '12', '12'],
   ['mm', ' 12 ', '12'],

@@ -2,13 +2,18 @@ import type { DriveShape } from '../drive/index.ts';
 import { spaceSide, type ToothForm } from '../toothform/index.ts';
 import type { GashSchool } from './schema.ts';
 
-/** One place on a flank of the wheel, and how far it stays from the worm while the two roll past one another. */
+/**
+ * One place on a flank of the wheel, and how far it stays from the worm while the two roll past one another.
+ */
 export interface FlankSpot {
   /** Across the face from its middle, mm. */
   readonly across: number;
   /** Above the root, mm. */
   readonly height: number;
-  /** Along the normal, more than in the middle plane, µm; less than 0 where it touches before the middle; null where the worm does not come. */
+  /**
+   * Along the normal, more than in the middle plane, µm; less than 0 where it touches before the middle; null
+   * where the worm does not come.
+   */
   readonly gap: number | null;
 }
 
@@ -30,7 +35,10 @@ export const MARKING_FILM = 10;
 
 const ACROSS = 25;
 const UP = 11;
-/** Steps of the roll, and how many pitches it goes to either side: a corner meets the worm well before the middle does. */
+/**
+ * Steps of the roll, and how many pitches it goes to either side: a corner meets the worm well before the
+ * middle does.
+ */
 const ROLL = 84;
 const ROLL_PITCHES = 1.75;
 
@@ -51,7 +59,10 @@ function halfWidth(form: ToothForm): (height: number) => number {
   };
 }
 
-/** Columns across the face are taken from the middle outwards, as far as each holds. @returns where they end, mm from the middle */
+/**
+ * Columns across the face are taken from the middle outwards, as far as each holds. @returns where they end,
+ * mm from the middle
+ */
 function reachFrom(
   columns: readonly (readonly FlankSpot[])[],
   holds: (spots: readonly FlankSpot[]) => boolean,
@@ -95,10 +106,11 @@ export interface GashToJudge {
 
 /**
  * How a flank bears that a disk cutter leaves in the wheel, against a worm of straight axial flanks.
- * The space is the cutter’s own body, sunk in the middle or drawn straight across at the lead angle; each spot of its flank is
- * rolled past the worm and its least distance kept. Both flanks are alike, turned end for end.
- * Lengths mm, angles radians. x along the worm’s axis, y along the wheel’s, z from the worm’s axis to the wheel’s.
- * Source: by geometry; checked in the middle plane against the involute, and across the face against the curvatures of worm and cutter
+ * The space is the cutter’s own body, sunk in the middle or drawn straight across at the lead angle; each
+ * spot of its flank is rolled past the worm and its least distance kept. Both flanks are alike, turned end
+ * for end. Lengths mm, angles radians. x along the worm’s axis, y along the wheel’s, z from the worm’s axis
+ * to the wheel’s. Source: by geometry; checked in the middle plane against the involute, and across the face
+ * against the curvatures of worm and cutter
  */
 export function contactOf(drive: DriveShape, gash: GashToJudge): Contact {
   const { worm, wormDiameter, wheelDiameter, proportions, addendum } = drive;

@@ -5,14 +5,21 @@ import type { RimFacts } from './rim.ts';
 export interface Infeed {
   /** From a touch on the throat, or on a plain rim: the whole depth. */
   readonly fromThroat: number;
-  /** From the corners of the hollow, where a cutter touches first that is rounder than it or runs across; null where it touches the throat, or is not known. */
+  /**
+   * From the corners of the hollow, where a cutter touches first that is rounder than it or runs across; null
+   * where it touches the throat, or is not known.
+   */
   readonly fromCorners: number | null;
-  /** The throat above the root with the cutter's own roundness: how far the gash is deeper in the middle than at the corners. */
+  /**
+   * The throat above the root with the cutter's own roundness: how far the gash is deeper in the middle than
+   * at the corners.
+   */
   readonly rise: number | null;
 }
 
 /**
- * How far the cutter goes in. Plunged into a hollow rim it touches the two corners before the throat, unless it is smaller than the hollow.
+ * How far the cutter goes in. Plunged into a hollow rim it touches the two corners before the throat, unless
+ * it is smaller than the hollow.
  * @param cutterDiameter mm, null where not known @param deeper for the throat as turned, mm
  * Source: by geometry of the disk at the lead angle
  */
@@ -24,7 +31,8 @@ export function infeedOf(
 ): Infeed {
   const { worm, addendum, wormDiameter, centre } = drive;
   const fromThroat = worm.depth + rim.deeper;
-  // straight across, whatever its size, it meets the corners as they were turned, and its root lies where the throat’s would
+  // straight across, whatever its size, it meets the corners as they were turned, and its root lies where the
+  // throat’s would
   if (rim.rim === 'throat' && school === 'traverse')
     return { fromThroat, fromCorners: worm.depth + (rim.corners - rim.throat) / 2, rise: null };
   if (rim.rim === 'plain' || cutterDiameter === null) return { fromThroat, fromCorners: null, rise: null };
@@ -61,7 +69,10 @@ export interface HobData {
   readonly shares: boolean;
 }
 
-/** Up to this lead angle straight flutes cut fairly on both sides, degrees; relief angle of a hob's tip, degrees. Common practice. */
+/**
+ * Up to this lead angle straight flutes cut fairly on both sides, degrees; relief angle of a hob's tip,
+ * degrees. Common practice.
+ */
 export const STRAIGHT_FLUTES_DEG = 6;
 const RELIEF_DEG = 10;
 

@@ -46,7 +46,10 @@ export function readGash(input: GashInput, depth: number, system: UnitSystem): G
   return { hobStock: left < depth ? left : null, flutes: flutes.ok ? flutes.value : null, issues };
 }
 
-/** Issues: gash-no-mill, gash-cutter-unknown, gash-steep, cutter-under-worm, gash-hollow-straight, gash-corners, hob-flutes-share */
+/**
+ * Issues: gash-no-mill, gash-cutter-unknown, gash-steep, cutter-under-worm, gash-hollow-straight,
+ * gash-corners, hob-flutes-share
+ */
 export function judgeGash(
   { worm, axialModule }: DriveFacts,
   { diameter }: WheelCutter,

@@ -46,7 +46,8 @@ const DEG = Math.PI / 180;
 
 /**
  * Face widths in use.
- * Sources: 2.38·p + ¼ in, Machinery’s Handbook, worm wheels (from memory); 2m(0.5 + √(q + 1)), metric practice
+ * Sources: 2.38·p + ¼ in, Machinery’s Handbook, worm wheels (from memory); 2m(0.5 + √(q + 1)), metric
+ * practice
  */
 export const usualFaces = ({ worm, axialModule, wormDiameter }: DriveShape): RimDetail['usual'] => [
   { mm: 2.38 * worm.axialPitch + 6.35, source: '2.38 of the pitch and ¼ in' },
@@ -121,8 +122,8 @@ function readRim(input: RimInput): RimReadings {
 }
 
 /**
- * The shape of a rim. The hollow goes as far as its angle or the face lets it; beyond it the corners are chamfered along the
- * rays from the worm's axis.
+ * The shape of a rim. The hollow goes as far as its angle or the face lets it; beyond it the corners are
+ * chamfered along the rays from the worm's axis.
  * Source: by geometry
  */
 export function rimShape(
@@ -250,8 +251,8 @@ export interface RimAsked extends Placed {
 
 /**
  * The blank of a worm wheel.
- * Issues: those of the parsers; bore-over-root, bore-near-root, blank-off-nominal, blank-far-off, rim-chamfer-root
- * Source: docs/sources.md#worm
+ * Issues: those of the parsers; bore-over-root, bore-near-root, blank-off-nominal, blank-far-off,
+ * rim-chamfer-root Source: docs/sources.md#worm
  */
 export function planRim({ input, drive, path, units: system }: RimAsked): StationWork<RimFacts, RimDetail> {
   const read = readRim(input);

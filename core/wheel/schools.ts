@@ -26,7 +26,10 @@ const FIT_FOR: Readonly<Record<GashSchool, string>> = {
   hob: 'power and steady running: the whole flank bears, to the centre distance',
 };
 
-/** The three schools side by side on this wheel, with this cutter. @param cutAs the count its cutter is looked up by */
+/**
+ * The three schools side by side on this wheel, with this cutter. @param cutAs the count its cutter is looked
+ * up by
+ */
 export function schoolsOf(
   drive: DriveFacts,
   rim: RimFacts,

@@ -31,8 +31,8 @@ export interface WheelAsked extends Placed {
 
 /**
  * The wheel station: how it is cut, what bears then, how the machine is set and how deep it goes.
- * Issues: those of the parsers; gash-no-mill, gash-too-steep, gash-steep, gash-hollow-straight, gash-corners, gash-cutter-unknown, hob-stock-deep,
- * cutter-under-worm, hob-flutes-share; those of
+ * Issues: those of the parsers; gash-no-mill, gash-too-steep, gash-steep, gash-hollow-straight, gash-corners,
+ * gash-cutter-unknown, hob-stock-deep, cutter-under-worm, hob-flutes-share; those of
  * the table’s setting
  * Source: docs/sources.md#worm
  */

@@ -101,7 +101,8 @@ describe('what bears', () => {
         ({ height }) => height > lowest,
       );
       expect(acting.length).toBeGreaterThan(8);
-      // the stock cutter's angle stands across the thread, the worm's along its axis: cos γ apart at the steeper worm
+      // the stock cutter's angle stands across the thread, the worm's along its axis: cos γ apart at the
+      // steeper worm
       for (const { gap } of acting) expect(Math.abs(gap!)).toBeLessThan(d1 === '24' ? 6 : 0.5);
     }
   });

@@ -8,9 +8,10 @@ import { measure } from '../units/index.ts';
 import { plan, stationOf, type PartPlan } from '../plan/index.ts';
 
 /*
- * A workshop for gears that are worked by hand, and a way of laying every figure that a card shows beside what was worked.
- * The figures themselves stand in spur.test.ts and its neighbours as formulas in the trade's letters; nothing there
- * calls the code, and what is shown and not worked fails as well as what is worked and not shown.
+ * A workshop for gears that are worked by hand, and a way of laying every figure that a card shows beside
+ * what was worked. The figures themselves stand in spur.test.ts and its neighbours as formulas in the trade's
+ * letters; nothing there calls the code, and what is shown and not worked fails as well as what is worked and
+ * not shown.
  */
 
 export const mm = (typed: string) => measure(typed, 'mm');
@@ -160,7 +161,10 @@ function inspectShown(part: PartPlan): Worked {
   return shown;
 }
 
-/** What a caliper, a span and pins read on teeth. @param a pressure angle, radians @param thin off the tooth, round the pitch circle */
+/**
+ * What a caliper, a span and pins read on teeth. @param a pressure angle, radians @param thin off the tooth,
+ * round the pitch circle
+ */
 export function toMeasure(z: number, m: number, a: number, thin = 0) {
   const s = (PI * m) / 2 - thin;
   const d = z * m;
@@ -184,8 +188,9 @@ export function toMeasure(z: number, m: number, a: number, thin = 0) {
 export const reach = (depth: number, diameter: number): number => sqrt(depth * (diameter - depth));
 
 /**
- * What a set-up on a lying mill shows of straight work that is cut through, beside its speeds, dials and time: all of it geometry of
- * a disk of Ø Dc and width w over work of Ø D, h deep and b long, on centres 125 high, the arbor's collar Ø 32, 2 mm kept clear.
+ * What a set-up on a lying mill shows of straight work that is cut through, beside its speeds, dials and
+ * time: all of it geometry of a disk of Ø Dc and width w over work of Ø D, h deep and b long, on centres 125
+ * high, the arbor's collar Ø 32, 2 mm kept clear.
  * @param paper between cutter and work where it is touched
  */
 export function throughWorked(

@@ -23,8 +23,8 @@ import {
 } from './bench.ts';
 
 /*
- * What stations tell beside their values (a drawing’s sizes, a pair’s mesh, a swung table, a ring to be drilled), and the figures of
- * their cautions, each by its formula. Sources: docs/sources.md#worked.
+ * What stations tell beside their values (a drawing’s sizes, a pair’s mesh, a swung table, a ring to be
+ * drilled), and the figures of their cautions, each by its formula. Sources: docs/sources.md#worked.
  */
 
 /** A worked figure as it is compared: to a hundred thousandth. */
@@ -298,7 +298,8 @@ describe('a worm of one start, module 2 on Ø 24, and its wheel of 40', () => {
       onScale: { degrees: 5, off: 5 - gamma / RAD, lean: 10_000 * tan(5 * RAD - gamma) },
     });
     const [inch] = stationOf(part('p2'), 'worm')!.detail.schools;
-    // 29°, Machinery’s Handbook: depth 0.6866, flat 0.310, crest 0.335 of the pitch; four figures are printed of the first, three of the others
+    // 29°, Machinery’s Handbook: depth 0.6866, flat 0.310, crest 0.335 of the pitch; four figures are printed
+    // of the first, three of the others
     expect(inch!.depth / px).toBeCloseTo(0.6866, 4);
     expect(inch!.flat / px).toBeCloseTo(0.31, 3);
     expect(inch!.crest / px).toBeCloseTo(0.335, 3);

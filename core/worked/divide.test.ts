@@ -19,8 +19,8 @@ import {
 } from './bench.ts';
 
 /*
- * Work that is only divided, worked by hand: six flats, slots at an angle, a rack. Sources: docs/sources.md#worked; the chords
- * and moves are geometry and R/N.
+ * Work that is only divided, worked by hand: six flats, slots at an angle, a rack. Sources:
+ * docs/sources.md#worked; the chords and moves are geometry and R/N.
  */
 
 function divided(spacing: Partial<DividePart['spacing']>, setup: Partial<DividePart['setup']> = {}): Job {
@@ -94,7 +94,8 @@ test('six flats 19 across from a round of 22', () => {
     direction: 'clockwise, always',
   });
   expectWorked(part, 'cut', { answer: '1 pass, 1.50 deep', 'depth-one': 1.5, spaces: '6' });
-  // √(1.5 · 48.5) = 8.529: 1 turn and 3.529/0.05; + 15 = 23.529: 4 turns and as many; 32.059: 6 turns and 2.059/0.05
+  // √(1.5 · 48.5) = 8.529: 1 turn and 3.529/0.05; + 15 = 23.529: 4 turns and as many; 32.059: 6 turns and
+  // 2.059/0.05
   expectWorked(
     part,
     'setup',

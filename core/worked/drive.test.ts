@@ -21,8 +21,9 @@ import {
 } from './bench.ts';
 
 /*
- * A worm and its wheel worked by hand. Sources: docs/sources.md#worked. Sizes and thread: ISO 54 and DIN 3975 (20°, 2.2·m deep),
- * usual worm and face: AGMA 6022 (from memory) and common practice; rim, touch and what bears: by geometry.
+ * A worm and its wheel worked by hand. Sources: docs/sources.md#worked. Sizes and thread: ISO 54 and DIN 3975
+ * (20°, 2.2·m deep), usual worm and face: AGMA 6022 (from memory) and common practice; rim, touch and what
+ * bears: by geometry.
  */
 
 const [m, z1, z2, d1, a] = [2, 1, 40, 24, 20 * RAD];
@@ -50,7 +51,8 @@ function drive(): Job {
   );
 }
 
-// a wheel's flank rolls on the worm's straight one as on a rack: path in the wheel, and up to the worm's outside
+// a wheel's flank rolls on the worm's straight one as on a rack: path in the wheel, and up to the worm's
+// outside
 const [ra, rb] = [d2 / 2 + m, (d2 / 2) * cos(a)];
 const contact = (sqrt(ra * ra - rb * rb) - (d2 / 2) * sin(a) + m / sin(a)) / (px * cos(a));
 // AGMA 6022: d1 between C^0.875/3 and C^0.875/1.6, in inches
@@ -83,7 +85,8 @@ test('the worm: thread, tool, length, and the angle on the mill’s scale', () =
     outside: d1 + 2 * m,
     pitchDiameter: d1,
     root: d1 + 2 * m - 2 * h,
-    // 2π (4.5 + 40/50) = 33.30 is less than the throat circle of R 42 reaches at the worm's outside, 38 from its middle
+    // 2π (4.5 + 40/50) = 33.30 is less than the throat circle of R 42 reaches at the worm's outside, 38 from
+    // its middle
     length: 2 * sqrt(42 ** 2 - 38 ** 2),
     depth: h,
     lead: px,
@@ -94,7 +97,8 @@ test('the worm: thread, tool, length, and the angle on the mill’s scale', () =
     // half a pitch at the pitch line, narrower by the flanks below it and above
     flat: px / 2 - 2 * (h - m) * tan(a),
     crest: px / 2 - 2 * m * tan(a),
-    // beside the tool the thread falls by the lead angle at its root, atan(px/(π 19.2)) = 5.9°, and 4° to spare (common practice)
+    // beside the tool the thread falls by the lead angle at its root, atan(px/(π 19.2)) = 5.9°, and 4° to
+    // spare (common practice)
     clear: `${(atan(px / (PI * (d1 + 2 * m - 2 * h))) / RAD + 4).toFixed(1)}° ahead, none behind`,
   });
 });
@@ -137,7 +141,8 @@ test('the wheel: rim, gash by plunging, the touch on its corners, and every prom
     ratio: '40 : 1',
     direction: 'clockwise, always',
   });
-  // the disk of Ø 50, at the lead angle, sunk into the hollow: a search of the corner's circle for where its edge first meets it
+  // the disk of Ø 50, at the lead angle, sunk into the hollow: a search of the corner's circle for where its
+  // edge first meets it
   let touched = 0;
   for (let x = -3; x <= 3; x += 0.0005)
     for (const y of [-1, 1].map((side) => side * hollow * sin(30 * RAD))) {
@@ -228,7 +233,10 @@ const withLathe: Equipment = {
     },
   ],
 };
-/** µm that the best of all settings and trains strays over the thread in the wheel, tried one by one; the first gear divides by the starts. */
+/**
+ * µm that the best of all settings and trains strays over the thread in the wheel, tried one by one; the
+ * first gear divides by the starts.
+ */
 function leastAstray(lead: number, reach: number, starts: number): number {
   let best = Infinity;
   const offer = (ratio: number) => {
@@ -265,7 +273,8 @@ test.each([1, 2, 3])(
     const reach = 2 * sqrt(42 ** 2 - 38 ** 2);
     expect(shown['wanted']).toBeCloseTo(lead, 9);
     expect(shown['engaged']).toBeCloseTo(reach, 9);
-    // 20 µm are let pass; where no gears that divide come so near, the nearest of all are taken, and the way is asked about
+    // 20 µm are let pass; where no gears that divide come so near, the nearest of all are taken, and the way
+    // is asked about
     const dividing = leastAstray(lead, reach, starts);
     const reached = dividing <= 20;
     expect(reached).toBe(starts !== 3);
@@ -330,7 +339,8 @@ test('gashed for a hob of eight flutes: short by what is left for it, and the ho
   const { wheel, of } = wheelOf(gashed({ school: 'hob', hobStock: mm('0.4') }));
   expect(of('depth')).toMatchObject({ label: 'Gash, on the dial', mm: expect.closeTo(5.2291 - 0.4, 3) });
   expect(of('fromThroat')).toMatchObject({ mm: expect.closeTo(h - 0.4, 9) });
-  // as tall as the worm and the wheel's clearance: Ø 24 + 2 · 2.4; 10° of relief from flute to flute (common practice)
+  // as tall as the worm and the wheel's clearance: Ø 24 + 2 · 2.4; 10° of relief from flute to flute (common
+  // practice)
   const outside = d1 + 2 * (h - m);
   const relief = ((PI * outside) / 8) * tan(10 * RAD);
   expect(wheel.detail.hob).toEqual({
@@ -357,7 +367,8 @@ test('run straight across a hollow rim it meets the corners as they were turned,
   const blank = stationOf(part, 'wheelBlank')!.values;
   expect(blank.find(({ key }) => key === 'measured')).toMatchObject({ mm: 83.8, settles: true });
   expect(blank.find(({ key }) => key === 'cornersTurned')).toMatchObject({ mm: 86.4, settles: true });
-  // the root lies where the drawing has it, 37.6 from the middle: 43.2 − 37.6 from the corners; 41.9 − 37.6 from the throat
+  // the root lies where the drawing has it, 37.6 from the middle: 43.2 − 37.6 from the corners; 41.9 − 37.6
+  // from the throat
   expect(of('depth')).toMatchObject({ mm: expect.closeTo(43.2 - 37.6, 6) });
   expect(of('fromThroat')).toMatchObject({ mm: expect.closeTo(41.9 - 37.6, 6) });
 });

@@ -16,8 +16,9 @@ import { measure } from '../units/index.ts';
 import { BENCH, count, PI, round } from './bench.ts';
 
 /*
- * Every way of dividing as its station tells it: values, working, cautions, what to prepare. Moves are R/N; the differential rule
- * g = R(A − N)/A is Machinery’s Handbook's; what is read is reckoned from the start, place by place.
+ * Every way of dividing as its station tells it: values, working, cautions, what to prepare. Moves are R/N;
+ * the differential rule g = R(A − N)/A is Machinery’s Handbook's; what is read is reckoned from the start,
+ * place by place.
  */
 
 const shop: Equipment = {
@@ -250,7 +251,10 @@ describe('a way of dividing', () => {
     expect(lines.map(([key]) => key)).not.toContain('check');
     expect(cautions).toEqual(['direct-pin', 'plate-free', 'does-not-close']);
   });
-  /** Every place of 53 read to so many units in a turn of the work: the farthest off, and the farthest from one to the next, in turns. */
+  /**
+   * Every place of 53 read to so many units in a turn of the work: the farthest off, and the farthest from
+   * one to the next, in turns.
+   */
   const strays = (units: number) => {
     const off = Array.from({ length: 54 }, (_, k) => round((k * units) / 53) / units - k / 53);
     const [worst, single] = [

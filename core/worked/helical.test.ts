@@ -24,9 +24,9 @@ import {
 } from './bench.ts';
 
 /*
- * A helical gear of each hand worked by hand, the right-hand one on a lying mill, the left-hand one on an upright mill. Sources:
- * docs/sources.md#worked. Sizes: ISO 21771; lead and gears: Machinery’s Handbook, helical milling; count of a disk cutter and what
- * the disk reaches: by geometry.
+ * A helical gear of each hand worked by hand, the right-hand one on a lying mill, the left-hand one on an
+ * upright mill. Sources: docs/sources.md#worked. Sizes: ISO 21771; lead and gears: Machinery’s Handbook,
+ * helical milling; count of a disk cutter and what the disk reaches: by geometry.
  */
 
 const [z, mn, an, beta, b] = [30, 1.5, 20 * RAD, 20 * RAD, 18];
@@ -65,7 +65,10 @@ const gear = (mill: string, hand: 'right' | 'left', helix = '20') =>
     },
   }));
 
-/** Every train of two and four of the twelve gears: the nearest to a ratio of driven to drivers that goes on a stud. */
+/**
+ * Every train of two and four of the twelve gears: the nearest to a ratio of driven to drivers that goes on a
+ * stud.
+ */
 function nearestTrain(wanted: number): number {
   const all = TWELVE_GEARS.flatMap(({ teeth, count: owned }) => Array.from({ length: owned }, () => teeth));
   let best = Infinity;
@@ -158,7 +161,8 @@ test('helical, right-hand: 30 teeth of module 1.5 at 20°, on a lying mill of 5 
     rootDiameter: da - 2 * h,
     wall: (da - 2 * h - 12) / 2,
   });
-  // a disk of Ø 60 is 60 − 2 · 1.875 at its pitch line: 36.155 + 37.5 tan² 20° = 41.1 → 35 to 54; the book’s 36.2 lies there too
+  // a disk of Ø 60 is 60 − 2 · 1.875 at its pitch line: 36.155 + 37.5 tan² 20° = 41.1 → 35 to 54; the book’s
+  // 36.2 lies there too
   expect(zv + ((Dc - 2 * 1.25 * mn) / mn) * tan(beta) ** 2).toBeCloseTo(41.12, 2);
   expectWorked(part, 'cutter', {
     answer: 'No. 3 inch, No. 6 metric',
@@ -212,7 +216,8 @@ test('helical, right-hand: 30 teeth of module 1.5 at 20°, on a lying mill of 5 
     'has raise': 300,
     'fits raise': true,
   });
-  // measured across the teeth: caliper on the virtual gear, span by the base helix, balls by the transverse angle
+  // measured across the teeth: caliper on the virtual gear, span by the base helix, balls by the transverse
+  // angle
   const k = Math.round((((z * inv(at)) / inv(an)) * an) / PI + 0.5);
   const span = mn * cos(an) * (PI * (k - 0.5) + z * inv(at));
   const ball = 1.728 * mn;
@@ -304,7 +309,8 @@ test('helical, left-hand, on an upright mill: the head is tilted, the cross slid
     'centring height': 125 + w / 2,
     'centring dial touch': '27.944 mm',
     'centring dial far': '22.944 mm',
-    // the cross slide carries the work from clear behind the cutter to clear before it: both radii, 2 mm, on either side
+    // the cross slide carries the work from clear behind the cutter to clear before it: both radii, 2 mm, on
+    // either side
     'needs cross': 2 * (da / 2 + Dc / 2 + 2),
     'has cross': 200,
     'fits cross': true,

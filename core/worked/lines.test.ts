@@ -3,7 +3,10 @@ import type { Working } from '../station/index.ts';
 import { partsOfEveryKind } from './everyKind.ts';
 import { texResult, texValue } from './texValue.ts';
 
-/** What a line says it comes to, beside what the figures that were put in do. Null where there is nothing to reckon. */
+/**
+ * What a line says it comes to, beside what the figures that were put in do. Null where there is nothing to
+ * reckon.
+ */
 function reckon({
   formula,
   put,
@@ -24,7 +27,10 @@ function reckon({
   };
 }
 
-/** Lines that are no arithmetic: a range, letters that are listed, a rule. Their figures are asked for at their stations. */
+/**
+ * Lines that are no arithmetic: a range, letters that are listed, a rule. Their figures are asked for at
+ * their stations.
+ */
 const NOT_RECKONED: readonly string[] = [
   'cutter.range',
   'dividing.reading',

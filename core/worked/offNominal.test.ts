@@ -27,7 +27,8 @@ test('spur with thinner teeth: 40 of module 2, 0.1 mm off each tooth; the cutter
   }));
   const part = workedPart(job);
   const [z, m, a, j] = [40, 2, 20 * RAD, 0.1];
-  // a form cutter for 35: its flank slopes α + 90°/35 to the middle of its space (domain: common practice, by geometry)
+  // a form cutter for 35: its flank slopes α + 90°/35 to the middle of its space (domain: common practice, by
+  // geometry)
   const deeper = (j * cos(a)) / (2 * sin(a + PI / 2 / 35));
   expectWorked(part, 'gear', {
     answer: '40 teeth, m 2, 20°',

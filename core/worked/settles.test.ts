@@ -2,8 +2,9 @@ import { expect, test } from '@jest/globals';
 import { partsOfEveryKind } from './everyKind.ts';
 
 /*
- * What a station is settled with is what a person turns, sets, buys or fits by it. What only follows from these (a pitch diameter
- * from pitch and count, a lead angle from lead and diameter) raises no doubt of its own. Common practice; decision 4.
+ * What a station is settled with is what a person turns, sets, buys or fits by it. What only follows from
+ * these (a pitch diameter from pitch and count, a lead angle from lead and diameter) raises no doubt of its
+ * own. Common practice; decision 4.
  */
 const SETTLED_WITH: Readonly<Record<string, string>> = {
   gear: 'addendum cutDepth hand helix module pressureAngle teeth wholeDepth',

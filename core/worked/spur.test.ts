@@ -18,8 +18,9 @@ import {
 } from './bench.ts';
 
 /*
- * Two spur gears worked by hand. Sources: docs/sources.md#worked. Gear and blank: ISO 21771, ISO 53 (1·m, 2.25·m); depth by the
- * form cutter 2.157/P, caliper and pins: Machinery's Handbook; ranges of cutters: the same; set-up: geometry of a disk over work.
+ * Two spur gears worked by hand. Sources: docs/sources.md#worked. Gear and blank: ISO 21771, ISO 53 (1·m,
+ * 2.25·m); depth by the form cutter 2.157/P, caliper and pins: Machinery's Handbook; ranges of cutters: the
+ * same; set-up: geometry of a disk over work.
  */
 
 test('spur, metric: 30 teeth of module 1.5 at 20°, rough and finish, on a lying metric mill', () => {
@@ -278,7 +279,8 @@ test('spur, inch: 25 teeth of 14 P at 14½°, as deep as a form cutter, on an in
     'table dial approach': '2 turns + 168.3 marks',
     'table dial through': '5 turns + 68.3 marks',
     'table dial clearAfter': '8 turns + 36.5 marks',
-    // the touch is on paper of 3 thou: the knee goes on by that and the depth, 0.1571 in; 0.1 in a turn, 100 marks
+    // the touch is on paper of 3 thou: the knee goes on by that and the depth, 0.1571 in; 0.1 in a turn, 100
+    // marks
     'depth to depth': h + paper,
     'depth dial to depth': '1 turn + 57.1 marks',
     // 0.9643 + 0.078 + 0.003 = 1.0453 in: 5 turns and 45.3; 0.8863: 4 turns and 86.3

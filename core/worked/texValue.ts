@@ -1,6 +1,6 @@
 /*
- * Reads a line of working as a pupil with a calculator would: the figures that were put in, to a number. For tests: the line on the
- * blackboard must come to what stands behind its equals sign.
+ * Reads a line of working as a pupil with a calculator would: the figures that were put in, to a number. For
+ * tests: the line on the blackboard must come to what stands behind its equals sign.
  */
 
 type Token = string;
@@ -140,7 +140,10 @@ class Reader {
   }
 }
 
-/** What a line comes to; null where letters stand in it, so that there is nothing to reckon. Angles come out in radians. */
+/**
+ * What a line comes to; null where letters stand in it, so that there is nothing to reckon. Angles come out
+ * in radians.
+ */
 export function texValue(tex: string): number | null {
   const tokens = tokensOf(tex);
   if (!tokens) return null;
@@ -151,7 +154,9 @@ export function texValue(tex: string): number | null {
   }
 }
 
-/** The figure that a result begins or ends with, in radians for an angle, with what its last place is worth. */
+/**
+ * The figure that a result begins or ends with, in radians for an angle, with what its last place is worth.
+ */
 export function texResult(tex: string): { readonly value: number; readonly place: number } | null {
   // `0.0238, φ = 23°`: the first is what the line comes to; `β = 16°`: the angle that was looked up
   const first = tex.split(/,\s*\\quad/)[0]!;

@@ -1,8 +1,9 @@
 import type { PartPlan } from '../plan/index.ts';
 
 /*
- * Everything a station tells, each thing by a name of its own, so that two states of a card can be laid beside each other: what is
- * no longer told, what is told otherwise, and what is new. A thing that is null, or an empty list, is not told.
+ * Everything a station tells, each thing by a name of its own, so that two states of a card can be laid
+ * beside each other: what is no longer told, what is told otherwise, and what is new. A thing that is null,
+ * or an empty list, is not told.
  */
 
 const named = (one: unknown): string | null => {

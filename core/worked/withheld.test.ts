@@ -5,8 +5,9 @@ import { count, mm, workedJob, workedPart } from './bench.ts';
 import { difference, inOrder, notTyped, told, type Told } from './told.ts';
 
 /*
- * What is not given is not told, and nothing else is lost with it. Each row is reasoned from what a figure is made of: the stroke of
- * depth, face and cutter; speed of material and cutter; a move to the middle of outside and width.
+ * What is not given is not told, and nothing else is lost with it. Each row is reasoned from what a figure is
+ * made of: the stroke of depth, face and cutter; speed of material and cutter; a move to the middle of
+ * outside and width.
  */
 
 /** Everything of a set-up that can be said, on a gear that it is true of. */

@@ -5,8 +5,9 @@ import { count, mm, workedJob, workedPart } from './bench.ts';
 import { difference, inOrder, notTyped, told, type Told } from './told.ts';
 
 /*
- * A gear that is measured in every way there is: 30 teeth of module 1.5 a little thick, 0.02 by pins, by span and by caliper, and
- * sunk once since. One reading less is one thing less told; which of the rest is believed goes pins, span, caliper, depth.
+ * A gear that is measured in every way there is: 30 teeth of module 1.5 a little thick, 0.02 by pins, by span
+ * and by caliper, and sunk once since. One reading less is one thing less told; which of the rest is believed
+ * goes pins, span, caliper, depth.
  */
 
 const READ = {

@@ -13,7 +13,10 @@ import { approx, exact, exactText, type Exact } from '../units/index.ts';
 export interface Lathe {
   /** Travel for one turn of the leadscrew, mm, exact. */
   readonly leadscrew: Exact;
-  /** Its settings, each with the turns of the leadscrew for one of the spindle when the gears are one to one; none without a box. */
+  /**
+   * Its settings, each with the turns of the leadscrew for one of the spindle when the gears are one to one;
+   * none without a box.
+   */
   readonly box: readonly BoxSetting[];
   readonly gears: readonly OwnedGear[];
   /** Has the bracket room for two gears side by side? */
@@ -24,7 +27,10 @@ export interface Lathe {
 export interface LatheWay {
   /** Empty without a box. */
   readonly setting: string;
-  /** Drivers from the spindle on, drivens to the box; null: the gears as the box’s plate wants them, one to one. */
+  /**
+   * Drivers from the spindle on, drivens to the box; null: the gears as the box’s plate wants them, one to
+   * one.
+   */
   readonly train: Train | null;
   /** mm, exact text. */
   readonly leadText: string;
@@ -58,9 +64,11 @@ export function judgeLatheGears(
 }
 
 /**
- * The change gears and box settings nearest to a lead, each setting searched with the same search that leads on the mill use.
+ * The change gears and box settings nearest to a lead, each setting searched with the same search that leads
+ * on the mill use.
  * @param lead wanted, mm @param engaged length of thread in the wheel, mm @param most how many
- * @param dividesBy only those whose gear on the spindle divides by so many starts, slipped on from one to the next; 1: all
+ * @param dividesBy only those whose gear on the spindle divides by so many starts, slipped on from one to the
+ * next; 1: all
  * @returns the least astray first, the plainer of two alike; empty where there are neither gears nor a box
  * Source: lead cut = leadscrew × box × drivers/drivens; checked against every train and setting in the test
  */

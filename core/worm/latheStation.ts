@@ -61,7 +61,10 @@ export interface LatheDetail {
   readonly engaged: number | null;
   /** µm */
   readonly allowed: number;
-  /** What each stand-in for π would do to this lead over that length, µm; none where the pitch is not a multiple of π. */
+  /**
+   * What each stand-in for π would do to this lead over that length, µm; none where the pitch is not a
+   * multiple of π.
+   */
   readonly standIns: readonly { readonly text: string; readonly ppm: number; readonly overLength: number }[];
   readonly startCount: number;
   readonly starts: readonly StartWay[];
@@ -75,7 +78,9 @@ const REACHING_SHOWN = 10;
 /** A lead farther off than this is no lead for this worm, parts in a million. */
 const OUT_OF_REACH_PPM = 20_000;
 
-/** Leadscrew, box and gears of a lathe. Issues: no-lathe, lathe-screw-unknown, lathe-box-bad, lathe-no-gears */
+/**
+ * Leadscrew, box and gears of a lathe. Issues: no-lathe, lathe-screw-unknown, lathe-box-bad, lathe-no-gears
+ */
 function equip({ lathe, gearSets }: LatheGround, path: string): Result<Lathe> {
   const blocked = <Code extends IssueCode>(code: Code, given = '', ...figures: FiguresOf<Code>): Issue =>
     issueOf(code, { path, severity: 'blocked', given }, ...figures);
@@ -103,8 +108,8 @@ const wayText = ({ setting, train }: LatheWay): string =>
 const goesOn = ({ train }: LatheWay): boolean => train === null || clearsStud(train);
 
 /**
- * The nearest ways, and where the starts are reached by the gear on the spindle also the nearest that divide by them: gears
- * that are a little nearer and cannot reach the second start are of no use.
+ * The nearest ways, and where the starts are reached by the gear on the spindle also the nearest that divide
+ * by them: gears that are a little nearer and cannot reach the second start are of no use.
  */
 function findWays(
   lathe: Lathe,
@@ -121,7 +126,10 @@ function findWays(
   };
 }
 
-/** The one in force: chosen, or the nearest that goes on the bracket and reaches every start. Issues: lathe-gears-lack */
+/**
+ * The one in force: chosen, or the nearest that goes on the bracket and reaches every start. Issues:
+ * lathe-gears-lack
+ */
 function inForce(
   input: ThreadingInput,
   lathe: Lathe,
@@ -160,8 +168,8 @@ export interface LatheAsked extends Placed {
 
 /**
  * The lathe station of a worm: gears and box for its lead, and how its starts are reached.
- * Issues: no-lathe, lathe-screw-unknown, lathe-box-bad, lathe-no-gears, lathe-gears-lack, lathe-out-of-reach, lathe-off, lathe-stud, starts-way; those of
- * the parser
+ * Issues: no-lathe, lathe-screw-unknown, lathe-box-bad, lathe-no-gears, lathe-gears-lack, lathe-out-of-reach,
+ * lathe-off, lathe-stud, starts-way; those of the parser
  */
 export function planLathe({
   input,
@@ -276,12 +284,15 @@ export function planLathe({
   };
 }
 
-/** Turns of the leadscrew after which a thread dial may still be waited for. Common practice: the largest dials count so many. */
+/**
+ * Turns of the leadscrew after which a thread dial may still be waited for. Common practice: the largest
+ * dials count so many.
+ */
 const DIAL_TURNS = 32;
 
 /**
- * May the half-nuts be opened? Thread and leadscrew stand as at the start only after so many turns of the screw as the lead has
- * leadscrew pitches, in lowest terms.
+ * May the half-nuts be opened? Thread and leadscrew stand as at the start only after so many turns of the
+ * screw as the lead has leadscrew pitches, in lowest terms.
  */
 function halfNuts({ leadscrew }: Lathe, { leadText }: LatheWay): string {
   const turns = exact(leadText).div(leadscrew).n;

@@ -35,8 +35,9 @@ const dialText = (mm: number, slide: Slide): string => {
 
 /**
  * The ways of reaching the next start on a lathe.
- * @param axialPitch mm @param driver teeth of the gear on the spindle; null without change gears @param slide null where not known
- * Source: common practice; by geometry, starts stand 1/z1 of a turn and one axial pitch apart
+ * @param axialPitch mm @param driver teeth of the gear on the spindle; null without change gears @param slide
+ * null where not known Source: common practice; by geometry, starts stand 1/z1 of a turn and one axial pitch
+ * apart
  */
 export function startWays(
   starts: number,

@@ -93,7 +93,8 @@ describe('the thread and its tool', () => {
     expect(Math.max(...sheet.outline.map(({ y }) => y))).toBeCloseTo(rise, 9);
     expect(Math.min(...sheet.outline.map(({ x }) => x))).toBeCloseTo(-widest, 9);
     const lines = (wanted: string) => sheet.lines.filter(({ name }) => name === wanted);
-    // lines across stand 8 mm out of it on either side, at the pitch line (a depth less an addendum of 2) and at the outside
+    // lines across stand 8 mm out of it on either side, at the pitch line (a depth less an addendum of 2) and
+    // at the outside
     for (const [name, y] of [
       ['pitch line', 20 * 2.4],
       ['outside', 20 * 4.4],
@@ -128,7 +129,8 @@ describe('the thread and its tool', () => {
   test('length, infeed, and the mill’s nearest mark to the lead angle', () => {
     expect(usualThreadLength(10, 50)).toBe(55);
     const worm = wormOf(job());
-    // m 2, 40 teeth: usual 2π·5.3 = 33.30, but the throat circle (R 42) is met at 38 from its middle: 2√(42² − 38²) = 35.78
+    // m 2, 40 teeth: usual 2π·5.3 = 33.30, but the throat circle (R 42) is met at 38 from its middle: 2√(42²
+    // − 38²) = 35.78
     expect(worm.answer).toBe('Ø 28.00 × 35.78, 4.40 deep');
     expect(worm.detail.lengthTaken).toMatchObject({ reached: true });
     expect(worm.working.find(({ key }) => key === 'engaged')!.label).toBe(
@@ -191,7 +193,8 @@ describe('the lathe', () => {
     for (const starts of [2, 3, 4, 6]) {
       const station = latheOf(job(shopWith(), { starts: measure(String(starts), 'count') }));
       const { inForce, ways, byStarts } = station.detail;
-      // every train of two and four, tried one by one: is there one that divides, goes on the bracket and is near enough?
+      // every train of two and four, tried one by one: is there one that divides, goes on the bracket and is
+      // near enough?
       const wall = gears.map(({ teeth }) => teeth);
       const lead = starts * 2 * Math.PI;
       const reach = 2 * Math.sqrt(42 ** 2 - 38 ** 2);

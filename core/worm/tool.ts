@@ -10,7 +10,10 @@ export interface WormTool {
   readonly flat: number;
   /** Across the tool at the worm’s outside. */
   readonly width: number;
-  /** Side angles below the edges that clear the thread: on the side that goes ahead, and on the other. Degrees; the second may be less than 0. */
+  /**
+   * Side angles below the edges that clear the thread: on the side that goes ahead, and on the other.
+   * Degrees; the second may be less than 0.
+   */
   readonly leading: number;
   readonly trailing: number;
 }
@@ -20,9 +23,10 @@ const SIDE_CLEARANCE = 4;
 const DEG = Math.PI / 180;
 
 /**
- * The tool of a worm. Level along the axis it has the angle and the flat of the axial section; turned to the lead angle it
- * is narrower by its cosine.
- * Source: section of the thread by geometry; clearances: common practice, the lead angle is steepest at the root
+ * The tool of a worm. Level along the axis it has the angle and the flat of the axial section; turned to the
+ * lead angle it is narrower by its cosine.
+ * Source: section of the thread by geometry; clearances: common practice, the lead angle is steepest at the
+ * root
  */
 export function toolOf({ worm, proportions }: DriveShape, set: WormInput['tool']): WormTool {
   const turned = set === 'thread' ? Math.cos(worm.leadAngle) : 1;

@@ -1,6 +1,7 @@
 /**
- * Bundles the tests that look at one folder of core, so that Jest loads each as one file: loading some two hundred modules for
- * every mutant took most of the time. Run by Stryker in its sandbox, after it has put the mutants into the sources.
+ * Bundles the tests that look at one folder of core, so that Jest loads each as one file: loading some two
+ * hundred modules for every mutant took most of the time. Run by Stryker in its sandbox, after it has put the
+ * mutants into the sources.
  */
 import { mkdirSync, rmSync } from 'node:fs';
 import path from 'node:path';
@@ -12,7 +13,9 @@ const out = path.resolve('.mutant-tests');
 rmSync(out, { recursive: true, force: true });
 mkdirSync(out);
 
-/** A module that asks where it stands (for a sample beside it) is told where it stood before it was bundled. */
+/**
+ * A module that asks where it stands (for a sample beside it) is told where it stood before it was bundled.
+ */
 const ownPlace = {
   name: 'own-place',
   transform(code, id) {

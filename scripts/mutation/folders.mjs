@@ -1,4 +1,6 @@
-/** The folders of core whose wiring is pinned by mutants, and the tests beyond their own that look at them. */
+/**
+ * The folders of core whose wiring is pinned by mutants, and the tests beyond their own that look at them.
+ */
 import { readdirSync } from 'node:fs';
 
 export const FOLDERS = [

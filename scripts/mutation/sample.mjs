@@ -5,8 +5,8 @@ import { Instrumenter } from '@stryker-mutator/instrumenter';
 
 const silent = { debug() {}, info() {}, warn() {}, error() {}, isDebugEnabled: () => false };
 /**
- * Words are pinned elsewhere, and a whole block left out is noticed anyway. What is drawn is small: an operator, a
- * comparison, a condition, a figure, a call.
+ * Words are pinned elsewhere, and a whole block left out is noticed anyway. What is drawn is small: an
+ * operator, a comparison, a condition, a figure, a call.
  */
 const LEFT_OUT = ['StringLiteral', 'BlockStatement'];
 /** Something that holds more faults than this inside is no small fault. */

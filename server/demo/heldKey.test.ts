@@ -25,7 +25,10 @@ function withTyped<Document extends object>(document: Document, way: Way, typed:
   return copy;
 }
 
-/** A key that was held, or leant on by a book: as long as it likes, whole, a fraction, or next to nothing; and the shortest slips. */
+/**
+ * A key that was held, or leant on by a book: as long as it likes, whole, a fraction, or next to nothing; and
+ * the shortest slips.
+ */
 const held = fc.oneof(
   fc
     .tuple(fc.constantFrom('9', '1', '0', '.'), fc.integer({ min: 1, max: 60 }))

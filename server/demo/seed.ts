@@ -5,7 +5,9 @@ import type { Services } from '../routes/index.ts';
 import { demoShop } from './shop.ts';
 import { demoJobs, type DemoJob } from './workshop.ts';
 
-/** Fills an empty demo store through the same services the page uses. A store that has jobs is left as it is. */
+/**
+ * Fills an empty demo store through the same services the page uses. A store that has jobs is left as it is.
+ */
 export async function seedDemo({ jobs, runs, shop }: Services): Promise<void> {
   const stored = [...(await jobs.list(false)), ...(await jobs.list(true))];
   if (stored.length > 0) return;
@@ -57,7 +59,7 @@ async function seedRun(
         Date.UTC(2026, 10, piece.kind === 'proof' ? 11 : 12, 9, 0, (piece.kind === 'proof' ? 32 : 40) * n),
       ).toISOString(),
       ...act,
-    } as RunEvent);
+    });
   };
   for (const { round, index } of run.cuts.slice(0, made.cuts)) add({ kind: 'done', round, index });
   const { next } = foldRun(run, events);

@@ -11,7 +11,9 @@ import {
 } from '../../core/shop/index.ts';
 import { measure } from '../../core/units/index.ts';
 
-/** What lies in the cutter drawer: a set of one pitch, and odd ones, one of them with only its number on it. */
+/**
+ * What lies in the cutter drawer: a set of one pitch, and odd ones, one of them with only its number on it.
+ */
 function demoCutters(): readonly FormCutter[] {
   const pitch = (typed: string, unit: 'module' | 'dp') => measure(typed, unit);
   return [

@@ -16,8 +16,8 @@ import { demoShop } from './shop.ts';
 import { carriageDrive, wornWinch } from './worm.ts';
 
 /**
- * The demo workshop: the (invented) Faro Ventisca lighthouse museum rebuilds the clockwork that turns its lens,
- * the cam drive of its fog signal, and an orrery for the stair hall. Names and figures are our own.
+ * The demo workshop: the (invented) Faro Ventisca lighthouse museum rebuilds the clockwork that turns its
+ * lens, the cam drive of its fog signal, and an orrery for the stair hall. Names and figures are our own.
  */
 export interface DemoJob {
   readonly job: Job;

@@ -11,7 +11,10 @@ import { equipmentBodySchema, jobBodySchema } from './bodies.ts';
 import { jobFrom } from './jobs.ts';
 import { route, type Route } from './route.ts';
 
-/** What the dividing station finds at once and what takes longer, ranked together. @throws Refused 404 for a part that is not there */
+/**
+ * What the dividing station finds at once and what takes longer, ranked together. @throws Refused 404 for a
+ * part that is not there
+ */
 function waysOf(job: Job, partId: string | undefined, shop: Equipment) {
   const parts = indexedParts(job);
   const part = partId === undefined ? parts[0] : parts.find(({ id }) => id === partId);
@@ -24,7 +27,10 @@ function waysOf(job: Job, partId: string | undefined, shop: Equipment) {
   return { methods: rankMethods([...methods, ...searched.methods]), nearest: searched.nearest };
 }
 
-/** The longer search for a helical part's trains, and the angles its gears cut. @throws Refused 404 for a part that is not there */
+/**
+ * The longer search for a helical part's trains, and the angles its gears cut. @throws Refused 404 for a part
+ * that is not there
+ */
 function leadsOf(job: Job, partId: string | undefined, shop: Equipment) {
   const part = partId === undefined ? job.parts[0] : job.parts.find(({ id }) => id === partId);
   if (!part || !isGear(part)) throw notFound('part', partId ?? '');

@@ -29,7 +29,7 @@ export interface Route<Body extends z.ZodType = z.ZodType, Query extends z.ZodTy
 /** Keeps the types of body and query together with their schemas. */
 export const route = <Body extends z.ZodType = z.ZodUndefined, Query extends z.ZodType = z.ZodUndefined>(
   made: Route<Body, Query>,
-): Route => made as unknown as Route;
+): Route => made;
 
 function parse<T extends z.ZodType>(schema: T | undefined, raw: unknown): z.output<T> {
   if (!schema) return undefined as z.output<T>;

@@ -31,7 +31,10 @@ function isRun(raw: unknown): boolean {
   }
 }
 
-/** A stored document as it is read today: of an older version, or written in another order, it is the same job. */
+/**
+ * A stored document as it is read today: of an older version, or written in another order, it is the same
+ * job.
+ */
 function toToday(document: string): unknown {
   const raw = parsed(document, () => true);
   const read = raw === null ? null : readJob(raw);
@@ -104,8 +107,9 @@ export class BackupService {
   }
 
   /**
-   * Puts a backup back, all of it or nothing: its shop and its jobs take the place of those here, its counts are added to those
-   * here. Jobs that differ are kept as versions, jobs that are only here stay, and the whole workshop as it stood is put aside as a file.
+   * Puts a backup back, all of it or nothing: its shop and its jobs take the place of those here, its counts
+   * are added to those here. Jobs that differ are kept as versions, jobs that are only here stay, and the
+   * whole workshop as it stood is put aside as a file.
    * @throws Refused 422 for a file that cannot be read whole
    */
   async restore(text: string): Promise<Restored> {

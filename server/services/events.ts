@@ -1,7 +1,10 @@
 import { runEventSchema, type RunEvent } from '../../core/run/index.ts';
 import type { RunEventRow } from '../entities/index.ts';
 
-/** An event as it rests; null where it cannot be read, so that one bad byte does not take the others of its run down. */
+/**
+ * An event as it rests; null where it cannot be read, so that one bad byte does not take the others of its
+ * run down.
+ */
 export function readEvent({ document }: Pick<RunEventRow, 'document'>): RunEvent | null {
   try {
     return runEventSchema.parse(JSON.parse(document));

@@ -61,7 +61,8 @@ export class JobService {
 
   /**
    * Saves a job. Revision 0 makes it.
-   * @throws Refused 422 for figures that cannot be used; 409 for a stale revision, after keeping what was sent
+   * @throws Refused 422 for figures that cannot be used; 409 for a stale revision, after keeping what was
+   * sent
    */
   async save(revision: number, job: Job): Promise<StoredJob> {
     const planned = await this.check(job);
@@ -116,7 +117,9 @@ export class JobService {
     return this.save(0, duplicateJob(job, newId, name));
   }
 
-  /** A job from the text of a job file. One that is already here by its id comes in beside it under a new id. */
+  /**
+   * A job from the text of a job file. One that is already here by its id comes in beside it under a new id.
+   */
   async importFile(text: string): Promise<StoredJob> {
     const read = readJobFile(text);
     if (!read.ok) throw new Refused(422, read.issues);
@@ -188,7 +191,10 @@ export class JobService {
     return row;
   }
 
-  /** What rests was checked when it came in. @throws Refused 422 where it cannot be read: of a later version, or damaged */
+  /**
+   * What rests was checked when it came in. @throws Refused 422 where it cannot be read: of a later version,
+   * or damaged
+   */
   private document(row: JobRow): Job {
     const read = readJobFile(row.document);
     if (!read.ok)

@@ -50,7 +50,8 @@ export class RunService {
 
   /**
    * Starts a run of a job's part, once, however often the request arrives.
-   * @throws Refused 409 when the job has moved on since the person looked at it; 422 when it is not ready to cut
+   * @throws Refused 409 when the job has moved on since the person looked at it; 422 when it is not ready to
+   * cut
    */
   async start(jobId: string, given: StartRun): Promise<StoredRun> {
     const em = this.store.em.fork();
@@ -128,8 +129,10 @@ export class RunService {
   }
 
   /**
-   * Adds events; those already here are passed over. All of them or none, with the folded state in the same transaction.
-   * @throws Refused 422 for an event of another run or cut; 409 for an id or a sequence number used before with other contents
+   * Adds events; those already here are passed over. All of them or none, with the folded state in the same
+   * transaction.
+   * @throws Refused 422 for an event of another run or cut; 409 for an id or a sequence number used before
+   * with other contents
    */
   async append(id: string, events: readonly RunEvent[]): Promise<Appended> {
     return this.store.em.fork().transactional(async (em) => {
@@ -201,7 +204,10 @@ function runOf(row: RunRow): Run {
   }
 }
 
-/** The events not yet known, each once. @throws Refused 409 when an id or a screen's number comes with other contents */
+/**
+ * The events not yet known, each once. @throws Refused 409 when an id or a screen's number comes with other
+ * contents
+ */
 function newEvents(known: readonly RunEvent[], given: readonly RunEvent[]): RunEvent[] {
   const byId = new Map(known.map((event) => [event.id, event]));
   const byNumber = new Map(known.map((event) => [`${event.device} ${event.deviceSeq}`, event]));

@@ -36,7 +36,9 @@ export class ShopService {
     }
   }
 
-  /** @param revision the one that was changed @throws Refused 409 when the shop was changed in the meantime */
+  /**
+   * @param revision the one that was changed @throws Refused 409 when the shop was changed in the meantime
+   */
   async save(revision: number, equipment: Equipment): Promise<StoredShop> {
     return this.store.em.fork().transactional(async (em) => {
       const row = await em.findOne(ShopRow, { id: 1 });
@@ -63,8 +65,8 @@ export class ShopService {
   }
 
   /**
-   * A run has begun: the head stands, from now on, as it was made ready for it. The next card plans from there. A head that the shop
-   * no longer has is passed over.
+   * A run has begun: the head stands, from now on, as it was made ready for it. The next card plans from
+   * there. A head that the shop no longer has is passed over.
    */
   async headStands(
     set: {

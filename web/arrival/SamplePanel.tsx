@@ -14,7 +14,7 @@ import {
 import { lengthText, type UnitSystem } from '../../core/units/index.ts';
 import { ChoiceField, echoAngle, echoPitch, HandAsk, LengthField, MeasureField } from '../fields/index.ts';
 import { Notice } from '../frame/index.ts';
-import type { StationProps } from '../stations/panel.ts';
+import type { StationProps } from '../panel/index.ts';
 import { useFace } from './face.ts';
 
 const TIP_BY = [
@@ -134,7 +134,9 @@ interface FindingsProps {
 
 const SHOWN = 6;
 
-/** A helix makes any outside fit some pitch: beside a straight gear one such reading is enough to think of it. */
+/**
+ * A helix makes any outside fit some pitch: beside a straight gear one such reading is enough to think of it.
+ */
 function worthShowing(best: readonly Identification[]): readonly Identification[] {
   if (best[0]?.helixDeg !== 0) return best.slice(0, SHOWN);
   const helical = best.filter(({ helixDeg }) => helixDeg > 0).slice(1);

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { gearOutline, type GearDrawing, type Point } from '../../core/involute/index.ts';
 import { spanOver } from '../../core/inspect/index.ts';
 import { parseCount, type Measure } from '../../core/units/index.ts';
-import type { StationProps } from '../stations/panel.ts';
+import type { StationProps } from '../panel/index.ts';
 
 const path = line<Point>(
   ({ x }) => x,

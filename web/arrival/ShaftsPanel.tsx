@@ -4,7 +4,7 @@ import type { PairForShafts, ShaftsInput } from '../../core/arrival/index.ts';
 import { takePair, withPressureAngle } from '../../core/job/index.ts';
 import { decimalText, lengthText, plural, type UnitSystem } from '../../core/units/index.ts';
 import { echoAngle, echoPitch, LengthField, MeasureField } from '../fields/index.ts';
-import type { StationProps } from '../stations/panel.ts';
+import type { StationProps } from '../panel/index.ts';
 import { useFace } from './face.ts';
 
 const PITCHES = [
@@ -18,7 +18,10 @@ const PITCH_UNITS = [
   { value: 'dp', label: 'DP' },
 ] as const;
 
-/** Two shafts that stay where they are: the pairs that land on them, or nearly, and what would put those right. */
+/**
+ * Two shafts that stay where they are: the pairs that land on them, or nearly, and what would put those
+ * right.
+ */
 export function ShaftsPanel({ station, part, units, job, edit, editPart, issuesAt }: StationProps<'gear'>) {
   const { turn } = useFace(job.id, part);
   const [open, setOpen] = useState<string | null>(null);

@@ -1,7 +1,7 @@
 import type { Pair } from '../../core/mesh/index.ts';
 import { approx, lengthText, parsePositiveLength } from '../../core/units/index.ts';
 import { PairView } from '../scribe/index.ts';
-import type { StationProps } from '../stations/panel.ts';
+import type { StationProps } from '../panel/index.ts';
 
 /** The two shafts, and the pair that is first or taken between them. */
 export function ShaftsScribe({ part, station, units }: StationProps<'gear'>) {

@@ -5,8 +5,8 @@ import { parsePitch, type Measure, type UnitSystem } from '../../core/units/inde
 import { REACHES, type Reach } from '../../core/dividing/index.ts';
 import { PITCH_UNITS, echoPitch, Length, LengthField, MeasureField } from '../fields/index.ts';
 import { CountStrip } from '../strip/index.ts';
-import { useReach } from '../workers/index.ts';
-import type { StationProps } from '../stations/panel.ts';
+import { useReach, WorkBroke } from '../workers/index.ts';
+import type { StationProps } from '../panel/index.ts';
 import { useFace } from './face.ts';
 
 /** Said in a narrow column, where no plate and no ring has it. */
@@ -45,7 +45,7 @@ export function StockPanel({
   const { arrival, gear } = part;
   const { head, gearSets } = dividingGround(job, shop, part);
   const answer = station.detail.arrival.by === 'blank' ? station.detail.arrival.answer : null;
-  const reach = useReach(answer && head ? [head] : [], gearSets, 1000);
+  const { found: reach, broken } = useReach(answer && head ? [head] : [], { gearSets, to: 1000 });
   if (arrival.by !== 'blank') return null;
   const { stock, taken } = arrival;
   const set = (change: Partial<Record<'diameter' | 'cleanUp', Measure>>) =>
@@ -100,6 +100,7 @@ export function StockPanel({
       {answer && best && (
         <>
           <p className="said">{reasonFor(best, answer.largest)}</p>
+          <WorkBroke what="Working out the counts" broken={broken} />
           <CountStrip
             reach={reach}
             to={answer.largest}

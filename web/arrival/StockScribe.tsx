@@ -1,7 +1,7 @@
 import { line } from 'd3';
 import { gearOutline, type Point } from '../../core/involute/index.ts';
 import { approx, lengthText, parsePitch, parsePositiveLength } from '../../core/units/index.ts';
-import type { StationProps } from '../stations/panel.ts';
+import type { StationProps } from '../panel/index.ts';
 
 const path = line<Point>(
   ({ x }) => x,

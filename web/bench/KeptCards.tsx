@@ -4,7 +4,10 @@ import { Link } from 'react-router';
 import { Notice, saveText } from '../frame/index.ts';
 import { asideDrafts, forgetAside, keptDrafts } from '../edits/index.ts';
 
-/** What this browser alone keeps of cards: those that could not be stored, and those that cannot be read any more. */
+/**
+ * What this browser alone keeps of cards: those that could not be stored, and those that cannot be read any
+ * more.
+ */
 export function KeptCards() {
   // read once a visit, the cards first: one that cannot be read is put aside by that
   const [unstored] = useState(() => keptDrafts().filter(({ revision }) => revision === 0));

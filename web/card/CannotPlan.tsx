@@ -4,7 +4,10 @@ import { jobFileText, type Job } from '../../core/job/index.ts';
 import { leaveDraft } from '../edits/index.ts';
 import { Notice, saveText, Shell } from '../frame/index.ts';
 
-/** A card that cannot be worked out as it was typed: it goes back to what is stored, and what was typed is kept aside or saved. */
+/**
+ * A card that cannot be worked out as it was typed: it goes back to what is stored, and what was typed is
+ * kept aside or saved.
+ */
 export function CannotPlan({ job }: { readonly job: Job }) {
   const navigate = useNavigate();
   return (

@@ -60,7 +60,7 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
     shop: equipment,
     job,
     edit,
-    editPart: editPart as StationProps<StationId>['editPart'],
+    editPart: editPart,
     issuesAt,
   };
   return (
@@ -109,7 +109,10 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
   );
 }
 
-/** What has no field of its own: blocked answers, questions, and what moved. Field issues stand at their fields. */
+/**
+ * What has no field of its own: blocked answers, questions, and what moved. Field issues stand at their
+ * fields.
+ */
 function StationSays({ station }: { readonly station: AnyStationPlan }) {
   return (
     <>

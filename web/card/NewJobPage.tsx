@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { newDivideJob, newDriveJob, newSpurJob } from '../../core/job/index.ts';
-import { PageWait } from '../frame/PageStates.tsx';
+import { PageWait } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
 import { newId, usePreferences, useShop } from '../state/index.ts';
 

@@ -32,7 +32,9 @@ interface StartCuttingProps {
   readonly onClose: () => void;
 }
 
-/** The last look before metal is cut: what the run will be, and what is still in doubt. Starting freezes it. */
+/**
+ * The last look before metal is cut: what the run will be, and what is still in doubt. Starting freezes it.
+ */
 export function StartCutting({ job, part, cutting, going, sink, before, onClose }: StartCuttingProps) {
   const { edit, flush } = useDraft();
   const navigate = useNavigate();
@@ -84,7 +86,10 @@ export function StartCutting({ job, part, cutting, going, sink, before, onClose 
       setBusy(false);
     }
   };
-  /** What was measured goes with the run it was measured on; the card is free for the deeper gear, or the next one. */
+  /**
+   * What was measured goes with the run it was measured on; the card is free for the deeper gear, or the next
+   * one.
+   */
   const remember = async () => {
     if (going) return;
     const record = sink && inspected ? recordOf(inspected, job.units) : null;

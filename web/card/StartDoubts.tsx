@@ -9,7 +9,10 @@ const queriesOf = (station: AnyStationPlan): readonly Issue[] =>
 
 const keyOf = (issue: Issue): string => `${issue.code} ${issue.path}`;
 
-/** What breaks a tool, a machine or a hand wants a tick of its own; all else that is in doubt has one together. */
+/**
+ * What breaks a tool, a machine or a hand wants a tick of its own; all else that is in doubt has one
+ * together.
+ */
 export function ticksFor(doubtful: readonly AnyStationPlan[]): readonly string[] {
   const breaking = doubtful.flatMap(queriesOf).filter(breaksThings).map(keyOf);
   const rest = doubtful.some(

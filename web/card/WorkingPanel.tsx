@@ -2,9 +2,11 @@ import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { boardTex, type Working } from '../../core/station/index.ts';
 import { usePreferences } from '../state/index.ts';
 
-const Tex = lazy(() => import('../frame/Tex.tsx').then((module) => ({ default: module.Tex })));
+const Tex = lazy(() => import('../tex/index.ts').then((module) => ({ default: module.Tex })));
 
-/** The working, as on a blackboard: formula in letters, figures put in, result, and where the formula is from. */
+/**
+ * The working, as on a blackboard: formula in letters, figures put in, result, and where the formula is from.
+ */
 export function WorkingPanel({
   working,
   give,

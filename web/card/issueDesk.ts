@@ -1,6 +1,6 @@
 /**
- * Which fields have asked for the issues that concern them. What none of them asked for is told above the panel, so that nothing the
- * plan raises stays unsaid.
+ * Which fields have asked for the issues that concern them. What none of them asked for is told above the
+ * panel, so that nothing the plan raises stays unsaid.
  */
 export class IssueDesk {
   private readonly asked = new Set<string>();

@@ -28,7 +28,10 @@ export function putDraftAside(id: string): void {
   }
 }
 
-/** A draft through the same reader as files: one of an older version is brought up to today, one that cannot be read is put aside. */
+/**
+ * A draft through the same reader as files: one of an older version is brought up to today, one that cannot
+ * be read is put aside.
+ */
 export function keptDraft(id: string): KeptDraft | null {
   let text: string | null = null;
   try {

@@ -7,7 +7,10 @@ interface HandAskProps {
   readonly issues: readonly Issue[];
 }
 
-/** The gear standing on its face: which of the two is it? Asked with a drawing, for a word alone is mistaken for its mirror. */
+/**
+ * The gear standing on its face: which of the two is it? Asked with a drawing, for a word alone is mistaken
+ * for its mirror.
+ */
 export function HandAsk({ value, onChange, issues }: HandAskProps) {
   return (
     <div className="field is-wide hand-ask" role="radiogroup" aria-label="Hand">

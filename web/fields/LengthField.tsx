@@ -21,7 +21,10 @@ function writtenUnit(typed: string): UnitSystem | null {
   return word === 'mm' || word === 'cm' ? 'mm' : 'in';
 }
 
-/** A field for a length. The unit a bare figure is meant in stands behind it and is swapped by pressing it; a written one stands for itself. */
+/**
+ * A field for a length. The unit a bare figure is meant in stands behind it and is swapped by pressing it; a
+ * written one stands for itself.
+ */
 export function LengthField({ label, value, onChange, issues, units, hint }: LengthFieldProps) {
   const shown = value.typed === '' ? measure('', units) : value;
   const written = writtenUnit(shown.typed);

@@ -68,7 +68,7 @@ export function MeasureField({
             aria-label={`Unit of ${label.toLowerCase()}`}
             options={[...units]}
             value={unitShown ?? value.unit}
-            onChange={(unit) => onChange({ typed: value.typed, unit: unit as Unit })}
+            onChange={(unit) => onChange({ typed: value.typed, unit: unit })}
           />
         )}
       </div>

@@ -2,7 +2,9 @@ import { useState, type ReactNode } from 'react';
 
 interface FoldProps {
   readonly summary: ReactNode;
-  /** Does it lie open to begin with? What happens later opens it, and never closes it under a person's hands. */
+  /**
+   * Does it lie open to begin with? What happens later opens it, and never closes it under a person's hands.
+   */
   readonly open?: boolean;
   readonly className: string;
   readonly children: ReactNode;

@@ -13,7 +13,9 @@ interface GuardState {
   readonly of: unknown;
 }
 
-/** A fault in one panel or drawing stays in it: the rest of the page goes on, and the fault says its words. */
+/**
+ * A fault in one panel or drawing stays in it: the rest of the page goes on, and the fault says its words.
+ */
 export class Guard extends Component<GuardProps, GuardState> {
   override state: GuardState = { fault: null, of: this.props.of };
 

@@ -1,6 +1,8 @@
 export { Fold } from './Fold.tsx';
 export { Guard } from './Guard.tsx';
 export { Notice } from './Notice.tsx';
+export { PageFault, PageWait } from './PageStates.tsx';
+export { PairDevice } from './PairDevice.tsx';
 export { saveFile as saveText, saveTable } from './saveTable.ts';
 export { Shell } from './Shell.tsx';
 export { dayText, minutesText } from './when.ts';

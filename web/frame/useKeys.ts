@@ -17,7 +17,10 @@ function busyElsewhere(target: EventTarget | null, key: string): boolean {
   return target.closest('input, textarea, select, [contenteditable="true"]') !== null;
 }
 
-/** Single keys of a screen. Keys are named as `KeyboardEvent.key`, letters in lower case. Key repeat does nothing. */
+/**
+ * Single keys of a screen. Keys are named as `KeyboardEvent.key`, letters in lower case. Key repeat does
+ * nothing.
+ */
 export function useKeys(map: KeyMap): void {
   const latest = useRef(map);
   // with the picture, not after it: a key pressed on what has just been drawn means what is drawn

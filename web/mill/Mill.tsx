@@ -25,7 +25,10 @@ import type { MillProps } from './millProps.ts';
 
 type Dialog = 'note' | 'lost' | 'wrong' | 'options' | 'end';
 
-/** The next thing to do in figures a person reads at two metres, and the one big thing to press when it is done. */
+/**
+ * The next thing to do in figures a person reads at two metres, and the one big thing to press when it is
+ * done.
+ */
 export function Mill({ run, state, events, act, link }: MillProps) {
   const navigate = useNavigate();
   const [dialog, setDialog] = useState<Dialog | null>(null);

@@ -11,8 +11,8 @@ interface MillDialogProps extends Pick<ModalProps, 'title' | 'width' | 'afterClo
 const SETTLES_MS = [0, 40, 120, 260];
 
 /**
- * A dialog at the mill: its first field takes the focus and keeps it, with motion on and off, so that what is typed is written and
- * no key counts a space. The close button never has the focus to begin with.
+ * A dialog at the mill: its first field takes the focus and keeps it, with motion on and off, so that what is
+ * typed is written and no key counts a space. The close button never has the focus to begin with.
  */
 export function MillDialog({ open, onClose, children, ...rest }: MillDialogProps) {
   const inside = useRef<HTMLDivElement>(null);

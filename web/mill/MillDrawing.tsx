@@ -8,8 +8,8 @@ interface MillDrawingProps extends Pick<MillProps, 'run' | 'state'> {
 }
 
 /**
- * What belongs to the thing to do now: the return stroke of a helical gear, the move on the plate, or the pin where it stands. A
- * move that is made is not drawn as one to make.
+ * What belongs to the thing to do now: the return stroke of a helical gear, the move on the plate, or the pin
+ * where it stands. A move that is made is not drawn as one to make.
  */
 export function MillDrawing({ run, state, progress, now }: MillDrawingProps) {
   const { next, last } = state;

@@ -24,7 +24,8 @@ interface NowSayProps {
 /** What is to be done now, and only that: the thing itself large, and what the same press counts below it. */
 export function NowSay({ now, turns, made, newRound, onTurn }: NowSayProps) {
   const { lead, figures, lines, why, main } = now;
-  // with a figure before them two lines read well; a list of many is smaller, and numbered in the order of the hands
+  // with a figure before them two lines read well; a list of many is smaller, and numbered in the order of
+  // the hands
   const list = lines.length > 2;
   return (
     <>
@@ -58,7 +59,10 @@ function moveIn(prompts: readonly Prompt[], asked: readonly Prompt[], prompt: Pr
   return prompts.find(isMove) ?? prompt;
 }
 
-/** Every prompt towards the cut, the one in hand lit, for those who have each one asked, and where a gear goes through its return stroke. */
+/**
+ * Every prompt towards the cut, the one in hand lit, for those who have each one asked, and where a gear goes
+ * through its return stroke.
+ */
 export function PromptStrip({
   run,
   progress,

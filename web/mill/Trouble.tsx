@@ -10,7 +10,9 @@ interface TroubleProps extends Pick<MillProps, 'run' | 'state'> {
   readonly onEnd: (() => void) | null;
 }
 
-/** Something looks wrong: what is seen, what may be behind it, and the test that tells, in this run’s figures. */
+/**
+ * Something looks wrong: what is seen, what may be behind it, and the test that tells, in this run’s figures.
+ */
 export function Trouble({ open, run, state, onClose, onEnd }: TroubleProps) {
   const id = useId();
   const [described, setDescribed] = useState('');

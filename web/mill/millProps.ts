@@ -1,7 +1,9 @@
 import type { Run, RunAct, RunEvent, RunState } from '../../core/run/index.ts';
 import type { RunLogState } from '../runLog/index.ts';
 
-/** What the mill screen and its pieces are given: the run, the state of its count, and the way to add to it. */
+/**
+ * What the mill screen and its pieces are given: the run, the state of its count, and the way to add to it.
+ */
 export interface MillProps {
   readonly run: Run;
   readonly state: RunState;

@@ -1,8 +1,8 @@
 import { runEventSchema, type RunEvent } from '../../core/run/index.ts';
 
 /**
- * Events this browser has made and the server has not yet confirmed, each under a key of its own so that two tabs
- * never write over one another. An event is here before the screen counts it.
+ * Events this browser has made and the server has not yet confirmed, each under a key of its own so that two
+ * tabs never write over one another. An event is here before the screen counts it.
  */
 const prefix = (runId: string) => `vuelta.outbox.${runId}.`;
 const refusedPrefix = (runId: string) => `vuelta.refused.${runId}.`;
@@ -21,7 +21,10 @@ export function forgetEvents(runId: string, ids: readonly string[]): void {
   for (const id of ids) localStorage.removeItem(prefix(runId) + id);
 }
 
-/** Puts aside an event the server will not take, so that it does not hold up the others. Nothing is thrown away. */
+/**
+ * Puts aside an event the server will not take, so that it does not hold up the others. Nothing is thrown
+ * away.
+ */
 export function putAside(event: RunEvent): void {
   localStorage.setItem(refusedPrefix(event.runId) + event.id, JSON.stringify(event));
   forgetEvents(event.runId, [event.id]);

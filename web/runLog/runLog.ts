@@ -5,7 +5,9 @@ import { forgetEvents, keepEvent, keptEvents, putAside } from './outbox.ts';
 import { nextEventNumber, type EventNumber } from './screenId.ts';
 
 const POLL_MS = 3000;
-/** Two taps of one button closer than this are one: nobody cuts a space, or cranks a turn, in so short a time. */
+/**
+ * Two taps of one button closer than this are one: nobody cuts a space, or cranks a turn, in so short a time.
+ */
 const DOUBLE_TAP_MS: Readonly<Partial<Record<RunAct['kind'], number>>> = {
   done: 700,
   'take-back': 700,
@@ -38,7 +40,10 @@ export interface RunLogState {
 
 export type RunLog = UseBoundStore<StoreApi<RunLogState>>;
 
-/** What a person did, as an event. @param number of the screen it is made on @param seen what that screen knows of the run */
+/**
+ * What a person did, as an event. @param number of the screen it is made on @param seen what that screen
+ * knows of the run
+ */
 function eventOf(runId: string, act: RunAct, number: EventNumber, seen: readonly RunEvent[]): RunEvent {
   const { [number.device]: _own, ...lastSeen } = lastSeenOf(seen);
   return {
@@ -48,12 +53,12 @@ function eventOf(runId: string, act: RunAct, number: EventNumber, seen: readonly
     lastSeen,
     clientTime: new Date().toISOString(),
     ...act,
-  } as RunEvent;
+  };
 }
 
 /**
- * Does the server judge the event itself? A device it no longer knows, a run it has not found or a fault of its own says
- * nothing of the event: that goes on waiting.
+ * Does the server judge the event itself? A device it no longer knows, a run it has not found or a fault of
+ * its own says nothing of the event: that goes on waiting.
  */
 const refusesEvent = (error: unknown): boolean =>
   error instanceof ProblemError && (error.status === 409 || error.status === 422);
@@ -152,7 +157,8 @@ export function createRunLog(run: Run): RunLog {
 }
 
 /**
- * Writes one thing in the log of a run from another page than the mill's. It is written once the server has it.
+ * Writes one thing in the log of a run from another page than the mill's. It is written once the server has
+ * it.
  * @throws what the server says, and AwayError
  */
 export async function writeInRun(runId: string, act: RunAct): Promise<void> {

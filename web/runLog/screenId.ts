@@ -4,13 +4,17 @@ const KEY = 'vuelta.screen';
 
 interface Claim {
   readonly id: string;
-  /** How many events of each run were made here: a run sees every number of its own, or knows that one is missing. */
+  /**
+   * How many events of each run were made here: a run sees every number of its own, or knows that one is
+   * missing.
+   */
   readonly made: Record<string, number>;
 }
 
 /**
- * This page's own name as a counting screen, and how many events of each run it has made. It lives in the tab and is taken out
- * while the page is open: a tab that was copied finds nothing and gets a name of its own, so two never share one.
+ * This page's own name as a counting screen, and how many events of each run it has made. It lives in the tab
+ * and is taken out while the page is open: a tab that was copied finds nothing and gets a name of its own, so
+ * two never share one.
  */
 function claimScreen(): Claim {
   try {

@@ -17,8 +17,9 @@ interface CentreViewProps {
 const WIDTH = 420;
 
 /**
- * The work seen along its axis, with the cutter where the touch leaves it and, full, in the middle; the move between the two. Beside an
- * upright spindle, from the right end of the table: the cutter lies flat, first over the work and then at its side, behind or in front.
+ * The work seen along its axis, with the cutter where the touch leaves it and, full, in the middle; the move
+ * between the two. Beside an upright spindle, from the right end of the table: the cutter lies flat, first
+ * over the work and then at its side, behind or in front.
  */
 export function CentreView({
   chosen,

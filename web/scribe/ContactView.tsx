@@ -11,8 +11,8 @@ const WIDTH = 420;
 const HEIGHT = 220;
 
 /**
- * A flank of the wheel, face across and height up, as marking blue would show it: filled where it bears, crossed where it touches
- * before the middle does, open where it stands clear.
+ * A flank of the wheel, face across and height up, as marking blue would show it: filled where it bears,
+ * crossed where it touches before the middle does, open where it stands clear.
  */
 export function ContactView({ contact, faceWidth, units }: ContactViewProps) {
   const { spots } = contact;

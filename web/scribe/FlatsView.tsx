@@ -10,7 +10,10 @@ interface FlatsViewProps {
   readonly units: UnitSystem;
 }
 
-/** Flats on the round they are cut from, to scale: what stays of the round at the corners, and the depth of a flat. */
+/**
+ * Flats on the round they are cut from, to scale: what stays of the round at the corners, and the depth of a
+ * flat.
+ */
 export function FlatsView({ flats, across, diameter, label, units }: FlatsViewProps) {
   const R = 160;
   const scale = (2 * R) / diameter;

@@ -16,8 +16,8 @@ const TALLEST = 210;
 const WIDEST = 330;
 
 /**
- * The gear standing on its face, seen from the side with its teeth leaning as they will: right-hand teeth lean to the right,
- * whichever way up it stands.
+ * The gear standing on its face, seen from the side with its teeth leaning as they will: right-hand teeth
+ * lean to the right, whichever way up it stands.
  */
 export function HandView({ hand, helixDeg, teeth, tipDiameter, faceWidth, lead, units }: HandViewProps) {
   const face = faceWidth ?? tipDiameter * 0.3;

@@ -16,7 +16,10 @@ const turned = ({ x, y }: Point, angle: number): Point => ({
   y: y * Math.cos(angle) - x * Math.sin(angle),
 });
 
-/** The upper teeth of the gear with the jaws of a span over them, a gear caliper on one, and a pin in a space; to one scale. */
+/**
+ * The upper teeth of the gear with the jaws of a span over them, a gear caliper on one, and a pin in a space;
+ * to one scale.
+ */
 export function InspectView({ drawing, checks, pin, units }: InspectViewProps) {
   const { teeth, tipDiameter, pitchDiameter, rootDiameter, baseDiameter, toothThickness, pressureAngle } =
     drawing;

@@ -25,7 +25,10 @@ interface PlateViewProps {
   /** Null draws the bare plate. */
   readonly move: PlateMove | null;
   readonly back?: BackMove | null;
-  /** While the crank is turned: how far the plate has turned, and the pin over it from the start hole; degrees clockwise. */
+  /**
+   * While the crank is turned: how far the plate has turned, and the pin over it from the start hole; degrees
+   * clockwise.
+   */
   readonly live?: { readonly plate: number; readonly pin: number } | null;
   /** A ring on the spindle has no sector arms. */
   readonly arms?: boolean;
@@ -48,7 +51,10 @@ function radiusOf(circles: readonly number[], circle: number): number {
   return sorted.length === 1 ? 170 : 88 + (102 * sorted.indexOf(circle)) / (sorted.length - 1);
 }
 
-/** The plate as seen from the crank: every circle, the pin, the arms and the landing hole. Hole angles are true. */
+/**
+ * The plate as seen from the crank: every circle, the pin, the arms and the landing hole. Hole angles are
+ * true.
+ */
 export function PlateView({
   circles,
   move,

@@ -4,7 +4,10 @@ import { lengthText, type UnitSystem } from '../../core/units/index.ts';
 const R = 64;
 const SPREAD = 34;
 
-/** Readings round a blank, hugely enlarged, with the circle that lies best through them and where it is highest. */
+/**
+ * Readings round a blank, hugely enlarged, with the circle that lies best through them and where it is
+ * highest.
+ */
 export function RoundView({ round, units }: { readonly round: Eccentric; readonly units: UnitSystem }) {
   const { readings, off, towardDeg, runout } = round;
   const mean = readings.reduce((sum, r) => sum + r, 0) / readings.length;

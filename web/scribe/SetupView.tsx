@@ -20,8 +20,9 @@ const WIDTH = 420;
 const HIGHEST = 236;
 
 /**
- * The work on its mandrel with the cutter at first touch and, paler, where it is through; arrows for spindle, feed and push. Seen
- * along the arbor: from in front, or from above for an upright spindle, where a cutter in front of the work is drawn below it.
+ * The work on its mandrel with the cutter at first touch and, paler, where it is through; arrows for spindle,
+ * feed and push. Seen along the arbor: from in front, or from above for an upright spindle, where a cutter in
+ * front of the work is drawn below it.
  */
 export function SetupView({
   stroke,

@@ -1,7 +1,10 @@
 import { lengthText, type UnitSystem } from '../../core/units/index.ts';
 
 interface SinkViewProps {
-  /** Rim of the wheel: throat, corners, width of the hollow between them and its radius; hollow 0 where it is plain. mm */
+  /**
+   * Rim of the wheel: throat, corners, width of the hollow between them and its radius; hollow 0 where it is
+   * plain. mm
+   */
   readonly rim: {
     readonly throat: number;
     readonly outside: number;
@@ -17,7 +20,9 @@ interface SinkViewProps {
 const WIDTH = 420;
 const HEIGHT = 300;
 
-/** A cutter sunk in place, seen along its arbor: where it first touches, and paler where it is at the bottom. */
+/**
+ * A cutter sunk in place, seen along its arbor: where it first touches, and paler where it is at the bottom.
+ */
 export function SinkView({ rim, depth, cutterDiameter, units }: SinkViewProps) {
   const { throat, outside, hollow, throatRadius, faceWidth } = rim;
   const r = cutterDiameter / 2;

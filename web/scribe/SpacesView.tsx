@@ -12,7 +12,9 @@ interface SpacesViewProps {
 const SIZE = 420;
 const MOST_DRAWN = 720;
 
-/** What is divided, where it stands: marks round the work, or along it. Space 1 and every tenth stand taller. */
+/**
+ * What is divided, where it stands: marks round the work, or along it. Space 1 and every tenth stand taller.
+ */
 export function SpacesView({ spaces, step, along, at = null, label, height = 300 }: SpacesViewProps) {
   // more marks than can be told apart are thinned out
   const every = Math.ceil(spaces / MOST_DRAWN);

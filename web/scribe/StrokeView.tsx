@@ -17,15 +17,18 @@ const WORDS: Readonly<Record<Stage, string>> = {
   in: 'bring it in, then feed',
 };
 
-/** A tooth as it is seen: along the axis, which lies with the table. A right-hand one falls as it runs to the right, seen from in front and from above. */
+/**
+ * A tooth as it is seen: along the axis, which lies with the table. A right-hand one falls as it runs to the
+ * right, seen from in front and from above.
+ */
 function teeth(hand: 'right' | 'left'): string {
   const fall = (hand === 'right' ? 1 : -1) * 90 * LEAN;
   return [18, 39, 60, 81, 102].map((y) => `M-90 ${y - fall}L90 ${y + fall}`).join('');
 }
 
 /**
- * The return stroke of a helical gear, and which way the work goes now: from in front under an arbor, from above beside an
- * upright spindle. Not to scale.
+ * The return stroke of a helical gear, and which way the work goes now: from in front under an arbor, from
+ * above beside an upright spindle. Not to scale.
  */
 export function StrokeView({ stage, hand, mount }: StrokeViewProps) {
   const tip = useId();

@@ -21,8 +21,8 @@ interface SwingViewProps {
 const TABLE = { length: 356, width: 92, reach: 126 };
 
 /**
- * The mill seen from above: the table swung, the work on it with its teeth as they lie on top, and the cutter standing in their
- * way. Column above, the one who runs it below.
+ * The mill seen from above: the table swung, the work on it with its teeth as they lie on top, and the cutter
+ * standing in their way. Column above, the one who runs it below.
  */
 export function SwingView(props: SwingViewProps) {
   const { hand, helixDeg, rightEnd, swingDeg, arborAlong, diameter, faceWidth, travelled = 0, turn } = props;

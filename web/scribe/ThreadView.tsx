@@ -15,7 +15,10 @@ const path = line<Point>(
   ({ y }) => -y,
 );
 
-/** The thread in its axial section, large, with the tool in a space and the sizes by which it is ground and judged. */
+/**
+ * The thread in its axial section, large, with the tool in a space and the sizes by which it is ground and
+ * judged.
+ */
 export function ThreadView({ drive, units }: ThreadViewProps) {
   const { worm, addendum, wormDiameter } = drive;
   const px = worm.axialPitch;

@@ -15,8 +15,8 @@ interface TiltViewProps {
 }
 
 /**
- * The mill from the front: the work with its teeth as they lie on the side that is cut, and the cutter on its stub arbor with the
- * head tilted. What stands beyond the work is drawn broken.
+ * The mill from the front: the work with its teeth as they lie on the side that is cut, and the cutter on its
+ * stub arbor with the head tilted. What stands beyond the work is drawn broken.
  */
 export function TiltView({ hand, helixDeg, side, top, tiltDeg, diameter, faceWidth }: TiltViewProps) {
   const scale = Math.min(120 / diameter, 200 / faceWidth);

@@ -23,7 +23,10 @@ const path = line<Point>(
   ({ y }) => y,
 );
 
-/** A tooth space enlarged, its centreline upright: flanks, tip, pitch and root lines, the cutter or the depths in it. */
+/**
+ * A tooth space enlarged, its centreline upright: flanks, tip, pitch and root lines, the cutter or the depths
+ * in it.
+ */
 export function ToothSpace({ drawing, units, depths = [], cutter = false, height = 230 }: ToothSpaceProps) {
   const { teeth, tipDiameter, pitchDiameter, rootDiameter } = drawing;
   const tip = tipDiameter / 2;

@@ -52,7 +52,10 @@ function turnsOf(shafts: readonly Shaft[], first: number): number[] {
   return turns;
 }
 
-/** The gear train to one scale, shaft by shaft, laid out straight. Idlers are drawn broken: any gear left over serves. */
+/**
+ * The gear train to one scale, shaft by shaft, laid out straight. Idlers are drawn broken: any gear left over
+ * serves.
+ */
 export function TrainView(props: TrainViewProps) {
   const shafts = shaftsOf(props);
   const turns = turnsOf(shafts, props.turned ?? 0);

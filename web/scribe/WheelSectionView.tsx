@@ -13,7 +13,10 @@ interface WheelSectionViewProps {
 const WIDTH = 420;
 const HEIGHT = 400;
 
-/** The rim cut through across the worm: hollow, corners and chamfer about the worm, roots, and how the cutter stands in it. */
+/**
+ * The rim cut through across the worm: hollow, corners and chamfer about the worm, roots, and how the cutter
+ * stands in it.
+ */
 export function WheelSectionView({ drive, rim, cutterDiameter = null, units }: WheelSectionViewProps) {
   const { worm, wormDiameter, addendum, centre } = drive;
   const root = wormDiameter / 2 + worm.depth - addendum;

@@ -16,7 +16,10 @@ const path = line<Point>(
   ({ y }) => -y,
 );
 
-/** The thread in its axial section, from left to right about the origin, its outside upward. @param count of threads drawn */
+/**
+ * The thread in its axial section, from left to right about the origin, its outside upward. @param count of
+ * threads drawn
+ */
 export function threadLine(drive: DriveShape, count: number): readonly Point[] {
   const { worm, addendum } = drive;
   const [px, half] = [worm.axialPitch, worm.crest / 2];
@@ -30,7 +33,10 @@ export function threadLine(drive: DriveShape, count: number): readonly Point[] {
   ]);
 }
 
-/** Worm above, wheel below, cut through the middle of the face and to one scale: there they run as a rack and its gear. */
+/**
+ * Worm above, wheel below, cut through the middle of the face and to one scale: there they run as a rack and
+ * its gear.
+ */
 export function WormPairView({ drive, turns, centreText }: WormPairViewProps) {
   const { teeth, starts, worm, wormDiameter, wheelDiameter, addendum, centre, hand } = drive;
   const outline = useMemo(() => {

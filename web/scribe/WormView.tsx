@@ -17,7 +17,8 @@ export function WormView({ drive, length, units }: WormViewProps) {
   const scale = Math.min((WIDTH - 90) / length, (HEIGHT - 70) / worm.outside);
   const [half, r, core] = [(length / 2) * scale, (worm.outside / 2) * scale, (worm.root / 2) * scale];
   const px = worm.axialPitch * scale;
-  // seen from the side a crest goes half a lead along while it goes from edge to edge; a right-hand one leans to the left, as its thread comes down in front
+  // seen from the side a crest goes half a lead along while it goes from edge to edge; a right-hand one leans
+  // to the left, as its thread comes down in front
   const climb = (worm.lead / 2) * scale * (hand === 'right' ? -1 : 1);
   const count = Math.ceil(length / worm.axialPitch) + starts + 2;
   const crests = Array.from({ length: count }, (_, k) => {

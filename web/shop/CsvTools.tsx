@@ -15,7 +15,10 @@ type Brought =
   | { readonly kind: 'read'; readonly table: TableId; readonly file: string; readonly read: TableRead }
   | { readonly kind: 'refused'; readonly why: string };
 
-/** Tables out and in as CSV. What comes in is shown first: rows that can be taken, and the others with their reasons. */
+/**
+ * Tables out and in as CSV. What comes in is shown first: rows that can be taken, and the others with their
+ * reasons.
+ */
 export function CsvTools({ tables, equipment, edit }: CsvToolsProps) {
   const [brought, setBrought] = useState<Brought | null>(null);
   const bring = async (table: TableId, file: File) => {

@@ -19,8 +19,9 @@ interface KeptFieldProps<T> {
 }
 
 /**
- * A field of the shop: says at once what is wrong with what is typed, and keeps it when it is finished: with Enter, or on
- * leaving the field. A figure half typed is often a good figure, and must not take the place of the one that stands.
+ * A field of the shop: says at once what is wrong with what is typed, and keeps it when it is finished: with
+ * Enter, or on leaving the field. A figure half typed is often a good figure, and must not take the place of
+ * the one that stands.
  */
 export function KeptField<T>({
   label,

@@ -32,7 +32,10 @@ const SCREWS = [
   { which: 'knee', name: 'Knee or quill' },
 ] as const;
 
-/** What a set-up asks of a mill: its other two screws, speeds, feeds, and what room there is. All of it may be left empty. */
+/**
+ * What a set-up asks of a mill: its other two screws, speeds, feeds, and what room there is. All of it may be
+ * left empty.
+ */
 export function MachineFields({ mill, keep }: MachineFieldsProps) {
   const units = unitsOfSize(mill.lead, 'mm');
   const lengthOf = (field: 'room' | 'collar', label: string, echo: string) => (

@@ -5,7 +5,10 @@ export type CsvRead =
   | { readonly ok: true; readonly cells: readonly (readonly string[])[] }
   | { readonly ok: false; readonly why: string };
 
-/** Rows of cells from a file, whatever a spreadsheet made of it: its mark of encoding, semicolons, quoted cells. */
+/**
+ * Rows of cells from a file, whatever a spreadsheet made of it: its mark of encoding, semicolons, quoted
+ * cells.
+ */
 export async function readCsv(file: File): Promise<CsvRead> {
   if (file.size > MOST_BYTES) {
     const size = (file.size / 1_000_000).toFixed(1);

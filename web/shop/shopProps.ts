@@ -10,8 +10,8 @@ export interface ShopProps {
 }
 
 /**
- * Changes one thing as it stands now. What the screen showed may be older than what was kept a moment ago: leaving a field keeps it,
- * and the press that left it must not be built on the time before.
+ * Changes one thing as it stands now. What the screen showed may be older than what was kept a moment ago:
+ * leaving a field keeps it, and the press that left it must not be built on the time before.
  * @returns why it cannot be, or null
  */
 export type Keep<T> = (change: (now: T) => T) => string | null;

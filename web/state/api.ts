@@ -56,7 +56,7 @@ async function ask<T>(path: string, method = 'GET', body: unknown = {}): Promise
   // a page from something in between (a sign-in of the network, a proxy) is not Vuelta: nothing was stored
   if (typeof answer !== 'object' || answer === null) throw new AwayError();
   if (response.status === 401) onUnknownDevice();
-  if (!response.ok) throw new ProblemError(response.status, answer as Partial<Problem>);
+  if (!response.ok) throw new ProblemError(response.status, answer);
   return answer as T;
 }
 

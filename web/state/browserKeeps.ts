@@ -1,4 +1,7 @@
-/** What this browser keeps of cards: under the first those typed and not stored yet, under the second those that cannot be read any more. */
+/**
+ * What this browser keeps of cards: under the first those typed and not stored yet, under the second those
+ * that cannot be read any more.
+ */
 export const DRAFT_PREFIX = 'vuelta.draft.';
 export const ASIDE_PREFIX = 'vuelta.aside.';
 

@@ -2,7 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import { AwayError, ProblemError } from './api.ts';
 import { createSaver, type SaveFault, type Saving } from './saver.ts';
 
-/** A document that is typed into, a server that answers when it is told to, and a clock that is turned by hand. */
+/**
+ * A document that is typed into, a server that answers when it is told to, and a clock that is turned by
+ * hand.
+ */
 function desk() {
   let doc = { text: '', revision: 0 };
   let waiting = false;

@@ -38,7 +38,10 @@ function wayOf({ by, way }: TableSetting): string {
     : 'Pull the table’s right end towards you';
 }
 
-/** How the cutter is laid along a slanting space: by table or head, which way, and how far on the machine’s own scale. */
+/**
+ * How the cutter is laid along a slanting space: by table or head, which way, and how far on the machine’s
+ * own scale.
+ */
 export function LayCutter({ heading, setting, how, set, rest, hand, children }: LayCutterProps) {
   return (
     <section aria-label="Table">

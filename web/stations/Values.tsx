@@ -13,7 +13,9 @@ function Figure({ value, units }: { readonly value: Value; readonly units: UnitS
   }
 }
 
-/** The figures of a station, both units in sight. @param only keys to show, in this order; all when left out */
+/**
+ * The figures of a station, both units in sight. @param only keys to show, in this order; all when left out
+ */
 export function Values({
   values,
   units,

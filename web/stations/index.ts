@@ -1,6 +1,6 @@
 import { lazy, type ComponentType, type LazyExoticComponent } from 'react';
 import type { StationId } from '../../core/station/index.ts';
-import type { StationProps } from './panel.ts';
+import type { StationProps } from '../panel/index.ts';
 
 interface StationScreens<Id extends StationId> {
   readonly Panel: LazyExoticComponent<ComponentType<StationProps<Id>>>;
@@ -34,4 +34,4 @@ export const stationScreens: { readonly [Id in StationId]: StationScreens<Id> } 
   inspect: screens(() => import('./inspect/index.ts')),
 };
 
-export type { StationProps } from './panel.ts';
+export type { StationProps } from '../panel/index.ts';

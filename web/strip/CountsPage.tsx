@@ -9,7 +9,7 @@ import { measure } from '../../core/units/index.ts';
 import { Shell, useTitle } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
 import { newId, usePreferences, useShop } from '../state/index.ts';
-import { useBestWays, useReach } from '../workers/index.ts';
+import { useBestWays, useReach, WorkBroke } from '../workers/index.ts';
 import { CountStrip, REACH_SAYS, StripLegend } from './CountStrip.tsx';
 
 /** All counts, by what this shop can do. */
@@ -46,7 +46,7 @@ function Counts({ shop }: { readonly shop: Equipment }) {
     return () => seen.disconnect();
   }, []);
   const heads = headId === 'all' ? shop.heads : shop.heads.filter(({ id }) => id === headId);
-  const reach = useReach(heads, shop.gearSets, to);
+  const { found: reach, broken } = useReach(heads, { gearSets: shop.gearSets, to });
   return (
     <main className="counts">
       <section className="counts-main">
@@ -66,6 +66,7 @@ function Counts({ shop }: { readonly shop: Equipment }) {
             />
           </div>
         </header>
+        <WorkBroke what="Working out the counts" broken={broken} />
         <StripLegend reach={reach} />
         <CountStrip reach={reach} to={to} chosen={chosen} onChoose={setChosen} />
         {to < ALL && (
@@ -100,7 +101,7 @@ function Chosen({ count, reach, heads, shop }: ChosenProps) {
   const units = usePreferences((preferences) => preferences.units);
   const place = reach?.[count - 2];
   const says = place === undefined ? null : REACH_SAYS[REACHES[place]!];
-  const best = useBestWays(
+  const { found: best, broken } = useBestWays(
     heads.map((head) => ({ head, gearSets: shop.gearSets, steppers: shop.steppers })),
     count,
   );
@@ -121,6 +122,7 @@ function Chosen({ count, reach, heads, shop }: ChosenProps) {
     <>
       <p className="counts-figure">{count}</p>
       <p className="counts-word">{says?.word ?? '…'}</p>
+      <WorkBroke what="Looking for the best way" broken={broken} />
       <ul className="counts-heads">
         {heads.map((head, i) => {
           const way = best?.[i];

@@ -1,6 +1,6 @@
 import { REACHES } from '../../core/dividing/index.ts';
 import type { Equipment, Head } from '../../core/shop/index.ts';
-import { useReach } from '../workers/index.ts';
+import { useReach, WorkBroke } from '../workers/index.ts';
 import { CountStrip, REACH_SAYS } from './CountStrip.tsx';
 
 interface NearCountsProps {
@@ -18,7 +18,7 @@ const MOST = 1000;
 
 /** Where a person may still choose a count: those near it, and how this head has each. */
 export function NearCounts({ head, gearSets, count, leadGeared = false, onChoose }: NearCountsProps) {
-  const reach = useReach(head ? [head] : [], gearSets, MOST, leadGeared);
+  const { found: reach, broken } = useReach(head ? [head] : [], { gearSets, to: MOST, leadGeared });
   if (!head || count === null || count < 2 || count > MOST) return null;
   const place = reach?.[count - 2];
   return (
@@ -28,6 +28,7 @@ export function NearCounts({ head, gearSets, count, leadGeared = false, onChoose
         {leadGeared ? ', the lead geared' : ''}:{' '}
         {place === undefined ? '…' : REACH_SAYS[REACHES[place]!].word}. Press another to take it.
       </p>
+      <WorkBroke what="Working out the counts" broken={broken} />
       <CountStrip reach={reach} to={MOST} chosen={count} onChoose={onChoose} near={NEAR} />
     </div>
   );

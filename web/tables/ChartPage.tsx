@@ -176,7 +176,9 @@ function labelOf(field: Field, letters: ChartLetters): string {
   return letter ? `${letter}: ${label.charAt(0).toLowerCase()}${label.slice(1)}` : label;
 }
 
-/** Which letter of the chart stands for which position: no two books use the same, so it is asked and kept. */
+/**
+ * Which letter of the chart stands for which position: no two books use the same, so it is asked and kept.
+ */
 function Letters({ positions }: { readonly positions: readonly ChartPosition[] }) {
   const { chartLetters: letters, setChartLetters } = usePreferences();
   const twice = (at: ChartPosition) =>

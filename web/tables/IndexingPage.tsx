@@ -28,7 +28,10 @@ const isNumber = (column: number): boolean => column === 0 || column === 3 || co
 
 type Filter = 'all' | 'left' | 'tenth';
 
-/** The table of the whole job: every space, how it is come to, and which are done. To read on a screen or to print. */
+/**
+ * The table of the whole job: every space, how it is come to, and which are done. To read on a screen or to
+ * print.
+ */
 export function IndexingPage() {
   const { jobId = '', partId = '' } = useParams();
   const shop = useShop();

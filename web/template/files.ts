@@ -2,14 +2,18 @@ import type * as Maker from 'makerjs';
 import type { IModel, IPathMap } from 'makerjs';
 import type { Template } from '../../core/toothform/index.ts';
 
-/** Width of a letter beside its height, in the plain face that drawing programs take: words are set about their middle. */
+/**
+ * Width of a letter beside its height, in the plain face that drawing programs take: words are set about
+ * their middle.
+ */
 const LETTER = 0.62;
 
 /** Layers of the drawing, each with its own name in a file. */
 const LAYER = { form: 'FORM', buttons: 'BUTTONS', words: 'WORDS' } as const;
 
 /**
- * A template as a drawing library’s model: one for both kinds of file. The library is loaded when a file is asked for.
+ * A template as a drawing library’s model: one for both kinds of file. The library is loaded when a file is
+ * asked for.
  */
 async function modelOf({
   outline,

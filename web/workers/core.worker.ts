@@ -1,26 +1,10 @@
 import { expose } from 'comlink';
-import {
-  aimFrom,
-  bestWay,
-  countAim,
-  reachOfCounts,
-  searchMethods,
-  type AimData,
-  type Ground,
-} from '../../core/dividing/index.ts';
-import { searchBends, searchLeads } from '../../core/lead/index.ts';
-import { errorsOf, template } from './formWork.ts';
+import { work, type Work } from './work.ts';
 
-/** Plain data goes in and comes out: exact numbers do not survive the way between threads. */
-const work = {
-  errorsOf,
-  template,
-  searchMethods: (ground: Ground, aim: AimData) => searchMethods(ground, aimFrom(aim)),
-  searchLeads,
-  searchBends,
-  reachOfCounts,
-  bestWays: (grounds: readonly Ground[], count: number) =>
-    grounds.map((ground) => bestWay(ground, countAim(count))),
+/** Called by name, so that one line carries every question. */
+const desk = {
+  ask: (name: keyof Work, asked: readonly unknown[]): unknown =>
+    (work[name] as (...data: readonly unknown[]) => unknown)(...asked),
 };
-export type CoreWork = typeof work;
-expose(work);
+export type Desk = typeof desk;
+expose(desk);

@@ -24,7 +24,10 @@ function flatForm(ground: FormGround): ToothForm {
   return { ...form, teeth: virtualTeeth(form.teeth, radians(ground), form.module, null).book };
 }
 
-/** What each cutter leaves; on a helical gear by the disk in the helicoid, where the cutter’s diameter is known. */
+/**
+ * What each cutter leaves; on a helical gear by the disk in the helicoid, where the cutter’s diameter is
+ * known.
+ */
 export function errorsOf(ground: FormGround): readonly CutterErrors[] {
   const { form, helixDeg, cutterDiameter, compare } = ground;
   return compare.map(({ name, madeFor }) => ({

@@ -5,7 +5,10 @@ import { planSetup, type SetupWork } from '../../setup/index.ts';
 import { planSpacing } from '../../spacing/index.ts';
 import type { DividePart } from './document.ts';
 
-/** Something to be divided that is no gear: what is asked for, how the head or the table gives it, and the rounds. */
+/**
+ * Something to be divided that is no gear: what is asked for, how the head or the table gives it, and the
+ * rounds.
+ */
 export function planDivide(part: DividePart, on: PartGround): PartPlan {
   const { units } = on;
   const at = (field: string) => ({ path: `${on.path}.${field}`, units });

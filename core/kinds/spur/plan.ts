@@ -141,8 +141,8 @@ function planSpaces(
 
 /**
  * A spur part, station by station in shop order; each builds on the facts of those before it.
- * Stations that do not need what is missing still answer. The cutter that was picked is looked up first: the depth stamped
- * on it, and the count it is made for, have their part in the gear.
+ * Stations that do not need what is missing still answer. The cutter that was picked is looked up first: the
+ * depth stamped on it, and the count it is made for, have their part in the gear.
  */
 export function planSpur(part: SpurPart, on: PartGround): PartPlan {
   const { units, cutters } = on;

@@ -4,7 +4,8 @@ import { usualAngle } from '../../job/index.ts';
 import { angleText, decimalText, parsePitch, type Exact } from '../../units/index.ts';
 
 /**
- * The angle was not read off a sample but put in as the usual one of its pitch: to be asked about before metal is cut.
+ * The angle was not read off a sample but put in as the usual one of its pitch: to be asked about before
+ * metal is cut.
  * @param path of the gear in the document
  * Issues: angle-assumed
  */
@@ -25,7 +26,8 @@ export function angleAssumed(arrival: Arrival, angleDeg: Exact | null, path: str
 }
 
 /**
- * A helical sample was taken and nobody said which way its teeth lean. A query that stands until it is answered.
+ * A helical sample was taken and nobody said which way its teeth lean. A query that stands until it is
+ * answered.
  * @param path of the sample in the document
  * Issues: hand-unasked
  */

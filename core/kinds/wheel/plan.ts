@@ -17,7 +17,10 @@ import { exact, type UnitSystem } from '../../units/index.ts';
 import { planSetup, type SetupWork } from '../../setup/index.ts';
 import { planRim, planWheel } from '../../wheel/index.ts';
 
-/** What a wheel asks of its cutter: by its own count for one start, as a helical gear of the lead angle for several. */
+/**
+ * What a wheel asks of its cutter: by its own count for one start, as a helical gear of the lead angle for
+ * several.
+ */
 function wheelNeed({ teeth, starts, pitch, includedDeg, worm, addendum }: DriveFacts): CutterNeed {
   return {
     teeth,

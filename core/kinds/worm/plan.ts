@@ -3,7 +3,10 @@ import { planDrive } from '../../drive/index.ts';
 import { planLathe, planWorm } from '../../worm/index.ts';
 import type { WormPart } from './document.ts';
 
-/** A worm: the drive, the lathe that cuts its thread, the thread and its tool. It has no spaces to count at the mill. */
+/**
+ * A worm: the drive, the lathe that cuts its thread, the thread and its tool. It has no spaces to count at
+ * the mill.
+ */
 export function planWormPart(part: WormPart, on: PartGround): PartPlan {
   const { units, scale } = on;
   const at = (field: string) => ({ path: `${on.path}.${field}`, units });

@@ -1,5 +1,5 @@
 import { LengthField } from '../../fields/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 
 /** What to turn before the first tooth. */

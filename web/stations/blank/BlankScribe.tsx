@@ -1,5 +1,5 @@
 import { GearDrawing } from '../../scribe/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 
 /** The blank from front and side, to one scale. */
 export function BlankScribe({ station, units }: StationProps<'blank'>) {

@@ -1,7 +1,7 @@
 import { Checkbox, Segmented } from 'antd';
 import { isRim } from '../../../core/kinds/index.ts';
 import { LengthField, MeasureField } from '../../fields/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 
 /** The rounds, and where a run starts. */

@@ -1,6 +1,6 @@
 import { stationOf } from '../../../core/plan/index.ts';
 import { SpacesView, ToothSpace } from '../../scribe/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 import { sectionOf } from '../section.ts';
 
 const NAMES = { scratch: 'scratch', one: 'depth', rough: 'rough', finish: 'finish' } as const;

@@ -5,7 +5,7 @@ import { sayIssue } from '../../../core/findings/index.ts';
 import { withCutter } from '../../../core/job/index.ts';
 import { rangeText, type JudgedCutter } from '../../../core/cutter/index.ts';
 import { decimalText } from '../../../core/units/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 import { FormErrors } from './FormErrors.tsx';
 import { MakeCutter } from './MakeCutter.tsx';
@@ -16,7 +16,9 @@ const COUNT_BY = [
 ] as const;
 const VERDICT = { fits: '✓ fits', unsure: '? ask first', out: 'out' } as const;
 
-/** Which of the owned cutters serves, what it leaves on the flank, and the tool that could be ground instead. */
+/**
+ * Which of the owned cutters serves, what it leaves on the flank, and the tool that could be ground instead.
+ */
 export function CutterPanel(props: StationProps<'cutter'>) {
   const { station, part, units, shop, edit, editPart } = props;
   const { set, owned, inForce, virtual, ground } = station.detail;

@@ -1,5 +1,5 @@
 import { ToothSpace } from '../../scribe/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 import { sectionOf } from '../section.ts';
 
 /** The cutter standing in its space. */

@@ -2,19 +2,23 @@ import { axisBottom, axisLeft, line, scaleLinear, select } from 'd3';
 import { useEffect, useRef } from 'react';
 import type { FormGround } from '../../../core/cutter/index.ts';
 import type { FlankError } from '../../../core/toothform/index.ts';
-import { useFormErrors, type CutterErrors } from '../../workers/index.ts';
+import { useFormErrors, WorkBroke, type CutterErrors } from '../../workers/index.ts';
 
 const WIDTH = 460;
 const HEIGHT = 200;
 const PAD = { left: 52, right: 12, top: 12, bottom: 34 };
 
-/** What each cutter of the choice leaves on a flank, root to tip, so that the choice is a judgement with figures. */
+/**
+ * What each cutter of the choice leaves on a flank, root to tip, so that the choice is a judgement with
+ * figures.
+ */
 export function FormErrors({ ground, angleDeg }: { readonly ground: FormGround; readonly angleDeg: number }) {
-  const errors = useFormErrors(ground);
+  const { found: errors, broken } = useFormErrors(ground);
   const composite = Math.abs(angleDeg - 14.5) < 1e-6;
   return (
     <section aria-label="Form error">
       <h3 className="methods-head">What it leaves on a flank</h3>
+      <WorkBroke what="Working out the form error" broken={broken} />
       {errors ? (
         <>
           <Plot errors={errors} />
@@ -27,7 +31,7 @@ export function FormErrors({ ground, angleDeg }: { readonly ground: FormGround; 
           </ul>
         </>
       ) : (
-        <p className="soft">…</p>
+        !broken && <p className="soft">…</p>
       )}
       <p className="soft">
         Plus: metal gone that should stand. Minus: metal left, the flank is full there.

@@ -5,15 +5,18 @@ import { FRONT_RELIEF, readScale, SIDE_RELIEF, type Template } from '../../../co
 import { decimalText, measure } from '../../../core/units/index.ts';
 import { MeasureField } from '../../fields/index.ts';
 import { TemplateSheet } from '../../template/index.ts';
-import { useTemplate } from '../../workers/index.ts';
-import type { StationProps } from '../panel.ts';
+import { useTemplate, WorkBroke } from '../../workers/index.ts';
+import type { StationProps } from '../../panel/index.ts';
 
 const CONTINUATIONS = [
   { value: 'trochoid', label: 'as a rack cuts' },
   { value: 'radial', label: 'straight' },
 ] as const;
 
-/** A tool made for this very count: a ground single point, or a form turned with two buttons; drawn, sized, and as files. */
+/**
+ * A tool made for this very count: a ground single point, or a form turned with two buttons; drawn, sized,
+ * and as files.
+ */
 export function MakeCutter({ station, part, units, editPart, planned, job }: StationProps<'cutter'>) {
   const [as, setAs] = useState<'form' | 'buttons'>('form');
   const { ground } = station.detail;
@@ -22,7 +25,12 @@ export function MakeCutter({ station, part, units, editPart, planned, job }: Sta
   const set = (change: Partial<CutterChoice>) =>
     editPart((now) => ({ ...now, cutter: { ...now.cutter, ...change } }));
   const gear = planned.stations[0]?.answer ?? '';
-  const template = useTemplate(ground, continuation, times, as, `${job.name}: ${gear}`);
+  const { found: template, broken } = useTemplate(ground, {
+    continuation,
+    scale: times,
+    as,
+    title: `${job.name}: ${gear}`,
+  });
   if (!ground) return null;
   return (
     <details className="schools" open={station.detail.chosen === null}>
@@ -67,6 +75,7 @@ export function MakeCutter({ station, part, units, editPart, planned, job }: Sta
             />
           </div>
         </div>
+        <WorkBroke what="Drawing the template" broken={broken} />
         {template && (
           <TemplateSheet template={template} units={units} file={`tool-${ground.form.teeth}-teeth`}>
             {as === 'buttons' && <ButtonSays template={template} />}

@@ -8,8 +8,8 @@ import { dividingGround } from '../../../core/plan/index.ts';
 import { measure } from '../../../core/units/index.ts';
 import { MeasureField } from '../../fields/index.ts';
 import { Notice } from '../../frame/index.ts';
-import { useWays } from '../../workers/index.ts';
-import type { StationProps } from '../panel.ts';
+import { useWays, WorkBroke } from '../../workers/index.ts';
+import type { StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 import { ErrorsRound } from './ErrorsRound.tsx';
 import { MakePlate } from './MakePlate.tsx';
@@ -30,7 +30,7 @@ export function DividingPanel(props: StationProps<'dividing'>) {
   const [making, setMaking] = useState(0);
   const ground = dividingGround(job, shop, part);
   const { head } = ground;
-  const searched = useWays(
+  const { found: searched, broken } = useWays(
     head && aim ? { head, gearSets: ground.gearSets, steppers: ground.steppers, lead } : null,
     aim,
   );
@@ -60,10 +60,11 @@ export function DividingPanel(props: StationProps<'dividing'>) {
       <OtherHeads {...props} />
       <Values values={station.values} units={units} only={shown} />
       {inForce && <Proved way={inForce} ratio={head?.ratio ?? ''} aim={aim} />}
+      <WorkBroke what="The search for more ways" broken={broken} />
       {aim && (
         <MethodsList
           answers={rankMethods([...methods, ...(searched?.methods ?? [])])}
-          searching={searched === null}
+          searching={searched === null && broken === null}
           nearest={searched?.nearest ?? []}
           inForce={inForce}
           ratio={head?.ratio ?? ''}

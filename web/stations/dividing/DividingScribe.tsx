@@ -11,11 +11,14 @@ import {
 import { stationOf } from '../../../core/plan/index.ts';
 import { exact } from '../../../core/units/index.ts';
 import { LandingView, PlateView, SpacesView, TrainView } from '../../scribe/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 import { TurnCrank } from './TurnCrank.tsx';
 import { liveOf, useCrank } from './useCrank.ts';
 
-/** The head at work: the plate, ring or wheel of the way in force, turned move by move; or why no circle serves. */
+/**
+ * The head at work: the plate, ring or wheel of the way in force, turned move by move; or why no circle
+ * serves.
+ */
 export function DividingScribe(props: StationProps<'dividing'>) {
   const { plate, inForce, aim, line } = props.station.detail;
   if (inForce && (aim || line)) return <WayDrawing key={inForce.key} {...props} way={inForce} />;

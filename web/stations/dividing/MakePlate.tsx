@@ -18,7 +18,7 @@ import { Fold, Notice } from '../../frame/index.ts';
 import { MadePlateView } from '../../scribe/index.ts';
 import { editShop, useDraft } from '../../edits/index.ts';
 import { useRunsOf } from '../../state/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 import { saveHoles } from './holeTable.ts';
 
 interface MakePlateProps extends StationProps<'dividing'> {
@@ -30,7 +30,10 @@ interface MakePlateProps extends StationProps<'dividing'> {
   readonly comeIntoSight: boolean;
 }
 
-/** A plate or ring of this very count, to be drilled on a machine with a readout or on this head, and then used. */
+/**
+ * A plate or ring of this very count, to be drilled on a machine with a readout or on this head, and then
+ * used.
+ */
 export function MakePlate({
   head,
   plate,
@@ -66,7 +69,10 @@ export function MakePlate({
     edit(() => chained);
     void navigate(`/jobs/${job.id}/${ringId}/spacing`);
   };
-  /** How far the job's own part for it has come, where it is not drilled to the end; null where nothing speaks against it. */
+  /**
+   * How far the job's own part for it has come, where it is not drilled to the end; null where nothing speaks
+   * against it.
+   */
   const stillToDrill = (holes: number): string | null => {
     const drilling = ringPartFor(job, part.id, holes);
     if (!drilling) return null;
@@ -174,7 +180,9 @@ export function MakePlate({
   );
 }
 
-/** Where to drill, in the order of drilling: across the plate, so that heat and a creeping zero are spread. */
+/**
+ * Where to drill, in the order of drilling: across the plate, so that heat and a creeping zero are spread.
+ */
 function HoleTable({ plate }: { readonly plate: MadePlate }) {
   return (
     <div className="hole-table" tabIndex={0} role="region" aria-label="Holes">

@@ -37,7 +37,10 @@ interface MethodsListProps {
   readonly onMake: (() => void) | null;
 }
 
-/** Every method with its best way and why it stands where it does; the rest of its ways a press away; and why others are out. */
+/**
+ * Every method with its best way and why it stands where it does; the rest of its ways a press away; and why
+ * others are out.
+ */
 export function MethodsList({
   answers,
   searching,

@@ -51,7 +51,10 @@ export function useCrank(most: number): Crank {
   return { at, most, turn, set };
 }
 
-/** How far the plate has turned and where the pin stands over it, degrees; null where there is no plate or ring. */
+/**
+ * How far the plate has turned and where the pin stands over it, degrees; null where there is no plate or
+ * ring.
+ */
 export function liveOf(
   choice: DividingChoice,
   geared: Geared | null,

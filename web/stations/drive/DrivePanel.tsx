@@ -4,7 +4,7 @@ import { leadFromThreads } from '../../../core/shop/index.ts';
 import { parsePitch } from '../../../core/units/index.ts';
 import { HANDS, PITCH_UNITS, echoPitch, EitherField, LengthField, MeasureField } from '../../fields/index.ts';
 import { Notice } from '../../frame/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 import { DriveSampleFields } from './DriveSampleFields.tsx';
 import { PairCheck } from './PairCheck.tsx';

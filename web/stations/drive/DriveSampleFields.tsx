@@ -8,7 +8,7 @@ import type { Issue } from '../../../core/findings/index.ts';
 import { lengthText, type UnitSystem } from '../../../core/units/index.ts';
 import { Length, LengthField, MeasureField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 
 interface SampleProps extends StationProps<'drive'> {
   readonly set: (change: Partial<DriveInput>) => void;

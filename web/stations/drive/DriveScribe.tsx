@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { lengthText } from '../../../core/units/index.ts';
 import { WormPairView } from '../../scribe/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 
 const STEPS = 240;
 

@@ -2,7 +2,7 @@ import type { DriveInput } from '../../../core/drive/index.ts';
 import type { Issue } from '../../../core/findings/index.ts';
 import { decimalText, dmsText, exact } from '../../../core/units/index.ts';
 import { Length, MeasureField } from '../../fields/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 
 interface PairCheckProps extends StationProps<'drive'> {
   readonly set: (change: Partial<DriveInput>) => void;

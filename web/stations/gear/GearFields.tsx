@@ -14,7 +14,7 @@ import {
   MeasureField,
 } from '../../fields/index.ts';
 import { NearCounts } from '../../strip/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 import { HelixFields } from './HelixFields.tsx';
 import { MateFields } from './MateFields.tsx';
 import { Values } from '../Values.tsx';

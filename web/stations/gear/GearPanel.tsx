@@ -1,7 +1,7 @@
 import { Segmented } from 'antd';
 import { useEffect, useRef } from 'react';
 import { SamplePanel, ShaftsPanel, StockPanel, useFace } from '../../arrival/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 import { GearFields } from './GearFields.tsx';
 
 const AT_HAND = { drawing: '', sample: 'The sample', blank: 'The piece', shafts: 'The two shafts' } as const;

@@ -1,9 +1,11 @@
 import { SampleScribe, ShaftsScribe, StockScribe, useFace } from '../../arrival/index.ts';
 import { stationOf } from '../../../core/plan/index.ts';
 import { GearDrawing, HandView, PairView, ToothSpace } from '../../scribe/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 
-/** What to measure; or the gear as it will be, with its mate where there is one, and a space of it enlarged. */
+/**
+ * What to measure; or the gear as it will be, with its mate where there is one, and a space of it enlarged.
+ */
 export function GearScribe(props: StationProps<'gear'>) {
   const { planned, units, part, job, station } = props;
   const { face } = useFace(job.id, part);

@@ -18,7 +18,7 @@ import {
 } from '../../../core/units/index.ts';
 import { EitherField, echoAngle, Length, LengthField, MeasureField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 
 interface MateFieldsProps extends StationProps<'gear'> {
   readonly gear: GearInput;

@@ -8,7 +8,7 @@ import { goodFor, type Check, type InspectInput } from '../../../core/inspect/in
 import { lengthText, type UnitSystem } from '../../../core/units/index.ts';
 import { Length, LengthField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 import './inspect.css';
 
 const TOOL_NAMES: Readonly<Record<MeasuringTool, string>> = {

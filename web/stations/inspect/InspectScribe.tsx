@@ -1,6 +1,6 @@
 import { stationOf } from '../../../core/plan/index.ts';
 import { InspectView, RoundView } from '../../scribe/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 
 /** Where the tools lie on the teeth: jaws over a span, caliper over a tooth, pins in their spaces. */
 export function InspectScribe({ planned, station, units }: StationProps<'inspect'>) {

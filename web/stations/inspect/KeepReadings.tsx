@@ -7,9 +7,12 @@ import type { StoredRun } from '../../../core/wire/index.ts';
 import { dayText } from '../../frame/index.ts';
 import { writeInRun } from '../../runLog/index.ts';
 import { keys, useLogPage, useRunsOf } from '../../state/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 
-/** The readings as they stand, written with the run of the piece they were taken on. The card's own are then free for the next piece. */
+/**
+ * The readings as they stand, written with the run of the piece they were taken on. The card's own are then
+ * free for the next piece.
+ */
 export function KeepReadings({ station, job, part, units }: StationProps<'inspect'>) {
   const runs = useRunsOf(job.id, true).data?.filter(({ run }) => run.partId === part.id) ?? [];
   const [chosen, setChosen] = useState<string | null>(null);

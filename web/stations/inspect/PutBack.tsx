@@ -1,7 +1,7 @@
 import { stationOf } from '../../../core/plan/index.ts';
 import { approx, exact, lengthText } from '../../../core/units/index.ts';
 import { Fold } from '../../frame/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 
 /** A gear that has been off the head and is too tight: back on it, found again, and sunk. */
 export function PutBack({ station, planned, units }: StationProps<'inspect'>) {

@@ -2,9 +2,11 @@ import { CHECKS, type InspectInput } from '../../../core/inspect/index.ts';
 import { lengthText, measure } from '../../../core/units/index.ts';
 import { ChoiceField, MeasureField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 
-/** One way of measuring taken all round the gear: how much it varies, where, and whether it comes once a turn. */
+/**
+ * One way of measuring taken all round the gear: how much it varies, where, and whether it comes once a turn.
+ */
 export function ReadingsRound({ station, part, units, editPart, issuesAt }: StationProps<'inspect'>) {
   const { round, checks } = station.detail;
   const { what, readings } = part.inspect.round;

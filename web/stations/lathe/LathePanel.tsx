@@ -6,7 +6,7 @@ import { decimalText, lengthText, plural } from '../../../core/units/index.ts';
 import { astrayText, type LatheWay, type StartWay, type ThreadingInput } from '../../../core/worm/index.ts';
 import { ChoiceField, Gears, Length, LengthField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 import '../ways.css';
 

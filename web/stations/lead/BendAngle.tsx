@@ -6,8 +6,8 @@ import { strayText, type Bent, type BentPair, type LeadInput } from '../../../co
 import { readGear } from '../../../core/gear/index.ts';
 import { dmsText, exact, lengthText, otherSystem, type UnitSystem } from '../../../core/units/index.ts';
 import { echoAngle, Gears, Length, LengthField, MeasureField } from '../../fields/index.ts';
-import { useBends } from '../../workers/index.ts';
-import type { StationProps } from '../panel.ts';
+import { useBends, WorkBroke } from '../../workers/index.ts';
+import type { StationProps } from '../../panel/index.ts';
 
 interface BendAngleProps extends StationProps<'lead'> {
   readonly set: (change: Partial<LeadInput>) => void;
@@ -28,7 +28,7 @@ export function BendAngle(props: BendAngleProps) {
   const read = readGear(part.gear, units);
   const question = open ? bendQuestion(job, part, detail, shop) : null;
   const asked = question && JSON.stringify(question);
-  const found = useBends(stopped === asked ? null : question);
+  const { found, broken } = useBends(stopped === asked ? null : question);
   const partner = mateOf(job, part.id);
   const take = (to: BentTo) => read.pitch && edit((now) => takeBentAngle(now, part.id, to, read.pitch!));
   const at = (field: string) => issuesAt(`parts.${part.id}.lead.give.${field}`);
@@ -63,7 +63,8 @@ export function BendAngle(props: BendAngleProps) {
           hint="Empty: as far as the angle takes it."
         />
       </div>
-      {question && found === null && stopped !== asked && (
+      <WorkBroke what="The search for angles" broken={broken} />
+      {question && found === null && broken === null && stopped !== asked && (
         <p className="said" role="status">
           Looking through the trains…{' '}
           <button type="button" className="use-button" onClick={() => setStopped(asked)}>

@@ -4,7 +4,7 @@ import { dividingGround } from '../../../core/plan/index.ts';
 import { lengthText } from '../../../core/units/index.ts';
 import { ChoiceField, EitherField, Length, LengthField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 
 const DRIVES = [
   { value: 'worm', label: 'the worm' },

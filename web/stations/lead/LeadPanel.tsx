@@ -1,7 +1,7 @@
 import { positionsOf, strayText, type LeadInput } from '../../../core/lead/index.ts';
 import { decimalText, dmsText, exact, lengthText } from '../../../core/units/index.ts';
 import { Length } from '../../fields/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 import { BendAngle } from './BendAngle.tsx';
 import { LeadGiven } from './LeadGiven.tsx';
 import { LeadWays } from './LeadWays.tsx';

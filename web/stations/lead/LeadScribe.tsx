@@ -1,11 +1,13 @@
 import { useState } from 'react';
 import { dmsText, exact, lengthText } from '../../../core/units/index.ts';
 import { SwingView, TiltView, TrainView } from '../../scribe/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 
 const STEPS = 200;
 
-/** The table swung, seen from above, and the train to scale; both move as the table is moved along the face. */
+/**
+ * The table swung, seen from above, and the train to scale; both move as the table is moved along the face.
+ */
 export function LeadScribe({ station, units }: StationProps<'lead'>) {
   const [step, setStep] = useState(0);
   const { inForce, table, faceWidth, pitchDiameter, hand, drive, machine } = station.detail;

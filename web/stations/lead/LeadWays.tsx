@@ -5,8 +5,8 @@ import { strayText, type LeadInput, type LeadWay } from '../../../core/lead/inde
 import { leadQuestion } from '../../../core/plan/index.ts';
 import { plural } from '../../../core/units/index.ts';
 import { Gears, Length } from '../../fields/index.ts';
-import { useLeads } from '../../workers/index.ts';
-import type { StationProps } from '../panel.ts';
+import { useLeads, WorkBroke } from '../../workers/index.ts';
+import type { StationProps } from '../../panel/index.ts';
 
 interface LeadWaysProps extends StationProps<'lead'> {
   readonly set: (change: Partial<LeadInput>) => void;
@@ -26,7 +26,7 @@ export function LeadWays({ station, part, job, shop, units, set }: LeadWaysProps
   const [all, setAll] = useState(false);
   const { detail } = station;
   const question = leadQuestion(job, part, detail, shop);
-  const longer = useLeads(all || part.lead.sixGears ? question : null);
+  const { found: longer, broken } = useLeads(all || part.lead.sixGears ? question : null);
   if (!question) return null;
   const { gears, compound: stud } = question;
   const ways = longer ?? detail.ways;
@@ -62,7 +62,10 @@ export function LeadWays({ station, part, job, shop, units, set }: LeadWaysProps
             six gears too, on two studs
           </Checkbox>
         )}
-        {(all || part.lead.sixGears) && longer === null && <span className="said">Looking…</span>}
+        {(all || part.lead.sixGears) && longer === null && broken === null && (
+          <span className="said">Looking…</span>
+        )}
+        <WorkBroke what="The search for trains" broken={broken} />
       </div>
     </section>
   );

@@ -2,7 +2,7 @@ import { smallAngleText } from '../../../core/dividing/index.ts';
 import type { LeadInput } from '../../../core/lead/index.ts';
 import { lengthText } from '../../../core/units/index.ts';
 import { LayCutter } from '../LayCutter.tsx';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 
 interface TableSetProps extends StationProps<'lead'> {
   readonly set: (change: Partial<LeadInput>) => void;

@@ -1,6 +1,6 @@
 import { layOrder } from '../../../core/lead/index.ts';
 import { dmsText, exact, lengthText } from '../../../core/units/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 
 /** What one scribed line must show before anything is cut, and how far the cutter reaches along the work. */
 export function TestLine({ station, units }: StationProps<'lead'>) {

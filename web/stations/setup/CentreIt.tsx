@@ -5,7 +5,10 @@ import { lengthText } from '../../../core/units/index.ts';
 import { ChoiceField, Length, LengthField } from '../../fields/index.ts';
 import type { SetupPieceProps } from './pieceProps.ts';
 
-/** The cutter to the middle of the work by the school chosen, then the touch on the outside and the depths from it. */
+/**
+ * The cutter to the middle of the work by the school chosen, then the touch on the outside and the depths
+ * from it.
+ */
 export function CentreIt({ station, part, planned, units, set, at }: SetupPieceProps) {
   const lead = stationOf(planned, 'lead')?.detail;
   const { centrings, centring, depths, mill } = station.detail;

@@ -4,7 +4,7 @@ import { CLEAR_BY, timeText, type SetupInput } from '../../../core/setup/index.t
 import { decimalText, lengthText } from '../../../core/units/index.ts';
 import { ChoiceField, Length, LengthField, MeasureField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 import { Along } from './Along.tsx';
 import { CentreIt } from './CentreIt.tsx';
 import { Holding } from './Holding.tsx';
@@ -14,7 +14,10 @@ import { RoundReadings } from './RoundReadings.tsx';
 import type { SetupPieceProps } from './pieceProps.ts';
 import './setup.css';
 
-/** How the work is held, brought under the cutter and run past it: figures for this machine, each piece with its reason. */
+/**
+ * How the work is held, brought under the cutter and run past it: figures for this machine, each piece with
+ * its reason.
+ */
 export function SetupPanel(props: StationProps<'setup'>) {
   const { station, part, units, editPart, issuesAt } = props;
   const set = (change: Partial<SetupInput>) =>

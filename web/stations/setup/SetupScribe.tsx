@@ -1,6 +1,6 @@
 import { stationOf } from '../../../core/plan/index.ts';
 import { CentreView, RoundView, SetupView, SinkView } from '../../scribe/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 
 /** Can sizes be drawn in one picture? A unit mistaken for another leaves some of them vanishing. mm */
 function goTogether(outside: number, cutter: number, depth: number, face = outside): boolean {

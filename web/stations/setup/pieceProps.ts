@@ -1,5 +1,5 @@
 import type { SetupInput } from '../../../core/setup/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 
 /** What every piece of the set-up panel is given. */
 export interface SetupPieceProps extends StationProps<'setup'> {

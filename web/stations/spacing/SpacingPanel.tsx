@@ -6,7 +6,7 @@ import type { SpacingInput } from '../../../core/spacing/index.ts';
 import { measure, parseCount } from '../../../core/units/index.ts';
 import { PITCH_UNITS, echoAngle, echoPitch, LengthField, MeasureField } from '../../fields/index.ts';
 import { NearCounts } from '../../strip/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 
 const BY: readonly { readonly value: SpacingInput['by']; readonly label: string }[] = [
@@ -61,7 +61,7 @@ export function SpacingPanel({
             id={whatId}
             value={spacing.what}
             options={WHAT}
-            onChange={(what) => set({ what: what as SpacingInput['what'] })}
+            onChange={(what) => set({ what: what })}
             style={{ width: '100%' }}
           />
           <div className="field-said" />

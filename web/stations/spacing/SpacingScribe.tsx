@@ -1,5 +1,5 @@
 import { FlatsView, SpacesView } from '../../scribe/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 
 /** What is divided, where it stands. */
 export function SpacingScribe({ station, units }: StationProps<'spacing'>) {

@@ -5,7 +5,7 @@ import { lengthText } from '../../../core/units/index.ts';
 import type { GashInput, SchoolAnswer } from '../../../core/wheel/index.ts';
 import { ChoiceField, Length, LengthField, MeasureField } from '../../fields/index.ts';
 import { LayCutter } from '../LayCutter.tsx';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 import { Hob } from './Hob.tsx';
 import '../ways.css';
 

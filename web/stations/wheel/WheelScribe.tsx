@@ -1,5 +1,5 @@
 import { ContactView, SwingView, TiltView, WheelSectionView } from '../../scribe/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 
 /** How table or head stands for the gash, the rim with the cutter at depth, and what bears then. */
 export function WheelScribe({ station, units }: StationProps<'wheel'>) {

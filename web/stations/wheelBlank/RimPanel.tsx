@@ -1,7 +1,7 @@
 import { lengthText } from '../../../core/units/index.ts';
 import type { RimInput } from '../../../core/wheel/index.ts';
 import { echoAngle, EitherField, LengthField, MeasureField } from '../../fields/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 
 const RIMS = [

@@ -1,5 +1,5 @@
 import { WheelSectionView } from '../../scribe/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 
 /** The rim about the worm, cut through. */
 export function RimScribe({ station, units }: StationProps<'wheelBlank'>) {

@@ -5,7 +5,7 @@ import { wormTemplate, type WormInput } from '../../../core/worm/index.ts';
 import { EitherField, Length, LengthField, MeasureField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
 import { TemplateSheet } from '../../template/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 
 const TOOLS = [

@@ -1,5 +1,5 @@
 import { ThreadView, WormView } from '../../scribe/index.ts';
-import type { StationProps } from '../panel.ts';
+import type { StationProps } from '../../panel/index.ts';
 
 /** The thread cut through the axis, its tool in a space. */
 export function WormScribe({ station, units }: StationProps<'worm'>) {

@@ -32,7 +32,10 @@ interface PartsOf {
   inspect: SpurPart;
 }
 
-/** What a station's panel and drawing are given. They render the plan and hand changes back; they compute nothing. */
+/**
+ * What a station's panel and drawing are given. They render the plan and hand changes back; they compute
+ * nothing.
+ */
 export interface StationProps<Id extends StationId> {
   readonly station: StationPlan<Id>;
   readonly part: PartsOf[Id];

@@ -1,0 +1,1 @@
+export type { StationProps } from './stationProps.ts';

@@ -1,0 +1,1 @@
+export { Tex } from './Tex.tsx';

@@ -27,6 +27,8 @@ export function openBrowser(): Promise<Browser> {
   return launch({
     executablePath,
     args: ARGS,
+    // a busy machine takes its time to bring a browser up
+    timeout: 120_000,
     userDataDir: mkdtempSync(path.join(scratchFolder(), 'vuelta-browser-')),
   });
 }

@@ -1,5 +1,3 @@
-import type { UnitSystem } from '../units/index.ts';
-
 type Raw = Readonly<Record<string, unknown>>;
 const isObject = (raw: unknown): raw is Raw => typeof raw === 'object' && raw !== null && !Array.isArray(raw);
 
@@ -11,7 +9,7 @@ export function choiceFromV2(raw: unknown): unknown {
 }
 
 /** The dividing station's own fields as they rested before block order and made plates. */
-export function dividingFromV2(raw: unknown, units: UnitSystem): unknown {
+export function dividingFromV2(raw: unknown, units: 'mm' | 'in'): unknown {
   if (!isObject(raw)) return raw;
   return {
     ...raw,

@@ -23,6 +23,7 @@ import {
   type Job,
 } from './index.ts';
 import type { SpurPart } from '../kinds/index.ts';
+import { migrateJob, type RawJob } from './migrate.ts';
 
 const job = drawnSpurJob({
   id: 'j1',
@@ -79,6 +80,15 @@ describe('job files', () => {
       expect(
         stationOf(plan(read.ok ? read.value : job, STOCK_EQUIPMENT).parts[0]!, 'dividing')!.state,
       ).not.toBe('doubt');
+    },
+  );
+
+  test.each([1, 2, 3, 4, 5, 6, 7])(
+    'version %d comes to version 8 by the steps as they were written, word for word',
+    (version) => {
+      const kept = (name: string): RawJob =>
+        JSON.parse(readFileSync(new URL(`./samples/${name}.json`, import.meta.url), 'utf8')) as RawJob;
+      expect(migrateJob(kept(`v${version}`), 8)).toEqual(kept(`in-v8/v${version}`));
     },
   );
 

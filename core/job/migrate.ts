@@ -1,9 +1,4 @@
 import { dividingFromV2 } from '../dividing/index.ts';
-import { emptyCutterChoice } from '../cutter/index.ts';
-import { parallelShafts, plainHelix, plainTeeth } from '../gear/index.ts';
-import { emptyInspection } from '../inspect/index.ts';
-import { emptySetup } from '../setup/index.ts';
-import { emptyLead } from '../lead/index.ts';
 import {
   equipmentFromV1,
   equipmentFromV2,
@@ -12,7 +7,7 @@ import {
   equipmentFromV5,
   equipmentFromV6,
 } from '../shop/index.ts';
-import { measure } from '../units/index.ts';
+import * as shapes from './shapes.ts';
 import { JOB_VERSION } from './schema.ts';
 
 /** A document of some version, its shape not yet checked. */
@@ -35,13 +30,13 @@ function partFromV3(part: unknown, given: unknown): unknown {
   if (part['kind'] === 'spur') {
     return {
       arrival: { by: 'drawing' },
-      cutter: emptyCutterChoice(),
+      cutter: shapes.cutterV4(),
       ...part,
-      gear: isObject(gear) ? { ...plainTeeth(units), ...gear } : gear,
-      blank: isObject(blank) ? { measured: measure('', units), ...blank } : blank,
+      gear: isObject(gear) ? { ...shapes.teethV4(units), ...gear } : gear,
+      blank: isObject(blank) ? { measured: shapes.empty(units), ...blank } : blank,
     };
   }
-  return { ...part, spacing: isObject(spacing) ? { acrossFlats: measure('', units), ...spacing } : spacing };
+  return { ...part, spacing: isObject(spacing) ? { acrossFlats: shapes.empty(units), ...spacing } : spacing };
 }
 
 /** Leads could not be geared yet; a pitch was always the normal one, and shafts were parallel. */
@@ -50,24 +45,24 @@ function partFromV4(part: unknown, given: unknown): unknown {
   const units = given === 'in' ? 'in' : 'mm';
   const { gear, arrival } = part;
   const mate =
-    isObject(gear) && isObject(gear['mate']) ? { ...parallelShafts(), ...gear['mate'] } : undefined;
-  const lead = measure('', units);
+    isObject(gear) && isObject(gear['mate']) ? { ...shapes.shaftsV5(), ...gear['mate'] } : undefined;
+  const lead = shapes.empty(units);
   const sampled =
     isObject(arrival) && isObject(arrival['sample'])
       ? { ...arrival, sample: { lead, ...arrival['sample'] } }
       : arrival;
   return {
-    lead: emptyLead(units),
+    lead: shapes.leadV5(units),
     ...part,
     arrival: sampled,
-    gear: isObject(gear) ? { ...plainHelix(units), ...gear, mate } : gear,
+    gear: isObject(gear) ? { ...shapes.planesV5(units), ...gear, mate } : gear,
   };
 }
 
 /** Nothing that was measured was kept yet. */
 function partFromV5(part: unknown, given: unknown): unknown {
   if (!isObject(part) || part['kind'] !== 'spur') return part;
-  return { inspect: emptyInspection(given === 'in' ? 'in' : 'mm'), ...part };
+  return { inspect: shapes.inspectionV6(given === 'in' ? 'in' : 'mm'), ...part };
 }
 
 /** Nothing was said of how the work is set up, and there was no scratch round. */
@@ -76,9 +71,11 @@ function partFromV6(part: unknown, given: unknown): unknown {
   const { cut, inspect } = part;
   const units = given === 'in' ? 'in' : 'mm';
   return {
-    setup: emptySetup(units),
+    setup: shapes.setupV7(units),
     ...part,
-    ...(isObject(inspect) ? { inspect: { round: emptyInspection(units).round, ...inspect } } : {}),
+    ...(isObject(inspect)
+      ? { inspect: { round: { what: 'span', readings: shapes.empty(units) }, ...inspect } }
+      : {}),
     cut: isObject(cut) ? { scratch: false, ...cut } : cut,
   };
 }
@@ -89,7 +86,7 @@ function partFromV6(part: unknown, given: unknown): unknown {
  */
 function partFromV7(part: unknown, given: unknown): unknown {
   if (!isObject(part)) return part;
-  const length = { typed: '', unit: given === 'in' ? 'in' : 'mm' };
+  const length = shapes.empty(given === 'in' ? 'in' : 'mm');
   const { inspect, arrival, rim } = part;
   const sample = isObject(arrival) && isObject(arrival['sample']) ? arrival['sample'] : null;
   return {
@@ -149,10 +146,10 @@ const steps: Readonly<Record<number, (job: RawJob) => RawJob>> = {
   7: (job) => ({ ...job, version: 8, parts: partsBy(job, partFromV7) }),
 };
 
-/** Brings a document up to today's version, a step at a time. @param raw of version ≤ today's */
-export function migrateJob(raw: RawJob): RawJob {
+/** Brings a document up to a version, today's if none is said, a step at a time. @param raw of that version or before */
+export function migrateJob(raw: RawJob, to: number = JOB_VERSION): RawJob {
   let job = raw;
-  while (job.version < JOB_VERSION) {
+  while (job.version < to) {
     const step = steps[job.version];
     if (!step) throw new Error(`no step from job version ${job.version}`);
     job = step(job);

@@ -1,11 +1,13 @@
-import { measure } from '../units/index.ts';
-import { MEASURING_TOOLS } from './lessonSchema.ts';
-import { BARE_MACHINE, STOCK_MATERIALS, STRAIGHT_TABLE } from './stock.ts';
+/**
+ * Each step writes the literal shapes of its day and calls nothing that lives on: what a stock list or an empty
+ * machine becomes later changes nothing of what an old file meant. A lint rule keeps it so.
+ */
 
 /** Equipment of some version, its shape not yet checked. */
 type Raw = Readonly<Record<string, unknown>>;
 
 const isObject = (raw: unknown): raw is Raw => typeof raw === 'object' && raw !== null && !Array.isArray(raw);
+const empty = (unit: string) => ({ typed: '', unit });
 const each = (raw: unknown, change: (item: unknown) => unknown): unknown =>
   Array.isArray(raw) ? raw.map(change) : raw;
 
@@ -60,7 +62,17 @@ export function equipmentFromV3(raw: unknown): unknown {
 
 /** A mill as it rested before its table was known to swing. */
 export function millFromV4(raw: unknown): unknown {
-  return isObject(raw) ? { ...STRAIGHT_TABLE, ...raw } : raw;
+  return isObject(raw)
+    ? {
+        swing: empty('deg'),
+        scaleMinutes: 60,
+        tableLength: empty('mm'),
+        tableWidth: empty('mm'),
+        toColumn: empty('mm'),
+        headTilts: false,
+        ...raw,
+      }
+    : raw;
 }
 
 /** Equipment as it rested before tables swung. */
@@ -75,12 +87,24 @@ export function equipmentFromV5(raw: unknown): unknown {
 
 /** A head as it rested before the height of its centre was asked for. */
 export function headFromV6(raw: unknown): unknown {
-  return isObject(raw) ? { centreHeight: measure('', 'mm'), ...raw } : raw;
+  return isObject(raw) ? { centreHeight: empty('mm'), ...raw } : raw;
 }
 
 /** A mill as it rested when only the screw of its long travel was known. */
 export function millFromV6(raw: unknown): unknown {
-  return isObject(raw) ? { ...BARE_MACHINE, ...raw } : raw;
+  return isObject(raw)
+    ? {
+        axis: 'horizontal',
+        cross: { lead: empty('mm'), marks: 100, travel: empty('mm') },
+        knee: { lead: empty('mm'), marks: 100, travel: empty('mm') },
+        room: empty('mm'),
+        collar: empty('mm'),
+        speeds: '',
+        feeds: { by: 'mm', settings: '' },
+        readout: false,
+        ...raw,
+      }
+    : raw;
 }
 
 /**
@@ -93,16 +117,38 @@ export function equipmentFromV6(raw: unknown): unknown {
     materials: [],
     mandrels: [],
     lessons: [],
-    tools: MEASURING_TOOLS,
+    tools: ['caliper', 'depth-gauge', 'gear-caliper', 'disk-micrometer', 'pins', 'indicator'],
     ...raw,
     heads: each(raw['heads'], headFromV6),
     mills: each(raw['mills'], millFromV6),
   };
 }
 
+const material = ([id, name, metres, chip]: readonly [string, string, number, string]) => ({
+  id: `material-${id}`,
+  name,
+  speed: `${metres} m/min`,
+  chipLoad: { typed: chip, unit: 'mm' },
+  starting: true,
+});
+
+/** What a shop listed first when materials came in. */
+const FIRST_MATERIALS = [
+  material(['brass', 'Brass', 40, '.05']),
+  material(['bronze', 'Bronze', 26, '.04']),
+  material(['aluminium', 'Aluminium', 60, '.06']),
+  material(['free-steel', 'Free-cutting steel', 28, '.04']),
+  material(['mild-steel', 'Mild steel', 24, '.035']),
+  material(['tool-steel', 'Tool steel, annealed', 14, '.025']),
+  material(['stainless', 'Stainless steel', 13, '.025']),
+  material(['iron', 'Grey cast iron', 18, '.05']),
+  material(['acetal', 'Acetal', 60, '.08']),
+  material(['phenolic', 'Laminated phenolic', 45, '.06']),
+];
+
 /** The shop as it rests: one from before materials were listed starts with the stock ones. */
 export const shopToToday = (raw: unknown): unknown =>
-  equipmentToToday(isObject(raw) ? { materials: STOCK_MATERIALS, ...raw } : raw);
+  equipmentToToday(isObject(raw) ? { materials: FIRST_MATERIALS, ...raw } : raw);
 
 /**
  * Equipment that rests without a version mark: every step fills in only what is lacking, so all may be taken.

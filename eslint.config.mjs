@@ -87,8 +87,8 @@ export default tseslint.config(
         {
           patterns: [
             {
-              regex: '^(?!\\.|fraction\\.js$|zod$)',
-              message: 'core imports only itself, fraction.js and zod.',
+              regex: '^(?!\\.|fraction\\.js$|zod$|dequal$)',
+              message: 'core imports only itself, fraction.js, zod and dequal.',
             },
           ],
         },

@@ -10,6 +10,7 @@ import {
   parseRatio,
   type Exact,
   type Measure,
+  radiansOf,
 } from '../units/index.ts';
 import type { ShaftsInput, StockInput } from './schema.ts';
 import type { ShaftsAsked } from './shafts.ts';
@@ -83,7 +84,7 @@ export function readShafts(
       pitches: pitch ?? (input.pitches === 'this' ? 'any' : input.pitches),
       leastTeeth: least,
       backlash: backlash && approx(backlash),
-      pressureAngle: ((gear.pressureAngleDeg ? approx(gear.pressureAngleDeg) : 20) * Math.PI) / 180,
+      pressureAngle: radiansOf(gear.pressureAngleDeg ? approx(gear.pressureAngleDeg) : 20),
       addendum: system ? approx(exact(system.addendum)) : 1,
       wholeDepth: system ? approx(exact(system.wholeDepth)) : 2.25,
     },

@@ -2,7 +2,7 @@ import type { Identified } from '../sample/index.ts';
 import { readSample, type SampleInput } from '../sample/index.ts';
 import type { Working } from '../station/index.ts';
 import { involute } from '../involute/index.ts';
-import { approx, decimalText, parseAngleDeg, parsePositiveLength } from '../units/index.ts';
+import { approx, decimalText, parseAngleDeg, parsePositiveLength, radiansOf } from '../units/index.ts';
 import type { StockAnswer } from './blankOnHand.ts';
 import type { PairForShafts } from './shafts.ts';
 
@@ -10,7 +10,7 @@ import type { PairForShafts } from './shafts.ts';
 const mm = (value: number) => `${decimalText(value, 4)}\\ \\mathrm{mm}`;
 const figure = (value: number, places = 4) => decimalText(value, places);
 const ISO = 'ISO 21771';
-const inv = (degrees: number) => involute((degrees * Math.PI) / 180);
+const inv = (degrees: number) => involute(radiansOf(degrees));
 
 /**
  * The count of a broken gear. @param tip mm over the tips, that a chord is laid across; null where only an

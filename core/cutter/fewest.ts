@@ -1,6 +1,6 @@
 import type { FormCutter } from '../shop/index.ts';
 import { formErrors } from '../toothform/index.ts';
-import { approx, decimalText, exactText, pitchText } from '../units/index.ts';
+import { approx, decimalText, exactText, pitchText, radiansOf } from '../units/index.ts';
 import { isStockPitch, judgeCutter, type CutterNeed } from './judge.ts';
 import { FIFTEEN, otherSchool, type SchoolRange } from './sets.ts';
 
@@ -40,7 +40,7 @@ function errorWith({ pitch, angleDeg }: CutterNeed, count: number, madeFor: numb
   const form = {
     teeth: count,
     module,
-    pressureAngle: (approx(angleDeg) * Math.PI) / 180,
+    pressureAngle: radiansOf(approx(angleDeg)),
     addendum: module,
     wholeDepth: 2.157 * module,
     thinning: 0,
@@ -61,7 +61,7 @@ interface Wanted {
  */
 function wantedOf(gear: PlannedGear, tolerance: number): Wanted | null {
   const { need } = gear;
-  const count = need.teeth / Math.cos((need.helixDeg * Math.PI) / 180) ** 3;
+  const count = need.teeth / Math.cos(radiansOf(need.helixDeg)) ** 3;
   const serves = (range: SchoolRange) =>
     (count >= range.from - 0.5 && (range.to === null || count < range.to + 0.5)) ||
     (tolerance > 0 && errorWith(need, count, range.from) <= tolerance);

@@ -11,6 +11,7 @@ import {
   pitchText,
   type Exact,
   type Pitch,
+  radiansOf,
 } from '../units/index.ts';
 import { rangeText } from './cutterFor.ts';
 import { rangeByNumber, type CutterSchool } from './sets.ts';
@@ -53,7 +54,7 @@ export interface JudgedCutter {
   readonly sameForm: boolean;
 }
 
-const rad = (degrees: number): number => (degrees * Math.PI) / 180;
+const rad = (degrees: number): number => radiansOf(degrees);
 
 /**
  * The count a need is cut as by a cutter of this diameter. @param diameter mm over the outside; null when not

@@ -6,6 +6,7 @@ import {
   parseLength,
   parsePositiveLength,
   type Exact,
+  radiansOf,
 } from '../units/index.ts';
 import type { MadeInput } from './schema.ts';
 
@@ -41,7 +42,7 @@ export interface MadePlate {
  * @returns mm, to a thousandth
  */
 function holeAt(hole: number, holes: number, radius: number, startDeg: number): DrillHole {
-  const angle = ((startDeg + (360 * hole) / holes) * Math.PI) / 180;
+  const angle = radiansOf(startDeg + (360 * hole) / holes);
   const thousandth = (mm: number) => Math.round(mm * 1000) / 1000 + 0;
   return { hole, x: thousandth(radius * Math.sin(angle)), y: thousandth(radius * Math.cos(angle)) };
 }

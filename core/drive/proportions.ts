@@ -1,3 +1,4 @@
+import { radiansOf } from '../units/index.ts';
 /** How a worm's thread is shaped, as parts of its axial pitch. */
 export interface WormProportions {
   readonly id: '29' | '40' | 'typed';
@@ -10,8 +11,6 @@ export interface WormProportions {
   readonly source: string;
 }
 
-const DEG = Math.PI / 180;
-
 /**
  * The two schools. The 29° one is printed for single and double threads; the metric one goes by module.
  * Sources: Machinery’s Handbook, worm threads of 29° (0.3183 and 0.6866 of the pitch); for 40°, a depth of
@@ -21,7 +20,7 @@ export const WORM_SCHOOLS: readonly WormProportions[] = [
   {
     id: '29',
     name: '29° thread',
-    pressureAngle: 14.5 * DEG,
+    pressureAngle: radiansOf(14.5),
     addendum: 0.3183,
     depth: 0.6866,
     source: 'Machinery’s Handbook, worm threads',
@@ -29,7 +28,7 @@ export const WORM_SCHOOLS: readonly WormProportions[] = [
   {
     id: '40',
     name: '40° thread, by module',
-    pressureAngle: 20 * DEG,
+    pressureAngle: radiansOf(20),
     addendum: 1 / Math.PI,
     depth: 2.2 / Math.PI,
     source: 'common practice',

@@ -11,6 +11,7 @@ import {
   type Exact,
   type Measure,
   type Pitch,
+  radiansOf,
 } from '../units/index.ts';
 import { WORM_SCHOOLS, type WormProportions } from './proportions.ts';
 import type { DriveInput } from './schema.ts';
@@ -115,7 +116,7 @@ function readShape({ thread }: DriveInput): Result<ThreadShape> {
       given: thread.depth.typed,
     });
   if (!angle.ok || !addendum.ok || !depth.ok || issues.length > 0) return fail(...issues);
-  const pressureAngle = (approx(angle.value) / 2) * (Math.PI / 180);
+  const pressureAngle = radiansOf(approx(angle.value) / 2);
   return ok({
     school: 'typed',
     name: 'own thread',

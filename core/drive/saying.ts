@@ -6,7 +6,7 @@ import {
   type Value,
   type Working,
 } from '../station/index.ts';
-import { decimalText, exact, pitchText, type UnitSystem } from '../units/index.ts';
+import { decimalText, exact, pitchText, type UnitSystem, degreesOf } from '../units/index.ts';
 import { lengthText } from '../units/index.ts';
 import type { DriveReadings } from './read.ts';
 import type { DriveFacts, PairReport } from './detail.ts';
@@ -109,7 +109,7 @@ export function workingOf(
       key: 'friction',
       label: 'Angle of friction',
       formula: '\\tan\\rho = \\frac{\\mu}{\\cos\\alpha}',
-      put: `\\frac{${decimalText(friction, 3)}}{\\cos ${decimalText((proportions.pressureAngle * 180) / Math.PI, 2)}^\\circ}`,
+      put: `\\frac{${decimalText(friction, 3)}}{\\cos ${decimalText(degreesOf(proportions.pressureAngle), 2)}^\\circ}`,
       result: `\\rho = ${decimalText(pair.frictionDeg, 2)}^\\circ`,
       joined: 'looked-up',
       source: `${HANDBOOK}; guidance`,
@@ -128,7 +128,7 @@ export function workingOf(
       label: 'Teeth in contact, in the middle plane',
       formula:
         '\\varepsilon = \\frac{\\sqrt{r_a^2 - r_b^2} - r\\sin\\alpha + h_a/\\sin\\alpha}{\\pi m\\cos\\alpha}',
-      put: `\\alpha = ${decimalText((proportions.pressureAngle * 180) / Math.PI, 2)}^\\circ,\\ r = ${f(wheelDiameter / 2)}`,
+      put: `\\alpha = ${decimalText(degreesOf(proportions.pressureAngle), 2)}^\\circ,\\ r = ${f(wheelDiameter / 2)}`,
       result: `\\varepsilon = ${decimalText(pair.contactRatio, 3)}`,
       joined: '\\Rightarrow',
       source: 'a rack and its gear; ISO 21771',

@@ -1,7 +1,15 @@
 import { isUndercut } from '../involute/index.ts';
 import { at, issueOf, type FiguresOf, type Issue, type IssueCode } from '../findings/index.ts';
 import { type Placed, type StationWork, textValue } from '../station/index.ts';
-import { decimalText, dmsText, exact, lengthText, pitchText, type UnitSystem } from '../units/index.ts';
+import {
+  decimalText,
+  dmsText,
+  exact,
+  lengthText,
+  pitchText,
+  type UnitSystem,
+  degreesOf,
+} from '../units/index.ts';
 import { contactRatio, engagedLength, FAIR_GASH_DEG, wheelUndercutBelow, usualWorms } from './pair.ts';
 import { readDrive, type DriveReadings } from './read.ts';
 import { identifyDrive } from './sample.ts';
@@ -12,8 +20,6 @@ import { likelySelfLocking, wormSizes } from './wormSizes.ts';
 import { shapeOf, type DriveDetail, type DriveFacts, type PairReport } from './detail.ts';
 
 export type DriveWork = StationWork<DriveFacts, DriveDetail>;
-
-const DEG = 180 / Math.PI;
 
 /** `20`, `13 1/3`: turns of a worm for one of its wheel. */
 export function ratioText(teeth: number, starts: number): string {
@@ -97,8 +103,8 @@ function solve(
 /** Issues: worm-steep, wheel-undercut, worm-slender */
 function judge({ worm, teeth, proportions, wormDiameter }: DriveFacts, sizeField: string): Issue[] {
   const issues: Issue[] = [];
-  const angle = dmsText(exact((worm.leadAngle * DEG).toFixed(6)));
-  const steep = worm.leadAngle * DEG > FAIR_GASH_DEG;
+  const angle = dmsText(exact(degreesOf(worm.leadAngle).toFixed(6)));
+  const steep = degreesOf(worm.leadAngle) > FAIR_GASH_DEG;
   if (steep)
     issues.push({
       code: 'worm-steep',
@@ -123,7 +129,7 @@ function judge({ worm, teeth, proportions, wormDiameter }: DriveFacts, sizeField
       given: String(teeth),
       detail: {
         least: decimalText(least, 1),
-        angle: dmsText(exact((2 * proportions.pressureAngle * DEG).toFixed(4))),
+        angle: dmsText(exact(degreesOf(2 * proportions.pressureAngle).toFixed(4))),
       },
     });
   return issues;
@@ -133,8 +139,8 @@ function reportOf(facts: DriveFacts, friction: number): PairReport {
   const { worm, proportions, teeth, starts, axialModule, wheelDiameter, addendum, centre } = facts;
   return {
     ratio: ratioText(teeth, starts),
-    leadAngleDeg: worm.leadAngle * DEG,
-    frictionDeg: Math.atan(friction / Math.cos(proportions.pressureAngle)) * DEG,
+    leadAngleDeg: degreesOf(worm.leadAngle),
+    frictionDeg: degreesOf(Math.atan(friction / Math.cos(proportions.pressureAngle))),
     selfLocking: likelySelfLocking(worm.leadAngle, proportions.pressureAngle, friction),
     contactRatio: contactRatio(teeth, axialModule, proportions),
     undercutBelow: wheelUndercutBelow(proportions),
@@ -205,5 +211,5 @@ export function planDrive({ input, path, units: system }: DriveAsked): DriveWork
 function answerOf({ pitch, plane, starts, proportions }: DriveFacts, { ratio }: PairReport): string {
   const what = plane === 'normal' ? ' normal' : '';
   const start = starts === 1 ? '1 start' : `${starts} starts`;
-  return `${ratio} : 1, ${pitchText(pitch)}${what}, ${start}, ${decimalText(2 * proportions.pressureAngle * DEG, 2)}°`;
+  return `${ratio} : 1, ${pitchText(pitch)}${what}, ${start}, ${decimalText(degreesOf(2 * proportions.pressureAngle), 2)}°`;
 }

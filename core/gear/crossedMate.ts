@@ -1,7 +1,7 @@
 import type { Issue } from '../findings/index.ts';
 import { crossedPair, mateOnCrossedShafts, type CrossedReport } from '../mesh/index.ts';
 import type { Working } from '../station/index.ts';
-import { approx, decimalText, lengthText, type UnitSystem } from '../units/index.ts';
+import { approx, decimalText, lengthText, type UnitSystem, radiansOf, degreesOf } from '../units/index.ts';
 import type { GearReadings } from './readings.ts';
 import type { SpurSizes } from './spurSizes.ts';
 
@@ -17,18 +17,16 @@ export interface CrossedDetail extends CrossedReport {
   readonly mateVirtual: number;
 }
 
-const RAD = Math.PI / 180;
-
 /** @returns null on parallel shafts, or while the mate is not known */
 export function crossedMate(sizes: SpurSizes, { mate }: GearReadings): CrossedDetail | null {
   const { crossed, teeth } = mate;
   if (!crossed || teeth === null) return null;
-  const own = approx(sizes.helixDeg) * RAD;
+  const own = radiansOf(approx(sizes.helixDeg));
   const found = crossed.helixDeg
-    ? { helixAngle: approx(crossed.helixDeg) * RAD, hand: crossed.hand }
-    : crossed.shaftDeg && mateOnCrossedShafts(own, sizes.hand, approx(crossed.shaftDeg) * RAD);
+    ? { helixAngle: radiansOf(approx(crossed.helixDeg)), hand: crossed.hand }
+    : crossed.shaftDeg && mateOnCrossedShafts(own, sizes.hand, radiansOf(approx(crossed.shaftDeg)));
   // the mate’s own teeth would lie across its shaft
-  if (!found || found.helixAngle > 85 * RAD) return null;
+  if (!found || found.helixAngle > radiansOf(85)) return null;
   const report = crossedPair({
     normalModule: approx(sizes.module),
     teeth: [sizes.teeth, teeth],
@@ -39,8 +37,8 @@ export function crossedMate(sizes: SpurSizes, { mate }: GearReadings): CrossedDe
   return {
     ...report,
     mateTeeth: teeth,
-    shaftDeg: report.shaftAngle / RAD,
-    mateHelixDeg: found.helixAngle / RAD,
+    shaftDeg: degreesOf(report.shaftAngle),
+    mateHelixDeg: degreesOf(found.helixAngle),
     mateHand: found.hand,
     mateTipDiameter: report.pitchDiameters[1] + 2 * approx(sizes.depth.addendum),
     mateLead: straight ? null : (Math.PI * report.pitchDiameters[1]) / Math.tan(found.helixAngle),

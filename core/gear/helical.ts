@@ -1,5 +1,5 @@
 import type { Working } from '../station/index.ts';
-import { approx, decimalText } from '../units/index.ts';
+import { approx, decimalText, radiansOf, degreesOf } from '../units/index.ts';
 import type { SpurSizes } from './spurSizes.ts';
 
 /** What the two planes make of a helix, as plain data. mm and degrees. */
@@ -13,15 +13,13 @@ export interface HelicalDetail {
   /** At the tips, where a print is rubbed off. */
   readonly tipHelixDeg: number;
 }
-
-const RAD = Math.PI / 180;
 /** Figures written into TeX: lengths always in mm there. */
 const mm = (value: number) => `${decimalText(value, 4)}\\ \\mathrm{mm}`;
 
 /** @returns null for straight teeth */
 export function helicalOf(sizes: SpurSizes): HelicalDetail | null {
   if (sizes.helixDeg.equals(0)) return null;
-  const angle = approx(sizes.helixDeg) * RAD;
+  const angle = radiansOf(approx(sizes.helixDeg));
   const [pitchDiameter, tipDiameter] = [approx(sizes.pitchDiameter), approx(sizes.tipDiameter)];
   return {
     helixDeg: approx(sizes.helixDeg),
@@ -30,7 +28,7 @@ export function helicalOf(sizes: SpurSizes): HelicalDetail | null {
     transverseModule: approx(sizes.module) / Math.cos(angle),
     pitchDiameter,
     tipDiameter,
-    tipHelixDeg: Math.atan((Math.tan(angle) * tipDiameter) / pitchDiameter) / RAD,
+    tipHelixDeg: degreesOf(Math.atan((Math.tan(angle) * tipDiameter) / pitchDiameter)),
   };
 }
 

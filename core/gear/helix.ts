@@ -22,6 +22,8 @@ import {
   type Measure,
   type Pitch,
   type UnitSystem,
+  degreesOf,
+  radiansOf,
 } from '../units/index.ts';
 import { crossedForCentre } from '../mesh/index.ts';
 import type { GearInput } from './schema.ts';
@@ -49,8 +51,6 @@ export interface HelixGround {
   readonly addendumOf: (normalModule: number) => number | null;
   readonly system: UnitSystem;
 }
-
-const RAD = Math.PI / 180;
 const empty = ({ typed }: Measure): boolean => typed.trim() === '';
 const wrong = <Code extends IssueCode>(
   code: Code,
@@ -63,7 +63,7 @@ const wrong = <Code extends IssueCode>(
  * A float angle to a ten-millionth of a degree: what arithmetic with cosines has no exact figure for. @param
  * angle radians
  */
-const degrees = (angle: number): Exact => exact((angle / RAD).toFixed(7));
+const degrees = (angle: number): Exact => exact(degreesOf(angle).toFixed(7));
 
 /** A pitch of one plane carried over to the other. @param times what the module is multiplied by */
 function carried(pitch: Pitch, times: number): Pitch {
@@ -141,7 +141,7 @@ function fromCrossedCentre(
   const found = crossedForCentre(
     approx(pitch.module),
     [teeth, mateTeeth],
-    approx(shafts.value) * RAD,
+    radiansOf(approx(shafts.value)),
     approx(centre),
   );
   const [best, other] = found.angles;
@@ -163,7 +163,7 @@ function fromLead(input: GearInput, pitch: Pitch, teeth: number, system: UnitSys
   if (!lead.ok) return fail(...at('lead', lead.issues));
   const part = (Math.PI * teeth * approx(pitch.module)) / approx(lead.value);
   const angle = input.pitchPlane === 'transverse' ? Math.atan(part) : part < 1 ? Math.asin(part) : Infinity;
-  if (angle <= MOST_HELIX_DEG * RAD) return ok(degrees(angle));
+  if (angle <= radiansOf(MOST_HELIX_DEG)) return ok(degrees(angle));
   const least = Math.PI * teeth * approx(pitch.module);
   return fail(wrong('helix-lead-short', 'lead', input.lead.typed, { least: lengthText(least, system) }));
 }
@@ -175,9 +175,9 @@ function fromPrint(
 ): Result<Exact> {
   const atTips = readAngle(input.helix, 'helix');
   if (!atTips.ok) return atTips;
-  const steep = Math.tan(approx(atTips.value) * RAD);
+  const steep = Math.tan(radiansOf(approx(atTips.value)));
   const given = approx(on.pitch.module);
-  let angle = approx(atTips.value) * RAD;
+  let angle = radiansOf(approx(atTips.value));
   for (let i = 0; i < 60; i += 1) {
     const normal = input.pitchPlane === 'normal' ? given : given * Math.cos(angle);
     const pitchDiameter = (on.teeth * normal) / Math.cos(angle);
@@ -194,13 +194,13 @@ function atOdds(input: GearInput, pitch: Pitch, helixDeg: Exact): Issue[] {
   if (empty(input.otherPitch) || input.helixFrom === 'pitches') return [];
   const other = parsePitch(input.otherPitch);
   if (!other.ok) return at('otherPitch', other.issues);
-  const cosine = Math.cos(approx(helixDeg) * RAD);
+  const cosine = Math.cos(radiansOf(approx(helixDeg)));
   const expected = carried(pitch, input.pitchPlane === 'normal' ? 1 / cosine : cosine);
   // a print gives four figures
   if (Math.abs(approx(other.value.module.div(expected.module)) - 1) < 5e-4) return [];
   const [normal, transverse] = input.pitchPlane === 'normal' ? [pitch, other.value] : [other.value, pitch];
   const ratio = approx(normal.module.div(transverse.module));
-  const fits = ratio < 1 ? `${decimalText(Math.acos(ratio) / RAD, 3)}°` : 'no angle at all';
+  const fits = ratio < 1 ? `${decimalText(degreesOf(Math.acos(ratio)), 3)}°` : 'no angle at all';
   const plane = input.pitchPlane === 'normal' ? 'transverse' : 'normal';
   const said =
     other.value.system === expected.system
@@ -268,7 +268,7 @@ export function readHelix(input: GearInput, on: HelixGround): Result<HelixReadin
   const { angle: helixDeg, notes } = solved.value;
   const { pitch } = on;
   if (!pitch) return ok({ helixDeg, normalPitch: null, notes });
-  const cosine = Math.cos(approx(helixDeg) * RAD);
+  const cosine = Math.cos(radiansOf(approx(helixDeg)));
   const normalPitch =
     input.pitchPlane === 'transverse' && !helixDeg.equals(0) ? carried(pitch, cosine) : pitch;
   return ok({ helixDeg, normalPitch, notes: [...notes, ...atOdds(input, pitch, helixDeg)] });

@@ -2,7 +2,16 @@ import type { Issue } from '../findings/index.ts';
 import { involute, isUndercut } from '../involute/index.ts';
 import { centreForBacklash, deeperForThinning, meshAt, type MeshReport, type Pair } from '../mesh/index.ts';
 import type { Working } from '../station/index.ts';
-import { approx, decimalText, dmsText, exact, lengthText, type UnitSystem } from '../units/index.ts';
+import {
+  approx,
+  decimalText,
+  dmsText,
+  exact,
+  lengthText,
+  type UnitSystem,
+  radiansOf,
+  degreesOf,
+} from '../units/index.ts';
 import type { GearReadings } from './readings.ts';
 import { undercutOf, type SpurSizes } from './spurSizes.ts';
 
@@ -41,7 +50,7 @@ export function meshWithMate(
   mateThinning: number,
 ): MeshDetail | null {
   if (mate.teeth === null || mate.crossed) return null;
-  const cos = Math.cos((approx(sizes.helixDeg) * Math.PI) / 180);
+  const cos = Math.cos(radiansOf(approx(sizes.helixDeg)));
   const addendum = approx(sizes.depth.addendum);
   const wholeDepth = approx(sizes.depth.wholeDepth);
   const thinning = approx(sizes.thinning) / cos;
@@ -157,7 +166,7 @@ const mm = (value: number) => `${decimalText(value, 4)}\\ \\mathrm{mm}`;
 export function meshWorking({ report, pair, wanted, deeper }: MeshDetail, cutterTeeth: number): Working[] {
   const [one, two] = pair.gears;
   const m = decimalText(pair.module, 4);
-  const deg = (angle: number) => dmsText(exact(((angle * 180) / Math.PI).toFixed(6))).replace('°', '^\\circ');
+  const deg = (angle: number) => dmsText(exact(degreesOf(angle).toFixed(6))).replace('°', '^\\circ');
   const source = 'ISO 21771';
   const lines: Working[] = [
     {
@@ -185,7 +194,7 @@ export function meshWorking({ report, pair, wanted, deeper }: MeshDetail, cutter
       key: 'operatingAngle',
       label: 'Operating angle',
       formula: '\\cos\\alpha_w = \\frac{a_0\\cos\\alpha}{a}',
-      put: `\\frac{${decimalText(report.nominalCentre, 4)}\\cos ${decimalText((pair.pressureAngle * 180) / Math.PI, 4)}^\\circ}{${decimalText(report.centre, 4)}}`,
+      put: `\\frac{${decimalText(report.nominalCentre, 4)}\\cos ${decimalText(degreesOf(pair.pressureAngle), 4)}^\\circ}{${decimalText(report.centre, 4)}}`,
       result: `\\alpha_w = ${deg(report.operatingAngle)}`,
       joined: 'looked-up',
       source,
@@ -203,7 +212,7 @@ export function meshWorking({ report, pair, wanted, deeper }: MeshDetail, cutter
       label: 'Contact ratio',
       formula:
         '\\varepsilon = \\frac{\\sqrt{r_{a1}^2 - r_{b1}^2} + \\sqrt{r_{a2}^2 - r_{b2}^2} - a\\sin\\alpha_w}{\\pi m\\cos\\alpha}',
-      put: `\\frac{${decimalText(reach(one), 4)} + ${decimalText(reach(two), 4)} - ${decimalText(tangents, 4)}}{\\pi \\times ${m}\\cos ${decimalText((pair.pressureAngle * 180) / Math.PI, 3)}^\\circ}`,
+      put: `\\frac{${decimalText(reach(one), 4)} + ${decimalText(reach(two), 4)} - ${decimalText(tangents, 4)}}{\\pi \\times ${m}\\cos ${decimalText(degreesOf(pair.pressureAngle), 3)}^\\circ}`,
       result: decimalText(report.contactRatio!, 3),
       source,
     },

@@ -1,6 +1,6 @@
 import { undercutBelow } from '../involute/index.ts';
 import { deeperForThinning } from '../mesh/index.ts';
-import { approx, exact, type Exact, type Pitch } from '../units/index.ts';
+import { approx, exact, type Exact, type Pitch, radiansOf } from '../units/index.ts';
 import type { ToothDepth } from './depth.ts';
 
 /** Everything about a spur gear that follows from its drawing. Lengths mm; exact where arithmetic allows. */
@@ -71,11 +71,11 @@ export function spurSizes(
 ): SpurSizes {
   const { module } = pitch;
   const { helixDeg, hand, thinning, cutterTeeth } = variation;
-  const cos = Math.cos((approx(helixDeg) * Math.PI) / 180);
+  const cos = Math.cos(radiansOf(approx(helixDeg)));
   const straight = helixDeg.equals(0);
   const pitchDiameter = straight ? module.mul(teeth) : toExact((approx(module) * teeth) / cos);
   const tipDiameter = pitchDiameter.add(depth.addendum.mul(2));
-  const pressureAngle = (approx(pressureAngleDeg) * Math.PI) / 180;
+  const pressureAngle = radiansOf(approx(pressureAngleDeg));
   const circularPitch = Math.PI * approx(module);
   const sink = thinning.equals(0)
     ? exact(0)
@@ -111,6 +111,6 @@ export function spurSizes(
  * has the wider pitch and the blunter angle.
  */
 export function undercutOf({ depth, module, helixDeg, transverse }: SpurSizes): number {
-  const cos = Math.cos((approx(helixDeg) * Math.PI) / 180);
+  const cos = Math.cos(radiansOf(approx(helixDeg)));
   return undercutBelow(approx(depth.addendum.div(module)) * cos, transverse.pressureAngle);
 }

@@ -19,6 +19,7 @@ import {
   lengthText,
   pitchText,
   type UnitSystem,
+  degreesOf,
 } from '../units/index.ts';
 import { depthsOfAllSchools } from './depth.ts';
 import { helicalOf, helicalWorking, type HelicalDetail } from './helical.ts';
@@ -110,7 +111,7 @@ function workingOf(sizes: SpurSizes): Working[] {
       key: 'baseDiameter',
       label: 'Base diameter',
       formula: 'd_b = d\\cos\\alpha',
-      put: `${decimalText(d)} \\times \\cos ${decimalText((sizes.transverse.pressureAngle * 180) / Math.PI, 4)}^\\circ`,
+      put: `${decimalText(d)} \\times \\cos ${decimalText(degreesOf(sizes.transverse.pressureAngle), 4)}^\\circ`,
       result: mm(sizes.baseDiameter),
       source: iso,
     },
@@ -215,7 +216,7 @@ function valuesOf(sizes: SpurSizes): Value[] {
           textValue({ key: 'hand', label: 'Hand', settles: true }, sizes.hand),
           angleValue(
             { key: 'transverseAngle', label: 'Pressure angle, transverse', symbol: '\\alpha_t' },
-            exact(((sizes.transverse.pressureAngle * 180) / Math.PI).toFixed(7)),
+            exact(degreesOf(sizes.transverse.pressureAngle).toFixed(7)),
           ),
           lengthValue(
             { key: 'transverseModule', label: 'Transverse module', symbol: 'm_t' },

@@ -1,3 +1,4 @@
+import { degreesOf } from '../units/index.ts';
 /** What indicator readings at equal steps round a blank say of how it stands. */
 export interface Eccentric {
   readonly readings: readonly number[];
@@ -27,7 +28,7 @@ export function eccentricOf(readings: readonly number[]): Eccentric {
     (2 / n) * readings.reduce((sum, r, i) => sum + r * of(i * step), 0);
   const [x, y] = [along(Math.cos), along(Math.sin)];
   const off = Math.hypot(x, y);
-  const toward = ((Math.atan2(y, x) * 180) / Math.PI + 360) % 360;
+  const toward = (degreesOf(Math.atan2(y, x)) + 360) % 360;
   const on = (i: number) => mean + x * Math.cos(i * step) + y * Math.sin(i * step);
   return {
     readings,

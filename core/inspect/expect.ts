@@ -1,6 +1,6 @@
 import type { SpurSizes } from '../gear/index.ts';
 import { thinningFromDeeper } from '../mesh/index.ts';
-import { approx } from '../units/index.ts';
+import { approx, radiansOf } from '../units/index.ts';
 import { chordalTooth } from './chordal.ts';
 import { overPins, pinCircle } from './pins.ts';
 import type { CheckId } from './schema.ts';
@@ -64,7 +64,7 @@ export function expectedOf({
   cutterTeeth,
   pin,
 }: AsCut): readonly Expected[] {
-  const helixAngle = (approx(sizes.helixDeg) * Math.PI) / 180;
+  const helixAngle = radiansOf(approx(sizes.helixDeg));
   const { pressureAngle, teeth, toothThickness } = sizes;
   const module = approx(sizes.module);
   const thinning = approx(sizes.thinning);

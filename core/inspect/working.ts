@@ -1,7 +1,7 @@
 import type { SpurSizes } from '../gear/index.ts';
 import { involute } from '../involute/index.ts';
 import type { Working } from '../station/index.ts';
-import { approx, decimalText } from '../units/index.ts';
+import { approx, decimalText, degreesOf, radiansOf } from '../units/index.ts';
 import type { Expected } from './expect.ts';
 import { pinCircle } from './pins.ts';
 import { transversePressureAngle } from './span.ts';
@@ -16,7 +16,7 @@ interface Worked {
 }
 
 const f = (value: number, places = 4) => decimalText(value, places);
-const deg = (radians: number) => `${f((radians * 180) / Math.PI, 4)}^\\circ`;
+const deg = (radians: number) => `${f(degreesOf(radians), 4)}^\\circ`;
 const mm = (value: number) => `${f(value)}\\ \\mathrm{mm}`;
 
 /** Where each figure to be read comes from, and what a reading then asks for. */
@@ -29,7 +29,7 @@ function shouldRead({ sizes, expected }: Worked): Working[] {
   const [module, thinning, helix] = [
     approx(sizes.module),
     approx(sizes.thinning),
-    (approx(sizes.helixDeg) * Math.PI) / 180,
+    radiansOf(approx(sizes.helixDeg)),
   ];
   const turning = transversePressureAngle(pressureAngle, helix);
   const inv = involute(turning);

@@ -1,3 +1,4 @@
+import { dequal } from 'dequal';
 import type { DriveInput } from '../drive/index.ts';
 import { isDrive, type DrivePart } from '../kinds/index.ts';
 import { withPart } from './parts.ts';
@@ -9,8 +10,6 @@ export function partnerOf(job: Job, partId: string): DrivePart | null {
   const partner = job.parts.find(({ id }) => id !== partId && relation?.parts.includes(id));
   return partner && isDrive(partner) ? partner : null;
 }
-
-const same = (a: DriveInput, b: DriveInput): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /**
  * Changes what worm and wheel have in common, on both cards. Where the two stood apart already only this one
@@ -24,7 +23,7 @@ export function withDrive(job: Job, partId: string, change: (drive: DriveInput) 
   const put = (now: Job, id: string) =>
     withPart(now, id, (part) => (isDrive(part) ? { ...part, drive } : part));
   const changed = put(job, partId);
-  return partner && same(partner.drive, own.drive) ? put(changed, partner.id) : changed;
+  return partner && dequal(partner.drive, own.drive) ? put(changed, partner.id) : changed;
 }
 
 /** Puts the figures of one card on the other as well. */
@@ -40,5 +39,5 @@ export function agreeOnDrive(job: Job, partId: string): Job {
 export function drivesDiffer(job: Job, partId: string): boolean {
   const own = job.parts.find(({ id }) => id === partId);
   const partner = partnerOf(job, partId);
-  return own !== undefined && isDrive(own) && partner !== null && !same(own.drive, partner.drive);
+  return own !== undefined && isDrive(own) && partner !== null && !dequal(own.drive, partner.drive);
 }

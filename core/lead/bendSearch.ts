@@ -1,5 +1,5 @@
 import { tableOfGears, type OwnedGear, type Train } from '../gearing/index.ts';
-import { approx, exact, exactText } from '../units/index.ts';
+import { approx, exact, exactText, radiansOf, degreesOf } from '../units/index.ts';
 import type { Give } from './give.ts';
 import { bendAngle, bendPair } from './bend.ts';
 import { angleOfLead, helixLead } from './lead.ts';
@@ -60,8 +60,6 @@ export interface BendAnswer {
   readonly pair: readonly BentPair[] | null;
 }
 
-const RAD = Math.PI / 180;
-
 /**
  * Angles near the one drawn whose lead the owned gears cut: for this gear, and one angle for it and its mate.
  * Nothing is moved further than the person allows. Run it off the thread that draws.
@@ -75,7 +73,7 @@ export function searchBends(question: BendQuestion, most = 24): BendAnswer {
   const tip = (count: number, angle: number) => (count * normalModule) / Math.cos(angle) + 2 * addendum;
   const between = (angle: number) =>
     mateTeeth === null ? null : (normalModule * (teeth + mateTeeth)) / (2 * Math.cos(angle));
-  const drawn = helixDeg * RAD;
+  const drawn = radiansOf(helixDeg);
   const wanted = question.centre ?? between(drawn);
   const keep = (angle: number): boolean => {
     const centre = between(angle);
@@ -83,12 +81,12 @@ export function searchBends(question: BendQuestion, most = 24): BendAnswer {
     if (give.centre !== null && shifted > give.centre + 1e-9) return false;
     return give.diameter === null || Math.abs(tip(teeth, angle) - tip(teeth, drawn)) <= give.diameter + 1e-9;
   };
-  const bending = { teeth, normalModule, helixAngle: drawn, give: give.angle * RAD };
+  const bending = { teeth, normalModule, helixAngle: drawn, give: radiansOf(give.angle) };
   const bent = (angle: number, train: Train): Bent => {
     const lead = leadOf(train, machine);
     return {
-      helixDeg: angle / RAD,
-      moved: angle / RAD - helixDeg,
+      helixDeg: degreesOf(angle),
+      moved: degreesOf(angle) - helixDeg,
       train,
       lead: approx(lead),
       leadText: exactText(lead),

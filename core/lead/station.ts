@@ -29,6 +29,8 @@ import {
   parsePositiveLength,
   type Exact,
   type UnitSystem,
+  degreesOf,
+  radiansOf,
 } from '../units/index.ts';
 import type { Placed } from '../station/index.ts';
 import { readGive } from './give.ts';
@@ -59,7 +61,7 @@ export function wayOfTrain(found: LeadTrain, head: Head, hand: 'right' | 'left')
     idlers,
     lead: approx(lead),
     leadText: exactText(lead),
-    helixDeg: (found.helixAngle * 180) / Math.PI,
+    helixDeg: degreesOf(found.helixAngle),
     overFace: found.overFace,
     clears: clearsStud(train),
     refused: bracketRefuses(head.differential, train, idlers),
@@ -168,7 +170,7 @@ export function planLead({ input, sizes, face, ground, cutter, path, units: syst
     detail,
   };
   if (!sizes) return empty;
-  const helixAngle = (approx(sizes.helixDeg) * Math.PI) / 180;
+  const helixAngle = radiansOf(approx(sizes.helixDeg));
   const pitchDiameter = approx(sizes.pitchDiameter);
   const wanted = (Math.PI * pitchDiameter) / Math.tan(helixAngle);
   const known: LeadDetail = { ...detail, wanted, pitchDiameter };

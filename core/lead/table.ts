@@ -1,3 +1,4 @@
+import { radiansOf } from '../units/index.ts';
 /** How the table is set for a helix, seen from above. */
 export interface TableSwing {
   /** Which way the table’s right end goes. */
@@ -76,7 +77,7 @@ export function settingOf(
 ): { readonly degrees: number; readonly off: number; readonly lean: number } {
   const scale = onScale(degrees, minutes);
   const off = scale - degrees;
-  return { degrees: scale, off, lean: over * 1000 * Math.tan((Math.abs(off) * Math.PI) / 180) };
+  return { degrees: scale, off, lean: over * 1000 * Math.tan(radiansOf(Math.abs(off))) };
 }
 
 /**
@@ -88,7 +89,7 @@ export function settingOf(
  */
 export function widerBySetting(depth: number, cutterDiameter: number, offDegrees: number): number {
   const chord = 2 * Math.sqrt(Math.max(0, depth * (cutterDiameter - depth)));
-  return chord * Math.tan((Math.abs(offDegrees) * Math.PI) / 180);
+  return chord * Math.tan(radiansOf(Math.abs(offDegrees)));
 }
 
 /**
@@ -96,7 +97,7 @@ export function widerBySetting(depth: number, cutterDiameter: number, offDegrees
  * mm
  */
 export function cornerReach(length: number, width: number, degrees: number): number {
-  const angle = (degrees * Math.PI) / 180;
+  const angle = radiansOf(degrees);
   return (length / 2) * Math.sin(angle) + (width / 2) * Math.cos(angle);
 }
 

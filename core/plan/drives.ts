@@ -1,7 +1,7 @@
 import { ratioText, type DriveShape } from '../drive/index.ts';
 import type { Issue } from '../findings/index.ts';
 import type { Job } from '../job/index.ts';
-import { decimalText, dmsText, exact } from '../units/index.ts';
+import { decimalText, dmsText, exact, degreesOf } from '../units/index.ts';
 import { stationOf, type PartPlan } from '../card/index.ts';
 
 /** What has to be alike on both halves, each with how it is said. */
@@ -11,10 +11,10 @@ const ALIKE: readonly { readonly name: string; readonly say: (facts: DriveShape)
   { name: 'starts', say: ({ starts }) => String(starts) },
   {
     name: 'tool angle',
-    say: ({ worm }) => dmsText(exact(((worm.includedAngle * 180) / Math.PI).toFixed(4))),
+    say: ({ worm }) => dmsText(exact(degreesOf(worm.includedAngle).toFixed(4))),
   },
   { name: 'hand', say: ({ hand }) => hand },
-  { name: 'lead angle', say: ({ worm }) => dmsText(exact(((worm.leadAngle * 180) / Math.PI).toFixed(4))) },
+  { name: 'lead angle', say: ({ worm }) => dmsText(exact(degreesOf(worm.leadAngle).toFixed(4))) },
   { name: 'depth', say: ({ worm }) => `${decimalText(worm.depth, 3)} mm` },
 ];
 

@@ -1,3 +1,4 @@
+import { dequal } from 'dequal';
 import { groundFor, type AnyStationPlan, type PartPlan, type Plan } from '../card/index.ts';
 import { issueOf, type Issue, type IssueCode, type IssueDetails } from '../findings/index.ts';
 import { readGear } from '../gear/index.ts';
@@ -8,8 +9,6 @@ import type { Equipment, Head, Mill } from '../shop/index.ts';
 import { judgeDrives } from './drives.ts';
 import { lessonsFor } from './lessons.ts';
 import { judgePairs } from './pairs.ts';
-
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** A head without how it stands today: setting it up for another job does not change what it is. */
 function asBuilt(head: Head): Partial<Head> {
@@ -70,7 +69,7 @@ function sayChange(
 function kept<T extends Named>(own: T | null, all: readonly T[], built: (thing: T) => unknown = (x) => x) {
   if (!own) return null;
   const live = all.find(({ id }) => id === own.id) ?? null;
-  return { own, live, changed: live !== null && !same(built(live), built(own)) };
+  return { own, live, changed: live !== null && !dequal(built(live), built(own)) };
 }
 
 /** How the shop differs today from what a part was planned with. */

@@ -1,3 +1,4 @@
+import { degreesOf, radiansOf } from '../units/index.ts';
 import { usualSpan } from '../inspect/index.ts';
 import {
   bandOf,
@@ -121,7 +122,7 @@ function asIdentification(
     angleDeg: hypothesis.family.angleDeg,
     stub: hypothesis.family.stub,
     teeth: hypothesis.teeth,
-    helixDeg: (hypothesis.helixAngle * 180) / Math.PI,
+    helixDeg: degreesOf(hypothesis.helixAngle),
     tipDiameter: tipDiameter(hypothesis),
     cost,
     // any outside can be made by some helix: an eye decides that, not the tool
@@ -188,7 +189,7 @@ function contradictions(readings: Readings): readonly Contradiction[] {
  * Teeth are seldom cut at more, degrees; a helix that nobody saw or measured makes any outside fit some
  * pitch. Common practice.
  */
-const UNUSUAL_HELIX = (32 * Math.PI) / 180;
+const UNUSUAL_HELIX = radiansOf(32);
 
 /**
  * A count that was slipped, where the likeliest gear would need an angle that is hardly ever met: straight
@@ -257,7 +258,7 @@ function deciding(one: Hypothesis, two: Hypothesis, readings: Readings): Decidin
   const k = usualSpan({
     teeth: one.teeth,
     module: one.module,
-    pressureAngle: ((one.family.angleDeg ?? 20) * Math.PI) / 180,
+    pressureAngle: radiansOf(one.family.angleDeg ?? 20),
   });
   if (!readings.span) add('span', [spanOf(one, k), spanOf(two, k)], readings.give, k);
   if (readings.basePitch === null) add('basePitch', [baseOf(one), baseOf(two)], readings.give, k);

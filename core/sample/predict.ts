@@ -1,3 +1,4 @@
+import { radiansOf } from '../units/index.ts';
 import { spanOver } from '../inspect/index.ts';
 import type { Family } from './families.ts';
 import type { ReadingName, Readings } from './readings.ts';
@@ -63,13 +64,13 @@ const spanLoss = (module: number): number => 0.04 * module + 0.04;
 
 /** A span on this gear; the angle must be told by the family. @param k teeth between the jaws */
 export function spanBand({ family, module, teeth, helixAngle }: Hypothesis, k: number): Band {
-  const pressureAngle = ((family.angleDeg ?? 20) * Math.PI) / 180;
+  const pressureAngle = radiansOf(family.angleDeg ?? 20);
   const high = spanOver(k, { teeth, module, pressureAngle, helixAngle });
   return { low: high - spanLoss(module), high };
 }
 
 export function basePitchBand({ family, module }: Hypothesis): Band {
-  const pitch = Math.PI * module * Math.cos(((family.angleDeg ?? 20) * Math.PI) / 180);
+  const pitch = Math.PI * module * Math.cos(radiansOf(family.angleDeg ?? 20));
   return { low: pitch, high: pitch };
 }
 
@@ -99,7 +100,7 @@ export function misfit(
  */
 const LEAF = 0.015;
 /** A helix angle rubbed off on paper, radians. Common practice. */
-const RUBBED = (2 * Math.PI) / 180;
+const RUBBED = radiansOf(2);
 
 /** A lead had by turning a gear against a pointer, as a part of itself. Common practice. */
 const TURNED = 0.015;

@@ -9,6 +9,7 @@ import {
   parsePositiveLength,
   type Measure,
   type UnitSystem,
+  radiansOf,
 } from '../units/index.ts';
 import { ANY_COUNT, type Readings } from './readings.ts';
 import type { SampleInput } from './schema.ts';
@@ -163,9 +164,7 @@ export function readSample(
     gauge: fits === null && not.length === 0 ? null : { fits, not },
     helix: input.helix,
     helixAngle:
-      input.helix === 'none' || !helix || helix.lte(0) || helix.gte(60)
-        ? null
-        : (approx(helix) * Math.PI) / 180,
+      input.helix === 'none' || !helix || helix.lte(0) || helix.gte(60) ? null : radiansOf(approx(helix)),
     lead: input.helix === 'none' ? null : length('lead', input.lead, 'The lead'),
     wear: WEAR[input.wear],
     give: input.tool === 'typed' ? (typedGive ?? TOOL_GIVE.caliper) : TOOL_GIVE[input.tool],

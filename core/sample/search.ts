@@ -1,3 +1,4 @@
+import { radiansOf } from '../units/index.ts';
 import { families, PITCHES, type Family, type KnownPitch } from './families.ts';
 import { addendumOf, readingMisfit, type Hypothesis } from './predict.ts';
 import { READINGS, type ReadingName, type Readings } from './readings.ts';
@@ -13,7 +14,7 @@ export interface Candidate {
 }
 
 /** Angles a helical sample may have; less is seen as none, more is a screw. Radians. */
-const HELIX = { least: (5 * Math.PI) / 180, most: (46 * Math.PI) / 180 };
+const HELIX = { least: radiansOf(5), most: radiansOf(46) };
 
 const better = (a: Candidate, b: Candidate): number =>
   a.cost - b.cost || a.order[0] - b.order[0] || a.order[1] - b.order[1] || a.order[2] - b.order[2];

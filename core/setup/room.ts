@@ -1,3 +1,4 @@
+import { radiansOf } from '../units/index.ts';
 import type { Thrust } from './holding.ts';
 import { CLEAR_BY, lagOf, type Cutting, type Stroke } from './stroke.ts';
 
@@ -92,7 +93,7 @@ function reachAt({ cutting, outside }: Room, across: number): number {
   if (above <= 0) return 0;
   const { cutterDiameter, helixDeg } = cutting;
   const rim = above >= cutterDiameter / 2 ? cutterDiameter / 2 : Math.sqrt(above * (cutterDiameter - above));
-  return rim * Math.cos((helixDeg * Math.PI) / 180) + lagOf(cutting);
+  return rim * Math.cos(radiansOf(helixDeg)) + lagOf(cutting);
 }
 
 /** What stands beside the blank at one end: jaws, dog and head body, or tailstock. */

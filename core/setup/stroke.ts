@@ -1,3 +1,4 @@
+import { radiansOf } from '../units/index.ts';
 import { approachAlong } from '../lead/index.ts';
 
 /** Kept between cutter and work where it is said to be clear, mm. */
@@ -35,12 +36,12 @@ export interface Stroke {
  * drawn disk.
  */
 export function approachOf({ depth, cutterDiameter, cutterWidth, helixDeg }: Omit<Cutting, 'face'>): number {
-  return approachAlong(depth, cutterDiameter, cutterWidth, (helixDeg * Math.PI) / 180);
+  return approachAlong(depth, cutterDiameter, cutterWidth, radiansOf(helixDeg));
 }
 
 /** How far the cutter's middle goes past the face before its trailing corner is through. */
 export const lagOf = ({ cutterWidth, helixDeg }: Pick<Cutting, 'cutterWidth' | 'helixDeg'>): number =>
-  (cutterWidth / 2) * Math.sin((helixDeg * Math.PI) / 180);
+  (cutterWidth / 2) * Math.sin(radiansOf(helixDeg));
 
 /** Where the cutter touches, is through and is clear; and the travel of each space. */
 export function strokeOf(cutting: Cutting): Stroke {

@@ -1,5 +1,5 @@
 import type { Point } from '../involute/index.ts';
-import { approx, decimalText, exact } from '../units/index.ts';
+import { approx, decimalText, exact, radiansOf } from '../units/index.ts';
 import { fitButtons, type TwoButtons } from './buttons.ts';
 import {
   pitchRadius,
@@ -48,7 +48,7 @@ export interface Template {
   readonly buttons: TwoButtons | null;
 }
 
-const rad = (degrees: number): number => (degrees * Math.PI) / 180;
+const rad = (degrees: number): number => radiansOf(degrees);
 
 /**
  * A template for a fly cutter or another single-point tool: the tooth space of this very count, enlarged,

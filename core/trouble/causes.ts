@@ -1,4 +1,4 @@
-import { decimalText, dmsText, exact, lengthText, type UnitSystem } from '../units/index.ts';
+import { decimalText, dmsText, exact, lengthText, type UnitSystem, degreesOf } from '../units/index.ts';
 import { creep, wrongDifferential, wrongHoles } from './counts.ts';
 import type { TroubleFacts } from './facts.ts';
 import type { SymptomId } from './symptoms.ts';
@@ -114,7 +114,7 @@ function nick({ facts, units }: Ask): Cause[] {
 }
 
 function lean({ facts, units }: Ask): Cause[] {
-  const per = facts.outside === null ? null : (0.1 / (facts.outside / 2)) * (180 / Math.PI);
+  const per = facts.outside === null ? null : degreesOf(0.1 / (facts.outside / 2));
   return [
     {
       key: 'off-centre',

@@ -37,3 +37,4 @@ export {
   type Pitch,
 } from './parse.ts';
 export { stepped } from './step.ts';
+export { degreesOf, radiansOf } from './angle.ts';

@@ -1,3 +1,4 @@
+import { radiansOf, degreesOf } from '../units/index.ts';
 import type { DriveShape } from '../drive/index.ts';
 import type { RimFacts } from './rim.ts';
 
@@ -90,14 +91,14 @@ export function hobOf(
 ): HobData {
   const dedendum = worm.depth - addendum;
   const outside = wormDiameter + 2 * dedendum;
-  const relief = ((Math.PI * outside) / flutes) * Math.tan((RELIEF_DEG * Math.PI) / 180);
+  const relief = ((Math.PI * outside) / flutes) * Math.tan(radiansOf(RELIEF_DEG));
   const depth = 2 * dedendum;
   return {
     outside,
     pitchDiameter: wormDiameter,
     depth,
     flutes,
-    straight: (worm.leadAngle * 180) / Math.PI <= STRAIGHT_FLUTES_DEG,
+    straight: degreesOf(worm.leadAngle) <= STRAIGHT_FLUTES_DEG,
     fluteLead: (Math.PI * wormDiameter) / Math.tan(worm.leadAngle),
     fluteHand: hand === 'right' ? 'left' : 'right',
     fluteDepth: depth + relief + 0.5,

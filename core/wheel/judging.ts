@@ -10,11 +10,10 @@ import {
   parseCount,
   parsePositiveLength,
   type UnitSystem,
+  degreesOf,
 } from '../units/index.ts';
 import type { WheelCutter, WheelDetail } from './detail.ts';
 import type { GashInput } from './schema.ts';
-
-const DEG = 180 / Math.PI;
 
 interface GashReadings {
   readonly hobStock: number | null;
@@ -59,7 +58,7 @@ export function judgeGash(
 ): Issue[] {
   const issues: Issue[] = [];
   const contact = schools.find((one) => one.school === school)?.contact ?? null;
-  const leadDeg = worm.leadAngle * DEG;
+  const leadDeg = degreesOf(worm.leadAngle);
   if (!mill) issues.push({ code: 'gash-no-mill', path: 'choice', severity: 'needed', allowed: 'the mill' });
   if (school !== 'hob' && leadDeg > FAIR_GASH_DEG)
     issues.push({

@@ -8,6 +8,7 @@ import {
   parseAngleDeg,
   parseLength,
   type UnitSystem,
+  radiansOf,
 } from '../units/index.ts';
 import { rimValues, rimWorking } from './rimSaying.ts';
 import type { RimInput } from './schema.ts';
@@ -41,8 +42,6 @@ export interface RimDetail {
   /** Face widths that the schools give, mm. */
   readonly usual: readonly { readonly mm: number; readonly source: string }[];
 }
-
-const DEG = Math.PI / 180;
 
 /**
  * Face widths in use.
@@ -79,7 +78,7 @@ function readRim(input: RimInput): RimReadings {
   const spread: Result<number> = !angle.ok
     ? angle
     : angle.value.gte(20) && angle.value.lte(120)
-      ? ok(approx(angle.value) * DEG)
+      ? ok(radiansOf(approx(angle.value)))
       : fail({
           code: 'out-of-range',
           path: '',

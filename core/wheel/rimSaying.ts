@@ -1,9 +1,7 @@
 import type { DriveShape } from '../drive/index.ts';
 import { lengthValue, textValue, type Value, type Working } from '../station/index.ts';
-import { decimalText } from '../units/index.ts';
+import { decimalText, degreesOf } from '../units/index.ts';
 import type { RimReadings, RimShape } from './rim.ts';
-
-const DEG = Math.PI / 180;
 
 export function rimValues(
   shape: RimShape,
@@ -52,7 +50,7 @@ export function rimWorking(
   const f = (value: number) => decimalText(value, 4);
   const mm = (value: number) => `${f(value)}\\ \\mathrm{mm}`;
   const source = 'Machinery’s Handbook, worm wheels; by geometry';
-  const half = Math.asin(Math.min(1, shape.hollow / 2 / shape.throatRadius)) / DEG;
+  const half = degreesOf(Math.asin(Math.min(1, shape.hollow / 2 / shape.throatRadius)));
   const lines: Working[] = [
     {
       key: 'throat',

@@ -8,14 +8,12 @@ import {
   type Working,
 } from '../station/index.ts';
 import type { Mill } from '../shop/index.ts';
-import { decimalText, exact, lengthText, type UnitSystem } from '../units/index.ts';
+import { decimalText, exact, lengthText, type UnitSystem, degreesOf } from '../units/index.ts';
 import type { WheelDetail } from './detail.ts';
 import type { Infeed } from './gash.ts';
 import type { RimFacts } from './rim.ts';
 import type { GashSchool } from './schema.ts';
 import { SCHOOL_NAMES } from './schools.ts';
-
-const DEG = 180 / Math.PI;
 
 export function valuesOf(
   { school, schools, setting, lean, infeed, hobStock, cutAs }: WheelDetail,
@@ -29,7 +27,7 @@ export function valuesOf(
     textValue({ key: 'school', label: 'Cut by', settles: true }, SCHOOL_NAMES[school].name),
     angleValue(
       { key: 'leadAngle', label: 'Lead angle', symbol: '\\gamma', settles: true },
-      angle(drive.worm.leadAngle * DEG),
+      angle(degreesOf(drive.worm.leadAngle)),
     ),
     textValue({ key: 'hand', label: 'Hand, as the worm', settles: true }, drive.hand),
     lengthValue(
@@ -96,7 +94,7 @@ export function workingOf(
   const { worm, teeth, starts, wormDiameter, addendum, centre } = drive;
   const f = (value: number) => decimalText(value, 4);
   const mm = (value: number) => `${f(value)}\\ \\mathrm{mm}`;
-  const angle = `${decimalText(worm.leadAngle * DEG, 4)}^\\circ`;
+  const angle = `${decimalText(degreesOf(worm.leadAngle), 4)}^\\circ`;
   const lines: Working[] = [
     {
       key: 'leadAngle',
@@ -122,7 +120,7 @@ export function workingOf(
       key: 'lean',
       label: 'Lean over the face, for the nearest mark',
       formula: 'b\\tan\\delta',
-      put: `${f(rim.faceWidth)}\\tan ${decimalText(Math.abs(setting.scale - worm.leadAngle * DEG), 4)}^\\circ`,
+      put: `${f(rim.faceWidth)}\\tan ${decimalText(Math.abs(setting.scale - degreesOf(worm.leadAngle)), 4)}^\\circ`,
       result: `${decimalText(lean, 1)}\\ \\mathrm{\u00b5m}`,
       source: 'by geometry',
     });

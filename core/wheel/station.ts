@@ -3,7 +3,7 @@ import { at, type Issue } from '../findings/index.ts';
 import { setTable, settingOf } from '../lead/index.ts';
 import type { Placed, StationWork } from '../station/index.ts';
 import type { Mill } from '../shop/index.ts';
-import { dmsText, exact, lengthFigure } from '../units/index.ts';
+import { dmsText, exact, lengthFigure, degreesOf } from '../units/index.ts';
 import type { WheelCutter, WheelDetail, WheelFacts } from './detail.ts';
 import { hobOf, infeedOf } from './gash.ts';
 import { judgeGash, readGash } from './judging.ts';
@@ -11,8 +11,6 @@ import type { RimFacts } from './rim.ts';
 import { cautionsOf, valuesOf, workingOf } from './saying.ts';
 import type { GashInput } from './schema.ts';
 import { SCHOOL_NAMES, schoolsOf } from './schools.ts';
-
-const DEG = 180 / Math.PI;
 
 /** What the wheel is cut from, on and with. */
 export interface WheelGround {
@@ -69,7 +67,7 @@ export function planWheel({
   if (!drive || !rim) return empty;
   const { worm, teeth, starts } = drive;
   const cutAs = wheelCutAs(teeth, starts, worm.leadAngle);
-  const leadDeg = worm.leadAngle * DEG;
+  const leadDeg = degreesOf(worm.leadAngle);
   const known: WheelDetail = { ...detail, cutAs, schools: schoolsOf(drive, rim, cutter, cutAs) };
   const infeed = infeedOf(drive, rim, input.school, cutter.diameter);
   const read = readGash(input, infeed.fromThroat, system);

@@ -20,7 +20,15 @@ import {
   type Value,
   type Working,
 } from '../station/index.ts';
-import { decimalText, dmsText, exact, lengthFigure, lengthText, type UnitSystem } from '../units/index.ts';
+import {
+  decimalText,
+  dmsText,
+  exact,
+  lengthFigure,
+  lengthText,
+  type UnitSystem,
+  degreesOf,
+} from '../units/index.ts';
 import type { WormInput } from './schema.ts';
 import { toolOf, type WormTool } from './tool.ts';
 
@@ -64,8 +72,6 @@ export interface WormDetail {
     readonly lean: number;
   } | null;
 }
-
-const DEG = 180 / Math.PI;
 const HANDBOOK = 'Machinery’s Handbook, worm gearing';
 
 const schoolsFor = (axialPitch: number): readonly ThreadSchool[] =>
@@ -153,7 +159,7 @@ export function planWorm({
       given: lengthText(length, system),
       detail: { engaged: lengthText(engaged, system) },
     });
-  const leadDeg = worm.leadAngle * DEG;
+  const leadDeg = degreesOf(worm.leadAngle);
   const setting = scale && { mill: scale.mill, ...settingOf(leadDeg, scale.minutes, 10) };
   const infeed = { radial: worm.depth, alongFlank: worm.depth / Math.cos(drive.proportions.pressureAngle) };
   const wrong = issues.some(({ severity }) => severity === 'wrong');
@@ -206,7 +212,10 @@ function valuesOf(
       worm.lead,
     ),
     textValue({ key: 'hand', label: 'Hand', settles: true }, hand),
-    angleValue({ key: 'leadAngle', label: 'Lead angle', symbol: '\\gamma' }, angle(worm.leadAngle * DEG)),
+    angleValue(
+      { key: 'leadAngle', label: 'Lead angle', symbol: '\\gamma' },
+      angle(degreesOf(worm.leadAngle)),
+    ),
     ...(setting
       ? [
           textValue(
@@ -215,7 +224,7 @@ function valuesOf(
           ),
         ]
       : []),
-    angleValue({ key: 'included', label: 'Tool angle', settles: true }, angle(tool.includedAngle * DEG)),
+    angleValue({ key: 'included', label: 'Tool angle', settles: true }, angle(degreesOf(tool.includedAngle))),
     lengthValue({ key: 'flat', label: 'Tool flat', settles: true }, tool.flat),
     lengthValue({ key: 'crest', label: 'Crest of the thread' }, worm.crest),
     textValue(
@@ -235,7 +244,7 @@ function workingOf(
   const mm = (value: number) => `${f(value)}\\ \\mathrm{mm}`;
   const of = (part: number) => `${decimalText(part, 4)}`;
   const px = f(worm.axialPitch);
-  const a = `${decimalText(proportions.pressureAngle * DEG, 2)}^\\circ`;
+  const a = `${decimalText(degreesOf(proportions.pressureAngle), 2)}^\\circ`;
   const source = proportions.source;
   return [
     {

@@ -1,6 +1,6 @@
 import type { DriveShape } from '../drive/index.ts';
 import { CHECK_BAR, FRONT_RELIEF, type Template, type TemplateSize } from '../toothform/index.ts';
-import { decimalText } from '../units/index.ts';
+import { decimalText, degreesOf, radiansOf } from '../units/index.ts';
 import type { WormInput } from './schema.ts';
 
 /** A worm’s tool as ground. mm, radians. */
@@ -20,7 +20,6 @@ export interface WormTool {
 
 /** Clearance ground besides the lead angle, degrees. Common practice. */
 const SIDE_CLEARANCE = 4;
-const DEG = Math.PI / 180;
 
 /**
  * The tool of a worm. Level along the axis it has the angle and the flat of the axial section; turned to the
@@ -33,9 +32,9 @@ export function toolOf({ worm, proportions }: DriveShape, set: WormInput['tool']
   const lean = Math.tan(proportions.pressureAngle) * turned;
   const flat = worm.toolFlat * turned;
   // a tool that is turned needs its clearance alike on both sides, but for what root and pitch line differ by
-  const along = Math.atan(worm.lead / (Math.PI * worm.root)) / DEG;
-  const outside = Math.atan(worm.lead / (Math.PI * worm.outside)) / DEG;
-  const own = set === 'thread' ? worm.leadAngle / DEG : 0;
+  const along = degreesOf(Math.atan(worm.lead / (Math.PI * worm.root)));
+  const outside = degreesOf(Math.atan(worm.lead / (Math.PI * worm.outside)));
+  const own = set === 'thread' ? degreesOf(worm.leadAngle) : 0;
   return {
     includedAngle: 2 * Math.atan(lean),
     flat,
@@ -85,7 +84,7 @@ export function wormTemplate(
   });
   const barAt = -3 * letter;
   const reliefAt = wide + 0.6 * depth + 6;
-  const degrees = (angle: number) => decimalText(angle / DEG, 2);
+  const degrees = (angle: number) => decimalText(degreesOf(angle), 2);
   const words = [
     title,
     `${decimalText(scale, 2)} times life size. The bar is ${CHECK_BAR} mm on paper: measure it before you trust the sheet.`,
@@ -107,7 +106,7 @@ export function wormTemplate(
       line('check', -CHECK_BAR / 2, barAt - 1.5, -CHECK_BAR / 2, barAt + 1.5),
       line('check', CHECK_BAR / 2, barAt - 1.5, CHECK_BAR / 2, barAt + 1.5),
       line('relief', reliefAt, 0, reliefAt, shank),
-      line('relief', reliefAt, 0, reliefAt + shank * 0.6 * Math.tan(FRONT_RELIEF * DEG), shank * 0.6),
+      line('relief', reliefAt, 0, reliefAt + shank * 0.6 * Math.tan(radiansOf(FRONT_RELIEF)), shank * 0.6),
     ],
     circles: [],
     words: [

@@ -2,14 +2,14 @@ import { line } from 'd3';
 import { useMemo } from 'react';
 import { gearOutline, type GearDrawing, type Point } from '../../core/involute/index.ts';
 import { spanOver } from '../../core/inspect/index.ts';
-import { parseCount, type Measure } from '../../core/units/index.ts';
+import { parseCount, type Measure, radiansOf } from '../../core/units/index.ts';
 import type { StationProps } from '../panel/index.ts';
 
 const path = line<Point>(
   ({ x }) => x,
   ({ y }) => -y,
 );
-const ANGLE = (20 * Math.PI) / 180;
+const ANGLE = radiansOf(20);
 /** More teeth than this are drawn as fewer: what is measured is the same. */
 const MOST_DRAWN = 44;
 

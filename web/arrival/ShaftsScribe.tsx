@@ -1,5 +1,5 @@
 import type { Pair } from '../../core/mesh/index.ts';
-import { approx, lengthText, parsePositiveLength } from '../../core/units/index.ts';
+import { approx, lengthText, parsePositiveLength, radiansOf } from '../../core/units/index.ts';
 import { PairView } from '../scribe/index.ts';
 import type { StationProps } from '../panel/index.ts';
 
@@ -24,7 +24,7 @@ export function ShaftsScribe({ part, station, units }: StationProps<'gear'>) {
   });
   const pair: Pair = {
     module: shown.module,
-    pressureAngle: (20 * Math.PI) / 180,
+    pressureAngle: radiansOf(20),
     gears: [gear(shown.teeth[0]), gear(shown.teeth[1])],
   };
   return (

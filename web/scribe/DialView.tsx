@@ -1,3 +1,4 @@
+import { radiansOf } from '../../core/units/index.ts';
 interface DialViewProps {
   /** Marks on one turn of the wheel. */
   readonly marks: number;
@@ -17,7 +18,7 @@ const MOST_DRAWN = 120;
 const SPREAD = 52;
 
 const ray = (degrees: number, from: number, to: number): string => {
-  const a = (degrees * Math.PI) / 180;
+  const a = radiansOf(degrees);
   return `M${from * Math.sin(a)} ${-from * Math.cos(a)}L${to * Math.sin(a)} ${-to * Math.cos(a)}`;
 };
 

@@ -1,3 +1,4 @@
+import { radiansOf } from '../../core/units/index.ts';
 import type { MadePlate } from '../../core/dividing/index.ts';
 
 /** How many holes are numbered in the order they are drilled: enough to see which way it goes. */
@@ -10,7 +11,7 @@ export function MadePlateView({ plate }: { readonly plate: MadePlate }) {
   const scale = (SIZE - 110) / pitchCircle;
   const radius = (pitchCircle / 2) * scale;
   const at = (hole: number, r: number) => {
-    const angle = ((startAngleDeg + (360 * hole) / holes) * Math.PI) / 180;
+    const angle = radiansOf(startAngleDeg + (360 * hole) / holes);
     return { cx: r * Math.sin(angle), cy: -r * Math.cos(angle) };
   };
   const half = SIZE / 2;

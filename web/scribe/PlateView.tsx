@@ -1,3 +1,4 @@
+import { radiansOf, degreesOf } from '../../core/units/index.ts';
 import { arc } from 'd3';
 
 /** A move shown on the plate. Hole numbers count from the start hole. */
@@ -83,7 +84,7 @@ export function PlateView({
             move={move}
             radius={radiusOf(circles, move.circle)}
             pinSize={large ? 10 : 8}
-            pinAngle={live ? (live.pin * Math.PI) / 180 : null}
+            pinAngle={live ? radiansOf(live.pin) : null}
             upright={-(live?.plate ?? 0)}
             arms={arms}
           />
@@ -222,7 +223,7 @@ function TurnArrow({
   return (
     <g className="plate-turn">
       <path d={shaft ?? ''} />
-      <path d="M-7 -6L5 0L-7 6" transform={`translate(${x} ${y}) rotate(${(to * 180) / Math.PI})`} />
+      <path d="M-7 -6L5 0L-7 6" transform={`translate(${x} ${y}) rotate(${degreesOf(to)})`} />
       {turns > 0 && (
         <text x={0} y={6} textAnchor="middle" className="plate-turns">
           {turns}×

@@ -1,5 +1,5 @@
 import type { Eccentric } from '../../core/inspect/index.ts';
-import { lengthText, type UnitSystem } from '../../core/units/index.ts';
+import { lengthText, type UnitSystem, radiansOf } from '../../core/units/index.ts';
 
 const R = 64;
 const SPREAD = 34;
@@ -15,11 +15,11 @@ export function RoundView({ round, units }: { readonly round: Eccentric; readonl
   // the first reading stands at the top, and they go round with the clock
   const at = (value: number, degrees: number): string => {
     const radius = R + ((value - mean) / most) * SPREAD;
-    const angle = (degrees * Math.PI) / 180;
+    const angle = radiansOf(degrees);
     return `${(radius * Math.sin(angle)).toFixed(2)} ${(-radius * Math.cos(angle)).toFixed(2)}`;
   };
   const fitted = Array.from({ length: 73 }, (_, i) =>
-    at(mean + off * Math.cos(((i * 5 - towardDeg) * Math.PI) / 180), i * 5),
+    at(mean + off * Math.cos(radiansOf(i * 5 - towardDeg)), i * 5),
   );
   const points = readings.map((r, i) => at(r, (i * 360) / readings.length));
   return (

@@ -1,3 +1,4 @@
+import { radiansOf } from '../../core/units/index.ts';
 interface SpacesViewProps {
   readonly spaces: number;
   /** Degrees from one to the next, or millimetres along a line. */
@@ -46,12 +47,12 @@ export function SpacesView({ spaces, step, along, at = null, label, height = 300
   }
   const radius = height / 2 - 34;
   const ray = (degrees: number, from: number, to: number) => {
-    const a = (degrees * Math.PI) / 180;
+    const a = radiansOf(degrees);
     return `M${from * Math.sin(a)} ${-from * Math.cos(a)}L${to * Math.sin(a)} ${-to * Math.cos(a)}`;
   };
   const place = (degrees: number, r: number) => ({
-    x: r * Math.sin((degrees * Math.PI) / 180),
-    y: 5 - r * Math.cos((degrees * Math.PI) / 180),
+    x: r * Math.sin(radiansOf(degrees)),
+    y: 5 - r * Math.cos(radiansOf(degrees)),
   });
   const named = new Set([1, 2, spaces]);
   return (

@@ -1,3 +1,4 @@
+import { radiansOf } from '../../core/units/index.ts';
 import { useId } from 'react';
 import type { Mount } from '../../core/run/index.ts';
 
@@ -10,7 +11,7 @@ interface StrokeViewProps {
   readonly mount: Mount | null;
 }
 
-const LEAN = Math.tan((18 * Math.PI) / 180);
+const LEAN = Math.tan(radiansOf(18));
 const WORDS: Readonly<Record<Stage, string>> = {
   out: 'draw it clear',
   back: 'run it back',

@@ -1,4 +1,4 @@
-import { dmsText, exact } from '../../core/units/index.ts';
+import { dmsText, exact, radiansOf } from '../../core/units/index.ts';
 
 interface SwingViewProps {
   readonly hand: 'right' | 'left';
@@ -31,7 +31,7 @@ export function SwingView(props: SwingViewProps) {
   const scale = Math.min(84 / diameter, 120 / faceWidth);
   const [half, face] = [(diameter / 2) * scale, faceWidth * scale];
   // the helix on top of the work: a right-hand one comes towards the operator as it goes to the right
-  const slope = Math.tan((helixDeg * Math.PI) / 180) * (hand === 'right' ? 1 : -1);
+  const slope = Math.tan(radiansOf(helixDeg)) * (hand === 'right' ? 1 : -1);
   const shift = 2 * Math.PI * (diameter / 2) * scale * turn * travelled * (hand === 'right' ? -1 : 1);
   const lines = Array.from({ length: 9 }, (_, i) => {
     const y = (i - 4) * (half / 2.2);
@@ -42,7 +42,7 @@ export function SwingView(props: SwingViewProps) {
   const along = face / 2 - travelled * face;
   const angle = dmsText(exact(swingDeg.toFixed(6)));
   // a table swung far is drawn shorter, so that it stays on the sheet
-  const [sin, cos] = [Math.sin((swingDeg * Math.PI) / 180), Math.cos((swingDeg * Math.PI) / 180)];
+  const [sin, cos] = [Math.sin(radiansOf(swingDeg)), Math.cos(radiansOf(swingDeg))];
   const length = Math.min(TABLE.length, (2 * (TABLE.reach - (TABLE.width / 2) * cos)) / Math.max(sin, 1e-6));
   return (
     <svg
@@ -114,7 +114,7 @@ function SwingArc({ turned }: { readonly turned: number }) {
   if (Math.abs(turned) < 0.5) return null;
   const r = 192;
   const at = (degrees: number, radius = r) => {
-    const angle = (degrees * Math.PI) / 180;
+    const angle = radiansOf(degrees);
     return `${(radius * Math.cos(angle)).toFixed(2)} ${(radius * Math.sin(angle)).toFixed(2)}`;
   };
   const sweep = turned > 0 ? 1 : 0;

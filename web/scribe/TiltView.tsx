@@ -1,4 +1,4 @@
-import { dmsText, exact } from '../../core/units/index.ts';
+import { dmsText, exact, radiansOf } from '../../core/units/index.ts';
 
 interface TiltViewProps {
   readonly hand: 'right' | 'left';
@@ -23,7 +23,7 @@ export function TiltView({ hand, helixDeg, side, top, tiltDeg, diameter, faceWid
   const [half, face] = [(diameter / 2) * scale, faceWidth * scale];
   // on the near side a right-hand tooth falls to the right; beyond the work, seen through it, it rises
   const falls = (hand === 'right') === (side === 'near') ? 1 : -1;
-  const slope = Math.tan((helixDeg * Math.PI) / 180) * falls;
+  const slope = Math.tan(radiansOf(helixDeg)) * falls;
   const lines = [-4, -3, -2, -1, 0, 1, 2, 3, 4]
     .map((i) => {
       const y = i * (half / 2.6);

@@ -1,3 +1,4 @@
+import { degreesOf } from '../../core/units/index.ts';
 import { arc } from 'd3';
 import { meshesOf, type Train } from '../../core/gearing/index.ts';
 
@@ -155,7 +156,7 @@ function Hand({
   const end = clockwise ? 1.2 : -1.2;
   const shaft = arc()({ innerRadius: size, outerRadius: size, startAngle: -end, endAngle: end });
   const [tx, ty] = [size * Math.sin(end), -size * Math.cos(end)];
-  const heading = (end * 180) / Math.PI + (clockwise ? 0 : 180);
+  const heading = degreesOf(end) + (clockwise ? 0 : 180);
   return (
     <g transform={`translate(${x} ${y})`} className="train-hand">
       <path d={shaft ?? ''} />

@@ -1,3 +1,4 @@
+import { radiansOf } from '../../core/units/index.ts';
 import type { FormGround } from '../../core/cutter/index.ts';
 import {
   diskErrors,
@@ -15,7 +16,7 @@ export interface CutterErrors extends FormErrors {
   readonly madeFor: number;
 }
 
-const radians = ({ helixDeg }: FormGround): number => (helixDeg * Math.PI) / 180;
+const radians = ({ helixDeg }: FormGround): number => radiansOf(helixDeg);
 
 /** The space as a straight cutter meets it: a helical gear’s by its virtual count. */
 function flatForm(ground: FormGround): ToothForm {

@@ -13,7 +13,7 @@ import { planDrive, type DriveFacts } from '../../drive/index.ts';
 import type { WheelPart } from './document.ts';
 import { layingFor } from '../../lead/index.ts';
 import type { ToothForm } from '../../toothform/index.ts';
-import { exact, type UnitSystem } from '../../units/index.ts';
+import { exact, type UnitSystem, degreesOf } from '../../units/index.ts';
 import { planSetup, type SetupWork } from '../../setup/index.ts';
 import { planRim, planWheel } from '../../wheel/index.ts';
 
@@ -26,7 +26,7 @@ function wheelNeed({ teeth, starts, pitch, includedDeg, worm, addendum }: DriveF
     teeth,
     pitch,
     angleDeg: includedDeg.div(2),
-    helixDeg: starts === 1 ? 0 : (worm.leadAngle * 180) / Math.PI,
+    helixDeg: starts === 1 ? 0 : degreesOf(worm.leadAngle),
     dedendum: worm.depth - addendum,
     normalModule: worm.normalModule,
   };
@@ -92,7 +92,7 @@ export function planWheelPart(part: WheelPart, on: PartGround): PartPlan {
     face: rim && rim.faceWidth,
     module: facts && facts.worm.normalModule,
     teeth: facts && facts.teeth,
-    helixDeg: facts ? (facts.worm.leadAngle * 180) / Math.PI : 0,
+    helixDeg: facts ? degreesOf(facts.worm.leadAngle) : 0,
     rounds: cut.detail.rounds,
     travels: part.gash.school === 'traverse' ? 'table' : null,
     sizes: null,

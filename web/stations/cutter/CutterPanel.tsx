@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { sayIssue } from '../../../core/findings/index.ts';
 import { withCutter } from '../../../core/job/index.ts';
 import { rangeText, type JudgedCutter } from '../../../core/cutter/index.ts';
-import { decimalText } from '../../../core/units/index.ts';
+import { decimalText, degreesOf } from '../../../core/units/index.ts';
 import type { StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 import { FormErrors } from './FormErrors.tsx';
@@ -41,7 +41,7 @@ export function CutterPanel(props: StationProps<'cutter'>) {
         </div>
       )}
       <Owned owned={owned} inForce={inForce} onTake={take} none={shop.cutters.length === 0} />
-      {ground && <FormErrors ground={ground} angleDeg={(ground.form.pressureAngle * 180) / Math.PI} />}
+      {ground && <FormErrors ground={ground} angleDeg={degreesOf(ground.form.pressureAngle)} />}
       <MakeCutter {...props} />
       <details className="schools">
         <summary>The set of eight in both schools</summary>

@@ -1,3 +1,4 @@
+import { dequal } from 'dequal';
 import { standingFor, type LeadGearing, type Preparation, type Way } from '../../../core/dividing/index.ts';
 import type { Head } from '../../../core/shop/index.ts';
 import { editShop } from '../../edits/index.ts';
@@ -15,10 +16,7 @@ interface PreparationListProps {
 export function PreparationList({ steps, way, head, lead, shopHeads }: PreparationListProps) {
   const live = head && shopHeads.find(({ id }) => id === head.id);
   const stands = live ? standingFor(way, live, lead) : null;
-  const standsSo =
-    live &&
-    stands &&
-    JSON.stringify(stands) === JSON.stringify({ mounted: live.mounted, standing: live.standing });
+  const standsSo = live && stands && dequal(stands, { mounted: live.mounted, standing: live.standing });
   const remember = () => {
     if (!stands || !live) return;
     editShop((now) => ({

@@ -15,6 +15,7 @@ import {
   pitchOf,
   type Measure,
   type UnitSystem,
+  degreesOf,
 } from '../../../core/units/index.ts';
 import { EitherField, echoAngle, Length, LengthField, MeasureField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
@@ -198,7 +199,7 @@ function thinnedBy(already: Measure, more: number, units: UnitSystem): Measure {
   return measure(lengthFigure(Math.ceil(mm / grain - 1e-6) * grain, units, 'fine'), units);
 }
 
-const degrees = (angle: number): string => dmsText(exact(((angle * 180) / Math.PI).toFixed(4)));
+const degrees = (angle: number): string => dmsText(exact(degreesOf(angle).toFixed(4)));
 
 /** The pair at its real distance, line by line. */
 function MeshReport({ mesh, units }: { readonly mesh: MeshDetail; readonly units: UnitSystem }) {

@@ -1,3 +1,4 @@
+import { dequal } from 'dequal';
 import { useQueryClient } from '@tanstack/react-query';
 import { Button, Select } from 'antd';
 import { useState } from 'react';
@@ -57,8 +58,7 @@ function Written({ runId, record }: WrittenProps) {
   const [failed, setFailed] = useState<string | null>(null);
   const last = page.data?.digest.measured.at(-1);
   const isThere =
-    last !== undefined &&
-    JSON.stringify([last.readings, last.verdict]) === JSON.stringify([record.readings, record.verdict]);
+    last !== undefined && dequal([last.readings, last.verdict], [record.readings, record.verdict]);
   const write = async () => {
     setBusy(true);
     setFailed(null);

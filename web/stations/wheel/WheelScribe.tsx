@@ -1,3 +1,4 @@
+import { degreesOf } from '../../../core/units/index.ts';
 import { ContactView, SwingView, TiltView, WheelSectionView } from '../../scribe/index.ts';
 import type { StationProps } from '../../panel/index.ts';
 
@@ -7,7 +8,7 @@ export function WheelScribe({ station, units }: StationProps<'wheel'>) {
   if (!drive || !rim)
     return <p className="scribe-empty">The gash is drawn here as soon as drive and blank are known.</p>;
   const contact = schools.find((one) => one.school === school)?.contact ?? null;
-  const helixDeg = (drive.worm.leadAngle * 180) / Math.PI;
+  const helixDeg = degreesOf(drive.worm.leadAngle);
   const bearing = rim.rim === 'throat' ? rim.hollow : rim.faceWidth;
   return (
     <>

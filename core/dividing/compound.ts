@@ -90,10 +90,6 @@ export function findCompounds(turns: Exact, circles: readonly Circle[], any = fa
   return found.sort(byTrouble);
 }
 
-/** Can the turn be had by compound indexing at all? Cheaper than finding how. */
-export const compoundReaches = (turns: Exact, circles: readonly Circle[]): boolean =>
-  findCompounds(turns, circles, true).length > 0;
-
 /**
  * For each pair of circles the compound move that comes nearest to a turn of the crank.
  * @param turns of the crank, exact, > 0

@@ -1,4 +1,4 @@
-export { advanceOf, angleAim, countAim, countOf, movesOf, spaceAt, type Aim } from './aim.ts';
+export { angleAim, countAim, countOf, movesOf, spaceAt, type Aim } from './aim.ts';
 export {
   checkChart,
   type ChartCheck,
@@ -9,13 +9,7 @@ export {
   type Misprint,
 } from './chart.ts';
 export { findCompounds, findNearCompounds, type CompoundMove } from './compound.ts';
-export {
-  findDifferentials,
-  findNearDifferentials,
-  plateRatioFor,
-  usualIdlers,
-  type DifferentialMove,
-} from './differential.ts';
+export { findDifferentials, plateRatioFor, usualIdlers, type DifferentialMove } from './differential.ts';
 export { findDirects } from './direct.ts';
 export { indexingTable, type IndexingRow } from './indexingTable.ts';
 export { planMadePlate, type DrillHole, type MadePlate } from './madePlate.ts';
@@ -23,12 +17,10 @@ export { bestWay, searchMethods, type LongSearch } from './longSearch.ts';
 export { quickMethods, rankMethods, simpleWays } from './methods.ts';
 export { choiceFromV2, dividingFromV2, landingFromV2 } from './migrate.ts';
 export {
-  departures,
   landingOf,
   plateRatioOf,
   runChoice,
   runMoves,
-  runNearest,
   type CrankMove,
   type HeadMechanism,
   type HeadMotion,
@@ -36,7 +28,7 @@ export {
 } from './motion.ts';
 export { errorsOfChoice, errorsOfHole, errorsOfRunout, judgeErrors, type HoleError } from './pitchError.ts';
 export { preparationOf, standingFor, type Preparation } from './preparation.ts';
-export { proveChoice, proveDivision, type Proof } from './proof.ts';
+export { proveDivision, type Proof } from './proof.ts';
 export {
   dividingChoiceSchema,
   dividingSchema,
@@ -65,11 +57,10 @@ export {
   type PlateDrawing,
 } from './station.ts';
 export { REACHES, reachOfCounts, type Reach } from './strip.ts';
-export { lineAim, tableWay } from './table.ts';
+export { lineAim } from './table.ts';
 export { aimData, aimFrom, readStride, type AimData, type Target } from './target.ts';
-export { differentialGears, plateTurnsOf, stepsPerTurn, wayOfChoice } from './ways.ts';
+export { plateTurnsOf, stepsPerTurn, wayOfChoice } from './ways.ts';
 export {
-  arcMm,
   armsText,
   backText,
   choiceText,
@@ -84,5 +75,4 @@ export {
   smallAngleText,
   type LandingGround,
 } from './words.ts';
-export { leadRefuses, outWithLead } from './withLead.ts';
 export type { Geared, Ground, LeadGearing, Method, MethodAnswer, Way } from './way.ts';

@@ -1,15 +1,6 @@
 import { trainText } from '../gearing/index.ts';
 import type { Handwheel } from '../shop/index.ts';
-import {
-  angleText,
-  approx,
-  decimalText,
-  dmsText,
-  exact,
-  plural,
-  turnsText,
-  type Exact,
-} from '../units/index.ts';
+import { angleText, decimalText, dmsText, exact, plural, turnsText, type Exact } from '../units/index.ts';
 import type { DividingChoice, Landing } from './schema.ts';
 
 /** `20 spaces on 29`, `1 turn + 9 spaces on 27`, `2 turns`. */
@@ -170,6 +161,3 @@ export function advanceWords(advance: string): string {
   if (value.n === 1n) return value.d === 1n ? '1 space' : `${value.d} spaces`;
   return `moves of ${angleText(value.mul(360))}`;
 }
-
-/** Degrees in a part of a turn, for drawing. */
-export const degreesOf = (turns: Exact): number => approx(turns) * 360;

@@ -1,13 +1,6 @@
-export {
-  contactRatio,
-  engagedLength,
-  FAIR_GASH_DEG,
-  MOST_GASH_DEG,
-  wheelUndercutBelow,
-  usualWorms,
-} from './pair.ts';
+export { contactRatio, engagedLength, FAIR_GASH_DEG, MOST_GASH_DEG, usualWorms } from './pair.ts';
 export { flatAndCrest, WORM_SCHOOLS, type WormProportions } from './proportions.ts';
-export { MOST_STARTS, readDrive, type DriveReadings } from './read.ts';
+export { type DriveReadings } from './read.ts';
 export {
   identifyDrive,
   takeCandidate,
@@ -17,15 +10,14 @@ export {
 } from './sample.ts';
 export { driveSchema, emptyDrive, type DriveInput, type DriveSample } from './schema.ts';
 export { parseSize } from './size.ts';
-export { fromCentre, fromDiameter, type SolvedWorm } from './solve.ts';
+export { fromCentre, type SolvedWorm } from './solve.ts';
 export { shapeOf, type DriveDetail, type DriveFacts, type DriveShape, type PairReport } from './detail.ts';
 export { planDrive, ratioText, type DriveWork } from './station.ts';
 export { wheelDrawing } from './wheelDrawing.ts';
-export { USUAL_FACE_ANGLE, wheelCutAs, wheelSizes, type WheelSizes } from './wheelSizes.ts';
+export { wheelCutAs, wheelSizes, type WheelSizes } from './wheelSizes.ts';
 export {
   axialFromNormal,
   likelySelfLocking,
-  USUAL_FRICTION,
   wormForCentre,
   wormSizes,
   type Worm,

@@ -20,4 +20,4 @@ export {
 export { agreeOnDrive, drivesDiffer, partnerOf, withDrive } from './drive.ts';
 export { drawnDriveJob, drawnHelicalJob, drawnSpurJob } from './sampleJob.ts';
 export { jobFileText, readJob, readJobFile, shapeIssues } from './read.ts';
-export { JOB_FORMAT, JOB_VERSION, jobSchema, type Job } from './schema.ts';
+export { JOB_VERSION, jobSchema, type Job } from './schema.ts';

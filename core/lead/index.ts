@@ -2,15 +2,7 @@ export { bendAngle, bendPair, type Bending, type BentAngle, type PairAngle } fro
 export { searchBends, type BendAnswer, type BendQuestion, type Bent, type BentPair } from './bendSearch.ts';
 export { readGive, type Give } from './give.ts';
 export { angleOfLead, helixLead, machineLead } from './lead.ts';
-export {
-  findLeadTrains,
-  judgeTrain,
-  leadOf,
-  reachOfLeads,
-  usualLeadIdlers,
-  type LeadAsked,
-  type LeadTrain,
-} from './leadTrains.ts';
+export { findLeadTrains, leadOf, usualLeadIdlers, type LeadAsked, type LeadTrain } from './leadTrains.ts';
 export { layOrder, type LayOrder } from './order.ts';
 export { proveHelix, spindleTurns, type HelixProof } from './motion.ts';
 export { positionsOf, strayText } from './saying.ts';

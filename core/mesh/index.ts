@@ -2,7 +2,6 @@ export {
   centreForBacklash,
   deeperForThinning,
   meshAt,
-  nominalCentre,
   thinningFromDeeper,
   type MeshingGear,
   type MeshReport,

@@ -1,7 +1,6 @@
 export {
   beforeCutting,
   dividingGround,
-  settingWords,
   stationOf,
   whatItIs,
   type AnyStationPlan,

@@ -1,4 +1,3 @@
-export { asksLanding, endOfRound } from './moves.ts';
 export {
   cutBefore,
   heed,
@@ -13,6 +12,6 @@ export type { Act, Prompt, PromptOf, WayBack } from './prompt.ts';
 export { nowLine, promptSheet, type NowLine, type SheetStretch } from './sheet.ts';
 export { stretchOf, type Stand } from './stretch.ts';
 export { roundName, sayNow, type NowSay } from './view.ts';
-export { landingFigures, promptFigures, type Figure } from './figures.ts';
-export { promptDone, promptName } from './labels.ts';
-export { promptText, promptWhy } from './sentences.ts';
+export { type Figure } from './figures.ts';
+export { promptName } from './labels.ts';
+export { promptText } from './sentences.ts';

@@ -1,4 +1,4 @@
-export { atOnce, hadSeen, inOrder, lastSeenOf } from './causality.ts';
+export { inOrder, lastSeenOf } from './causality.ts';
 export { checkEvent } from './check.ts';
 export {
   foldRun,

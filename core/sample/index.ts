@@ -7,7 +7,7 @@ export {
   type Identification,
   type Identified,
 } from './identify.ts';
-export { readSample, TOOL_GIVE } from './read.ts';
+export { readSample } from './read.ts';
 export { ANY_COUNT, type ReadingName, type Readings } from './readings.ts';
 export { emptySample, sampleSchema, type SampleInput } from './schema.ts';
 export { search, searchPlainly, type Candidate } from './search.ts';

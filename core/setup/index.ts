@@ -1,17 +1,9 @@
 export { centringsOf, type Centring } from './centring.ts';
-export { depthDialOf, dialMove, dialOf, moveText, type Dial, type DialMove } from './dial.ts';
-export { reasonsOf, thrustOf, wantsKey, type Reason, type Thrust } from './holding.ts';
+export { depthDialOf, dialMove, moveText, type Dial, type DialMove } from './dial.ts';
+export { thrustOf, type Reason, type Thrust } from './holding.ts';
 export { keywayOf, type Keyway } from './keyway.ts';
-export { mandrelFits, type MandrelFit } from './mandrel.ts';
-export {
-  firstTouchReads,
-  handleOf,
-  mountOf,
-  safeAtDepth,
-  type Deepening,
-  type Handle,
-  type Mount,
-} from './mount.ts';
+export { type MandrelFit } from './mandrel.ts';
+export { firstTouchReads, handleOf, safeAtDepth, type Deepening, type Handle, type Mount } from './mount.ts';
 export { fitsOf, tableNeeds, type Fit, type Room } from './room.ts';
 export { emptySetup, setupSchema, type SetupInput } from './schema.ts';
 export { cuttingData, snapDown, type CuttingData } from './speed.ts';

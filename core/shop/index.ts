@@ -15,18 +15,10 @@ export {
 } from './migrate.ts';
 export { readCuttingSpeed, readFeeds, readSpeeds } from './machine.ts';
 export {
-  CUTTER_NUMBERS,
-  cutterSchema,
   equipmentSchema,
-  gearSetSchema,
   headSchema,
-  LEAST_HOLES,
   MOST_HOLES,
   NO_EQUIPMENT,
-  plateSchema,
-  ringSchema,
-  stepperSchema,
-  twiceIn,
   type CutterNumber,
   type Equipment,
   type FormCutter,
@@ -39,9 +31,6 @@ export {
   type Stepper,
 } from './schema.ts';
 export {
-  latheSchema,
-  mandrelSchema,
-  materialSchema,
   millSchema,
   type Mandrel,
   type Material,
@@ -49,15 +38,8 @@ export {
   type Screw,
   type ShopLathe,
 } from './machineSchema.ts';
+export { MEASURING_TOOLS, type Lesson, type MeasuringTool } from './lessonSchema.ts';
 export {
-  LESSON_ABOUT,
-  lessonSchema,
-  MEASURING_TOOLS,
-  type Lesson,
-  type MeasuringTool,
-} from './lessonSchema.ts';
-export {
-  BARE_MACHINE,
   plainCutter,
   plainHead,
   plainLathe,
@@ -68,10 +50,8 @@ export {
   STOCK_MATERIALS,
   STOCK_MILL,
   STOCK_ROTARY,
-  STRAIGHT_TABLE,
   THREE_PLATES,
   TWO_SIDED_PLATE,
-  UNKNOWN_STANDING,
 } from './stock.ts';
 export {
   idFrom,
@@ -85,8 +65,8 @@ export {
   toothRangeText,
   type BoxSetting,
 } from './reading.ts';
-export { readSize, saysItsUnit, unitsOfCutter, unitsOfSize, type SizeOf } from './plausible.ts';
-export { lengthCell, lengthText as lengthCellText } from './rowReaders.ts';
+export { readSize, unitsOfCutter, unitsOfSize, type SizeOf } from './plausible.ts';
+export { lengthText as lengthCellText } from './rowReaders.ts';
 export { pitchCell, pitchCellText } from './takeRow.ts';
 export {
   readTable,

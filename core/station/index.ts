@@ -21,13 +21,4 @@ export {
   type Value,
   type Working,
 } from './station.ts';
-export {
-  ANGLE_WITHIN,
-  angleValue,
-  figureValue,
-  LENGTH_WITHIN,
-  lengthValue,
-  PITCH_WITHIN,
-  pitchValue,
-  textValue,
-} from './values.ts';
+export { angleValue, figureValue, lengthValue, pitchValue, textValue } from './values.ts';

@@ -18,7 +18,6 @@ export {
 export {
   measure,
   measureSchema,
-  unitSchema,
   unitSystemSchema,
   type Measure,
   type Unit,

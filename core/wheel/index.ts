@@ -1,8 +1,7 @@
 export { contactOf, MARKING_FILM, type Contact, type FlankSpot, type GashToJudge } from './contact.ts';
-export { hobOf, infeedOf, STRAIGHT_FLUTES_DEG, type HobData, type Infeed } from './gash.ts';
+export { hobOf, infeedOf, type HobData, type Infeed } from './gash.ts';
 export { planRim, rimShape, usualFaces, type RimDetail, type RimFacts } from './rim.ts';
 export {
-  GASH_SCHOOLS,
   gashSchema,
   emptyGash,
   emptyRim,

@@ -1,4 +1,4 @@
-export { findLatheGears, judgeLatheGears, PI_STAND_INS, type Lathe, type LatheWay } from './lathe.ts';
+export { findLatheGears, PI_STAND_INS, type Lathe, type LatheWay } from './lathe.ts';
 export {
   astrayText,
   planLathe,

@@ -1,7 +1,6 @@
 import './scribe.css';
 export { CentreView } from './CentreView.tsx';
 export { ContactView } from './ContactView.tsx';
-export { DialView } from './DialView.tsx';
 export { FlatsView } from './FlatsView.tsx';
 export { GearDrawing } from './GearDrawing.tsx';
 export { HandView } from './HandView.tsx';

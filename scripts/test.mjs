@@ -14,7 +14,9 @@ const results = mkdtempSync(path.join(os.tmpdir(), 'vuelta-results-'));
 let passed = 0;
 let failed = 0;
 
-/** Runs a check. What it says comes in one piece, so that those that run at once do not mix, or as it comes. */
+/**
+ * Runs a check. What it says comes in one piece, so that those that run at once do not mix, or as it comes.
+ */
 function check(name, args, { env = {}, live = false } = {}) {
   if (live) console.log(`\n— ${name}`);
   const started = Date.now();

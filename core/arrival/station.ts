@@ -1,5 +1,5 @@
 import { depthByRule, type GearInput, type GearReadings } from '../gear/index.ts';
-import { at, type Issue } from '../findings/index.ts';
+import { fieldAt, at, type Issue } from '../findings/index.ts';
 import { identify, readSample, type Identified, type Readings, type SampleInput } from '../sample/index.ts';
 import type { Head } from '../shop/index.ts';
 import type { Placed, Working } from '../station/index.ts';
@@ -65,7 +65,7 @@ function sampleWork({ sample, taken }: ArrivalOf<'sample'>, path: string, system
   const { found, working } = whatItIs(sample, readings);
   return {
     detail: { by: 'sample', found },
-    issues: at(`${path}.sample`, issues),
+    issues: at(fieldAt<Arrival>(path, 'sample'), issues),
     working,
     answer: taken ? null : 'a sample to measure',
   };
@@ -84,7 +84,7 @@ function stockWork(
   const depth = gear.depth ?? (pitch && rule !== 'typed' ? depthByRule(rule, pitch.module) : null);
   const none = {
     detail: { by: 'blank', answer: null },
-    issues: told(`${path}.stock`, issues),
+    issues: told(fieldAt<Arrival>(path, 'stock'), issues),
     working: [],
     answer: taken ? null : 'a blank on hand',
   } as const;
@@ -94,7 +94,7 @@ function stockWork(
   const least = module.mul(6).add(depth.addendum.mul(2)).add(cleanUp);
   const small: Issue = {
     code: 'stock-too-small',
-    path: `${path}.stock.diameter`,
+    path: fieldAt<Arrival>(path, 'stock.diameter'),
     severity: 'query',
     given: input.diameter.typed,
     detail: { least: lengthText(approx(least), system) },
@@ -123,7 +123,7 @@ function shaftsWork(
   const { pairs, total } = asked ? findPairs(asked, PAIRS_SHOWN) : { pairs: [], total: 0 };
   return {
     detail: { by: 'shafts', pairs, total, asked: asked !== null },
-    issues: told(`${path}.shafts`, issues),
+    issues: told(fieldAt<Arrival>(path, 'shafts'), issues),
     working: asked ? shaftsWorking(asked.centre, asked.pressureAngle, pairs) : [],
     answer: taken ? null : 'two shafts where they are',
   };
@@ -165,5 +165,13 @@ export function judgeRoom(arrival: Arrival, tipDiameter: number, path: string, s
   const read = parsePositiveLength(room, 'The room');
   if (!read.ok || tipDiameter <= approx(read.value)) return [];
   const detail = { tip: lengthText(tipDiameter, system) };
-  return [{ code: 'room-short', path: `${path}.sample.room`, severity: 'query', given: room.typed, detail }];
+  return [
+    {
+      code: 'room-short',
+      path: fieldAt<Arrival>(path, 'sample.room'),
+      severity: 'query',
+      given: room.typed,
+      detail,
+    },
+  ];
 }

@@ -1,4 +1,5 @@
-import { at, ok, type Issue, type Result } from '../findings/index.ts';
+import type { GearInput } from '../gear/index.ts';
+import { fieldAt, at, ok, type Issue, type Result } from '../findings/index.ts';
 import { questionPitch, type SpurSizes } from '../gear/index.ts';
 import { type GearDrawing } from '../involute/index.ts';
 import { lengthValue, type Placed, type StationWork, type Value, type Working } from '../station/index.ts';
@@ -192,7 +193,7 @@ export function planBlank({
   units: system,
 }: BlankAsked): StationWork<BlankFacts, BlankDetail> {
   const read = readBlank(input);
-  const issues: Issue[] = at(`${path}.blank`, read.issues);
+  const issues: Issue[] = at(fieldAt<{ blank: BlankInput; gear: GearInput }>(path, 'blank'), read.issues);
   const face = read.faceWidth && lengthFigure(approx(read.faceWidth), system);
   const sized: Value[] = [];
   if (read.faceWidth)
@@ -222,12 +223,17 @@ export function planBlank({
     read.bore && approx(read.bore),
     system,
   );
-  issues.push(...at(`${path}.gear.pitch`, slip));
+  issues.push(...at(fieldAt<{ blank: BlankInput; gear: GearInput }>(path, 'gear.pitch'), slip));
   const boreIssues = read.bore ? judgeBore(read.bore, input.bore.typed, sizes, system) : [];
-  issues.push(...at(`${path}.blank`, boreIssues));
+  issues.push(...at(fieldAt<{ blank: BlankInput; gear: GearInput }>(path, 'blank'), boreIssues));
   const measured = read.measured;
   if (measured)
-    issues.push(...at(`${path}.blank`, judgeMeasured(measured, input.measured.typed, sizes, system)));
+    issues.push(
+      ...at(
+        fieldAt<{ blank: BlankInput; gear: GearInput }>(path, 'blank'),
+        judgeMeasured(measured, input.measured.typed, sizes, system),
+      ),
+    );
   const dialDepth = measured ? sizes.cutDepth.add(measured.sub(sizes.tipDiameter).div(2)) : sizes.cutDepth;
   const boreFits = !boreIssues.some((issue) => issue.severity === 'wrong');
   const wall = read.bore?.gt(0) ? sizes.rootDiameter.sub(read.bore).div(2) : null;

@@ -111,7 +111,7 @@ describe('the cutter station', () => {
   test('one out of range is asked about, not forbidden', () => {
     const work = station(40, { picked: own, owned: [own] });
     expect(work.issues).toMatchObject([
-      { code: 'cutter-range', severity: 'query', path: 'parts.p1.cutter.choice' },
+      { code: 'cutter-range', severity: 'query', path: 'parts.p1.cutter.cutterId' },
     ]);
     expect(sayIssue(work.issues[0]!)).toBe('It covers 26 to 34 teeth, and this gear is cut as 40 teeth.');
   });

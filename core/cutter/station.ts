@@ -1,4 +1,4 @@
-import type { Issue } from '../findings/index.ts';
+import { fieldAt, type Issue } from '../findings/index.ts';
 import type { FormCutter } from '../shop/index.ts';
 import { figureValue, textValue, type StationWork, type Value, type Working } from '../station/index.ts';
 import type { ToothForm } from '../toothform/index.ts';
@@ -168,11 +168,11 @@ export function planCutter({
       severity: 'note',
       given: decimalText(cutAs, 1),
     });
-  if (inForce) issues.push(...asks(inForce, `${path}.cutter.choice`));
+  if (inForce) issues.push(...asks(inForce, fieldAt<{ cutter: CutterChoice }>(path, 'cutter.cutterId')));
   if (need && need.helixDeg !== 0 && mm === null)
     issues.push({
       code: 'cutter-diameter-unknown',
-      path: `${path}.cutter.choice`,
+      path: fieldAt<{ cutter: CutterChoice }>(path, 'cutter.cutterId'),
       severity: 'note',
       given: decimalText(cutAs!, 1),
     });

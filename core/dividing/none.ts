@@ -1,4 +1,5 @@
-import type { Issue } from '../findings/index.ts';
+import type { DividingInput } from './schema.ts';
+import { fieldAt, type Issue } from '../findings/index.ts';
 import type { Head } from '../shop/index.ts';
 import { decimalText, exact, plural } from '../units/index.ts';
 import { countOf, type Aim } from './aim.ts';
@@ -24,7 +25,7 @@ function noneWithLead(head: Head, aim: Aim, { drive }: LeadGearing, path: string
   const allowed = near ? `The nearest counts that do: ${near}.` : '';
   return {
     code: 'lead-no-indexing',
-    path: `${path}.choice`,
+    path: fieldAt<DividingInput>(path, 'choice'),
     severity: 'blocked',
     given: plural(count ?? aim.spaces, 'space'),
     allowed,
@@ -38,7 +39,7 @@ export function noneFits(head: Head, aim: Aim, lead: LeadGearing | null, path: s
   if (head.plates.length === 0 && head.rings.length === 0) {
     return {
       code: 'no-plates',
-      path: `${path}.headId`,
+      path: fieldAt<DividingInput>(path, 'headId'),
       severity: 'blocked',
       given: head.name,
       detail: { head: head.name },
@@ -51,7 +52,7 @@ export function noneFits(head: Head, aim: Aim, lead: LeadGearing | null, path: s
   if (count === null) {
     return {
       code: 'angle-not-simple',
-      path: `${path}.choice`,
+      path: fieldAt<DividingInput>(path, 'choice'),
       severity: 'blocked',
       given: `${decimalText(aim.step.mul(360), 6)}°`,
       detail: { need },
@@ -61,7 +62,7 @@ export function noneFits(head: Head, aim: Aim, lead: LeadGearing | null, path: s
   const near = [below, above].filter((n) => n !== null).join(' and ');
   return {
     code: 'no-simple-indexing',
-    path: `${path}.choice`,
+    path: fieldAt<DividingInput>(path, 'choice'),
     severity: 'blocked',
     given: String(count),
     allowed: near ? `The nearest counts that do index: ${near}.` : 'No other count near it does either.',

@@ -1,4 +1,4 @@
-import { at, issueOf, type Issue } from '../findings/index.ts';
+import { fieldAt, at, issueOf, type Issue } from '../findings/index.ts';
 import type { Equipment, GearSet, Head, Mill, Stepper } from '../shop/index.ts';
 import type { StationWork } from '../station/index.ts';
 import {
@@ -95,7 +95,7 @@ function brokenChoice(choice: DividingChoice, ground: Ground, aim: Aim, path: st
   if (refused !== null)
     return {
       code: 'choice-not-with-lead',
-      path: `${path}.choice`,
+      path: fieldAt<DividingInput>(path, 'choice'),
       severity: 'blocked',
       given: plural(aim.spaces, 'space'),
       detail: { way: choiceText(choice), why: refused },
@@ -119,7 +119,7 @@ function brokenChoice(choice: DividingChoice, ground: Ground, aim: Aim, path: st
           : 'choice-lacks';
   return issueOf(
     code,
-    { path: `${path}.choice`, severity: 'blocked', given: plural(aim.spaces, 'space') },
+    { path: fieldAt<DividingInput>(path, 'choice'), severity: 'blocked', given: plural(aim.spaces, 'space') },
     { way: choiceText(choice), was: advanceWords(choice.advance), head: ground.head.name },
   );
 }
@@ -188,7 +188,11 @@ export function planDividing({ input, target, ground, path }: DividingAsked): Wo
   if (target?.along === 'line') return planLine(target, ground.mill, path, empty);
   const { head } = ground;
   if (!head) {
-    const issue: Issue = { code: 'no-head', path: `${path}.headId`, severity: 'blocked' };
+    const issue: Issue = {
+      code: 'no-head',
+      path: fieldAt<DividingInput>(path, 'headId'),
+      severity: 'blocked',
+    };
     return { ...empty, answer: 'no head chosen', issues: [issue] };
   }
   if (!target) return empty;
@@ -197,7 +201,7 @@ export function planDividing({ input, target, ground, path }: DividingAsked): Wo
     return {
       ...empty,
       answer: 'block order to be set',
-      issues: at(`${path}.stride`, stride.issues),
+      issues: at(fieldAt<DividingInput>(path, 'stride'), stride.issues),
       detail: { ...empty.detail, aim: aimData(target.aim) },
     };
   return planTurn(input, { ...target.aim, stride: stride.value }, { ...ground, head }, path, empty);
@@ -236,7 +240,7 @@ function planTurn(
     plate: plateDrawing(head, way),
     made: made?.plate ?? null,
   };
-  const issues = at(`${path}.made`, made?.issues ?? []);
+  const issues = at(fieldAt<DividingInput>(path, 'made'), made?.issues ?? []);
   if (!way && choice) {
     const broken = brokenChoice(choice, ground, aim, path);
     return { ...empty, answer: 'choose a way again', issues: [broken, ...issues], detail };
@@ -275,12 +279,16 @@ function planLine(
 ): Work {
   const detail = { ...empty.detail, line: { spaces, pitch: approx(pitch) } };
   if (!mill) {
-    const issue: Issue = { code: 'no-mill', path: `${path}.millId`, severity: 'blocked' };
+    const issue: Issue = {
+      code: 'no-mill',
+      path: fieldAt<DividingInput>(path, 'millId'),
+      severity: 'blocked',
+    };
     return { ...empty, answer: 'no mill chosen', issues: [issue], detail };
   }
   const made = tableWay(mill, spaces, pitch);
   if (!made.ok) {
-    const issues = at(`${path}.millId`, made.issues);
+    const issues = at(fieldAt<DividingInput>(path, 'millId'), made.issues);
     return { ...empty, answer: 'the mill’s screw is not known', issues, detail };
   }
   const way = made.value;
@@ -291,7 +299,7 @@ function planLine(
     ? [
         {
           code: 'travel-short',
-          path: `${path}.millId`,
+          path: fieldAt<DividingInput>(path, 'millId'),
           severity: 'query',
           given: decimalText(length, 1),
           allowed: decimalText(approx(travel.value), 1),
@@ -304,7 +312,7 @@ function planLine(
   if (pitch.lt(mark) && !mill.readout)
     issues.push({
       code: 'marks-too-coarse',
-      path: `${path}.millId`,
+      path: fieldAt<DividingInput>(path, 'millId'),
       severity: 'query',
       given: bothUnitsText(approx(pitch), 'mm'),
       detail: { mark: bothUnitsText(approx(mark), 'mm') },

@@ -10,3 +10,4 @@ export {
 } from './issue.ts';
 export { ISSUE_CODES, sayIssue } from './messages.ts';
 export { fail, need, ok, type Result } from './result.ts';
+export { fieldAt, type FieldIn } from './place.ts';

@@ -1,4 +1,5 @@
-import type { Issue } from '../findings/index.ts';
+import type { GearInput } from './schema.ts';
+import { fieldAt, type Issue } from '../findings/index.ts';
 import { crossedPair, mateOnCrossedShafts, type CrossedReport } from '../mesh/index.ts';
 import type { Working } from '../station/index.ts';
 import { approx, decimalText, lengthText, type UnitSystem, radiansOf, degreesOf } from '../units/index.ts';
@@ -55,13 +56,14 @@ export function judgeCrossed(
 ): Issue[] {
   const { crossed, centre } = mate;
   if (!crossed || mate.teeth === null) return [];
-  if (!found) return [{ code: 'shafts-needed', path: `${path}.mate.shaftAngle`, severity: 'needed' }];
+  if (!found)
+    return [{ code: 'shafts-needed', path: fieldAt<GearInput>(path, 'mate.shaftAngle'), severity: 'needed' }];
   const issues: Issue[] = [];
   const shafts = crossed.shaftDeg;
   if (shafts && Math.abs(approx(shafts) - found.shaftDeg) > 1 / 120)
     issues.push({
       code: 'shafts-at-odds',
-      path: `${path}.mate.helix`,
+      path: fieldAt<GearInput>(path, 'mate.helix'),
       severity: 'wrong',
       given: `${decimalText(shafts, 3)}°`,
       detail: { found: `${decimalText(found.shaftDeg, 3)}°` },
@@ -69,7 +71,7 @@ export function judgeCrossed(
   if (centre && Math.abs(approx(centre) - found.centre) > 0.02)
     issues.push({
       code: 'crossed-centre-off',
-      path: `${path}.mate.centre`,
+      path: fieldAt<GearInput>(path, 'mate.centre'),
       severity: 'query',
       given: lengthText(approx(centre), system, 'fine'),
       detail: { nominal: lengthText(found.centre, system, 'fine') },

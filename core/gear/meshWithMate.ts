@@ -1,4 +1,5 @@
-import type { Issue } from '../findings/index.ts';
+import type { GearInput } from './schema.ts';
+import { fieldAt, type Issue } from '../findings/index.ts';
 import { involute, isUndercut } from '../involute/index.ts';
 import { centreForBacklash, deeperForThinning, meshAt, type MeshReport, type Pair } from '../mesh/index.ts';
 import type { Working } from '../station/index.ts';
@@ -89,7 +90,7 @@ export function judgeMesh(
 ): Issue[] {
   const mm = (value: number) => lengthText(value, system, 'fine');
   const given = mm(report.centre);
-  const at = `${path}.mate.centre`;
+  const at = fieldAt<GearInput>(path, 'mate.centre');
   if (report.operatingAngle === null)
     return [
       {
@@ -127,7 +128,7 @@ export function judgeMesh(
   if (worst > 0)
     issues.push({
       code: 'mesh-interferes',
-      path: `${path}.mate.teeth`,
+      path: fieldAt<GearInput>(path, 'mate.teeth'),
       severity: 'note',
       given: '',
       detail: { which: first > second ? 'gear on this card' : 'mate', by: mm(worst) },
@@ -135,7 +136,7 @@ export function judgeMesh(
   if (report.contactRatio! < 1.1)
     issues.push({
       code: 'mesh-barely',
-      path: `${path}.mate.teeth`,
+      path: fieldAt<GearInput>(path, 'mate.teeth'),
       severity: 'note',
       given: decimalText(report.contactRatio!, 2),
     });
@@ -153,7 +154,7 @@ export function judgeThinning(sizes: SpurSizes, given: string, path: string, sys
   return [
     {
       code: 'thinning-too-much',
-      path: `${path}.thinning`,
+      path: fieldAt<GearInput>(path, 'thinning'),
       severity: usable ? 'query' : 'wrong',
       given,
       detail: { tooth },

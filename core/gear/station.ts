@@ -1,5 +1,6 @@
+import type { GearInput } from './schema.ts';
 import { isUndercut } from '../involute/index.ts';
-import type { Issue } from '../findings/index.ts';
+import { fieldAt, type Issue } from '../findings/index.ts';
 import {
   angleValue,
   lengthValue,
@@ -235,13 +236,13 @@ function valuesOf(sizes: SpurSizes): Value[] {
 function judge(sizes: SpurSizes, path: string, system: UnitSystem): Issue[] {
   const issues = comparePitch(sizes.pitch, sizes.teeth, system).map((issue) => ({
     ...issue,
-    path: `${path}.pitch`,
+    path: fieldAt<GearInput>(path, 'pitch'),
   }));
   if (sizes.rootDiameter.lte(0)) {
     const detail = { blank: lengthText(approx(sizes.tipDiameter), system) };
     issues.push({
       code: 'depth-over-root',
-      path: `${path}.depth.stamped`,
+      path: fieldAt<GearInput>(path, 'depth.stamped'),
       severity: 'wrong',
       given: lengthText(approx(sizes.depth.wholeDepth), system),
       detail,
@@ -252,7 +253,7 @@ function judge(sizes: SpurSizes, path: string, system: UnitSystem): Issue[] {
     const detail = { limit: decimalText(limit, 1), angle: degreesText(sizes.pressureAngleDeg) };
     issues.push({
       code: 'undercut',
-      path: `${path}.teeth`,
+      path: fieldAt<GearInput>(path, 'teeth'),
       severity: 'note',
       given: String(sizes.teeth),
       detail,

@@ -1,5 +1,5 @@
 import type { SpurSizes } from '../gear/index.ts';
-import { at, type Issue } from '../findings/index.ts';
+import { fieldAt, at, type Issue } from '../findings/index.ts';
 import { deeperForThinning } from '../mesh/index.ts';
 import { lengthValue, type Placed, type StationWork, textValue, type Value } from '../station/index.ts';
 import { approx, lengthFigure, lengthText, parseOptionalLength, type UnitSystem } from '../units/index.ts';
@@ -179,7 +179,7 @@ export function planInspect({
     : null;
   issues.push(...at(path, judge(told, verdict, system)));
   const listed = readRound(input.round.readings);
-  if (!listed.ok) issues.push(...at(`${path}.round`, listed.issues));
+  if (!listed.ok) issues.push(...at(fieldAt<InspectInput>(path, 'round'), listed.issues));
   const round =
     listed.ok && listed.value.length > 0 ? roundSays(input.round.what, listed.value, checks, expected) : null;
   const runout = read.runout === null ? null : runoutSays(read.runout, sizes);

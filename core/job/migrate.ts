@@ -146,7 +146,10 @@ const steps: Readonly<Record<number, (job: RawJob) => RawJob>> = {
   7: (job) => ({ ...job, version: 8, parts: partsBy(job, partFromV7) }),
 };
 
-/** Brings a document up to a version, today's if none is said, a step at a time. @param raw of that version or before */
+/**
+ * Brings a document up to a version, today's if none is said, a step at a time. @param raw of that version or
+ * before
+ */
 export function migrateJob(raw: RawJob, to: number = JOB_VERSION): RawJob {
   let job = raw;
   while (job.version < to) {

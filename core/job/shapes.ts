@@ -1,7 +1,7 @@
 /**
- * The literal shapes that the steps of a job's document write, each as it was in the version it is named by. Never
- * changed and calling nothing that lives on: what an empty set-up becomes later changes nothing of what an old file
- * meant.
+ * The literal shapes that the steps of a job's document write, each as it was in the version it is named by.
+ * Never changed and calling nothing that lives on: what an empty set-up becomes later changes nothing of what
+ * an old file meant.
  */
 
 type System = 'mm' | 'in';

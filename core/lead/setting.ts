@@ -1,4 +1,4 @@
-import type { Issue } from '../findings/index.ts';
+import { fieldAt, type Issue } from '../findings/index.ts';
 import type { Mill } from '../shop/index.ts';
 import { approx, dmsText, exact, knownLength, lengthText, parseAngleDeg } from '../units/index.ts';
 import type { LeadInput } from './schema.ts';
@@ -84,7 +84,7 @@ export function setTable(
 function judgeTilt({ name, headTilts, axis }: Mill, path: string): Issue[] {
   if (headTilts) return [];
   const code = axis === 'vertical' ? 'upright-no-tilt' : 'head-no-tilt';
-  return [{ code, path: `${path}.choice`, severity: 'query', given: name }];
+  return [{ code, path: fieldAt<Pick<LeadInput, 'setUp'>>(path, 'setUp'), severity: 'query', given: name }];
 }
 
 /**
@@ -105,7 +105,7 @@ export function layingFor(
 }
 
 function judgeSwing({ degrees, most, reach }: TableSetting, mill: Mill, path: string): Issue[] {
-  const issue = { path: `${path}.choice`, severity: 'query' } as const;
+  const issue = { path: fieldAt<Pick<LeadInput, 'setUp'>>(path, 'setUp'), severity: 'query' } as const;
   const issues: Issue[] = [];
   if (most === 0) issues.push({ ...issue, code: 'table-no-swing', given: mill.name });
   else if (most !== null && most < degrees)

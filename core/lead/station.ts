@@ -1,4 +1,5 @@
 import {
+  fieldAt,
   at,
   fail,
   issueOf,
@@ -132,7 +133,7 @@ function readAllowed(input: LeadInput, path: string): { readonly mm: number; rea
   const read = parsePositiveLength(input.allowed, 'What a tooth may stray');
   return read.ok
     ? { mm: approx(read.value), issues: give }
-    : { mm: ALLOWED_MM, issues: [...give, ...at(`${path}.allowed`, read.issues)] };
+    : { mm: ALLOWED_MM, issues: [...give, ...at(fieldAt<LeadInput>(path, 'allowed'), read.issues)] };
 }
 
 /** The lead that is farther off than this, as a part of itself, is no lead for this gear. */
@@ -174,7 +175,7 @@ export function planLead({ input, sizes, face, ground, cutter, path, units: syst
   const pitchDiameter = approx(sizes.pitchDiameter);
   const wanted = (Math.PI * pitchDiameter) / Math.tan(helixAngle);
   const known: LeadDetail = { ...detail, wanted, pitchDiameter };
-  const equipped = equip(input, ground, `${path}.choice`);
+  const equipped = equip(input, ground, fieldAt<LeadInput>(path, 'choice'));
   if (!equipped.ok)
     return { ...empty, answer: 'no gears for the lead', issues: equipped.issues, detail: known };
   const { head, mill, screwLead, gearSet, table } = equipped.value;
@@ -199,7 +200,7 @@ export function planLead({ input, sizes, face, ground, cutter, path, units: syst
   if (choice && !ownsTrain(table, choice)) {
     const lacks: Issue = {
       code: 'lead-train-lacks',
-      path: `${path}.choice`,
+      path: fieldAt<LeadInput>(path, 'choice'),
       severity: 'blocked',
       given: trainText(choice),
     };
@@ -254,7 +255,7 @@ function judge(way: LeadWay, allowed: number, head: Head, path: string, system: 
   if (Math.abs(way.overFace) > allowed * 1000)
     issues.push({
       code: 'lead-off',
-      path: `${path}.choice`,
+      path: fieldAt<LeadInput>(path, 'choice'),
       severity: 'query',
       given: trainText(way.train),
       detail: {
@@ -265,7 +266,7 @@ function judge(way: LeadWay, allowed: number, head: Head, path: string, system: 
   if (way.refused)
     issues.push({
       code: 'lead-bracket',
-      path: `${path}.choice`,
+      path: fieldAt<LeadInput>(path, 'choice'),
       severity: 'blocked',
       given: trainText(way.train),
       detail: { head: head.name, why: way.refused },
@@ -300,7 +301,7 @@ function outOfReach(
       : 'A steeper angle has a shorter lead: it wants gears that differ more.';
   return {
     code: 'lead-out-of-reach',
-    path: `${path}.choice`,
+    path: fieldAt<LeadInput>(path, 'choice'),
     severity: 'blocked',
     given: mm(wanted),
     detail: { shortest: mm(shortest), longest: mm(longest), try: hint },

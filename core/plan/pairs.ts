@@ -1,5 +1,6 @@
+import type { GearInput } from '../gear/index.ts';
 import { pickedCutter } from '../cutter/index.ts';
-import type { Issue } from '../findings/index.ts';
+import { fieldAt, type Issue } from '../findings/index.ts';
 import { readGear, type GearReadings } from '../gear/index.ts';
 import type { Job } from '../job/index.ts';
 import { isGear, type GearPart } from '../kinds/index.ts';
@@ -24,14 +25,14 @@ function alike(a: GearReadings, b: GearReadings, path: string): Issue[] {
   if (a.pitch && b.pitch && !a.pitch.module.equals(b.pitch.module))
     issues.push({
       code: 'pair-pitches-differ',
-      path: `${path}.pitch`,
+      path: fieldAt<GearInput>(path, 'pitch'),
       severity: 'query',
       given: `${pitchText(a.pitch)} and ${pitchText(b.pitch)}`,
     });
   if (a.pressureAngleDeg && b.pressureAngleDeg && !a.pressureAngleDeg.equals(b.pressureAngleDeg))
     issues.push({
       code: 'pair-pressure-differs',
-      path: `${path}.pressureAngle`,
+      path: fieldAt<GearInput>(path, 'pressureAngle'),
       severity: 'query',
       given: `${angleText(a.pressureAngleDeg)} and ${angleText(b.pressureAngleDeg)}`,
     });
@@ -46,7 +47,7 @@ function alike(a: GearReadings, b: GearReadings, path: string): Issue[] {
     if (tall || Math.abs(one - two) > SAME_DEPTH)
       issues.push({
         code: 'pair-depths-differ',
-        path: `${path}.depth`,
+        path: fieldAt<GearInput>(path, 'depth'),
         severity: tall ? 'query' : 'note',
         given: `${decimalText(one, 3)} and ${decimalText(two, 3)} of the module`,
       });
@@ -60,7 +61,7 @@ function alike(a: GearReadings, b: GearReadings, path: string): Issue[] {
  */
 function leaning(a: GearReadings, b: GearReadings, path: string): Issue[] {
   if (!a.helixKnown || !b.helixKnown) return [];
-  const issue = { path: `${path}.helix`, severity: 'query' } as const;
+  const issue = { path: fieldAt<GearInput>(path, 'helix'), severity: 'query' } as const;
   const given = `${angleText(a.helixDeg)} and ${angleText(b.helixDeg)}`;
   if (Math.abs(approx(a.helixDeg.sub(b.helixDeg))) > 1e-4)
     return [{ ...issue, code: 'pair-angles-differ', given }];

@@ -1,6 +1,6 @@
 /**
- * Each step writes the literal shapes of its day and calls nothing that lives on: what a stock list or an empty
- * machine becomes later changes nothing of what an old file meant. A lint rule keeps it so.
+ * Each step writes the literal shapes of its day and calls nothing that lives on: what a stock list or an
+ * empty machine becomes later changes nothing of what an old file meant. A lint rule keeps it so.
  */
 
 /** Equipment of some version, its shape not yet checked. */

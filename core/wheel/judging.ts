@@ -1,5 +1,5 @@
 import { FAIR_GASH_DEG, type DriveFacts } from '../drive/index.ts';
-import { at, type Issue } from '../findings/index.ts';
+import { at, type FieldIn, type Issue } from '../findings/index.ts';
 import type { Mill } from '../shop/index.ts';
 import {
   approx,
@@ -14,6 +14,8 @@ import {
 } from '../units/index.ts';
 import type { WheelCutter, WheelDetail } from './detail.ts';
 import type { GashInput } from './schema.ts';
+
+const SCHOOL: FieldIn<GashInput> = 'school';
 
 interface GashReadings {
   readonly hobStock: number | null;
@@ -59,32 +61,32 @@ export function judgeGash(
   const issues: Issue[] = [];
   const contact = schools.find((one) => one.school === school)?.contact ?? null;
   const leadDeg = degreesOf(worm.leadAngle);
-  if (!mill) issues.push({ code: 'gash-no-mill', path: 'choice', severity: 'needed', allowed: 'the mill' });
+  if (!mill) issues.push({ code: 'gash-no-mill', path: SCHOOL, severity: 'needed', allowed: 'the mill' });
   if (school !== 'hob' && leadDeg > FAIR_GASH_DEG)
     issues.push({
       code: 'gash-steep',
-      path: 'choice',
+      path: SCHOOL,
       severity: 'query',
       given: dmsText(exact(leadDeg.toFixed(6))),
       detail: { fair: `${FAIR_GASH_DEG}°` },
     });
   if (school !== 'traverse' && rim?.rim === 'throat' && diameter === null)
-    issues.push({ code: 'gash-cutter-unknown', path: 'choice', severity: 'note' });
+    issues.push({ code: 'gash-cutter-unknown', path: SCHOOL, severity: 'note' });
   if (school === 'plunge' && diameter !== null && diameter < worm.outside)
     issues.push({
       code: 'cutter-under-worm',
-      path: 'choice',
+      path: SCHOOL,
       severity: 'query',
       given: decimalText(diameter, 2),
       detail: { worm: decimalText(worm.outside, 2) },
     });
   if (school === 'traverse' && rim?.rim === 'throat')
-    issues.push({ code: 'gash-hollow-straight', path: 'choice', severity: 'note' });
+    issues.push({ code: 'gash-hollow-straight', path: SCHOOL, severity: 'note' });
   // the usual backlash is 0.04 of the module: what touches first by more keeps the worm out
   if (school === 'plunge' && contact && contact.digs > 40 * axialModule)
     issues.push({
       code: 'gash-corners',
-      path: 'choice',
+      path: SCHOOL,
       severity: 'query',
       given: `${decimalText(contact.digs, 0)} µm`,
       detail: { clear: lengthText(contact.clear, system) },

@@ -1,5 +1,5 @@
 import { engagedLength, MOST_GASH_DEG, shapeOf, wheelCutAs, type DriveFacts } from '../drive/index.ts';
-import { at, type Issue } from '../findings/index.ts';
+import { fieldAt, at, type Issue } from '../findings/index.ts';
 import { setTable, settingOf } from '../lead/index.ts';
 import type { Placed, StationWork } from '../station/index.ts';
 import type { Mill } from '../shop/index.ts';
@@ -74,7 +74,7 @@ export function planWheel({
   if (leadDeg > MOST_GASH_DEG) {
     const steep: Issue = {
       code: 'gash-too-steep',
-      path: `${path}.choice`,
+      path: fieldAt<GashInput>(path, 'school'),
       severity: 'blocked',
       given: dmsText(exact(leadDeg.toFixed(6))),
       detail: { most: `${MOST_GASH_DEG}°` },

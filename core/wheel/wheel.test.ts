@@ -336,18 +336,18 @@ describe('how it is cut', () => {
     }));
     expect(wheelOf(typed).detail.infeed).toEqual(wheelOf(withIt(job())).detail.infeed);
     expect(partOf(typed).cutting!.rounds.at(-1)!.depthMm).toBeCloseTo(5.315, 2);
-    expect(said(wheelOf(job())).join()).toMatch(/note gash\.choice: The diameter of the cutter is not known/);
+    expect(said(wheelOf(job())).join()).toMatch(/note gash\.school: The diameter of the cutter is not known/);
     expect(said(wheelOf(typed)).join()).not.toMatch(/is not known/);
   });
 
   test('beyond what a form cutter gashes: asked over 15°, refused over 45°; a cutter smaller than the worm', () => {
     expect(said(wheelOf(withIt(job({ starts: measure('4', 'count') })))).join()).toMatch(
-      /query gash\.choice: At 18° 26′ 06″ a form cutter leaves flanks that bear poorly/,
+      /query gash\.school: At 18° 26′ 06″ a form cutter leaves flanks that bear poorly/,
     );
     const steep = wheelOf(withIt(job({ starts: measure('14', 'count') })));
     expect(steep.complete).toBe(false);
     expect(said(steep).join()).toMatch(
-      /blocked gash\.choice: A lead angle of 49° 23′ 55″ is beyond what a form cutter can gash/,
+      /blocked gash\.school: A lead angle of 49° 23′ 55″ is beyond what a form cutter can gash/,
     );
     expect(partOf(withIt(job({ starts: measure('14', 'count') }))).cutting).toBeNull();
     const fat = withIt(job({ wormDiameter: measure('80', 'mm') }));

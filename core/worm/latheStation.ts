@@ -1,5 +1,6 @@
 import { engagedLength, type DriveFacts } from '../drive/index.ts';
 import {
+  fieldAt,
   at,
   fail,
   issueOf,
@@ -206,7 +207,8 @@ export function planLathe({
   };
   const given =
     input.allowed.typed.trim() === '' ? null : parsePositiveLength(input.allowed, 'What a thread may stray');
-  const fields: Issue[] = given && !given.ok ? at(`${path}.allowed`, given.issues) : [];
+  const fields: Issue[] =
+    given && !given.ok ? at(fieldAt<ThreadingInput>(path, 'allowed'), given.issues) : [];
   if (!drive) return { ...empty, issues: fields };
   const { worm, wheelDiameter, addendum, starts } = drive;
   const { lead } = worm;
@@ -220,7 +222,7 @@ export function planLathe({
     allowed,
     standIns: PI_STAND_INS.map(({ text, ppm }) => ({ text, ppm, overLength: engaged * ppm * 1e-3 })),
   };
-  const equipped = equip(ground, `${path}.choice`);
+  const equipped = equip(ground, fieldAt<ThreadingInput>(path, 'choice'));
   if (!equipped.ok)
     return { ...empty, answer: 'no lathe gears', issues: [...fields, ...equipped.issues], detail: known };
   const lathe = equipped.value;
@@ -235,14 +237,21 @@ export function planLathe({
     const off = `${decimalText(Math.abs(tooFar.ppm) / 10_000, 1)} %`;
     const far: Issue = {
       code: 'lathe-out-of-reach',
-      path: `${path}.choice`,
+      path: fieldAt<ThreadingInput>(path, 'choice'),
       severity: 'blocked',
       given: lengthText(lead, system),
       detail: { off },
     };
     return { ...empty, answer: 'no gears near this lead', issues: [...fields, far], detail: known };
   }
-  const found = inForce(input, lathe, fine.length > 0 ? fine : ways, lead, engaged, `${path}.choice`);
+  const found = inForce(
+    input,
+    lathe,
+    fine.length > 0 ? fine : ways,
+    lead,
+    engaged,
+    fieldAt<ThreadingInput>(path, 'choice'),
+  );
   if (!found.ok)
     return {
       ...empty,
@@ -257,7 +266,12 @@ export function planLathe({
       answer: 'no lathe gears',
       issues: [
         ...fields,
-        { code: 'lathe-no-gears', path: `${path}.choice`, severity: 'blocked', given: shopLathe!.name },
+        {
+          code: 'lathe-no-gears',
+          path: fieldAt<ThreadingInput>(path, 'choice'),
+          severity: 'blocked',
+          given: shopLathe!.name,
+        },
       ],
       detail: known,
     };
@@ -305,7 +319,11 @@ function halfNuts({ leadscrew }: Lathe, { leadText }: LatheWay): string {
 /** Issues: lathe-off, lathe-stud, starts-way */
 function judge(way: LatheWay, byStarts: StartWay | null, allowed: number, path: string): Issue[] {
   const issues: Issue[] = [];
-  const issue = { path: `${path}.choice`, severity: 'query', given: wayText(way) } as const;
+  const issue = {
+    path: fieldAt<ThreadingInput>(path, 'choice'),
+    severity: 'query',
+    given: wayText(way),
+  } as const;
   if (Math.abs(way.overLength) > allowed)
     issues.push({
       ...issue,
@@ -319,7 +337,7 @@ function judge(way: LatheWay, byStarts: StartWay | null, allowed: number, path: 
   if (byStarts && !byStarts.possible)
     issues.push({
       code: 'starts-way',
-      path: `${path}.startsBy`,
+      path: fieldAt<ThreadingInput>(path, 'startsBy'),
       severity: 'query',
       given: byStarts.name,
       detail: { why: byStarts.say },

@@ -14,7 +14,7 @@ import {
 import { lengthText, type UnitSystem } from '../../core/units/index.ts';
 import { ChoiceField, echoAngle, echoPitch, HandAsk, LengthField, MeasureField } from '../fields/index.ts';
 import { Notice } from '../frame/index.ts';
-import type { StationProps } from '../panel/index.ts';
+import { bindTo, issuesBelow, type StationProps, type FieldIssues } from '../panel/index.ts';
 import { useFace } from './face.ts';
 
 const TIP_BY = [
@@ -58,30 +58,23 @@ export function SamplePanel(props: StationProps<'gear'>) {
         ? { ...now, arrival: { ...now.arrival, sample: { ...now.arrival.sample, ...change } } }
         : now,
     );
-  const at = (field: string) => issuesAt(`parts.${part.id}.arrival.sample.${field}`);
+  const at = issuesBelow(issuesAt, 'arrival.sample');
   const take = (one: Identification) => {
     edit((now) => takeSample(now, part.id, one));
     turn('gear');
   };
+  const bind = bindTo(sample, set, at);
   return (
     <>
       <div className="fields">
         <MeasureField
           label="Teeth counted"
-          value={sample.teeth}
-          onChange={(teeth) => set({ teeth })}
-          issues={at('teeth')}
+          {...bind('teeth')}
           echo={sample.teeth.typed === '' ? 'Empty if it is broken: see survivors below.' : ''}
           autoFocus={sample.teeth.typed === ''}
           placeholder="40"
         />
-        <LengthField
-          label="Outside diameter"
-          value={sample.tip}
-          onChange={(tip) => set({ tip })}
-          issues={at('tip')}
-          units={units}
-        />
+        <LengthField label="Outside diameter" {...bind('tip')} units={units} />
         <div className="field is-wide">
           <Segmented
             aria-label="How the outside was read"
@@ -91,18 +84,10 @@ export function SamplePanel(props: StationProps<'gear'>) {
             onChange={(tipBy) => set({ tipBy })}
           />
         </div>
-        <LengthField
-          label="Bore"
-          value={sample.bore}
-          onChange={(bore) => set({ bore })}
-          issues={at('bore')}
-          units={units}
-        />
+        <LengthField label="Bore" {...bind('bore')} units={units} />
         <LengthField
           label="Bore edge to tip"
-          value={sample.edgeToTip}
-          onChange={(edgeToTip) => set({ edgeToTip })}
-          issues={at('edgeToTip')}
+          {...bind('edgeToTip')}
           units={units}
           hint="For an odd count, or to check the outside."
         />
@@ -196,7 +181,7 @@ function Findings({ found, units, taken, onTake }: FindingsProps) {
 interface MoreProps {
   readonly sample: SampleInput;
   readonly set: (change: Partial<SampleInput>) => void;
-  readonly at: (field: string) => StationProps<'gear'>['station']['issues'];
+  readonly at: FieldIssues<SampleInput>;
   readonly units: UnitSystem;
 }
 
@@ -204,110 +189,55 @@ interface MoreProps {
 function MoreReadings({ sample, set, at, units }: MoreProps) {
   const setSurvivors = (change: Partial<SampleInput['survivors']>) =>
     set({ survivors: { ...sample.survivors, ...change } });
+  const bindSurvivors = bindTo(sample.survivors, setSurvivors, (field) => at(`survivors.${field}`));
+  const bind = bindTo(sample, set, at);
   return (
     <>
       <h3 className="more-head">More readings, each optional</h3>
       <div className="fields">
-        <MeasureField
-          label="Teeth between the jaws"
-          value={sample.spanTeeth}
-          onChange={(spanTeeth) => set({ spanTeeth })}
-          issues={at('spanTeeth')}
-          placeholder="5"
-        />
+        <MeasureField label="Teeth between the jaws" {...bind('spanTeeth')} placeholder="5" />
         <LengthField
           label="Span over them"
-          value={sample.span}
-          onChange={(span) => set({ span })}
-          issues={at('span')}
+          {...bind('span')}
           units={units}
           hint="Tells the pressure angle."
         />
-        <LengthField
-          label="Span over one tooth more"
-          value={sample.spanNext}
-          onChange={(spanNext) => set({ spanNext })}
-          issues={at('spanNext')}
-          units={units}
-        />
+        <LengthField label="Span over one tooth more" {...bind('spanNext')} units={units} />
         <LengthField
           label="Whole depth"
-          value={sample.depth}
-          onChange={(depth) => set({ depth })}
-          issues={at('depth')}
+          {...bind('depth')}
           units={units}
           hint="Tells stub from full depth."
         />
-        <LengthField
-          label="Root diameter"
-          value={sample.root}
-          onChange={(root) => set({ root })}
-          issues={at('root')}
-          units={units}
-        />
+        <LengthField label="Root diameter" {...bind('root')} units={units} />
         <LengthField
           label="Room where it goes, Ø"
-          value={sample.room}
-          onChange={(room) => set({ room })}
-          issues={at('room')}
+          {...bind('room')}
           units={units}
           hint="Before metal is bought: will a cover close?"
         />
-        <MeasureField
-          label="Teeth of a known mate"
-          value={sample.mateTeeth}
-          onChange={(mateTeeth) => set({ mateTeeth })}
-          issues={at('mateTeeth')}
-        />
-        <LengthField
-          label="Centre distance to it"
-          value={sample.mateCentre}
-          onChange={(mateCentre) => set({ mateCentre })}
-          issues={at('mateCentre')}
-          units={units}
-        />
-        <ChoiceField
-          label="Helix"
-          options={HELIX}
-          value={sample.helix}
-          onChange={(helix) => set({ helix })}
-        />
+        <MeasureField label="Teeth of a known mate" {...bind('mateTeeth')} />
+        <LengthField label="Centre distance to it" {...bind('mateCentre')} units={units} />
+        <ChoiceField label="Helix" options={HELIX} {...bind('helix')} />
         {sample.helix !== 'none' && (
           <>
             <MeasureField
               label="Its angle, rubbed off the tips on paper"
-              value={sample.helixAngle}
-              onChange={(helixAngle) => set({ helixAngle })}
-              issues={at('helixAngle')}
+              {...bind('helixAngle')}
               echo={echoAngle(sample.helixAngle)}
               suffix={<span className="unit">°</span>}
             />
             <LengthField
               label="Or its lead: travel for one turn"
-              value={sample.lead}
-              onChange={(lead) => set({ lead })}
-              issues={at('lead')}
+              {...bind('lead')}
               units={units}
               hint="12 mm for 10° of turn: type 12*36."
             />
           </>
         )}
-        <ChoiceField label="Damage" options={WEAR} value={sample.wear} onChange={(wear) => set({ wear })} />
-        <ChoiceField
-          label="Measured with"
-          options={toolsIn(units)}
-          value={sample.tool}
-          onChange={(tool) => set({ tool })}
-        />
-        {sample.tool === 'typed' && (
-          <LengthField
-            label="Its ±"
-            value={sample.toolError}
-            onChange={(toolError) => set({ toolError })}
-            issues={at('toolError')}
-            units={units}
-          />
-        )}
+        <ChoiceField label="Damage" options={WEAR} {...bind('wear')} />
+        <ChoiceField label="Measured with" options={toolsIn(units)} {...bind('tool')} />
+        {sample.tool === 'typed' && <LengthField label="Its ±" {...bind('toolError')} units={units} />}
         {(
           [
             ['gaugeFits', 'Pitch-gauge leaf that fits'],
@@ -325,25 +255,16 @@ function MoreReadings({ sample, set, at, units }: MoreProps) {
             echo={echoPitch(sample[field])}
           />
         ))}
-        <MeasureField
-          label="Broken: pitches between two survivors"
-          value={sample.survivors.pitches}
-          onChange={(pitches) => setSurvivors({ pitches })}
-          issues={at('survivors.pitches')}
-        />
+        <MeasureField label="Broken: pitches between two survivors" {...bindSurvivors('pitches')} />
         <MeasureField
           label="Arc they span"
-          value={sample.survivors.arc}
-          onChange={(arc) => setSurvivors({ arc })}
-          issues={at('survivors.arc')}
+          {...bindSurvivors('arc')}
           echo={echoAngle(sample.survivors.arc) || 'On the head, from one tip to the other.'}
           suffix={<span className="unit">°</span>}
         />
         <LengthField
           label="Or straight across them"
-          value={sample.survivors.chord}
-          onChange={(chord) => setSurvivors({ chord })}
-          issues={at('survivors.chord')}
+          {...bindSurvivors('chord')}
           units={units}
           hint="From middle to middle of two tips."
         />

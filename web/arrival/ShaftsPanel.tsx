@@ -4,7 +4,7 @@ import type { PairForShafts, ShaftsInput } from '../../core/arrival/index.ts';
 import { takePair, withPressureAngle } from '../../core/job/index.ts';
 import { decimalText, lengthText, plural, type UnitSystem } from '../../core/units/index.ts';
 import { echoAngle, echoPitch, LengthField, MeasureField } from '../fields/index.ts';
-import type { StationProps } from '../panel/index.ts';
+import { bindTo, issuesBelow, type StationProps } from '../panel/index.ts';
 import { useFace } from './face.ts';
 
 const PITCHES = [
@@ -35,62 +35,40 @@ export function ShaftsPanel({ station, part, units, job, edit, editPart, issuesA
         ? { ...now, arrival: { ...now.arrival, shafts: { ...now.arrival.shafts, ...change } } }
         : now,
     );
-  const at = (field: string) => issuesAt(`parts.${part.id}.arrival.shafts.${field}`);
+  const at = issuesBelow(issuesAt, 'arrival.shafts');
   const take = (pair: PairForShafts) => {
     edit((now) => takePair(now, part.id, pair));
     turn('gear');
   };
+  const bind = bindTo(shafts, set, at);
   return (
     <>
       <div className="fields">
-        <LengthField
-          label="Centre distance"
-          value={shafts.centre}
-          onChange={(centre) => set({ centre })}
-          issues={at('centre')}
-          units={units}
-        />
-        <LengthField
-          label="Measured to ±"
-          value={shafts.give}
-          onChange={(give) => set({ give })}
-          issues={at('give')}
-          units={units}
-        />
+        <LengthField label="Centre distance" {...bind('centre')} units={units} />
+        <LengthField label="Measured to ±" {...bind('give')} units={units} />
         <MeasureField
           label="Ratio wanted"
-          value={shafts.ratio}
-          onChange={(ratio) => set({ ratio })}
-          issues={at('ratio')}
+          {...bind('ratio')}
           echo={shafts.ratio.typed === '' ? 'Second gear over first; empty for any.' : ''}
           placeholder="3:1"
         />
         <MeasureField
           label="It may be off by"
-          value={shafts.ratioGive}
-          onChange={(ratioGive) => set({ ratioGive })}
-          issues={at('ratioGive')}
+          {...bind('ratioGive')}
           suffix={<span className="unit">%</span>}
         />
         <MeasureField
           label="Pressure angle of both"
           value={part.gear.pressureAngle}
           onChange={(pressureAngle) => edit((now) => withPressureAngle(now, part.id, pressureAngle))}
-          issues={issuesAt(`parts.${part.id}.gear.pressureAngle`)}
+          issues={issuesAt('gear.pressureAngle')}
           echo={echoAngle(part.gear.pressureAngle)}
           suffix={<span className="unit">°</span>}
         />
-        <MeasureField
-          label="Fewest teeth"
-          value={shafts.leastTeeth}
-          onChange={(leastTeeth) => set({ leastTeeth })}
-          issues={at('leastTeeth')}
-        />
+        <MeasureField label="Fewest teeth" {...bind('leastTeeth')} />
         <LengthField
           label="Backlash wanted"
-          value={shafts.backlash}
-          onChange={(backlash) => set({ backlash })}
-          issues={at('backlash')}
+          {...bind('backlash')}
           units={units}
           hint="Empty: 0.04 of the module. None at all binds."
         />
@@ -102,14 +80,7 @@ export function ShaftsPanel({ station, part, units, job, edit, editPart, issuesA
         onChange={(pitches) => set({ pitches })}
       />
       {shafts.pitches === 'this' && (
-        <MeasureField
-          label="Pitch"
-          value={shafts.pitch}
-          onChange={(pitch) => set({ pitch })}
-          units={PITCH_UNITS}
-          issues={at('pitch')}
-          echo={echoPitch(shafts.pitch)}
-        />
+        <MeasureField label="Pitch" {...bind('pitch')} units={PITCH_UNITS} echo={echoPitch(shafts.pitch)} />
       )}
       {!asked && shafts.centre.typed.trim() === '' && (
         <p className="said">With the centre distance, the pairs that land on it are listed here.</p>

@@ -6,7 +6,7 @@ import { REACHES, type Reach } from '../../core/dividing/index.ts';
 import { PITCH_UNITS, echoPitch, Length, LengthField, MeasureField } from '../fields/index.ts';
 import { CountStrip } from '../strip/index.ts';
 import { useReach, WorkBroke } from '../workers/index.ts';
-import type { StationProps } from '../panel/index.ts';
+import { bindTo, issuesBelow, type StationProps } from '../panel/index.ts';
 import { useFace } from './face.ts';
 
 /** Said in a narrow column, where no plate and no ring has it. */
@@ -55,7 +55,7 @@ export function StockPanel({
         : now,
     );
   const pitch = parsePitch(gear.pitch);
-  const at = (field: string) => issuesAt(`parts.${part.id}.arrival.stock.${field}`);
+  const at = issuesBelow(issuesAt, 'arrival.stock');
   const take = (teeth: number) => {
     edit((now) => takeCount(now, part.id, teeth));
     turn('gear');
@@ -66,21 +66,14 @@ export function StockPanel({
     const place = reach?.[one.teeth - 2];
     return place === undefined ? '…' : BESIDES[REACHES[place]!];
   };
+  const bind = bindTo(stock, set, at);
   return (
     <>
       <div className="fields">
-        <LengthField
-          label="Diameter of the piece"
-          value={stock.diameter}
-          onChange={(diameter) => set({ diameter })}
-          issues={at('diameter')}
-          units={units}
-        />
+        <LengthField label="Diameter of the piece" {...bind('diameter')} units={units} />
         <LengthField
           label="Off the outside to clean it up"
-          value={stock.cleanUp}
-          onChange={(cleanUp) => set({ cleanUp })}
-          issues={at('cleanUp')}
+          {...bind('cleanUp')}
           units={units}
           hint="In all, on the diameter."
         />
@@ -90,7 +83,7 @@ export function StockPanel({
           onChange={(value) => editPart((now) => ({ ...now, gear: { ...now.gear, pitch: value } }))}
           units={PITCH_UNITS}
           unitShown={pitch.ok ? pitch.value.system : gear.pitch.unit}
-          issues={issuesAt(`parts.${part.id}.gear.pitch`)}
+          issues={issuesAt('gear.pitch')}
           echo={echoPitch(gear.pitch)}
         />
       </div>

@@ -10,7 +10,7 @@ import {
 } from 'react';
 import { sayIssue, type Issue } from '../../core/findings/index.ts';
 import { withPart, type Job } from '../../core/job/index.ts';
-import type { Part } from '../../core/kinds/index.ts';
+import { placeOf, type Part, type PlaceIn } from '../../core/kinds/index.ts';
 import type { AnyStationPlan, PartPlan, Plan } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import { giveText, type StationId } from '../../core/station/index.ts';
@@ -43,7 +43,8 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
   const allIssues = useMemo(() => part.stations.flatMap(({ issues }) => issues), [part]);
   // fields ask for what concerns them while they are drawn; what none of them asks for is told above them
   const desk = useMemo(() => deskFor(`${job.id} ${part.id} ${station.id}`), [job.id, part.id, station.id]);
-  const issuesAt = (path: string) => {
+  const issuesAt: StationProps<StationId>['issuesAt'] = (field) => {
+    const path = placeOf(part.id, field);
     desk.ask(path);
     return allIssues.filter((issue) => issue.path === path);
   };
@@ -147,7 +148,20 @@ function StationSays({ station }: { readonly station: AnyStationPlan }) {
 }
 
 /** Told at the top whatever the fields are: no answer is possible, or the choice itself is asked about. */
-const atNoField = (issue: Issue): boolean => issue.severity === 'blocked' || /\.choice$/.test(issue.path);
+const atNoField = (issue: Issue): boolean => issue.severity === 'blocked' || isChoice(issue.path);
+
+/** What was picked from a list, and is no field. */
+const CHOICES: readonly PlaceIn<Part>[] = [
+  'arrival.taken',
+  'cutter.cutterId',
+  'dividing.choice',
+  'gash.school',
+  'gash.setUp',
+  'lathe.choice',
+  'lead.choice',
+  'lead.setUp',
+];
+const isChoice = (path: string): boolean => CHOICES.some((choice) => path.endsWith(`.${choice}`));
 
 /** A desk of its own for each station of each card. */
 const deskFor = (_station: string): IssueDesk => new IssueDesk();

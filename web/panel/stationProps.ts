@@ -5,6 +5,7 @@ import type {
   DividePart,
   DrivePart,
   IndexedPart,
+  PlaceIn,
   SpurPart,
   WheelPart,
   WormPart,
@@ -47,5 +48,5 @@ export interface StationProps<Id extends StationId> {
   readonly editPart: (change: (part: PartsOf[Id]) => PartsOf[Id]) => void;
   readonly edit: (change: (job: Job) => Job) => void;
   /** Issues at a field, from whichever station found them. */
-  readonly issuesAt: (path: string) => readonly Issue[];
+  readonly issuesAt: (field: PlaceIn<PartsOf[Id]>) => readonly Issue[];
 }

@@ -10,7 +10,8 @@ import {
   type PartPlan,
   type StationDetails,
 } from '../../card/index.ts';
-import { judgeRoom, planArrival } from '../../arrival/index.ts';
+import { judgeRoom, planArrival, type Arrival } from '../../arrival/index.ts';
+import { fieldAt } from '../../findings/index.ts';
 import { planBlank } from '../../blank/index.ts';
 import { planCut } from '../../cut/index.ts';
 import {
@@ -97,8 +98,8 @@ function planArrived(
   });
   const asks = [
     ...angleAssumed(arrival, read.pressureAngleDeg, `${on.path}.gear`),
-    ...handUnasked(arrival, !read.helixDeg.equals(0), read.hand, `${path}.sample`),
-    ...sampleSaysOther(arrival, arrived.detail, `${path}.choice`),
+    ...handUnasked(arrival, !read.helixDeg.equals(0), read.hand, path),
+    ...sampleSaysOther(arrival, arrived.detail, fieldAt<Arrival>(path, 'taken')),
     ...(own.facts ? judgeRoom(arrival, approx(own.facts.tipDiameter), path, on.units) : []),
   ];
   return {

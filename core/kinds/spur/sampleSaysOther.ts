@@ -1,5 +1,6 @@
+import type { GearInput } from '../../gear/index.ts';
 import type { Arrival, ArrivalDetail } from '../../arrival/index.ts';
-import type { Issue } from '../../findings/index.ts';
+import { fieldAt, type Issue } from '../../findings/index.ts';
 import { usualAngle } from '../../job/index.ts';
 import { angleText, decimalText, parsePitch, type Exact } from '../../units/index.ts';
 
@@ -17,7 +18,7 @@ export function angleAssumed(arrival: Arrival, angleDeg: Exact | null, path: str
   return [
     {
       code: 'angle-assumed',
-      path: `${path}.pressureAngle`,
+      path: fieldAt<GearInput>(path, 'pressureAngle'),
       severity: 'query',
       given: angleText(angleDeg),
       detail: { pitch },
@@ -34,7 +35,9 @@ export function angleAssumed(arrival: Arrival, angleDeg: Exact | null, path: str
 export function handUnasked(arrival: Arrival, helical: boolean, hand: string, path: string): Issue[] {
   if (arrival.by !== 'sample' || !arrival.taken || !helical || arrival.sample.hand !== 'not-looked')
     return [];
-  return [{ code: 'hand-unasked', path: `${path}.hand`, severity: 'query', given: hand }];
+  return [
+    { code: 'hand-unasked', path: fieldAt<Arrival>(path, 'sample.hand'), severity: 'query', given: hand },
+  ];
 }
 
 /**

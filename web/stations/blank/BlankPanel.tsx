@@ -1,35 +1,22 @@
 import { LengthField } from '../../fields/index.ts';
-import type { StationProps } from '../../panel/index.ts';
+import { bindTo, issuesBelow, type StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 
 /** What to turn before the first tooth. */
 export function BlankPanel({ station, part, units, editPart, issuesAt }: StationProps<'blank'>) {
   const { blank } = part;
-  const at = (field: string) => issuesAt(`parts.${part.id}.blank.${field}`);
+  const at = issuesBelow(issuesAt, 'blank');
   const set = (change: Partial<typeof blank>) =>
     editPart((now) => ({ ...now, blank: { ...now.blank, ...change } }));
+  const bind = bindTo(blank, set, at);
   return (
     <>
       <div className="fields">
-        <LengthField
-          label="Face width"
-          value={blank.faceWidth}
-          onChange={(faceWidth) => set({ faceWidth })}
-          issues={at('faceWidth')}
-          units={units}
-        />
-        <LengthField
-          label="Bore (0 for none)"
-          value={blank.bore}
-          onChange={(bore) => set({ bore })}
-          issues={at('bore')}
-          units={units}
-        />
+        <LengthField label="Face width" {...bind('faceWidth')} units={units} />
+        <LengthField label="Bore (0 for none)" {...bind('bore')} units={units} />
         <LengthField
           label="As turned, when measured"
-          value={blank.measured}
-          onChange={(measured) => set({ measured })}
-          issues={at('measured')}
+          {...bind('measured')}
           units={units}
           hint="The depth dial is set from it."
         />

@@ -1,7 +1,7 @@
 import { Checkbox, Segmented } from 'antd';
 import { isRim } from '../../../core/kinds/index.ts';
 import { LengthField, MeasureField } from '../../fields/index.ts';
-import type { StationProps } from '../../panel/index.ts';
+import { bindTo, issuesBelow, type StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 
 /** The rounds, and where a run starts. */
@@ -9,7 +9,8 @@ export function CutPanel({ station, part, units, editPart, issuesAt }: StationPr
   const { cut } = part;
   const set = (change: Partial<typeof cut>) =>
     editPart((now) => ({ ...now, cut: { ...now.cut, ...change } }));
-  const at = (field: string) => issuesAt(`parts.${part.id}.cut.${field}`);
+  const at = issuesBelow(issuesAt, 'cut');
+  const bind = bindTo(cut, set, at);
   return (
     <>
       <div className="fields">
@@ -31,19 +32,11 @@ export function CutPanel({ station, part, units, editPart, issuesAt }: StationPr
           </div>
         </div>
         {cut.passes === 'rough-finish' && (
-          <LengthField
-            label="Left for the finish pass"
-            value={cut.finishStock}
-            onChange={(finishStock) => set({ finishStock })}
-            issues={at('finishStock')}
-            units={units}
-          />
+          <LengthField label="Left for the finish pass" {...bind('finishStock')} units={units} />
         )}
         <MeasureField
           label="Start at space"
-          value={cut.startSpace}
-          onChange={(startSpace) => set({ startSpace })}
-          issues={at('startSpace')}
+          {...bind('startSpace')}
           echo="1 for a fresh blank. The pin’s hole at the start is hole 0."
         />
       </div>

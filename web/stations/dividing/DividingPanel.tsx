@@ -9,7 +9,7 @@ import { measure } from '../../../core/units/index.ts';
 import { MeasureField } from '../../fields/index.ts';
 import { Notice } from '../../frame/index.ts';
 import { useWays, WorkBroke } from '../../workers/index.ts';
-import type { StationProps } from '../../panel/index.ts';
+import { issuesBelow, type StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 import { ErrorsRound } from './ErrorsRound.tsx';
 import { MakePlate } from './MakePlate.tsx';
@@ -44,7 +44,7 @@ export function DividingPanel(props: StationProps<'dividing'>) {
         gear: { ...own.gear, teeth: measure(String(teeth), 'count') },
       })),
     );
-  const at = (field: string) => issuesAt(`parts.${part.id}.dividing.${field}`);
+  const at = issuesBelow(issuesAt, 'dividing');
   const shown = station.values.filter(({ key }) => !NOT_SHOWN.has(key)).map(({ key }) => key);
   return (
     <>

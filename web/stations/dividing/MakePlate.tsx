@@ -18,7 +18,7 @@ import { Fold, Notice } from '../../frame/index.ts';
 import { MadePlateView } from '../../scribe/index.ts';
 import { editShop, useDraft } from '../../edits/index.ts';
 import { useRunsOf } from '../../state/index.ts';
-import type { StationProps } from '../../panel/index.ts';
+import { bindTo, issuesBelow, type StationProps } from '../../panel/index.ts';
 import { saveHoles } from './holeTable.ts';
 
 interface MakePlateProps extends StationProps<'dividing'> {
@@ -62,7 +62,7 @@ export function MakePlate({
     editPart((now) => ({ ...now, dividing: { ...now.dividing, made: { ...made, ...change } } }));
   // with the lead geared the head’s own pin is no use: the ring goes between spindle and work
   const onWork = station.detail.lead !== null;
-  const at = (field: string) => issuesAt(`parts.${part.id}.dividing.made.${field}`);
+  const at = issuesBelow(issuesAt, 'dividing.made');
   const chain = () => {
     if (!plate) return;
     const { job: chained, ringId } = withRingPart(job, part.id, plate.holes);
@@ -108,6 +108,7 @@ export function MakePlate({
       })),
     );
   };
+  const bind = bindTo(made, set, at);
   return (
     <Fold className="more" open={open} summary="Make a plate or ring for this count">
       <div ref={here} />
@@ -121,35 +122,15 @@ export function MakePlate({
         ]}
       />
       <div className="fields">
-        <LengthField
-          label="Circle of holes, diameter"
-          value={made.pitchCircle}
-          onChange={(pitchCircle) => set({ pitchCircle })}
-          issues={at('pitchCircle')}
-          units={units}
-        />
-        <LengthField
-          label="Hole"
-          value={made.holeSize}
-          onChange={(holeSize) => set({ holeSize })}
-          issues={at('holeSize')}
-          units={units}
-        />
+        <LengthField label="Circle of holes, diameter" {...bind('pitchCircle')} units={units} />
+        <LengthField label="Hole" {...bind('holeSize')} units={units} />
         <MeasureField
           label="First hole, clockwise from the top"
-          value={made.startAngle}
-          onChange={(startAngle) => set({ startAngle })}
-          issues={at('startAngle')}
+          {...bind('startAngle')}
           echo={echoAngle(made.startAngle)}
           suffix={<span className="unit">°</span>}
         />
-        <LengthField
-          label="A hole may be off by"
-          value={made.holeError}
-          onChange={(holeError) => set({ holeError })}
-          issues={at('holeError')}
-          units={units}
-        />
+        <LengthField label="A hole may be off by" {...bind('holeError')} units={units} />
       </div>
       {plate && (
         <>

@@ -4,7 +4,7 @@ import { leadFromThreads } from '../../../core/shop/index.ts';
 import { parsePitch } from '../../../core/units/index.ts';
 import { HANDS, PITCH_UNITS, echoPitch, EitherField, LengthField, MeasureField } from '../../fields/index.ts';
 import { Notice } from '../../frame/index.ts';
-import type { StationProps } from '../../panel/index.ts';
+import { bindTo, issuesBelow, type StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 import { DriveSampleFields } from './DriveSampleFields.tsx';
 import { PairCheck } from './PairCheck.tsx';
@@ -29,13 +29,14 @@ export function DrivePanel(props: StationProps<'drive'>) {
   const { drive } = part;
   const set = (change: Partial<DriveInput>) =>
     edit((now) => withDrive(now, part.id, (was) => ({ ...was, ...change })));
-  const at = (field: string) => issuesAt(`parts.${part.id}.drive.${field}`);
+  const at = issuesBelow(issuesAt, 'drive');
   const partner = partnerOf(job, part.id);
   const pitch = parsePitch(drive.pitch);
   const { shape } = station.detail;
   const sample = <DriveSampleFields {...props} set={set} at={at} />;
   // while only the old ones are known, what was read off them comes first
   const readingsFirst = shape === null && station.detail.sample.read;
+  const bind = bindTo(drive, set, at);
   return (
     <>
       {partner && drivesDiffer(job, part.id) && (
@@ -57,20 +58,13 @@ export function DrivePanel(props: StationProps<'drive'>) {
       )}
       {readingsFirst && sample}
       <div className="fields">
-        <EitherField
-          label="The pitch is given as"
-          options={PITCH_BY}
-          value={drive.pitchBy}
-          onChange={(pitchBy) => set({ pitchBy })}
-        />
+        <EitherField label="The pitch is given as" options={PITCH_BY} {...bind('pitchBy')} />
         {drive.pitchBy === 'pitch' ? (
           <MeasureField
             label="Pitch"
-            value={drive.pitch}
-            onChange={(typed) => set({ pitch: typed })}
+            {...bind('pitch')}
             units={PITCH_UNITS}
             unitShown={pitch.ok ? pitch.value.system : drive.pitch.unit}
-            issues={at('pitch')}
             echo={echoPitch(drive.pitch)}
           />
         ) : (
@@ -87,8 +81,7 @@ export function DrivePanel(props: StationProps<'drive'>) {
           <EitherField
             label="That pitch is meant"
             options={PLANES}
-            value={drive.plane}
-            onChange={(plane) => set({ plane })}
+            {...bind('plane')}
             echo={
               drive.plane === 'normal'
                 ? 'As a stock cutter has it.'
@@ -96,17 +89,10 @@ export function DrivePanel(props: StationProps<'drive'>) {
             }
           />
         )}
-        <MeasureField
-          label="Starts of the worm"
-          value={drive.starts}
-          onChange={(starts) => set({ starts })}
-          issues={at('starts')}
-        />
+        <MeasureField label="Starts of the worm" {...bind('starts')} />
         <MeasureField
           label="Teeth of the wheel"
-          value={drive.teeth}
-          onChange={(teeth) => set({ teeth })}
-          issues={at('teeth')}
+          {...bind('teeth')}
           placeholder="40"
           echo={
             shape && drive.teeth.typed.includes(':')
@@ -116,37 +102,23 @@ export function DrivePanel(props: StationProps<'drive'>) {
                 : ''
           }
         />
-        <EitherField
-          label="Fixed first"
-          options={SIZES}
-          value={drive.sizeBy}
-          onChange={(sizeBy) => set({ sizeBy })}
-        />
+        <EitherField label="Fixed first" options={SIZES} {...bind('sizeBy')} />
         {drive.sizeBy === 'worm' ? (
           <LengthField
             label="Pitch diameter of the worm"
-            value={drive.wormDiameter}
-            onChange={(wormDiameter) => set({ wormDiameter })}
-            issues={at('wormDiameter')}
+            {...bind('wormDiameter')}
             units={units}
             hint="Yours to choose: thicker is stiffer, and flatter."
           />
         ) : (
           <LengthField
             label="Centre distance"
-            value={drive.centre}
-            onChange={(centre) => set({ centre })}
-            issues={at('centre')}
+            {...bind('centre')}
             units={units}
             hint="The worm is what the wheel leaves of it."
           />
         )}
-        <EitherField
-          label="Hand of both"
-          options={HANDS}
-          value={drive.hand}
-          onChange={(hand) => set({ hand })}
-        />
+        <EitherField label="Hand of both" options={HANDS} {...bind('hand')} />
       </div>
       <ThreadFields drive={drive} set={set} at={at} units={units} />
       <Values

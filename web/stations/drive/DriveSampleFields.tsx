@@ -4,15 +4,14 @@ import {
   type DriveInput,
   type SampleFit,
 } from '../../../core/drive/index.ts';
-import type { Issue } from '../../../core/findings/index.ts';
 import { lengthText, type UnitSystem } from '../../../core/units/index.ts';
 import { Length, LengthField, MeasureField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
-import type { StationProps } from '../../panel/index.ts';
+import { bindTo, type StationProps, type FieldIssues } from '../../panel/index.ts';
 
 interface SampleProps extends StationProps<'drive'> {
   readonly set: (change: Partial<DriveInput>) => void;
-  readonly at: (field: string) => readonly Issue[];
+  readonly at: FieldIssues<DriveInput>;
 }
 
 const nameOf = ({ by, figure, unit }: DriveCandidate): string =>
@@ -32,61 +31,28 @@ export function DriveSampleFields({ station, part, units, set, at }: SampleProps
   const { sample } = drive;
   const { read, best, axialPitch } = station.detail.sample;
   const change = (now: Partial<DriveInput['sample']>) => set({ sample: { ...sample, ...now } });
-  const of = (field: string) => at(`sample.${field}`);
+  const of: FieldIssues<DriveInput['sample']> = (field) => at(`sample.${field}`);
+  const bind = bindTo(sample, change, of);
   return (
     <Fold className="schools" open={read} summary="From a worm and wheel on the bench">
       <div className="fields">
-        <LengthField
-          label="Outside of the worm"
-          value={sample.outside}
-          onChange={(outside) => change({ outside })}
-          issues={of('outside')}
-          units={units}
-        />
-        <MeasureField
-          label="Crests counted"
-          value={sample.threads}
-          onChange={(threads) => change({ threads })}
-          issues={of('threads')}
-          placeholder="6"
-        />
+        <LengthField label="Outside of the worm" {...bind('outside')} units={units} />
+        <MeasureField label="Crests counted" {...bind('threads')} placeholder="6" />
         <LengthField
           label="Length over them, first to last"
-          value={sample.over}
-          onChange={(over) => change({ over })}
-          issues={of('over')}
+          {...bind('over')}
           units={units}
           hint="Crest to crest, the caliper’s edges alike."
         />
-        <MeasureField
-          label="Starts counted at its end"
-          value={sample.starts}
-          onChange={(starts) => change({ starts })}
-          issues={of('starts')}
-          placeholder="1"
-        />
-        <MeasureField
-          label="Teeth of the old wheel"
-          value={sample.teeth}
-          onChange={(teeth) => change({ teeth })}
-          issues={of('teeth')}
-          placeholder="40"
-        />
+        <MeasureField label="Starts counted at its end" {...bind('starts')} placeholder="1" />
+        <MeasureField label="Teeth of the old wheel" {...bind('teeth')} placeholder="40" />
         <LengthField
           label="Its throat diameter"
-          value={sample.throat}
-          onChange={(throat) => change({ throat })}
-          issues={of('throat')}
+          {...bind('throat')}
           units={units}
           hint="In the middle of the face, where it is smallest."
         />
-        <LengthField
-          label="Distance of the shafts"
-          value={sample.centre}
-          onChange={(centre) => change({ centre })}
-          issues={of('centre')}
-          units={units}
-        />
+        <LengthField label="Distance of the shafts" {...bind('centre')} units={units} />
       </div>
       {axialPitch !== null && (
         <p className="said">

@@ -1,12 +1,11 @@
 import type { DriveInput } from '../../../core/drive/index.ts';
-import type { Issue } from '../../../core/findings/index.ts';
 import { decimalText, dmsText, exact } from '../../../core/units/index.ts';
 import { Length, MeasureField } from '../../fields/index.ts';
-import type { StationProps } from '../../panel/index.ts';
+import { bindTo, type StationProps, type FieldIssues } from '../../panel/index.ts';
 
 interface PairCheckProps extends StationProps<'drive'> {
   readonly set: (change: Partial<DriveInput>) => void;
-  readonly at: (field: string) => readonly Issue[];
+  readonly at: FieldIssues<DriveInput>;
 }
 
 const degrees = (deg: number): string => dmsText(exact(deg.toFixed(4)));
@@ -15,6 +14,7 @@ const degrees = (deg: number): string => dmsText(exact(deg.toFixed(4)));
 export function PairCheck({ station, part, units, set, at }: PairCheckProps) {
   const { pair } = station.detail;
   if (!pair) return null;
+  const bind = bindTo(part.drive, set, at);
   return (
     <section aria-label="The pair">
       <h3 className="methods-head">The pair</h3>
@@ -49,9 +49,7 @@ export function PairCheck({ station, part, units, set, at }: PairCheckProps) {
       <div className="fields">
         <MeasureField
           label="Coefficient of friction"
-          value={part.drive.friction}
-          onChange={(friction) => set({ friction })}
-          issues={at('friction')}
+          {...bind('friction')}
           echo={part.drive.friction.typed === '' ? 'Empty: 0.1, greased steel in bronze. Guidance only.' : ''}
           placeholder="0.1"
         />

@@ -1,5 +1,5 @@
+import { bindTo, type FieldIssues } from '../../panel/index.ts';
 import type { DriveInput } from '../../../core/drive/index.ts';
-import type { Issue } from '../../../core/findings/index.ts';
 import type { UnitSystem } from '../../../core/units/index.ts';
 import { echoAngle, EitherField, LengthField, MeasureField } from '../../fields/index.ts';
 
@@ -18,7 +18,7 @@ const SAYS = {
 interface ThreadFieldsProps {
   readonly drive: DriveInput;
   readonly set: (change: Partial<DriveInput>) => void;
-  readonly at: (field: string) => readonly Issue[];
+  readonly at: FieldIssues<DriveInput>;
   readonly units: UnitSystem;
 }
 
@@ -26,39 +26,25 @@ interface ThreadFieldsProps {
 export function ThreadFields({ drive, set, at, units }: ThreadFieldsProps) {
   const { thread } = drive;
   const change = (part: Partial<DriveInput['thread']>) => set({ thread: { ...thread, ...part } });
+  const bind = bindTo(thread, change, (field) => at(`thread.${field}`));
   return (
     <div className="fields">
       <EitherField
         label="Tool angle of the thread"
         options={SCHOOLS}
-        value={thread.school}
-        onChange={(school) => change({ school })}
+        {...bind('school')}
         echo={SAYS[thread.school]}
       />
       {thread.school === 'typed' && (
         <>
           <MeasureField
             label="Both flanks together"
-            value={thread.angle}
-            onChange={(angle) => change({ angle })}
-            issues={at('thread.angle')}
+            {...bind('angle')}
             echo={echoAngle(thread.angle)}
             suffix={<span className="unit">°</span>}
           />
-          <LengthField
-            label="Addendum, above the pitch line"
-            value={thread.addendum}
-            onChange={(addendum) => change({ addendum })}
-            issues={at('thread.addendum')}
-            units={units}
-          />
-          <LengthField
-            label="Whole depth of the thread"
-            value={thread.depth}
-            onChange={(depth) => change({ depth })}
-            issues={at('thread.depth')}
-            units={units}
-          />
+          <LengthField label="Addendum, above the pitch line" {...bind('addendum')} units={units} />
+          <LengthField label="Whole depth of the thread" {...bind('depth')} units={units} />
         </>
       )}
     </div>

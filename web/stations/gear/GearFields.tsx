@@ -14,7 +14,7 @@ import {
   MeasureField,
 } from '../../fields/index.ts';
 import { NearCounts } from '../../strip/index.ts';
-import type { StationProps } from '../../panel/index.ts';
+import { bindTo, issuesBelow, type StationProps } from '../../panel/index.ts';
 import { HelixFields } from './HelixFields.tsx';
 import { MateFields } from './MateFields.tsx';
 import { Values } from '../Values.tsx';
@@ -31,7 +31,7 @@ export function GearFields(props: StationProps<'gear'>) {
   const set = (change: Partial<GearInput>) =>
     editPart((now) => ({ ...now, gear: { ...now.gear, ...change } }));
   const setDepth = (change: Partial<GearInput['depth']>) => set({ depth: { ...gear.depth, ...change } });
-  const at = (field: string) => issuesAt(`parts.${part.id}.gear.${field}`);
+  const at = issuesBelow(issuesAt, 'gear');
   const pitch = parsePitch(gear.pitch);
   const sampled = part.arrival.by === 'sample' ? part.arrival.sample.hand : null;
   const ruleId = useId();
@@ -39,32 +39,24 @@ export function GearFields(props: StationProps<'gear'>) {
   const stamp = cutter && cutter.stamped.typed !== '' ? cutter : null;
   const { head, gearSets } = dividingGround(job, shop, part);
   const teeth = parseCount(gear.teeth, 'The tooth count', 4, 1000);
+  const bindDepth = bindTo(gear.depth, setDepth, (field) => at(`depth.${field}`));
+  const bind = bindTo(gear, set, at);
   return (
     <>
       <div className="fields">
         <MeasureField
           label="Pitch"
-          value={gear.pitch}
-          onChange={(value) => set({ pitch: value })}
+          {...bind('pitch')}
           units={PITCH_UNITS}
           unitShown={pitch.ok ? pitch.value.system : gear.pitch.unit}
-          issues={at('pitch')}
           echo={echoPitch(gear.pitch)}
           autoFocus={gear.pitch.typed === ''}
           placeholder="1.25 or 14 DP"
         />
-        <MeasureField
-          label="Teeth"
-          value={gear.teeth}
-          onChange={(value) => set({ teeth: value })}
-          issues={at('teeth')}
-          placeholder="58"
-        />
+        <MeasureField label="Teeth" {...bind('teeth')} placeholder="58" />
         <MeasureField
           label="Pressure angle"
-          value={gear.pressureAngle}
-          onChange={(value) => set({ pressureAngle: value })}
-          issues={at('pressureAngle')}
+          {...bind('pressureAngle')}
           echo={echoAngle(gear.pressureAngle)}
           suffix={<span className="unit">°</span>}
         />
@@ -85,20 +77,8 @@ export function GearFields(props: StationProps<'gear'>) {
         </div>
         {gear.depth.rule === 'typed' && (
           <>
-            <LengthField
-              label="Whole depth, typed"
-              value={gear.depth.wholeDepth}
-              onChange={(value) => setDepth({ wholeDepth: value })}
-              issues={at('depth.wholeDepth')}
-              units={units}
-            />
-            <LengthField
-              label="Addendum, typed"
-              value={gear.depth.addendum}
-              onChange={(value) => setDepth({ addendum: value })}
-              issues={at('depth.addendum')}
-              units={units}
-            />
+            <LengthField label="Whole depth, typed" {...bindDepth('wholeDepth')} units={units} />
+            <LengthField label="Addendum, typed" {...bindDepth('addendum')} units={units} />
             <div className="field">
               <label htmlFor={`${ruleId}-from`}>Read from</label>
               <Input
@@ -113,9 +93,7 @@ export function GearFields(props: StationProps<'gear'>) {
         )}
         <LengthField
           label="Depth stamped on cutter"
-          value={gear.depth.stamped}
-          onChange={(value) => setDepth({ stamped: value })}
-          issues={at('depth.stamped')}
+          {...bindDepth('stamped')}
           units={units}
           hint={
             stamp
@@ -125,9 +103,7 @@ export function GearFields(props: StationProps<'gear'>) {
         />
         <LengthField
           label="Thinner teeth, for backlash"
-          value={gear.thinning}
-          onChange={(thinning) => set({ thinning })}
-          issues={at('thinning')}
+          {...bind('thinning')}
           units={units}
           hint="Along the pitch circle; the cut goes deeper for it."
         />
@@ -141,7 +117,7 @@ export function GearFields(props: StationProps<'gear'>) {
         sampled={
           sampled && {
             hand: sampled === 'not-looked' ? null : sampled,
-            issues: issuesAt(`parts.${part.id}.arrival.sample.hand`),
+            issues: issuesAt('arrival.sample.hand'),
           }
         }
         onHand={(hand) => editPart((now) => withHand(now, hand))}

@@ -1,3 +1,4 @@
+import { bindTo, type FieldIssues } from '../../panel/index.ts';
 import type { Issue } from '../../../core/findings/index.ts';
 import type { GearDetail, GearInput, HelixSource } from '../../../core/gear/index.ts';
 import { decimalText, dmsText, exact, parsePitch, type UnitSystem } from '../../../core/units/index.ts';
@@ -40,7 +41,7 @@ interface HelixFieldsProps {
   readonly gear: GearInput;
   readonly helical: GearDetail['helical'];
   readonly set: (change: Partial<GearInput>) => void;
-  readonly at: (field: string) => readonly Issue[];
+  readonly at: FieldIssues<GearInput>;
   readonly units: UnitSystem;
   /** What a sample's teeth were seen to lean; null where the gear did not come by a sample. */
   readonly sampled: { readonly hand: 'right' | 'left' | null; readonly issues: readonly Issue[] } | null;
@@ -60,6 +61,7 @@ export function HelixFields({ gear, helical, set, at, units, sampled, onHand }: 
   const angleTyped = helixFrom === 'angle' || helixFrom === 'print';
   const other = gear.pitchPlane === 'normal' ? 'Transverse' : 'Normal';
   const otherRead = parsePitch(gear.otherPitch);
+  const bind = bindTo(gear, set, at);
   return (
     <Fold
       className="schools"
@@ -82,9 +84,7 @@ export function HelixFields({ gear, helical, set, at, units, sampled, onHand }: 
         {angleTyped && (
           <MeasureField
             label={helixFrom === 'print' ? 'Angle of the print, at the tips' : 'Helix angle (empty for spur)'}
-            value={gear.helix}
-            onChange={(helix) => set({ helix })}
-            issues={at('helix')}
+            {...bind('helix')}
             echo={
               helixFrom === 'print' && helical
                 ? `${dmsText(exact(helical.helixDeg.toFixed(6)))} at the pitch cylinder`
@@ -94,13 +94,7 @@ export function HelixFields({ gear, helical, set, at, units, sampled, onHand }: 
           />
         )}
         {helixFrom === 'lead' && (
-          <LengthField
-            label="Lead, for one whole turn"
-            value={gear.lead}
-            onChange={(lead) => set({ lead })}
-            issues={at('lead')}
-            units={units}
-          />
+          <LengthField label="Lead, for one whole turn" {...bind('lead')} units={units} />
         )}
         {sampled && helical ? (
           <HandAsk value={sampled.hand} onChange={onHand} issues={sampled.issues} />
@@ -116,8 +110,7 @@ export function HelixFields({ gear, helical, set, at, units, sampled, onHand }: 
         <EitherField
           label="The pitch above is"
           options={PLANES}
-          value={gear.pitchPlane}
-          onChange={(pitchPlane) => set({ pitchPlane })}
+          {...bind('pitchPlane')}
           echo={
             gear.pitchPlane === 'transverse'
               ? 'The cutter has the normal pitch, which is finer.'
@@ -126,11 +119,9 @@ export function HelixFields({ gear, helical, set, at, units, sampled, onHand }: 
         />
         <MeasureField
           label={`${other} pitch${helixFrom === 'pitches' ? '' : ', if given'}`}
-          value={gear.otherPitch}
-          onChange={(otherPitch) => set({ otherPitch })}
+          {...bind('otherPitch')}
           units={PITCH_UNITS}
           unitShown={otherRead.ok ? otherRead.value.system : gear.otherPitch.unit}
-          issues={at('otherPitch')}
           echo={
             gear.otherPitch.typed === '' && helical && gear.pitchPlane === 'normal'
               ? `it comes to module ${decimalText(helical.transverseModule, 4)}`

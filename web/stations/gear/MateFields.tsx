@@ -1,4 +1,3 @@
-import type { Issue } from '../../../core/findings/index.ts';
 import { useNavigate } from 'react-router';
 import { cutterFor } from '../../../core/cutter/index.ts';
 import type { CrossedDetail, GearInput, MeshDetail } from '../../../core/gear/index.ts';
@@ -19,12 +18,12 @@ import {
 } from '../../../core/units/index.ts';
 import { EitherField, echoAngle, Length, LengthField, MeasureField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
-import type { StationProps } from '../../panel/index.ts';
+import { bindTo, type StationProps, type FieldIssues } from '../../panel/index.ts';
 
 interface MateFieldsProps extends StationProps<'gear'> {
   readonly gear: GearInput;
   readonly set: (change: Partial<GearInput>) => void;
-  readonly at: (field: string) => readonly Issue[];
+  readonly at: FieldIssues<GearInput>;
 }
 
 const SHAFTS = [
@@ -56,40 +55,25 @@ export function MateFields({ station, part, job, edit, gear, set, at, units }: M
     void navigate(`/jobs/${job.id}/${made.mateId}/gear`);
   };
   const setMate = (change: Partial<GearInput['mate']>) => set({ mate: { ...mate, ...change } });
+  const bind = bindTo(mate, setMate, (field) => at(`mate.${field}`));
   return (
     <Fold
       className="schools"
       open={mate.teeth.typed !== ''}
       summary={`Runs with another gear${teeth ? ` of ${teeth} teeth` : ''}`}
     >
-      {helix && (
-        <EitherField
-          label="The shafts"
-          value={mate.shafts}
-          onChange={(shafts) => setMate({ shafts })}
-          options={SHAFTS}
-        />
-      )}
+      {helix && <EitherField label="The shafts" {...bind('shafts')} options={SHAFTS} />}
       <div className="fields">
-        <MeasureField
-          label="Teeth of the mate"
-          value={mate.teeth}
-          onChange={(teeth) => setMate({ teeth })}
-          issues={at('mate.teeth')}
-        />
+        <MeasureField label="Teeth of the mate" {...bind('teeth')} />
         <LengthField
           label="Real centre distance"
-          value={mate.centre}
-          onChange={(centre) => setMate({ centre })}
-          issues={at('mate.centre')}
+          {...bind('centre')}
           units={units}
           hint="Empty: where the pitch circles touch."
         />
         <LengthField
           label="Backlash wanted"
-          value={mate.backlash}
-          onChange={(backlash) => setMate({ backlash })}
-          issues={at('mate.backlash')}
+          {...bind('backlash')}
           units={units}
           hint="Empty: 0.04 of the module."
         />
@@ -122,26 +106,23 @@ export function MateFields({ station, part, job, edit, gear, set, at, units }: M
 interface CrossedFieldsProps {
   readonly mate: GearInput['mate'];
   readonly setMate: (change: Partial<GearInput['mate']>) => void;
-  readonly at: (field: string) => readonly Issue[];
+  readonly at: FieldIssues<GearInput>;
 }
 
 /** On crossed shafts: how they cross, or how the mate leans. */
 function CrossedFields({ mate, setMate, at }: CrossedFieldsProps) {
+  const bind = bindTo(mate, setMate, (field) => at(`mate.${field}`));
   return (
     <>
       <MeasureField
         label="Angle of the shafts"
-        value={mate.shaftAngle}
-        onChange={(shaftAngle) => setMate({ shaftAngle })}
-        issues={at('mate.shaftAngle')}
+        {...bind('shaftAngle')}
         echo={mate.shaftAngle.typed === '' ? 'The mate’s angle follows from it.' : echoAngle(mate.shaftAngle)}
         suffix={<span className="unit">°</span>}
       />
       <MeasureField
         label="Or the mate’s own helix angle"
-        value={mate.helix}
-        onChange={(helix) => setMate({ helix })}
-        issues={at('mate.helix')}
+        {...bind('helix')}
         echo={echoAngle(mate.helix)}
         suffix={
           <button

@@ -8,7 +8,7 @@ import { goodFor, type Check, type InspectInput } from '../../../core/inspect/in
 import { lengthText, type UnitSystem } from '../../../core/units/index.ts';
 import { Length, LengthField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
-import type { StationProps } from '../../panel/index.ts';
+import { bindTo, issuesBelow, type StationProps } from '../../panel/index.ts';
 import './inspect.css';
 
 const TOOL_NAMES: Readonly<Record<MeasuringTool, string>> = {
@@ -28,8 +28,9 @@ export function InspectPanel(props: StationProps<'inspect'>) {
   const lacking = checks.filter(({ owned, reading }) => !owned && reading === null);
   const set = (change: Partial<InspectInput>) =>
     editPart((now) => ({ ...now, inspect: { ...now.inspect, ...change } }));
-  const at = (field: string) => issuesAt(`parts.${part.id}.inspect.${field}`);
+  const at = issuesBelow(issuesAt, 'inspect');
   const mm = (value: number) => lengthText(Math.abs(value), units, 'fine');
+  const bind = bindTo(inspect, set, at);
   return (
     <>
       {verdict?.agreed && (
@@ -81,35 +82,27 @@ export function InspectPanel(props: StationProps<'inspect'>) {
       <div className="fields">
         <LengthField
           label="Runout, least to most all round"
-          value={inspect.runout}
-          onChange={(value) => set({ runout: value })}
-          issues={at('runout')}
+          {...bind('runout')}
           units={units}
           hint="Indicator on the blank, or on a pin in each space."
         />
         {inspect.sunk.typed !== '' && (
           <LengthField
             label="Sunk deeper since, in all"
-            value={inspect.sunk}
-            onChange={(sunk) => set({ sunk })}
-            issues={at('sunk')}
+            {...bind('sunk')}
             units={units}
             hint="The depth is judged against it."
           />
         )}
         <LengthField
           label="A tooth may be off by"
-          value={inspect.tolerance}
-          onChange={(tolerance) => set({ tolerance })}
-          issues={at('tolerance')}
+          {...bind('tolerance')}
           units={units}
           hint={`Empty: ${lengthText(0.03, units, 'fine')}.`}
         />
         <LengthField
           label="Diameter of the pins"
-          value={inspect.pin}
-          onChange={(pin) => set({ pin })}
-          issues={at('pin')}
+          {...bind('pin')}
           units={units}
           hint={
             station.detail.pin === null

@@ -35,7 +35,7 @@ export function ReadingsRound({ station, part, units, editPart, issuesAt }: Stat
           label="At equal steps, once round"
           value={measure(readings.typed, readings.unit)}
           onChange={({ typed }) => set({ readings: { typed: typed.slice(0, 600), unit: readings.unit } })}
-          issues={issuesAt(`parts.${part.id}.inspect.round`)}
+          issues={issuesAt('inspect.round')}
           echo="One after another, from space 1 on."
           suffix={
             <button

@@ -6,7 +6,7 @@ import { decimalText, lengthText, plural } from '../../../core/units/index.ts';
 import { astrayText, type LatheWay, type StartWay, type ThreadingInput } from '../../../core/worm/index.ts';
 import { ChoiceField, Gears, Length, LengthField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
-import type { StationProps } from '../../panel/index.ts';
+import { bindTo, type StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 import '../ways.css';
 
@@ -17,6 +17,7 @@ export function LathePanel(props: StationProps<'lathe'>) {
   const set = (change: Partial<ThreadingInput>) =>
     editPart((now) => ({ ...now, lathe: { ...now.lathe, ...change } }));
   const lathes = [...new Map([...shop.lathes, ...job.equipment.lathes].map((one) => [one.id, one])).values()];
+  const bind = bindTo(part.lathe, set, (field) => issuesAt(`lathe.${field}`));
   return (
     <>
       <div className="fields">
@@ -35,9 +36,7 @@ export function LathePanel(props: StationProps<'lathe'>) {
         />
         <LengthField
           label="The thread may stray by"
-          value={part.lathe.allowed}
-          onChange={(allowed) => set({ allowed })}
-          issues={issuesAt(`parts.${part.id}.lathe.allowed`)}
+          {...bind('allowed')}
           units={units}
           hint={`Over what the wheel reaches. Empty: ${lengthText(0.02, units, 'fine')}.`}
         />
@@ -57,7 +56,7 @@ export function LathePanel(props: StationProps<'lathe'>) {
         detail={detail}
         set={set}
         chosen={part.lathe.startsBy}
-        issues={issuesAt(`parts.${part.id}.lathe.startsBy`).length > 0}
+        issues={issuesAt('lathe.startsBy').length > 0}
       />
       <StandIns detail={detail} units={units} />
     </>

@@ -7,7 +7,7 @@ import { readGear } from '../../../core/gear/index.ts';
 import { dmsText, exact, lengthText, otherSystem, type UnitSystem } from '../../../core/units/index.ts';
 import { echoAngle, Gears, Length, LengthField, MeasureField } from '../../fields/index.ts';
 import { useBends, WorkBroke } from '../../workers/index.ts';
-import type { StationProps } from '../../panel/index.ts';
+import { bindTo, issuesBelow, type StationProps } from '../../panel/index.ts';
 
 interface BendAngleProps extends StationProps<'lead'> {
   readonly set: (change: Partial<LeadInput>) => void;
@@ -31,34 +31,29 @@ export function BendAngle(props: BendAngleProps) {
   const { found, broken } = useBends(stopped === asked ? null : question);
   const partner = mateOf(job, part.id);
   const take = (to: BentTo) => read.pitch && edit((now) => takeBentAngle(now, part.id, to, read.pitch!));
-  const at = (field: string) => issuesAt(`parts.${part.id}.lead.give.${field}`);
+  const at = issuesBelow(issuesAt, 'lead.give');
+  const bind = bindTo(give, setGive, at);
   return (
     <details className="more" open={open} onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
       <summary>Bend the angle to what the gears cut exactly</summary>
       <div className="fields">
         <MeasureField
           label="The angle may move by ±"
-          value={give.angle}
-          onChange={(value) => setGive({ angle: value })}
-          issues={at('angle')}
+          {...bind('angle')}
           echo={give.angle.typed === '' ? 'Empty: 1°.' : echoAngle(give.angle)}
           suffix={<span className="unit">°</span>}
         />
         {read.mate.teeth !== null && (
           <LengthField
             label="The centre distance by"
-            value={give.centre}
-            onChange={(value) => setGive({ centre: value })}
-            issues={at('centre')}
+            {...bind('centre')}
             units={units}
             hint="Empty: as far as the angle takes it."
           />
         )}
         <LengthField
           label="The outside diameter by"
-          value={give.diameter}
-          onChange={(value) => setGive({ diameter: value })}
-          issues={at('diameter')}
+          {...bind('diameter')}
           units={units}
           hint="Empty: as far as the angle takes it."
         />

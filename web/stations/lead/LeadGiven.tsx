@@ -4,7 +4,7 @@ import { dividingGround } from '../../../core/plan/index.ts';
 import { lengthText } from '../../../core/units/index.ts';
 import { ChoiceField, EitherField, Length, LengthField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
-import type { StationProps } from '../../panel/index.ts';
+import { bindTo, type StationProps } from '../../panel/index.ts';
 
 const DRIVES = [
   { value: 'worm', label: 'the worm' },
@@ -21,6 +21,7 @@ export function LeadGiven({ station, part, units, shop, job, edit, issuesAt, set
   const { inForce, wanted, machine, drive } = detail;
   const { gearSets } = dividingGround(job, shop, part);
   const sets = [...new Map(gearSets.map((gears) => [gears.id, gears])).values()];
+  const bind = bindTo(part.lead, set, (field) => issuesAt(`lead.${field}`));
   return (
     <Fold className="more" open={inForce === null} summary="Mill, gears, and what a tooth may stray">
       <div className="fields">
@@ -64,9 +65,7 @@ export function LeadGiven({ station, part, units, shop, job, edit, issuesAt, set
         />
         <LengthField
           label="A tooth may stray by"
-          value={part.lead.allowed}
-          onChange={(allowed) => set({ allowed })}
-          issues={issuesAt(`parts.${part.id}.lead.allowed`)}
+          {...bind('allowed')}
           units={units}
           hint={`Over the face. Empty: ${lengthText(0.02, units, 'fine')}.`}
         />

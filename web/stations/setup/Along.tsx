@@ -1,3 +1,4 @@
+import { bindTo } from '../../panel/index.ts';
 import { decimalText } from '../../../core/units/index.ts';
 import { LengthField } from '../../fields/index.ts';
 import { microns } from './microns.ts';
@@ -7,32 +8,23 @@ import type { SetupPieceProps } from './pieceProps.ts';
 export function Along({ station, part, units, set, at }: SetupPieceProps) {
   const { along } = station.detail;
   const { setup } = part;
+  const bind = bindTo(setup, set, at);
   return (
     <>
       <div className="fields">
         <LengthField
           label="Run along over"
-          value={setup.alongLength}
-          onChange={(alongLength) => set({ alongLength })}
-          issues={at('alongLength')}
+          {...bind('alongLength')}
           units={units}
           hint="The farther the better."
         />
         <LengthField
           label="On top it moved by"
-          value={setup.alongTop}
-          onChange={(alongTop) => set({ alongTop })}
-          issues={at('alongTop')}
+          {...bind('alongTop')}
           units={units}
           hint="Rising away from the head is more than zero."
         />
-        <LengthField
-          label="On the side it moved by"
-          value={setup.alongSide}
-          onChange={(alongSide) => set({ alongSide })}
-          issues={at('alongSide')}
-          units={units}
-        />
+        <LengthField label="On the side it moved by" {...bind('alongSide')} units={units} />
       </div>
       {along && (
         <p className="said" aria-live="polite">

@@ -1,3 +1,4 @@
+import { bindTo } from '../../panel/index.ts';
 import { layOrder } from '../../../core/lead/index.ts';
 import { stationOf } from '../../../core/plan/index.ts';
 import { handleOf } from '../../../core/setup/index.ts';
@@ -16,6 +17,7 @@ export function CentreIt({ station, part, planned, units, set, at }: SetupPieceP
   const chosen = centrings.find(({ by }) => by === centring)!;
   const handle = handleOf(station.detail.mount);
   const paper = setup.paper.typed.trim() !== '';
+  const bind = bindTo(setup, set, at);
   return (
     <>
       <div className="fields">
@@ -27,9 +29,7 @@ export function CentreIt({ station, part, planned, units, set, at }: SetupPieceP
         />
         <LengthField
           label="Paper or feeler between"
-          value={setup.paper}
-          onChange={(value) => set({ paper: value })}
-          issues={at('paper')}
+          {...bind('paper')}
           units={units}
           hint={`Empty: none. A cigarette paper is about ${lengthText(0.03, units, 'fine')}.`}
         />

@@ -1,3 +1,4 @@
+import { bindTo } from '../../panel/index.ts';
 import { Checkbox } from 'antd';
 import { ChoiceField, EitherField, LengthField, MeasureField } from '../../fields/index.ts';
 import type { SetupPieceProps } from './pieceProps.ts';
@@ -27,69 +28,34 @@ export function Holding({ station, part, units, set, at }: SetupPieceProps) {
   const { setup } = part;
   const onMandrel = setup.holding === 'mandrel' || setup.holding === 'stub';
   const chosen = mandrels.find(({ id }) => id === setup.mandrelId);
+  const bind = bindTo(setup, set, at);
   return (
     <>
       <div className="fields">
-        <ChoiceField
-          label="The work is held"
-          value={setup.holding}
-          options={HOLDINGS}
-          onChange={(holding) => set({ holding })}
-        />
-        <EitherField
-          label="The head stands at the"
-          value={setup.headAt}
-          options={ENDS}
-          onChange={(headAt) => set({ headAt })}
-        />
+        <ChoiceField label="The work is held" {...bind('holding')} options={HOLDINGS} />
+        <EitherField label="The head stands at the" {...bind('headAt')} options={ENDS} />
         <EitherField
           label="The cutter turns"
-          value={setup.spin}
+          {...bind('spin')}
           options={SPINS}
-          onChange={(spin) => set({ spin })}
           echo={mill?.upright ? 'seen from above' : 'seen from in front'}
         />
-        <EitherField
-          label="The table moves, cutting, to the"
-          value={setup.feed}
-          options={ENDS}
-          onChange={(feed) => set({ feed })}
-        />
-        {mill?.upright && (
-          <EitherField
-            label="The cutter stands"
-            value={setup.side}
-            options={SIDES}
-            onChange={(side) => set({ side })}
-          />
-        )}
+        <EitherField label="The table moves, cutting, to the" {...bind('feed')} options={ENDS} />
+        {mill?.upright && <EitherField label="The cutter stands" {...bind('side')} options={SIDES} />}
         {onMandrel && mandrels.length > 0 && (
           <ChoiceField
             label="Mandrel"
-            value={setup.mandrelId}
+            {...bind('mandrelId')}
             options={mandrels.map(({ id, name, fits }) => ({
               value: id,
               label: `${fits === true ? '✓ ' : fits === false ? '✕ ' : ''}${name}`,
             }))}
-            onChange={(mandrelId) => set({ mandrelId })}
-            issues={at('mandrelId')}
             echo={chosen?.fits === false ? '' : chosen?.line}
           />
         )}
-        <MeasureField
-          label="Blanks at once"
-          value={setup.blanks}
-          onChange={(blanks) => set({ blanks })}
-          issues={at('blanks')}
-        />
+        <MeasureField label="Blanks at once" {...bind('blanks')} />
         {setup.holding === 'bar' && (
-          <LengthField
-            label="Parting and facing between two"
-            value={setup.kerf}
-            onChange={(kerf) => set({ kerf })}
-            issues={at('kerf')}
-            units={units}
-          />
+          <LengthField label="Parting and facing between two" {...bind('kerf')} units={units} />
         )}
       </div>
       {onMandrel && (

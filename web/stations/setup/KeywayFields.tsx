@@ -1,3 +1,4 @@
+import { bindTo } from '../../panel/index.ts';
 import { lengthText } from '../../../core/units/index.ts';
 import { LengthField } from '../../fields/index.ts';
 import type { SetupPieceProps } from './pieceProps.ts';
@@ -7,31 +8,18 @@ export function KeywayFields({ station, part, units, set, at }: SetupPieceProps)
   const { keyway } = station.detail;
   const { setup } = part;
   const mm = (value: number) => lengthText(value, units, 'fine');
+  const bind = bindTo(setup, set, at);
   return (
     <>
       <div className="fields">
-        <LengthField
-          label="Width of the key"
-          value={setup.keyWidth}
-          onChange={(keyWidth) => set({ keyWidth })}
-          issues={at('keyWidth')}
-          units={units}
-        />
+        <LengthField label="Width of the key" {...bind('keyWidth')} units={units} />
         <LengthField
           label="Width of its cutter"
-          value={setup.keyCutter}
-          onChange={(keyCutter) => set({ keyCutter })}
-          issues={at('keyCutter')}
+          {...bind('keyCutter')}
           units={units}
           hint="From half the key to the whole."
         />
-        <LengthField
-          label="Depth at the side of the key"
-          value={setup.keyDepth}
-          onChange={(keyDepth) => set({ keyDepth })}
-          issues={at('keyDepth')}
-          units={units}
-        />
+        <LengthField label="Depth at the side of the key" {...bind('keyDepth')} units={units} />
       </div>
       {keyway && (
         <ol className="setup-steps">

@@ -1,3 +1,4 @@
+import { bindTo } from '../../panel/index.ts';
 import { lengthText } from '../../../core/units/index.ts';
 import { LengthField } from '../../fields/index.ts';
 import type { SetupPieceProps } from './pieceProps.ts';
@@ -6,6 +7,7 @@ import type { SetupPieceProps } from './pieceProps.ts';
 export function RoomList({ station, part, units, set, at }: SetupPieceProps) {
   const { fits } = station.detail;
   const { setup } = part;
+  const bind = bindTo(setup, set, at);
   return (
     <>
       {fits.length === 0 ? (
@@ -36,42 +38,24 @@ export function RoomList({ station, part, units, set, at }: SetupPieceProps) {
       <div className="fields">
         <LengthField
           label="Work right of the table’s middle"
-          value={setup.offset}
-          onChange={(offset) => set({ offset })}
-          issues={at('offset')}
+          {...bind('offset')}
           units={units}
           hint="To the left: less than zero."
         />
         <LengthField
           label="Gap to jaws or head"
-          value={setup.jawGap}
-          onChange={(jawGap) => set({ jawGap })}
-          issues={at('jawGap')}
+          {...bind('jawGap')}
           units={units}
           hint="From the blank’s face."
         />
         <LengthField
           label="How large across those are"
-          value={setup.jawDiameter}
-          onChange={(jawDiameter) => set({ jawDiameter })}
-          issues={at('jawDiameter')}
+          {...bind('jawDiameter')}
           units={units}
           hint="Empty: as large as the work."
         />
-        <LengthField
-          label="Gap to the tailstock"
-          value={setup.tailGap}
-          onChange={(tailGap) => set({ tailGap })}
-          issues={at('tailGap')}
-          units={units}
-        />
-        <LengthField
-          label="How large across that is"
-          value={setup.tailDiameter}
-          onChange={(tailDiameter) => set({ tailDiameter })}
-          issues={at('tailDiameter')}
-          units={units}
-        />
+        <LengthField label="Gap to the tailstock" {...bind('tailGap')} units={units} />
+        <LengthField label="How large across that is" {...bind('tailDiameter')} units={units} />
       </div>
       <p className="soft">
         Travels, room and collars are listed with the mill in the shop, the height of its centre with the

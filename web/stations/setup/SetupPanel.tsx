@@ -4,7 +4,7 @@ import { CLEAR_BY, timeText, type SetupInput } from '../../../core/setup/index.t
 import { decimalText, lengthText } from '../../../core/units/index.ts';
 import { ChoiceField, Length, LengthField, MeasureField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
-import type { StationProps } from '../../panel/index.ts';
+import { bindTo, issuesBelow, type StationProps } from '../../panel/index.ts';
 import { Along } from './Along.tsx';
 import { CentreIt } from './CentreIt.tsx';
 import { Holding } from './Holding.tsx';
@@ -19,13 +19,13 @@ import './setup.css';
  * its reason.
  */
 export function SetupPanel(props: StationProps<'setup'>) {
-  const { station, part, units, editPart, issuesAt } = props;
+  const { station, units, editPart, issuesAt } = props;
   const set = (change: Partial<SetupInput>) =>
     editPart((now) => ({ ...now, setup: { ...now.setup, ...change } }));
   const piece: SetupPieceProps = {
     ...props,
     set,
-    at: (field) => issuesAt(`parts.${part.id}.setup.${field}`),
+    at: issuesBelow(issuesAt, 'setup'),
   };
   const { fits, round, along } = station.detail;
   return (
@@ -73,18 +73,17 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
   const { setup } = part;
   // nobody draws the blank of what is only divided
   const needsFace = isSpaced(part);
+  const bind = bindTo(setup, set, at);
   return (
     <>
       <div className="fields">
         <ChoiceField
           label="Material"
-          value={setup.materialId}
+          {...bind('materialId')}
           // the owner's own figures before those to start from
           options={[...shop.materials]
             .sort((a, b) => Number(a.starting) - Number(b.starting))
             .map(({ id, name, speed }) => ({ value: id, label: `${name}, ${speed}` }))}
-          onChange={(materialId) => set({ materialId })}
-          issues={at('materialId')}
           echo={material?.starting ? 'A figure to start from. Write your own over it in the shop.' : ''}
         />
         <ChoiceField
@@ -96,9 +95,7 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
         />
         <LengthField
           label="Cutter diameter"
-          value={setup.cutterDiameter}
-          onChange={(cutterDiameter) => set({ cutterDiameter })}
-          issues={at('cutterDiameter')}
+          {...bind('cutterDiameter')}
           units={units}
           hint={
             cutter.diameter !== null
@@ -108,37 +105,17 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
         />
         <LengthField
           label="Cutter width"
-          value={setup.cutterWidth}
-          onChange={(cutterWidth) => set({ cutterWidth })}
-          issues={at('cutterWidth')}
+          {...bind('cutterWidth')}
           units={units}
           hint={cutter.width !== null ? `Empty: ${lengthText(cutter.width, units)}, the cutter’s own.` : ''}
         />
         <MeasureField
           label="Teeth of the cutter"
-          value={setup.cutterTeeth}
-          onChange={(cutterTeeth) => set({ cutterTeeth })}
-          issues={at('cutterTeeth')}
+          {...bind('cutterTeeth')}
           echo={cutter.teeth === null ? '1 for a fly cutter.' : `${cutter.teeth}`}
         />
-        {needsFace && (
-          <LengthField
-            label="Length that is cut"
-            value={setup.face}
-            onChange={(face) => set({ face })}
-            issues={at('face')}
-            units={units}
-          />
-        )}
-        {needsFace && (
-          <LengthField
-            label="Outside of the work"
-            value={setup.outside}
-            onChange={(outside) => set({ outside })}
-            issues={at('outside')}
-            units={units}
-          />
-        )}
+        {needsFace && <LengthField label="Length that is cut" {...bind('face')} units={units} />}
+        {needsFace && <LengthField label="Outside of the work" {...bind('outside')} units={units} />}
       </div>
       {data && (
         <dl className="values">
@@ -173,33 +150,17 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
         <div className="fields">
           <MeasureField
             label="Spindle speed, rpm"
-            value={setup.speedSet}
-            onChange={(speedSet) => set({ speedSet })}
-            issues={at('speedSet')}
+            {...bind('speedSet')}
             echo="Empty: the step at or below what is wanted."
           />
           <LengthField
             label="Feed a minute"
-            value={setup.feedSet}
-            onChange={(feedSet) => set({ feedSet })}
-            issues={at('feedSet')}
+            {...bind('feedSet')}
             units={units}
             hint="Empty: the step at or below what is wanted."
           />
-          <MeasureField
-            label="Seconds to run back"
-            value={setup.returnSeconds}
-            onChange={(returnSeconds) => set({ returnSeconds })}
-            issues={at('returnSeconds')}
-            echo="Empty: 15."
-          />
-          <MeasureField
-            label="Seconds to index"
-            value={setup.indexSeconds}
-            onChange={(indexSeconds) => set({ indexSeconds })}
-            issues={at('indexSeconds')}
-            echo="Empty: 30."
-          />
+          <MeasureField label="Seconds to run back" {...bind('returnSeconds')} echo="Empty: 15." />
+          <MeasureField label="Seconds to index" {...bind('indexSeconds')} echo="Empty: 30." />
         </div>
       </Fold>
     </>

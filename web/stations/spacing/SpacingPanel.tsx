@@ -6,7 +6,7 @@ import type { SpacingInput } from '../../../core/spacing/index.ts';
 import { measure, parseCount } from '../../../core/units/index.ts';
 import { PITCH_UNITS, echoAngle, echoPitch, LengthField, MeasureField } from '../../fields/index.ts';
 import { NearCounts } from '../../strip/index.ts';
-import type { StationProps } from '../../panel/index.ts';
+import { bindTo, issuesBelow, type StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 
 const BY: readonly { readonly value: SpacingInput['by']; readonly label: string }[] = [
@@ -36,8 +36,9 @@ export function SpacingPanel({
   const count = parseCount(spacing.count, 'The count', 2, 1000);
   const set = (change: Partial<SpacingInput>) =>
     editPart((now) => ({ ...now, spacing: { ...now.spacing, ...change } }));
-  const at = (field: string) => issuesAt(`parts.${part.id}.spacing.${field}`);
+  const at = issuesBelow(issuesAt, 'spacing');
   const round = spacing.by === 'count' || spacing.by === 'angle';
+  const bind = bindTo(spacing, set, at);
   return (
     <>
       <Segmented
@@ -49,9 +50,7 @@ export function SpacingPanel({
       <div className="fields">
         <MeasureField
           label="How many"
-          value={spacing.count}
-          onChange={(count) => set({ count })}
-          issues={at('count')}
+          {...bind('count')}
           autoFocus={spacing.count.typed === ''}
           placeholder="7"
         />
@@ -69,9 +68,7 @@ export function SpacingPanel({
         {spacing.by === 'angle' && (
           <MeasureField
             label="Angle from one to the next"
-            value={spacing.angle}
-            onChange={(angle) => set({ angle })}
-            issues={at('angle')}
+            {...bind('angle')}
             echo={echoAngle(spacing.angle)}
             suffix={<span className="unit">°</span>}
             placeholder="17° 30′"
@@ -80,29 +77,19 @@ export function SpacingPanel({
         {spacing.by === 'pitch' && (
           <MeasureField
             label="Pitch of the rack"
-            value={spacing.pitch}
-            onChange={(pitch) => set({ pitch })}
+            {...bind('pitch')}
             units={PITCH_UNITS}
-            issues={at('pitch')}
             echo={echoPitch(spacing.pitch)}
             placeholder="1.5 or 16 DP"
           />
         )}
         {spacing.by === 'length' && (
-          <LengthField
-            label="From one to the next"
-            value={spacing.length}
-            onChange={(length) => set({ length })}
-            issues={at('length')}
-            units={units}
-          />
+          <LengthField label="From one to the next" {...bind('length')} units={units} />
         )}
         {round && (
           <LengthField
             label="On a diameter of"
-            value={spacing.diameter}
-            onChange={(diameter) => set({ diameter })}
-            issues={at('diameter')}
+            {...bind('diameter')}
             units={units}
             hint={
               spacing.what === 'flats'
@@ -114,21 +101,12 @@ export function SpacingPanel({
         {spacing.by === 'count' && spacing.what === 'flats' && (
           <LengthField
             label="Across flats"
-            value={spacing.acrossFlats}
-            onChange={(acrossFlats) => set({ acrossFlats })}
-            issues={at('acrossFlats')}
+            {...bind('acrossFlats')}
             units={units}
             hint="The depth of each flat follows from it."
           />
         )}
-        <LengthField
-          label="Depth"
-          value={spacing.depth}
-          onChange={(depth) => set({ depth })}
-          issues={at('depth')}
-          units={units}
-          hint="May be left empty."
-        />
+        <LengthField label="Depth" {...bind('depth')} units={units} hint="May be left empty." />
       </div>
       {spacing.by === 'count' && (
         <NearCounts

@@ -5,7 +5,7 @@ import { lengthText } from '../../../core/units/index.ts';
 import type { GashInput, SchoolAnswer } from '../../../core/wheel/index.ts';
 import { ChoiceField, Length, LengthField, MeasureField } from '../../fields/index.ts';
 import { LayCutter } from '../LayCutter.tsx';
-import type { StationProps } from '../../panel/index.ts';
+import { bindTo, issuesBelow, type StationProps } from '../../panel/index.ts';
 import { Hob } from './Hob.tsx';
 import '../ways.css';
 
@@ -16,7 +16,8 @@ export function WheelPanel(props: StationProps<'wheel'>) {
   const { schools, school, setting, infeed, hobStock, hob, mill, cutterDiameter } = detail;
   const set = (change: Partial<GashInput>) =>
     editPart((now) => ({ ...now, gash: { ...now.gash, ...change } }));
-  const at = (field: string) => issuesAt(`parts.${part.id}.gash.${field}`);
+  const at = issuesBelow(issuesAt, 'gash');
+  const bind = bindTo(part.gash, set, at);
   return (
     <>
       <section className="methods" aria-label="Schools">
@@ -82,18 +83,11 @@ export function WheelPanel(props: StationProps<'wheel'>) {
           <div className="fields">
             <LengthField
               label="Leave for the hob, on the depth"
-              value={part.gash.hobStock}
-              onChange={(stock) => set({ hobStock: stock })}
-              issues={at('hobStock')}
+              {...bind('hobStock')}
               units={units}
               hint="Empty: a tenth of the depth."
             />
-            <MeasureField
-              label="Flutes of the hob"
-              value={part.gash.flutes}
-              onChange={(flutes) => set({ flutes })}
-              issues={at('flutes')}
-            />
+            <MeasureField label="Flutes of the hob" {...bind('flutes')} />
           </div>
           {hob && detail.drive && <Hob hob={hob} centre={detail.drive.centre} units={units} />}
         </>

@@ -1,7 +1,7 @@
 import { lengthText } from '../../../core/units/index.ts';
 import type { RimInput } from '../../../core/wheel/index.ts';
 import { echoAngle, EitherField, LengthField, MeasureField } from '../../fields/index.ts';
-import type { StationProps } from '../../panel/index.ts';
+import { bindTo, issuesBelow, type StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 
 const RIMS = [
@@ -14,16 +14,16 @@ export function RimPanel({ station, part, units, editPart, issuesAt }: StationPr
   const { rim } = part;
   const { usual } = station.detail;
   const set = (change: Partial<RimInput>) => editPart((now) => ({ ...now, rim: { ...now.rim, ...change } }));
-  const at = (field: string) => issuesAt(`parts.${part.id}.rim.${field}`);
+  const at = issuesBelow(issuesAt, 'rim');
   const faces = usual.map(({ mm, source }) => `${lengthText(mm, units)} by ${source}`).join(', ');
+  const bind = bindTo(rim, set, at);
   return (
     <>
       <div className="fields">
         <EitherField
           label="The rim"
           options={RIMS}
-          value={rim.rim}
-          onChange={(to) => set({ rim: to })}
+          {...bind('rim')}
           echo={
             rim.rim === 'throat'
               ? 'Turned hollow, to lie about the worm.'
@@ -32,45 +32,31 @@ export function RimPanel({ station, part, units, editPart, issuesAt }: StationPr
         />
         <LengthField
           label="Face width"
-          value={rim.faceWidth}
-          onChange={(faceWidth) => set({ faceWidth })}
-          issues={at('faceWidth')}
+          {...bind('faceWidth')}
           units={units}
           hint={faces ? `Empty: the narrower of ${faces}.` : ''}
         />
         {rim.rim === 'throat' && (
           <MeasureField
             label="Angle of the hollow about the worm"
-            value={rim.faceAngle}
-            onChange={(faceAngle) => set({ faceAngle })}
-            issues={at('faceAngle')}
+            {...bind('faceAngle')}
             echo={echoAngle(rim.faceAngle) || 'About 60° is usual; the corners beyond it are chamfered.'}
             suffix={<span className="unit">°</span>}
           />
         )}
-        <LengthField
-          label="Bore (0 for none)"
-          value={rim.bore}
-          onChange={(bore) => set({ bore })}
-          issues={at('bore')}
-          units={units}
-        />
+        <LengthField label="Bore (0 for none)" {...bind('bore')} units={units} />
         <LengthField
           label={
             rim.rim === 'throat' ? 'Throat as turned, when measured' : 'Outside as turned, when measured'
           }
-          value={rim.measured}
-          onChange={(measured) => set({ measured })}
-          issues={at('measured')}
+          {...bind('measured')}
           units={units}
           hint="The depth dial is set from it."
         />
         {rim.rim === 'throat' && (
           <LengthField
             label="Over the corners, when measured"
-            value={rim.corners}
-            onChange={(corners) => set({ corners })}
-            issues={at('corners')}
+            {...bind('corners')}
             units={units}
             hint="A touch on the side, and a cutter sunk from above, meet these first."
           />

@@ -5,7 +5,7 @@ import { wormTemplate, type WormInput } from '../../../core/worm/index.ts';
 import { EitherField, Length, LengthField, MeasureField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
 import { TemplateSheet } from '../../template/index.ts';
-import type { StationProps } from '../../panel/index.ts';
+import { bindTo, issuesBelow, type StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 
 const TOOLS = [
@@ -19,20 +19,19 @@ export function WormPanel({ station, part, units, job, editPart, issuesAt }: Sta
   const { worm } = part;
   const set = (change: Partial<WormInput>) =>
     editPart((now) => ({ ...now, worm: { ...now.worm, ...change } }));
-  const at = (field: string) => issuesAt(`parts.${part.id}.worm.${field}`);
+  const at = issuesBelow(issuesAt, 'worm');
   const scale = readScale(worm.scale.typed);
   const template = useMemo(
     () => drive && scale !== null && wormTemplate(drive, worm.tool, scale, job.name),
     [drive, scale, worm.tool, job.name],
   );
+  const bind = bindTo(worm, set, at);
   return (
     <>
       <div className="fields">
         <LengthField
           label="Length of the thread"
-          value={worm.length}
-          onChange={(length) => set({ length })}
-          issues={at('length')}
+          {...bind('length')}
           units={units}
           hint={
             lengthTaken === null
@@ -43,8 +42,7 @@ export function WormPanel({ station, part, units, job, editPart, issuesAt }: Sta
         <EitherField
           label="The tool is set"
           options={TOOLS}
-          value={worm.tool}
-          onChange={(tool) => set({ tool })}
+          {...bind('tool')}
           echo={
             worm.tool === 'axis'
               ? 'Along the axis: straight flanks through it.'

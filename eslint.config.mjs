@@ -3,7 +3,7 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 import house from './scripts/lint/house.mjs';
 
-const tests = ['**/*.test.ts', 'e2e/**', 'core/worked/**'];
+const tests = ['**/*.test.ts', '**/*.test.tsx', 'e2e/**', 'core/worked/**'];
 
 export default tseslint.config(
   { ignores: ['dist/**', 'node_modules/**', 'data/**'] },

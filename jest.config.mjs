@@ -21,6 +21,6 @@ export const base = {
 export default {
   ...base,
   roots: ['<rootDir>/core', '<rootDir>/server', '<rootDir>/web'],
-  testMatch: ['**/*.test.ts'],
+  testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   testTimeout: 120_000,
 };

@@ -40,7 +40,7 @@ function hashOf(files) {
 function filesBelow(folder) {
   return readdirSync(folder, { recursive: true })
     .map((name) => path.join(folder, name))
-    .filter((file) => statSync(file).isFile() && !file.endsWith('.test.ts'))
+    .filter((file) => statSync(file).isFile() && !/\.test\.tsx?$/.test(file))
     .sort();
 }
 

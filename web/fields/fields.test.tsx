@@ -3,7 +3,7 @@ import '../jsdom.ts';
 import { afterEach, describe, expect, test } from '@jest/globals';
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { Issue } from '../../core/findings/index.ts';
 import { measure, type Measure, type UnitSystem } from '../../core/units/index.ts';
 import { ChoiceField, EitherField, LengthField, MeasureField } from './index.ts';
@@ -11,11 +11,12 @@ import { ChoiceField, EitherField, LengthField, MeasureField } from './index.ts'
 afterEach(cleanup);
 
 const last = { value: measure('', 'mm') };
+const keep = (value: Measure): void => void (last.value = value);
 
 /** A length that a person types into, as a panel holds it. */
 function Face({ start, units, issues = [] }: { start: Measure; units: UnitSystem; issues?: Issue[] }) {
   const [value, setValue] = useState(start);
-  last.value = value;
+  useEffect(() => keep(value));
   return (
     <LengthField
       label="Face"

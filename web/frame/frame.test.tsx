@@ -9,7 +9,7 @@ afterEach(cleanup);
 
 describe('a fault in one panel', () => {
   beforeEach(() => void jest.spyOn(console, 'error').mockImplementation(() => {}));
-  afterEach(() => jest.restoreAllMocks());
+  afterEach(() => void jest.restoreAllMocks());
 
   function Panel({ of }: { readonly of: { readonly faulty: boolean } }) {
     if (of.faulty) throw new Error('no such circle');

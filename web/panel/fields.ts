@@ -23,8 +23,8 @@ interface Bound<Value> {
 }
 
 /**
- * Binds fields of one object to the document: `{...bind('teeth')}` gives a field its value, what to do when it
- * changes, and the issues that stand there.
+ * Binds fields of one object to the document: `{...bind('teeth')}` gives a field its value, what to do when
+ * it changes, and the issues that stand there.
  * @param values what stands now @param set writes a change
  * @param issuesAt issues at each of its fields
  */

@@ -79,6 +79,7 @@ await Promise.all([
     ['types of core alone', bin('typescript/bin/tsc'), '-p', 'tsconfig.core.json'],
     ['format', bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.'],
     ['what nothing uses', bin('knip/bin/knip.js'), '--no-progress'],
+    ['licences', path.join(root, 'scripts/licences.mjs'), '--check'],
     ['Markdown', bin('markdownlint-cli2/markdownlint-cli2-bin.mjs')],
   ),
 ]);

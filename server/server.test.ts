@@ -73,6 +73,36 @@ describe('manners', () => {
       expect.arrayContaining(['parts', 'relations', 'equipment']),
     );
   });
+  test('the description tells the shape of every answer, pairing too, and each name it refers to is there', async () => {
+    const { body } = await ask<{
+      paths: Record<
+        string,
+        Record<string, { responses: Record<string, { content: Record<string, Schema> }> }>
+      >;
+      components: { schemas: Record<string, object> };
+    }>('GET', '/openapi.json');
+    interface Schema {
+      readonly schema: object;
+    }
+    const answers = Object.entries(body.paths).flatMap(([path, methods]) =>
+      Object.entries(methods).map(([method, { responses }]) => {
+        const good = responses['200'] ?? responses['201'];
+        return [`${method} ${path}`, good!.content['application/json']!.schema] as const;
+      }),
+    );
+    expect(answers.map(([name]) => name)).toEqual(
+      expect.arrayContaining(['post /api/plan', 'get /api/log/{id}', 'post /api/pair', 'get /api/pairing']),
+    );
+    expect(answers.filter(([, schema]) => Object.keys(schema).length === 0)).toEqual([]);
+    const { 'get /api/jobs/{id}': job, 'get /api/jobs/{id}/export': file } = Object.fromEntries(answers);
+    expect(job).toMatchObject({ properties: { job: { $ref: '#/components/schemas/Job' } } });
+    expect(file).toMatchObject({ description: 'A file of its own format' });
+    const named = [...JSON.stringify(body).matchAll(/"\$ref":"#\/components\/schemas\/(\w+)"/g)].map(
+      ([, name]) => name!,
+    );
+    expect(new Set(named)).toEqual(new Set(['Problem', 'Job', 'Equipment', 'Run', 'RunEvent']));
+    for (const name of named) expect(Object.keys(body.components.schemas)).toContain(name);
+  });
   test('the page is asked for before it is built: said, not a fault', async () => {
     const response = await fetch(`${trial.address}/jobs/x`);
     expect([response.status, await response.text()]).toEqual([

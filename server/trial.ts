@@ -5,7 +5,11 @@ import { drawnSpurJob, type Job } from '../core/job/index.ts';
 import type { StoredJob } from '../core/wire/index.ts';
 import type { Config } from './config.ts';
 import { scratchFolder } from './scratch.ts';
+import { routesOf, shapeOfAnswer, type Services } from './routes/index.ts';
 import { startServer, type Running } from './start.ts';
+
+/** As routes are data, they can be read without what answers them. */
+const DESCRIBED = routesOf({} as Services);
 
 interface Answer<T> {
   readonly status: number;
@@ -58,10 +62,13 @@ export class Trial {
             headers: { 'content-type': 'application/json' },
           };
     const response = await fetch(`${this.#running!.address}/api${address}`, { method, ...sent });
+    const answer: unknown = await response.json();
+    // every good answer of every test is held against what the API’s description says of it
+    if (response.ok) shapeOfAnswer(DESCRIBED, method, address)?.parse(answer);
     return {
       status: response.status,
       type: response.headers.get('content-type') ?? '',
-      body: (await response.json()) as T,
+      body: answer as T,
     };
   }
 

@@ -11,3 +11,4 @@ export type {
   StoredShop,
   UnreadRun,
 } from './answers.ts';
+export * as shapes from './shapes.ts';

@@ -1,3 +1,4 @@
+import { shapes } from '../../core/wire/index.ts';
 import { z } from 'zod';
 import { readJob, jobFileText, type Job } from '../../core/job/index.ts';
 import { idSchema } from '../../core/kinds/index.ts';
@@ -33,6 +34,7 @@ export function jobRoutes(jobs: JobService): Route[] {
     route({
       method: 'get',
       path: '/jobs',
+      answers: shapes.jobListingsShape,
       summary: 'The jobs on the bench, or those put away, each with its newest run.',
       query: z.object({ archived: z.enum(['true', 'false']).default('false') }),
       handle: async ({ query }) => ({ jobs: await jobs.list(query.archived === 'true') }),
@@ -40,6 +42,7 @@ export function jobRoutes(jobs: JobService): Route[] {
     route({
       method: 'post',
       path: '/jobs/import',
+      answers: shapes.storedJobShape,
       summary: 'A job from the text of a job file. Nothing is stored when it cannot be read.',
       textBody: true,
       status: 201,
@@ -50,6 +53,7 @@ export function jobRoutes(jobs: JobService): Route[] {
     route({
       method: 'get',
       path: '/jobs/{id}',
+      answers: shapes.storedJobShape,
       summary: 'A job document with its revision.',
       refusals: [404],
       handle: ({ params }) => jobs.read(params['id']!),
@@ -57,6 +61,7 @@ export function jobRoutes(jobs: JobService): Route[] {
     route({
       method: 'put',
       path: '/jobs/{id}',
+      answers: shapes.storedJobShape,
       summary:
         'Saves a job; revision 0 makes it. A save from a stale revision is refused and what was sent is kept.',
       body: z.object({ revision: z.int().min(0), job: jobBodySchema }),
@@ -81,6 +86,7 @@ export function jobRoutes(jobs: JobService): Route[] {
     route({
       method: 'patch',
       path: '/jobs/{id}',
+      answers: shapes.storedJobShape,
       summary: 'Renames a job, puts it away or takes it out again.',
       body: z.object({
         revision: z.int().min(1),
@@ -93,6 +99,7 @@ export function jobRoutes(jobs: JobService): Route[] {
     route({
       method: 'post',
       path: '/jobs/{id}/duplicate',
+      answers: shapes.storedJobShape,
       summary: 'The same job under another id and name, with nothing cut.',
       body: z.object({ id: idSchema, name: nameSchema }),
       status: 201,
@@ -112,6 +119,7 @@ export function jobRoutes(jobs: JobService): Route[] {
     route({
       method: 'post',
       path: '/kept/{id}/restore',
+      answers: shapes.storedJobShape,
       summary: 'Takes out a version kept from a stale save, as a job beside the other.',
       status: 201,
       refusals: [404, 422],

@@ -1,3 +1,4 @@
+import { shapes } from '../../core/wire/index.ts';
 import type { BackupService, LogService } from '../services/index.ts';
 import { z } from 'zod';
 import { route, type Route } from './route.ts';
@@ -9,12 +10,14 @@ export function logRoutes(log: LogService, backup: BackupService): Route[] {
     route({
       method: 'get',
       path: '/log',
+      answers: shapes.logShape,
       summary: 'The logbook: every run of every job, newest first, without its single counts.',
       handle: () => log.list(),
     }),
     route({
       method: 'get',
       path: '/log/{id}',
+      answers: shapes.logPageShape,
       summary:
         'One run of the logbook, with what was measured on its part since and the runs linked with it.',
       refusals: [404],
@@ -32,6 +35,7 @@ export function logRoutes(log: LogService, backup: BackupService): Route[] {
     route({
       method: 'post',
       path: '/restore',
+      answers: shapes.restoredShape,
       summary:
         'Puts a backup back, all of it or nothing. What it replaces is kept as versions, and the workshop as it stood is put aside as a file.',
       textBody: true,

@@ -1,5 +1,8 @@
 import { z } from 'zod';
-import type { Route } from './route.ts';
+import { jobSchema } from '../../core/job/index.ts';
+import { runEventSchema, runSchema } from '../../core/run/index.ts';
+import { equipmentSchema } from '../../core/shop/index.ts';
+import type { Described } from './route.ts';
 
 const problemSchema = {
   type: 'object',
@@ -28,19 +31,42 @@ const problemSchema = {
   },
 } as const;
 
+/** A job file or a backup, sent as a file. */
+const FILE = { type: 'object', description: 'A file of its own format' } as const;
+
 const REFUSALS: Readonly<Record<number, string>> = {
   400: 'The body is not readable JSON',
+  401: 'This device is not known here yet',
+  403: 'That is not the code',
   404: 'No such thing',
   409: 'In conflict with what is stored; nothing stored was changed',
   413: 'The body is too large',
   422: 'Something given cannot be used; each issue names its field',
+  429: 'Too many wrong codes: wait a while',
 };
+
+/** Documents that come up again and again, described once. */
+const NAMED: readonly (readonly [string, z.ZodType])[] = [
+  ['Job', jobSchema],
+  ['Equipment', equipmentSchema],
+  ['Run', runSchema],
+  ['RunEvent', runEventSchema],
+];
+
+const components = Object.fromEntries(
+  NAMED.map(([name, schema]) => [name, z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' })]),
+);
 
 function jsonSchema(schema: z.ZodType): unknown {
   return z.toJSONSchema(schema, {
     io: 'input',
     unrepresentable: 'any',
     override: ({ zodSchema, jsonSchema: made }) => {
+      const name = NAMED.find(([, named]) => (zodSchema as unknown) === named)?.[0];
+      if (name !== undefined) {
+        for (const key of Object.keys(made)) delete (made as Record<string, unknown>)[key];
+        return void Object.assign(made, { $ref: `#/components/schemas/${name}` });
+      }
       const meta = z.globalRegistry.get(zodSchema as unknown as z.ZodType) as
         { override?: Record<string, unknown> } | undefined;
       if (!meta?.override) return;
@@ -51,7 +77,7 @@ function jsonSchema(schema: z.ZodType): unknown {
   });
 }
 
-function operation(made: Route): object {
+function operation(made: Described): object {
   const inPath = [...made.path.matchAll(/\{(\w+)\}/g)].map(([, name]) => ({
     name,
     in: 'path',
@@ -72,7 +98,10 @@ function operation(made: Route): object {
       ? { requestBody: { required: true, content: { [type]: { schema: jsonSchema(made.body) } } } }
       : {}),
     responses: {
-      [made.status ?? 200]: { description: 'Done', content: { 'application/json': { schema: {} } } },
+      [made.status ?? 200]: {
+        description: 'Done',
+        content: { 'application/json': { schema: made.answers ? jsonSchema(made.answers) : FILE } },
+      },
       ...Object.fromEntries(
         [...new Set(refused)].map((status) => [
           status,
@@ -87,7 +116,7 @@ function operation(made: Route): object {
 }
 
 /** The API's description, from the same routes and schemas that serve it. */
-export function describeApi(routes: readonly Route[]): object {
+export function describeApi(routes: readonly Described[]): object {
   const paths: Record<string, Record<string, object>> = {};
   for (const made of routes) {
     (paths[`/api${made.path}`] ??= {})[made.method] = operation(made);
@@ -100,6 +129,6 @@ export function describeApi(routes: readonly Route[]): object {
       description: 'Plans gear-cutting jobs and keeps the count. No browser needed: POST /api/plan.',
     },
     paths,
-    components: { schemas: { Problem: problemSchema } },
+    components: { schemas: { Problem: problemSchema, ...components } },
   };
 }

@@ -1,3 +1,4 @@
+import { shapes } from '../../core/wire/index.ts';
 import { z } from 'zod';
 import { aimFrom, rankMethods, searchMethods } from '../../core/dividing/index.ts';
 import { indexedParts, type Job } from '../../core/job/index.ts';
@@ -49,6 +50,7 @@ export function planningRoutes(shop: ShopService): Route[] {
     route({
       method: 'post',
       path: '/plan',
+      answers: shapes.planShape,
       summary: 'The plan of a job, stored nowhere: with the equipment given, else with the stock sets.',
       body: z.object({ job: jobBodySchema, equipment: equipmentBodySchema.optional() }),
       refusals: [422],
@@ -57,6 +59,7 @@ export function planningRoutes(shop: ShopService): Route[] {
     route({
       method: 'post',
       path: '/ways',
+      answers: shapes.waysShape,
       summary:
         'Every way of dividing a part of a job, by method, the least trouble first; those that are out say why. Stored nowhere.',
       body: z.object({
@@ -70,6 +73,7 @@ export function planningRoutes(shop: ShopService): Route[] {
     route({
       method: 'post',
       path: '/leads',
+      answers: shapes.leadsShape,
       summary:
         'Trains for the lead of a helical part, the least astray over its face first, and the angles near its own that the gears cut exactly; empty where the part has no lead. Stored nowhere.',
       body: z.object({
@@ -83,12 +87,14 @@ export function planningRoutes(shop: ShopService): Route[] {
     route({
       method: 'get',
       path: '/shop',
+      answers: shapes.storedShopShape,
       summary: 'The shop’s equipment with its revision.',
       handle: () => shop.read(),
     }),
     route({
       method: 'put',
       path: '/shop',
+      answers: shapes.storedShopShape,
       summary: 'Saves the shop’s equipment.',
       body: z.object({ revision: z.int().min(0), equipment: equipmentBodySchema }),
       refusals: [409, 422],

@@ -13,9 +13,11 @@ export interface Route<Body extends z.ZodType = z.ZodType, Query extends z.ZodTy
   /** The body is the text of a file, not JSON. */
   readonly textBody?: true;
   readonly query?: Query;
+  /** The shape of the answer; none where a file is sent. */
+  readonly answers?: z.ZodType;
   readonly status?: 200 | 201;
   /** What may be refused, beyond malformed bodies. */
-  readonly refusals?: readonly (404 | 409 | 413 | 422)[];
+  readonly refusals?: readonly (401 | 403 | 404 | 409 | 413 | 422 | 429)[];
   handle(
     request: {
       readonly params: Readonly<Record<string, string>>;
@@ -25,6 +27,9 @@ export interface Route<Body extends z.ZodType = z.ZodType, Query extends z.ZodTy
     response: Response,
   ): unknown;
 }
+
+/** What the API’s description tells of a route, whoever answers it. */
+export type Described = Omit<Route, 'handle'>;
 
 /** Keeps the types of body and query together with their schemas. */
 export const route = <Body extends z.ZodType = z.ZodUndefined, Query extends z.ZodType = z.ZodUndefined>(

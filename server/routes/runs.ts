@@ -1,3 +1,4 @@
+import { shapes } from '../../core/wire/index.ts';
 import { z } from 'zod';
 import { idSchema } from '../../core/kinds/index.ts';
 import { pieceSchema, runEventSchema } from '../../core/run/index.ts';
@@ -9,6 +10,7 @@ export function runRoutes(runs: RunService): Route[] {
     route({
       method: 'post',
       path: '/jobs/{id}/runs',
+      answers: shapes.storedRunShape,
       summary: 'Starts a run: freezes the part’s plan, equipment and ordered cuts.',
       body: z
         .object({
@@ -37,6 +39,7 @@ export function runRoutes(runs: RunService): Route[] {
     route({
       method: 'get',
       path: '/jobs/{id}/runs',
+      answers: shapes.storedRunsShape,
       summary: 'The runs of a job, newest first.',
       refusals: [404],
       handle: async ({ params }) => ({ runs: await runs.listOf(params['id']!) }),
@@ -44,6 +47,7 @@ export function runRoutes(runs: RunService): Route[] {
     route({
       method: 'get',
       path: '/runs/{id}',
+      answers: shapes.storedRunShape,
       summary: 'A run as frozen, with the state of its count.',
       refusals: [404],
       handle: ({ params }) => runs.read(params['id']!),
@@ -51,6 +55,7 @@ export function runRoutes(runs: RunService): Route[] {
     route({
       method: 'get',
       path: '/runs/{id}/events',
+      answers: shapes.eventsShape,
       summary: 'The events of a run, or only those that arrived later than the last ones seen.',
       query: z.object({ after: z.coerce.number().int().min(0).default(0) }),
       refusals: [404, 422],
@@ -59,6 +64,7 @@ export function runRoutes(runs: RunService): Route[] {
     route({
       method: 'post',
       path: '/runs/{id}/events',
+      answers: shapes.appendedShape,
       summary: 'Adds events to a run. Repeats are passed over; all are stored, or none.',
       body: z.object({ events: z.array(runEventSchema).min(1).max(2000) }),
       refusals: [404, 409, 422],

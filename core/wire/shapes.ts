@@ -1,0 +1,154 @@
+import { z } from 'zod';
+import { jobSchema } from '../job/index.ts';
+import { runDigestSchema, runEventSchema, runSchema } from '../run/index.ts';
+import { equipmentSchema } from '../shop/index.ts';
+
+/** The shapes of what the server answers with, for its description; the server’s tests hold every answer against them. */
+
+const time = z.iso.datetime({ offset: true });
+const cut = runSchema.unwrap().shape.cuts.unwrap().element;
+
+const runSummary = z.looseObject({
+  done: z.int(),
+  total: z.int(),
+  next: cut.nullable(),
+  turnsMade: z.int(),
+  paused: z.boolean(),
+  inDoubt: z.boolean(),
+});
+
+/** What is to be done now, as the mill says it; null when nothing is left. */
+const nowLine = z
+  .strictObject({ lead: z.string(), figure: z.string(), lines: z.array(z.string()) })
+  .nullable();
+
+export const storedShopShape = z.strictObject({ revision: z.int(), equipment: equipmentSchema });
+
+export const storedJobShape = z.strictObject({
+  job: jobSchema,
+  revision: z.int(),
+  archived: z.boolean(),
+  createdAt: time,
+  updatedAt: time,
+  kept: z.array(z.strictObject({ id: z.string(), at: time })),
+});
+
+export const jobListingsShape = z.strictObject({
+  jobs: z.array(
+    z.strictObject({
+      id: z.string(),
+      name: z.string(),
+      line: z.string(),
+      revision: z.int(),
+      archived: z.boolean(),
+      updatedAt: time,
+      run: z
+        .strictObject({
+          id: z.string(),
+          startedAt: time,
+          updatedAt: time,
+          summary: runSummary,
+          now: nowLine,
+        })
+        .nullable(),
+      trouble: z.string().nullable(),
+    }),
+  ),
+});
+
+export const storedRunShape = z.strictObject({
+  run: runSchema,
+  summary: runSummary,
+  startedAt: time,
+  updatedAt: time,
+});
+export const storedRunsShape = z.strictObject({ runs: z.array(storedRunShape) });
+
+export const eventsShape = z.strictObject({ events: z.array(runEventSchema), arrival: z.int() });
+export const appendedShape = z.strictObject({ summary: runSummary, arrival: z.int() });
+
+const logEntry = z.strictObject({
+  runId: z.string(),
+  jobId: z.string(),
+  partId: z.string(),
+  startedAt: time,
+  updatedAt: time,
+  digest: runDigestSchema,
+});
+export const logShape = z.strictObject({
+  runs: z.array(logEntry),
+  unread: z.array(z.strictObject({ runId: z.string(), why: z.string() })),
+});
+export const logPageShape = logEntry.extend({
+  onCard: z
+    .strictObject({
+      readings: z.array(
+        z.strictObject({ name: z.string(), read: z.number(), should: z.number().nullable() }),
+      ),
+      verdict: z.string(),
+    })
+    .nullable(),
+  continuedBy: z.array(z.string()),
+  now: nowLine,
+  deepenedBy: z.array(z.string()),
+});
+
+export const restoredShape = z.strictObject({
+  jobs: z.int(),
+  changed: z.int(),
+  runs: z.int(),
+  counts: z.int(),
+  aside: z.string(),
+});
+
+export const pairingShape = z.strictObject({ code: z.string().nullable(), paired: z.boolean() });
+export const pairedShape = z.strictObject({ paired: z.boolean() });
+
+const issue = z.looseObject({
+  code: z.string(),
+  path: z.string(),
+  severity: z.enum(['needed', 'wrong', 'blocked', 'query', 'note']),
+});
+
+/** The frame of a plan; `detail` of a station and `cutting` are its own for each kind of work. */
+export const planShape = z.strictObject({
+  jobId: z.string(),
+  name: z.string(),
+  units: z.enum(['mm', 'in']),
+  parts: z.array(
+    z.strictObject({
+      id: z.string(),
+      kind: z.string(),
+      name: z.string(),
+      stations: z.array(
+        z.looseObject({
+          id: z.string(),
+          number: z.int(),
+          title: z.string(),
+          answer: z.string(),
+          state: z.enum(['open', 'settled', 'doubt']),
+          complete: z.boolean(),
+          values: z.array(z.looseObject({ key: z.string(), label: z.string() })),
+          working: z.array(z.looseObject({ label: z.string() })),
+          cautions: z.array(z.looseObject({ code: z.string(), when: z.string(), text: z.string() })),
+          issues: z.array(issue),
+          detail: z.unknown(),
+        }),
+      ),
+      cutting: z.looseObject({}).nullable(),
+    }),
+  ),
+  findings: z.array(issue),
+});
+
+const way = z.looseObject({ words: z.string(), choice: z.looseObject({ method: z.string() }) });
+export const waysShape = z.strictObject({
+  methods: z.array(z.looseObject({ method: z.string(), ways: z.array(way), out: z.string().nullable() })),
+  nearest: z.array(way),
+});
+
+const bent = z.looseObject({ helixDeg: z.number(), leadText: z.string() });
+export const leadsShape = z.strictObject({
+  trains: z.array(z.looseObject({ lead: z.number(), leadText: z.string() })),
+  bent: z.looseObject({ single: z.array(bent), pair: z.array(bent).nullable() }),
+});

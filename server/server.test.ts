@@ -51,25 +51,17 @@ describe('manners', () => {
       openapi: string;
       paths: Record<
         string,
-        Record<
-          string,
-          {
-            requestBody?: {
-              content: Record<
-                string,
-                { schema: { properties: { job: { properties: Record<string, unknown> } } } }
-              >;
-            };
-          }
-        >
+        Record<string, { requestBody?: { content: Record<string, { schema: object }> } }>
       >;
+      components: { schemas: { Job: { properties: object } } };
     }>('GET', '/openapi.json');
     expect(body.openapi).toBe('3.1.0');
     expect(Object.keys(body.paths)).toEqual(
       expect.arrayContaining(['/api/plan', '/api/jobs/{id}', '/api/runs/{id}/events', '/api/shop']),
     );
     const planBody = body.paths['/api/plan']!['post']!.requestBody!.content['application/json']!.schema;
-    expect(Object.keys(planBody.properties.job.properties)).toEqual(
+    expect(planBody).toMatchObject({ properties: { job: { $ref: '#/components/schemas/Job' } } });
+    expect(Object.keys(body.components.schemas.Job.properties)).toEqual(
       expect.arrayContaining(['parts', 'relations', 'equipment']),
     );
   });

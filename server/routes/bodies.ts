@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { jobSchema } from '../../core/job/index.ts';
 import { equipmentSchema, equipmentToToday } from '../../core/shop/index.ts';
 
 /**
@@ -8,9 +7,9 @@ import { equipmentSchema, equipmentToToday } from '../../core/shop/index.ts';
  */
 export const jobBodySchema = z
   .looseObject({ format: z.string(), version: z.number() })
-  .meta({ override: z.toJSONSchema(jobSchema, { io: 'input', unrepresentable: 'any' }) });
+  .meta({ override: { $ref: '#/components/schemas/Job' } });
 
 /** Equipment in a request may be of an older shape too: what it lacks is filled in. */
 export const equipmentBodySchema = z
   .preprocess(equipmentToToday, equipmentSchema)
-  .meta({ override: z.toJSONSchema(equipmentSchema, { io: 'input', unrepresentable: 'any' }) });
+  .meta({ override: { $ref: '#/components/schemas/Equipment' } });

@@ -9,6 +9,7 @@ import { Interrupted } from './Interrupted.tsx';
 import { PairingCode } from './PairingCode.tsx';
 import { JobRow } from './JobRow.tsx';
 import './bench.css';
+import './doors.css';
 
 const KeptCards = lazy(() => import('./KeptCards.tsx').then((module) => ({ default: module.KeptCards })));
 

@@ -2,6 +2,7 @@ import { useNavigate } from 'react-router';
 import { Shell, useKeys, useTitle } from '../frame/index.ts';
 import { DOORS, type Door } from './doors.tsx';
 import './bench.css';
+import './doors.css';
 
 /** A new job: six doors, by what has arrived at the bench. */
 export function DoorsPage() {

@@ -13,6 +13,7 @@ import { api, keys, usePreferences, useShop } from '../state/index.ts';
 import { CannotPlan } from './CannotPlan.tsx';
 import { Card } from './Card.tsx';
 import './card.css';
+import './work.css';
 
 const isStation = (id: string | undefined): id is StationId => STATION_IDS.includes(id as StationId);
 

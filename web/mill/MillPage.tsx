@@ -7,6 +7,10 @@ import { useRun } from '../state/index.ts';
 import { Mill } from './Mill.tsx';
 import { createRunLog, keepInTouch } from '../runLog/index.ts';
 import './mill.css';
+import './millBar.css';
+import './millScreens.css';
+import './millAsks.css';
+import './millTodo.css';
 
 /** One screen for the machine. */
 export function MillPage() {

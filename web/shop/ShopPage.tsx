@@ -15,6 +15,7 @@ import { Mills } from './Mills.tsx';
 import { Motors } from './Motors.tsx';
 import type { ShopProps } from './shopProps.ts';
 import './shop.css';
+import './rings.css';
 
 const TABLES = [
   { id: 'heads', title: 'Heads and tables', Table: Heads },

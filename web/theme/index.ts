@@ -1,1 +1,2 @@
-export { antdTheme, type Shift } from './antd.ts';
+export { antdTheme } from './antd.ts';
+export { layTokens, type Shift } from './tokens.ts';

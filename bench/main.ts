@@ -97,12 +97,22 @@ console.log(`       by tooth count  ${settledWays.join(', ')}`);
 const RATIO = 40;
 const sets = STOCK_HEADS.map((head) => circlesOf(head.plates));
 const ratio = exact(RATIO);
-const key = (n: number, turns: number, spaces: number, holes: number) => `${n}:${turns}+${spaces}/${holes}`;
+const key = ({
+  n,
+  turns,
+  spaces,
+  holes,
+}: {
+  readonly n: number;
+  readonly turns: number;
+  readonly spaces: number;
+  readonly holes: number;
+}) => `${n}:${turns}+${spaces}/${holes}`;
 function searched(circles: readonly Circle[]): string[] {
   const found: string[] = [];
   for (let n = 2; n <= 1000; n += 1) {
     for (const { turns, spaces, circle } of findSimpleIndexings(ratio, n, circles))
-      found.push(key(n, turns, spaces, circle.holes));
+      found.push(key({ n, turns, spaces, holes: circle.holes }));
   }
   return found;
 }
@@ -112,7 +122,7 @@ function enumerated(circles: readonly Circle[]): string[] {
     for (const { holes } of circles) {
       for (let turns = 0; turns <= RATIO; turns += 1) {
         for (let spaces = 0; spaces < holes; spaces += 1) {
-          if ((turns * holes + spaces) * n === RATIO * holes) found.push(key(n, turns, spaces, holes));
+          if ((turns * holes + spaces) * n === RATIO * holes) found.push(key({ n, turns, spaces, holes }));
         }
       }
     }

@@ -37,7 +37,12 @@ function bySearch(tell: Tell): void {
         () =>
           `compound ${n} ${pin.circle.holes} ${pin.turns} ${pin.spaces} ${back.circle.holes} ${back.spaces}`,
       );
-    for (const { near, move, train } of findDifferentials(R, n, circles, twelve)) {
+    for (const { near, move, train } of findDifferentials({
+      ratio: R,
+      divisions: n,
+      circles,
+      gears: twelve,
+    })) {
       const { driver, driven, second } = train;
       const gears = () =>
         second ? named([driver, second.driver], [driven, second.driven]) : named([driver], [driven]);

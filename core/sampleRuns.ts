@@ -55,7 +55,7 @@ export function jobOf({ head, count, angle, rounds, stride }: Asked): Job {
         }
       : part,
   );
-  return withHead(job, 'p1', head, shop);
+  return withHead({ job, partId: 'p1', head, shop });
 }
 
 /** The choice of a method for a count on a head, the first that fits. */
@@ -77,5 +77,7 @@ export function freeze(asked: Asked, method: Method, fits?: (choice: DividingCho
     ...dividing,
     choice: choose(asked, method, fits),
   }));
-  return need(freezeRun(job, plan(job, shop), shop, { runId: 'r', jobRevision: 1, partId: 'p1' }));
+  return need(
+    freezeRun({ job, planned: plan(job, shop), shop, start: { runId: 'r', jobRevision: 1, partId: 'p1' } }),
+  );
 }

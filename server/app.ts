@@ -67,7 +67,17 @@ export interface Gate {
 }
 
 /** The whole web server: the API, and the page for everything else. */
-export function createApp(services: Services, log: Logger, webFolder: string, gate: Gate): Express {
+export function createApp({
+  services,
+  log,
+  webFolder,
+  gate,
+}: {
+  readonly services: Services;
+  readonly log: Logger;
+  readonly webFolder: string;
+  readonly gate: Gate;
+}): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(headers);

@@ -85,7 +85,7 @@ describe('a job that arrived by a sample', () => {
 });
 
 describe('cutters of the shop', () => {
-  const set = cutterSet(measure('1.25', 'module'), 'metric', 15, '20');
+  const set = cutterSet({ pitch: measure('1.25', 'module'), school: 'metric', size: 15, angleDeg: '20' });
 
   test('are stored, refused when two share a name, and picked into a job that keeps its copy', async () => {
     const { body: shop } = await ask<StoredShop>('GET', '/shop');
@@ -99,12 +99,12 @@ describe('cutters of the shop', () => {
       expect.stringMatching(/Two entries are called m 1.25 No. 1, 20°/),
     ]);
 
-    const job = withCutter(
-      sampled('c1'),
-      'p1',
-      set.find(({ number }) => number === '6')!.id,
-      stored.equipment,
-    );
+    const job = withCutter({
+      job: sampled('c1'),
+      partId: 'p1',
+      cutterId: set.find(({ number }) => number === '6')!.id,
+      shop: stored.equipment,
+    });
     await ask('PUT', '/jobs/c1', { revision: 0, job });
     await ask('PUT', '/shop', { revision: stored.revision, equipment: { ...equipment, cutters: [] } });
     const { body: kept } = await ask<StoredJob>('GET', '/jobs/c1');

@@ -30,7 +30,7 @@ const drawn = withSpurPart(
     },
   }),
 );
-const pair = withMatePart(drawn, 'p1', null).job;
+const pair = withMatePart({ job: drawn, partId: 'p1', crossed: null }).job;
 
 describe('helical gears over HTTP', () => {
   test('the plan has a lead for either gear of a pair; the longer search answers with trains and bent angles', async () => {

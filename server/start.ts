@@ -41,7 +41,9 @@ export async function startServer(config: Config, log: Logger): Promise<Running>
   await gatherStore(store);
 
   const pairing = isLoopback(config.host) ? null : new Pairing(config.dataFolder);
-  const server = createServer(createApp(services, log, config.webFolder, { host: config.host, pairing }));
+  const server = createServer(
+    createApp({ services, log, webFolder: config.webFolder, gate: { host: config.host, pairing } }),
+  );
   const { port } = await listen(server, config.port, config.host).catch(
     async (error: NodeJS.ErrnoException) => {
       await store.close(true);

@@ -23,8 +23,12 @@ describe('a blank on hand', () => {
     expect(counts.map(({ teeth }) => teeth)).toEqual(Array.from({ length: 24 }, (_, i) => 44 - i));
   });
   test('stub teeth: one more may fit, da·P − 1.6', () => {
-    expect(largestCount(exact(70), exact(0), exact('1.5'), exact('1.2'))).toBe(45);
-    expect(largestCount(exact(70), exact(0), exact('1.5'), exact('1.5'))).toBe(44);
+    expect(
+      largestCount({ stock: exact(70), cleanUp: exact(0), module: exact('1.5'), addendum: exact('1.2') }),
+    ).toBe(45);
+    expect(
+      largestCount({ stock: exact(70), cleanUp: exact(0), module: exact('1.5'), addendum: exact('1.5') }),
+    ).toBe(44);
   });
   test('a prime that needs gears gives way to the next that a plate has', () => {
     // 55.5 mm, module 1: 53 teeth at most, a prime that no circle of the three plates has

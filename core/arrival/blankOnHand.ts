@@ -34,7 +34,17 @@ const LEAST = 6;
  * @param stock mm @param cleanUp mm on the diameter @param addendum mm
  * @returns whole, may be 0 or less
  */
-export function largestCount(stock: Exact, cleanUp: Exact, module: Exact, addendum: Exact): number {
+export function largestCount({
+  stock,
+  cleanUp,
+  module,
+  addendum,
+}: {
+  readonly stock: Exact;
+  readonly cleanUp: Exact;
+  readonly module: Exact;
+  readonly addendum: Exact;
+}): number {
   return approx(stock.sub(cleanUp).sub(addendum.mul(2)).div(module).floor());
 }
 
@@ -49,7 +59,7 @@ export function gearsFromStock(
   head: Head | null,
 ): StockAnswer {
   const { stock, cleanUp, module, addendum } = given;
-  const largest = largestCount(stock, cleanUp, module, addendum);
+  const largest = largestCount({ stock, cleanUp, module, addendum });
   const counts: CountFromStock[] = [];
   for (let teeth = largest; teeth >= LEAST && counts.length < SHOWN; teeth -= 1) {
     const tip = module.mul(teeth).add(addendum.mul(2));

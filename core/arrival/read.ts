@@ -68,7 +68,10 @@ export function readShafts(
     : take('ratioGive', parseRatio(input.ratioGive, 'Per cent', true));
   const least = blank(input.leastTeeth)
     ? 12
-    : take('leastTeeth', parseCount(input.leastTeeth, 'The fewest teeth', 4, 400));
+    : take(
+        'leastTeeth',
+        parseCount({ given: input.leastTeeth, what: 'The fewest teeth', least: 4, most: 400 }),
+      );
   const backlash = blank(input.backlash)
     ? null
     : take('backlash', notNegative(input.backlash, 'The backlash'));

@@ -223,13 +223,15 @@ describe('a sample', () => {
   });
   test('the room where it goes', () => {
     const arrival = given('sample', { room: ['50', 'mm'] });
-    expect(judgeRoom(arrival, 49.9, 'x', 'mm')).toEqual([]);
-    expect(judgeRoom(arrival, 50, 'x', 'mm')).toEqual([]);
-    expect(judgeRoom(arrival, 52.5, 'x', 'in').map(sayIssue)).toEqual([
+    expect(judgeRoom({ arrival, tipDiameter: 49.9, path: 'x', system: 'mm' })).toEqual([]);
+    expect(judgeRoom({ arrival, tipDiameter: 50, path: 'x', system: 'mm' })).toEqual([]);
+    expect(judgeRoom({ arrival, tipDiameter: 52.5, path: 'x', system: 'in' }).map(sayIssue)).toEqual([
       'The gear is 2.067 in over its tips, and there is room for 50: it would keep a cover from closing, or foul. Better known before metal is bought.',
     ]);
-    expect(judgeRoom(given('sample', {}), 1000, 'x', 'mm')).toEqual([]);
-    expect(judgeRoom({ by: 'drawing' }, 1000, 'x', 'mm')).toEqual([]);
+    expect(judgeRoom({ arrival: given('sample', {}), tipDiameter: 1000, path: 'x', system: 'mm' })).toEqual(
+      [],
+    );
+    expect(judgeRoom({ arrival: { by: 'drawing' }, tipDiameter: 1000, path: 'x', system: 'mm' })).toEqual([]);
   });
 });
 

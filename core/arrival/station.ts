@@ -159,7 +159,17 @@ export function planArrival({ arrival, input, gear, head, path, units: system }:
 }
 
 /** A gear that is larger than the place it goes to. @param tipDiameter mm. Issues: room-short */
-export function judgeRoom(arrival: Arrival, tipDiameter: number, path: string, system: UnitSystem): Issue[] {
+export function judgeRoom({
+  arrival,
+  tipDiameter,
+  path,
+  system,
+}: {
+  readonly arrival: Arrival;
+  readonly tipDiameter: number;
+  readonly path: string;
+  readonly system: UnitSystem;
+}): Issue[] {
   if (arrival.by !== 'sample') return [];
   const { room } = arrival.sample;
   const read = parsePositiveLength(room, 'The room');

@@ -83,7 +83,17 @@ function readBore(typed: Measure): { value: Exact | null; issues: readonly Issue
   return { value: null, issues: [issue] };
 }
 
-function judgeBore(bore: Exact, given: string, sizes: SpurSizes, system: UnitSystem): Issue[] {
+function judgeBore({
+  bore,
+  given,
+  sizes,
+  system,
+}: {
+  readonly bore: Exact;
+  readonly given: string;
+  readonly sizes: SpurSizes;
+  readonly system: UnitSystem;
+}): Issue[] {
   const wall = sizes.rootDiameter.sub(bore).div(2);
   const path = 'bore';
   if (wall.lte(0)) {
@@ -105,7 +115,17 @@ function judgeBore(bore: Exact, given: string, sizes: SpurSizes, system: UnitSys
  * size, less when it is under, and root and tooth come out right.
  * Issues: blank-off-nominal, blank-far-off
  */
-function judgeMeasured(measured: Exact, given: string, sizes: SpurSizes, system: UnitSystem): Issue[] {
+function judgeMeasured({
+  measured,
+  given,
+  sizes,
+  system,
+}: {
+  readonly measured: Exact;
+  readonly given: string;
+  readonly sizes: SpurSizes;
+  readonly system: UnitSystem;
+}): Issue[] {
   const off = measured.sub(sizes.tipDiameter);
   if (off.equals(0)) return [];
   const mm = (value: Exact) => lengthText(approx(value), system, 'fine');
@@ -216,22 +236,22 @@ export function planBlank({
     };
   }
 
-  const slip = questionPitch(
-    sizes.pitch,
-    sizes.teeth,
-    read.faceWidth && approx(read.faceWidth),
-    read.bore && approx(read.bore),
+  const slip = questionPitch({
+    pitch: sizes.pitch,
+    teeth: sizes.teeth,
+    faceWidth: read.faceWidth && approx(read.faceWidth),
+    bore: read.bore && approx(read.bore),
     system,
-  );
+  });
   issues.push(...at(fieldAt<{ blank: BlankInput; gear: GearInput }>(path, 'gear.pitch'), slip));
-  const boreIssues = read.bore ? judgeBore(read.bore, input.bore.typed, sizes, system) : [];
+  const boreIssues = read.bore ? judgeBore({ bore: read.bore, given: input.bore.typed, sizes, system }) : [];
   issues.push(...at(fieldAt<{ blank: BlankInput; gear: GearInput }>(path, 'blank'), boreIssues));
   const measured = read.measured;
   if (measured)
     issues.push(
       ...at(
         fieldAt<{ blank: BlankInput; gear: GearInput }>(path, 'blank'),
-        judgeMeasured(measured, input.measured.typed, sizes, system),
+        judgeMeasured({ measured, given: input.measured.typed, sizes, system }),
       ),
     );
   const dialDepth = measured ? sizes.cutDepth.add(measured.sub(sizes.tipDiameter).div(2)) : sizes.cutDepth;

@@ -64,7 +64,12 @@ function roundsOf(input: CutInput, wholeDepth: Exact, system: UnitSystem): Resul
 
 /** A part of a turn has nothing to come round to: it starts at space 1. */
 function readStart(input: CutInput, { spaces, full }: Spaces): Result<number> {
-  const start = parseCount(input.startSpace, 'The start space', 1, full ? spaces : 1);
+  const start = parseCount({
+    given: input.startSpace,
+    what: 'The start space',
+    least: 1,
+    most: full ? spaces : 1,
+  });
   if (start.ok) return start;
   const allowed = full
     ? `Spaces run from 1 to ${spaces}`

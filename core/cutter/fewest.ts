@@ -87,7 +87,7 @@ export function fewestCutters(
   const groups = new Map<string, Wanted[]>();
   for (const gear of gears) {
     const { need } = gear;
-    const mine = owned.find((cutter) => judgeCutter(cutter, need, 'book', owned).verdict === 'fits');
+    const mine = owned.find((cutter) => judgeCutter({ cutter, need, by: 'book', owned }).verdict === 'fits');
     if (mine) {
       served.push({ name: gear.name, by: mine.name });
       continue;

@@ -63,7 +63,12 @@ const rad = (degrees: number): number => radiansOf(degrees);
 export function countFor(need: CutterNeed, by: 'disk' | 'book', diameter: number | null): number {
   if (need.helixDeg === 0) return need.teeth;
   const atPitchLine = diameter === null ? null : diameter - 2 * need.dedendum;
-  const { book, disk } = virtualTeeth(need.teeth, rad(need.helixDeg), approx(need.pitch.module), atPitchLine);
+  const { book, disk } = virtualTeeth({
+    teeth: need.teeth,
+    helixAngle: rad(need.helixDeg),
+    normalModule: approx(need.pitch.module),
+    cutterDiameter: atPitchLine,
+  });
   return by === 'disk' && disk !== null ? disk : book;
 }
 
@@ -166,12 +171,17 @@ const countText = (count: number): string => `${Number.isInteger(count) ? count 
  * Does an owned cutter serve a gear, and if not, why not?
  * @param owned all of the shop’s cutters, for the halves among them
  */
-export function judgeCutter(
-  cutter: FormCutter,
-  need: CutterNeed,
-  by: 'disk' | 'book',
-  owned: readonly FormCutter[],
-): JudgedCutter {
+export function judgeCutter({
+  cutter,
+  need,
+  by,
+  owned,
+}: {
+  readonly cutter: FormCutter;
+  readonly need: CutterNeed;
+  readonly by: 'disk' | 'book';
+  readonly owned: readonly FormCutter[];
+}): JudgedCutter {
   const pitch = judgePitch(cutter, need);
   const angle = parseAngleDeg(cutter.angle);
   const diameter = parseLength(cutter.diameter);
@@ -233,7 +243,7 @@ export function rankCutters(
   const away = ({ madeFor, cutAs }: JudgedCutter) =>
     madeFor === null ? 1e6 : Math.abs(1 / madeFor - 1 / cutAs);
   return owned
-    .map((cutter) => judgeCutter(cutter, need, by, owned))
+    .map((cutter) => judgeCutter({ cutter, need, by, owned }))
     .sort(
       (a, b) =>
         ORDER[a.verdict] - ORDER[b.verdict] ||

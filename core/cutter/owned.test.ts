@@ -28,7 +28,7 @@ const cutter = (name: string, more: Partial<FormCutter> = {}): FormCutter => ({
   ...more,
 });
 const judge = (one: FormCutter, teeth: number, owned: readonly FormCutter[] = [one]) => {
-  const { verdict, reasons, madeFor } = judgeCutter(one, need(teeth), 'disk', owned);
+  const { verdict, reasons, madeFor } = judgeCutter({ cutter: one, need: need(teeth), by: 'disk', owned });
   return { verdict, madeFor, said: reasons.map(sayIssue).join(' ') };
 };
 
@@ -71,12 +71,12 @@ describe('does an owned cutter serve?', () => {
       normalModule: 2 * Math.cos(Math.atan(starts / 12)),
     });
     const of = (module: string) =>
-      judgeCutter(
-        cutter('c', { pitch: measure(module, 'module'), range: { from: 35, to: 134 } }),
-        wheel,
-        'book',
-        [],
-      );
+      judgeCutter({
+        cutter: cutter('c', { pitch: measure(module, 'module'), range: { from: 35, to: 134 } }),
+        need: wheel,
+        by: 'book',
+        owned: [],
+      });
     expect(of('2').verdict).toBe(verdict);
     expect(of('2').reasons.map(sayIssue).join()).toMatch(said);
     // ground to the pitch across the thread it serves, whatever the drive is called by
@@ -84,7 +84,7 @@ describe('does an owned cutter serve?', () => {
     expect(of('1.5')).toMatchObject({ verdict: 'out', sameForm: false });
     // 13 P is m 1.954, and 2.3 % from m 2: it looks alike, and is no pitch along this worm
     const alike = cutter('d', { pitch: measure('13', 'dp'), range: { from: 35, to: 134 } });
-    const judged = judgeCutter(alike, wheel, 'book', []);
+    const judged = judgeCutter({ cutter: alike, need: wheel, by: 'book', owned: [] });
     expect(judged).toMatchObject({ verdict: 'out', sameForm: false });
     expect(judged.reasons.map(({ code }) => code)).toEqual(['cutter-pitch']);
     // no stock cutter is bought for it
@@ -140,12 +140,12 @@ describe('does an owned cutter serve?', () => {
     const helical = need(30, { helixDeg: 30, dedendum: 0 });
     const round = cutter('round', { range: { from: 55, to: 134 }, diameter: measure('60', 'mm') });
     const plain = cutter('plain', { range: { from: 35, to: 54 } });
-    expect(judgeCutter(round, helical, 'disk', [])).toMatchObject({
+    expect(judgeCutter({ cutter: round, need: helical, by: 'disk', owned: [] })).toMatchObject({
       verdict: 'fits',
       cutAs: expect.closeTo(59.52, 1),
     });
-    expect(judgeCutter(round, helical, 'book', []).verdict).toBe('out');
-    expect(judgeCutter(plain, helical, 'disk', [])).toMatchObject({
+    expect(judgeCutter({ cutter: round, need: helical, by: 'book', owned: [] }).verdict).toBe('out');
+    expect(judgeCutter({ cutter: plain, need: helical, by: 'disk', owned: [] })).toMatchObject({
       verdict: 'fits',
       cutAs: expect.closeTo(46.19, 1),
     });
@@ -163,7 +163,7 @@ test('the schools mirror each other, halves too', () => {
 test('sets to start from: eight or fifteen, in either school, every count from 12 covered', () => {
   for (const school of ['inch', 'metric'] as const)
     for (const size of [8, 15] as const) {
-      const set = cutterSet(measure('1.5', 'module'), school, size, '20');
+      const set = cutterSet({ pitch: measure('1.5', 'module'), school, size, angleDeg: '20' });
       expect(set).toHaveLength(size);
       expect(new Set(set.map(({ id }) => id)).size).toBe(size);
       for (const teeth of [12, 13, 26, 54, 135, 400])

@@ -45,12 +45,17 @@ export function rangeByNumber(number: CutterNumber, school: CutterSchool): Schoo
  * @param size 8, or 15 with the half numbers
  * Source: ranges.ts
  */
-export function cutterSet(
-  pitch: Measure,
-  school: CutterSchool,
-  size: 8 | 15,
-  angleDeg: string,
-): readonly FormCutter[] {
+export function cutterSet({
+  pitch,
+  school,
+  size,
+  angleDeg,
+}: {
+  readonly pitch: Measure;
+  readonly school: CutterSchool;
+  readonly size: 8 | 15;
+  readonly angleDeg: string;
+}): readonly FormCutter[] {
   const read = parsePitch(pitch);
   if (!read.ok) return [];
   const name = pitchText(read.value);

@@ -154,7 +154,7 @@ export function planCutter({
 }: CutterAsked): StationWork<CutterFacts, CutterDetail> {
   const cutAs = need ? countFor(need, choice.countBy, mm) : count;
   const chosen = cutAs === null ? null : cutterFor(cutAs);
-  const inForce = need && picked ? judgeCutter(picked, need, choice.countBy, owned) : null;
+  const inForce = need && picked ? judgeCutter({ cutter: picked, need, by: choice.countBy, owned }) : null;
   const virtual =
     need && need.helixDeg !== 0
       ? { book: countFor(need, 'book', null), disk: mm === null ? null : countFor(need, 'disk', mm) }
@@ -235,20 +235,27 @@ export function planCutter({
       owned: ranked,
       inForce,
       virtual,
-      ground: form && need ? groundOf(form, need, chosen, inForce, ranked, mm) : null,
+      ground: form && need ? groundOf({ form, need, chosen, inForce, ranked, diameter: mm }) : null,
     },
   };
 }
 
 /** The cutter in force, the whole number and the half number, to be set side by side. */
-function groundOf(
-  form: ToothForm,
-  need: CutterNeed,
-  chosen: CutterAnswer | null,
-  inForce: JudgedCutter | null,
-  ranked: readonly JudgedCutter[],
-  diameter: number | null,
-): FormGround {
+function groundOf({
+  form,
+  need,
+  chosen,
+  inForce,
+  ranked,
+  diameter,
+}: {
+  readonly form: ToothForm;
+  readonly need: CutterNeed;
+  readonly chosen: CutterAnswer | null;
+  readonly inForce: JudgedCutter | null;
+  readonly ranked: readonly JudgedCutter[];
+  readonly diameter: number | null;
+}): FormGround {
   const compare: { name: string; madeFor: number }[] = [];
   const add = (name: string, madeFor: number) => {
     if (!compare.some((other) => other.madeFor === madeFor)) compare.push({ name, madeFor });

@@ -159,10 +159,12 @@ describe('a printed row', () => {
   test('every way the search finds is a right row; every one with its stud or ends exchanged is traced back', () => {
     const table = tableOfGears(TWELVE_GEARS);
     for (const n of [53, 97, 127, 211, 331]) {
-      for (const { move, train, idlers } of findDifferentials(R, n, circlesOf(THREE_PLATES), table).slice(
-        0,
-        12,
-      )) {
+      for (const { move, train, idlers } of findDifferentials({
+        ratio: R,
+        divisions: n,
+        circles: circlesOf(THREE_PLATES),
+        gears: table,
+      }).slice(0, 12)) {
         const { driver, driven, second } = train;
         const gears = {
           spindle: driver,

@@ -109,12 +109,17 @@ const positionWords = (at: ChartPosition, letters: ChartLetters): string =>
   letters[at] ? `${letters[at]}, ${POSITION_WORDS[at]}` : POSITION_WORDS[at];
 
 /** Rows that differ by one slip of the gears. */
-function gearSlips(
-  row: ChartRow,
-  gears: ChartGears,
-  owned: readonly OwnedGear[],
-  letters: ChartLetters,
-): Misprint[] {
+function gearSlips({
+  row,
+  gears,
+  owned,
+  letters,
+}: {
+  readonly row: ChartRow;
+  readonly gears: ChartGears;
+  readonly owned: readonly OwnedGear[];
+  readonly letters: ChartLetters;
+}): Misprint[] {
   const slips: Misprint[] = [];
   const say = (kind: Misprint['kind'], meant: string, changed: ChartGears) =>
     slips.push({ kind, meant, row: { ...row, gears: changed } });
@@ -215,16 +220,27 @@ function turnSlips(ratio: Exact, row: ChartRow): Misprint[] {
 }
 
 /** What does divide a count on these circles, with these gears: simply, else by the first train. */
-function dividesBy(
-  ratio: Exact,
-  divisions: number,
-  circles: readonly Circle[],
-  owned: readonly OwnedGear[],
-): string | null {
+function dividesBy({
+  ratio,
+  divisions,
+  circles,
+  owned,
+}: {
+  readonly ratio: Exact;
+  readonly divisions: number;
+  readonly circles: readonly Circle[];
+  readonly owned: readonly OwnedGear[];
+}): string | null {
   const [simple] = findSimpleIndexings(ratio, divisions, circles);
   if (simple)
     return `${moveText({ ...simple, circle: simple.circle.holes })}, plate ${simple.circle.plateName}`;
-  const [geared] = findDifferentials(ratio, divisions, circles, tableOfGears(owned), { any: true });
+  const [geared] = findDifferentials({
+    ratio,
+    divisions,
+    circles,
+    gears: tableOfGears(owned),
+    search: { any: true },
+  });
   if (!geared) return null;
   const { move, train, idlers } = geared;
   return `${moveText({ ...move, circle: move.circle.holes })}, plate ${move.circle.plateName}, gears ${trainText(train)}, ${idlers === 0 ? 'no idler' : plural(idlers, 'idler')}`;
@@ -292,7 +308,7 @@ export function checkChart(
         ...moveSlips(row, []),
         ...turnSlips(ratio, row),
         ...digitSlips(row, letters),
-        ...(row.gears ? gearSlips(row, row.gears, owned, letters) : []),
+        ...(row.gears ? gearSlips({ row, gears: row.gears, owned, letters }) : []),
         ...moveSlips(row, onHand).filter(({ kind }) => kind === 'wrong-circle'),
       ];
   // a single wrong wheel or circle explains almost anything: it is offered only after the slips of the hand
@@ -314,6 +330,9 @@ export function checkChart(
       .filter((slip) => isRight(ratio, slip.row))
       .sort((a, b) => likeliest.indexOf(a.kind) - likeliest.indexOf(b.kind)),
     noCircle: !onHand.includes(row.circle),
-    instead: right && onHand.includes(row.circle) ? null : dividesBy(ratio, row.divisions, circles, owned),
+    instead:
+      right && onHand.includes(row.circle)
+        ? null
+        : dividesBy({ ratio, divisions: row.divisions, circles, owned }),
   };
 }

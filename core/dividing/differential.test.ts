@@ -33,7 +33,7 @@ function spindleAfter(moves: number, pinTurns: number, plateRatio: number): numb
 describe('differential indexing', () => {
   // Source: Machinery's Handbook, chart entries N = 53 and N = 127 (from memory)
   test('the chart rows of 53 and 127 are among the ways, with their idlers', () => {
-    const of53 = findDifferentials(R, 53, circles, twelve).find(
+    const of53 = findDifferentials({ ratio: R, divisions: 53, circles, gears: twelve }).find(
       ({ near, move, train }) =>
         near === 56 &&
         move.circle.holes === 49 &&
@@ -43,7 +43,7 @@ describe('differential indexing', () => {
     );
     expect(of53).toMatchObject({ idlers: 0 });
     expect(exactText(of53!.plateRatio)).toBe('15/7');
-    const of127 = findDifferentials(R, 127, circles, twelve).find(
+    const of127 = findDifferentials({ ratio: R, divisions: 127, circles, gears: twelve }).find(
       ({ move, train }) => move.circle.holes === 39 && move.spaces === 13 && !train.second,
     );
     expect(of127).toMatchObject({ near: 120, idlers: 2, train: { driver: 56, driven: 24 } });
@@ -51,7 +51,7 @@ describe('differential indexing', () => {
 
   test('every way closes when it is run through the motion of the head, and the train has the ratio it needs', () => {
     for (const n of [51, 53, 59, 61, 67, 71, 83, 97, 101, 113, 121, 127, 131, 149, 199, 211, 251, 331, 382]) {
-      const ways = findDifferentials(R, n, circles, twelve);
+      const ways = findDifferentials({ ratio: R, divisions: n, circles, gears: twelve });
       expect(ways.length).toBeGreaterThan(0);
       for (const { near, move, plateRatio, train } of ways.slice(0, 40)) {
         expect(trainRatio(train).equals(plateRatio.abs())).toBe(true);
@@ -71,7 +71,7 @@ describe('differential indexing', () => {
   test('three plates and twelve gears reach every count to 382, and not 383', () => {
     const reached = (n: number) =>
       findSimpleIndexings(R, n, circles).length > 0 ||
-      findDifferentials(R, n, circles, twelve, { any: true }).length > 0;
+      findDifferentials({ ratio: R, divisions: n, circles, gears: twelve, search: { any: true } }).length > 0;
     const missed = Array.from({ length: 382 }, (_, i) => i + 1).filter((n) => n > 1 && !reached(n));
     expect(missed).toEqual([]);
     expect(reached(383)).toBe(false);
@@ -80,7 +80,7 @@ describe('differential indexing', () => {
   test('on a head of 5 turns the gears reach far: 21 is had by 35, 7 on 49, 48 : 24', () => {
     // R/A = 5/35 = 7/49, and 5·(35 - 21)/35 = 2
     const plateC = circles.filter(({ plateName }) => plateName === 'C');
-    const of21 = findDifferentials(exact(5), 21, plateC, twelve);
+    const of21 = findDifferentials({ ratio: exact(5), divisions: 21, circles: plateC, gears: twelve });
     expect(
       of21.some(
         ({ near, move, train }) =>
@@ -101,7 +101,11 @@ describe('differential indexing', () => {
       [40, 383, 392],
     ] as const)
       for (let n = from; n <= to; n += 1) {
-        const reached = new Set(findDifferentials(exact(ratio), n, circles, twelve).map(({ near }) => near));
+        const reached = new Set(
+          findDifferentials({ ratio: exact(ratio), divisions: n, circles, gears: twelve }).map(
+            ({ near }) => near,
+          ),
+        );
         const every = Array.from({ length: 2000 }, (_, i) => i + 1).filter(
           (near) =>
             near !== n &&
@@ -143,8 +147,8 @@ describe('differential indexing', () => {
   });
 
   test('no gears, no plates: none', () => {
-    expect(findDifferentials(R, 53, circles, tableOfGears([]))).toEqual([]);
-    expect(findDifferentials(R, 53, [], twelve)).toEqual([]);
+    expect(findDifferentials({ ratio: R, divisions: 53, circles, gears: tableOfGears([]) })).toEqual([]);
+    expect(findDifferentials({ ratio: R, divisions: 53, circles: [], gears: twelve })).toEqual([]);
   });
 
   test('whatever shop and count: what is found closes (seed 127)', () => {
@@ -160,12 +164,12 @@ describe('differential indexing', () => {
     fc.assert(
       fc.property(shop, ({ ratio, holes, gears, n }) => {
         const plates = circlesOf([{ id: 'p', name: 'P', sides: [{ circles: holes }], made: false }]);
-        for (const { move, plateRatio } of findDifferentials(
-          exact(ratio),
-          n,
-          plates,
-          tableOfGears(gears),
-        ).slice(0, 20)) {
+        for (const { move, plateRatio } of findDifferentials({
+          ratio: exact(ratio),
+          divisions: n,
+          circles: plates,
+          gears: tableOfGears(gears),
+        }).slice(0, 20)) {
           const { turns, spaces, circle } = move;
           expect(
             proveDivision({ ratio: exact(ratio), plateRatio }, { turns, spaces, circle: circle.holes }, n),

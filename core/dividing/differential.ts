@@ -87,13 +87,20 @@ function nearCounts(
  * @returns in order of the near count, each with its plainest trains first; empty when none reaches the count
  * Source: Machinery’s Handbook, differential indexing
  */
-export function findDifferentials(
-  ratio: Exact,
-  divisions: number,
-  circles: readonly Circle[],
-  gears: GearTable,
-  search: { readonly any?: boolean; readonly simpleOnly?: boolean; readonly stride?: number } = {},
-): DifferentialMove[] {
+export function findDifferentials({
+  ratio,
+  divisions,
+  circles,
+  gears,
+  search = {},
+}: {
+  readonly ratio: Exact;
+  readonly divisions: number;
+  readonly circles: readonly Circle[];
+  readonly gears: GearTable;
+  readonly search?:
+    { readonly any?: boolean; readonly simpleOnly?: boolean; readonly stride?: number } | undefined;
+}): DifferentialMove[] {
   const { any = false, simpleOnly = false, stride = 1 } = search;
   const found: DifferentialMove[] = [];
   const over = Number(ratio.n);

@@ -54,7 +54,7 @@ export function indexingTable(ratio: Exact, choice: DividingChoice, aim: Aim, st
     return {
       index: moves + 1,
       space,
-      landing: landingOf(ratio, choice, motion, moves),
+      landing: landingOf({ ratio, choice, motion, at: moves }),
       crankTurns: turns && exactText(turns),
       place: exactText(advanceOf(aim).mul(moves * unit)),
       off: off[moves]!,

@@ -60,17 +60,17 @@ function differentialOut({ head, gearSets }: Ground, aim: Aim): string | null {
  */
 function differentialAnswer(ground: Ground, aim: Aim, most: number): MethodAnswer {
   const closed = differentialOut(ground, aim);
-  if (closed !== null) return answer('differential', [], 0, closed);
+  if (closed !== null) return answer({ method: 'differential', ways: [], total: 0, out: closed });
   const { head, gearSets } = ground;
   const divisions = countOf(aim)!;
   const compare = compareCircles(head);
-  const all = findDifferentials(
-    exact(head.ratio),
+  const all = findDifferentials({
+    ratio: exact(head.ratio),
     divisions,
-    circlesOf(head.plates),
-    differentialGears(head, gearSets)!,
-    { stride: aim.stride },
-  );
+    circles: circlesOf(head.plates),
+    gears: differentialGears(head, gearSets)!,
+    search: { stride: aim.stride },
+  });
   const found = all
     .filter(({ train, idlers }) => bracketRefuses(head.differential, train, idlers) === null)
     .sort(
@@ -88,7 +88,7 @@ function differentialAnswer(ground: Ground, aim: Aim, most: number): MethodAnswe
   const out = refused
     ? `There are trains for it, but none goes on ${head.name}: ${refused}.`
     : 'No train of these gears reaches this count exactly.';
-  return answer('differential', ways, found.length, out);
+  return answer({ method: 'differential', ways, total: found.length, out });
 }
 
 const compoundChoice = (aim: Aim, { pin, back }: CompoundMove, isExact: boolean): DividingChoice => ({
@@ -110,7 +110,7 @@ function compoundAnswer({ head }: Ground, aim: Aim, most: number): MethodAnswer 
   const out = most2
     ? 'No two circles of one plate make this move between them.'
     : 'It needs two circles on one plate.';
-  return answer('compound', [...ways].sort(byTrouble), found.length, out);
+  return answer({ method: 'compound', ways: [...ways].sort(byTrouble), total: found.length, out });
 }
 
 /** The best of what does not come out exactly, by its worst departure; then the less trouble. */
@@ -153,7 +153,7 @@ function approximateAnswer(ground: Ground, aim: Aim, most: number): MethodAnswer
     circles.length === 0
       ? `${head.name} has no index plates listed.`
       : 'Everything near it is exact already, or off by more than half a space.';
-  return answer('approximate', ways.slice(0, most), ways.length, out);
+  return answer({ method: 'approximate', ways: ways.slice(0, most), total: ways.length, out });
 }
 
 /** What the longer search has found. */
@@ -174,8 +174,13 @@ function nearestReached({ head, gearSets, lead }: Ground, divisions: number): nu
   const reached = (n: number) =>
     findSimpleIndexings(ratio, n, circles).length > 0 ||
     (gears !== null &&
-      findDifferentials(ratio, n, circles, gears, { any: true, simpleOnly: !head.differential!.stud })
-        .length > 0);
+      findDifferentials({
+        ratio,
+        divisions: n,
+        circles,
+        gears,
+        search: { any: true, simpleOnly: !head.differential!.stud },
+      }).length > 0);
   const look = (step: 1 | -1) => {
     for (let n = divisions + step, tried = 0; n >= 2 && tried < LOOK; n += step, tried += 1)
       if (reached(n)) return n;
@@ -192,7 +197,9 @@ function nearestReached({ head, gearSets, lead }: Ground, divisions: number): nu
 export function searchMethods(ground: Ground, aim: Aim, most = 50): LongSearch {
   const found = [
     // with the lead geared there is nothing to look for
-    ground.lead ? answer('differential', [], 0, '') : differentialAnswer(ground, aim, most),
+    ground.lead
+      ? answer({ method: 'differential', ways: [], total: 0, out: '' })
+      : differentialAnswer(ground, aim, most),
     compoundAnswer(ground, aim, most),
     approximateAnswer(ground, aim, most),
   ];

@@ -41,7 +41,17 @@ export interface MadePlate {
  * Where a hole stands: angles run clockwise from straight up, as holes are counted on a plate.
  * @returns mm, to a thousandth
  */
-function holeAt(hole: number, holes: number, radius: number, startDeg: number): DrillHole {
+function holeAt({
+  hole,
+  holes,
+  radius,
+  startDeg,
+}: {
+  readonly hole: number;
+  readonly holes: number;
+  readonly radius: number;
+  readonly startDeg: number;
+}): DrillHole {
   const angle = radiansOf(startDeg + (360 * hole) / holes);
   const thousandth = (mm: number) => Math.round(mm * 1000) / 1000 + 0;
   return { hole, x: thousandth(radius * Math.sin(angle)), y: thousandth(radius * Math.cos(angle)) };
@@ -133,7 +143,7 @@ export function planMadePlate(
     pitchCircle,
     holeSize,
     startAngleDeg,
-    drilling: drillingOrder(holes).map((hole) => holeAt(hole, holes, radius, startAngleDeg)),
+    drilling: drillingOrder(holes).map((hole) => holeAt({ hole, holes, radius, startDeg: startAngleDeg })),
     land,
     errorDirect: direct,
     errorBehindWorm: direct / approx(ratio),

@@ -9,7 +9,17 @@ import { answersWithLead } from './withLead.ts';
 import type { Ground, Method, MethodAnswer, Way } from './way.ts';
 import { inOrder, onPlate, stepsPerTurn, wayOf } from './ways.ts';
 
-export const answer = (method: Method, ways: readonly Way[], total: number, out: string): MethodAnswer => ({
+export const answer = ({
+  method,
+  ways,
+  total,
+  out,
+}: {
+  readonly method: Method;
+  readonly ways: readonly Way[];
+  readonly total: number;
+  readonly out: string;
+}): MethodAnswer => ({
   method,
   ways,
   total,
@@ -62,7 +72,7 @@ export function simpleAnswer({ head }: Ground, aim: Aim): MethodAnswer {
     head.plates.length === 0
       ? `${head.name} has no index plates listed.`
       : `It needs a circle whose holes are a multiple of ${needed}, and no plate here has one.`;
-  return answer('simple', ways, ways.length, out);
+  return answer({ method: 'simple', ways, total: ways.length, out });
 }
 
 function directAnswer({ head }: Ground, aim: Aim): MethodAnswer {
@@ -85,7 +95,7 @@ function directAnswer({ head }: Ground, aim: Aim): MethodAnswer {
     head.rings.length === 0
       ? `${head.name} has no ring of holes on its spindle listed.`
       : `It needs a ring whose holes are a multiple of ${advance.d}; here are ${rings}.`;
-  return answer('direct', ways, ways.length, out);
+  return answer({ method: 'direct', ways, total: ways.length, out });
 }
 
 /** One that is off by half a space has lost the count. */
@@ -99,7 +109,7 @@ function handwheelAnswer({ head }: Ground, aim: Aim): MethodAnswer {
     wheel ? [wayOf(head, aim, { method: 'handwheel', advance: advanceText(aim), ...wheel })] : []
   ).filter(keepsCount(aim));
   const out = wheel ? COARSE : `${head.name} has no graduated handwheel listed.`;
-  return answer('handwheel', ways, ways.length, out);
+  return answer({ method: 'handwheel', ways, total: ways.length, out });
 }
 
 function stepperAnswer({ head, steppers }: Ground, aim: Aim): MethodAnswer {
@@ -117,7 +127,7 @@ function stepperAnswer({ head, steppers }: Ground, aim: Aim): MethodAnswer {
     .filter(keepsCount(aim))
     .sort((a, b) => Math.abs(a.proof.worst.turns) - Math.abs(b.proof.worst.turns) || inOrder(a.key, b.key));
   const out = drives.length > 0 ? COARSE : `No stepper drive is listed for ${head.name}.`;
-  return answer('stepper', ways, ways.length, out);
+  return answer({ method: 'stepper', ways, total: ways.length, out });
 }
 
 /** The methods that are found at once: each with its ways, or why it is out. */

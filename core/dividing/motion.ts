@@ -183,7 +183,17 @@ export function runChoice(ratio: Exact, choice: DividingChoice, count: number): 
  * How the state after a move is come to from the one before it. @param at its place, ≥ 1 for a move; 0 is the
  * start
  */
-export function landingOf(ratio: Exact, choice: DividingChoice, motion: HeadMotion, at: number): Landing {
+export function landingOf({
+  ratio,
+  choice,
+  motion,
+  at,
+}: {
+  readonly ratio: Exact;
+  readonly choice: DividingChoice;
+  readonly motion: HeadMotion;
+  readonly at: number;
+}): Landing {
   const { hole, back } = motion.states[at]!;
   const before = motion.states[at - 1]?.hole ?? 0;
   switch (choice.method) {

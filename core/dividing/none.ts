@@ -34,7 +34,17 @@ function noneWithLead(head: Head, aim: Aim, { drive }: LeadGearing, path: string
 }
 
 /** What can be said when nothing that is found at once comes out exactly. */
-export function noneFits(head: Head, aim: Aim, lead: LeadGearing | null, path: string): Issue {
+export function noneFits({
+  head,
+  aim,
+  lead,
+  path,
+}: {
+  readonly head: Head;
+  readonly aim: Aim;
+  readonly lead: LeadGearing | null;
+  readonly path: string;
+}): Issue {
   if (lead) return noneWithLead(head, aim, lead, path);
   if (head.plates.length === 0 && head.rings.length === 0) {
     return {

@@ -34,7 +34,17 @@ export interface Proof {
   readonly end: number;
 }
 
-function judge(motion: HeadMotion, advance: Exact, moves: number, pinBack: boolean): Proof {
+function judge({
+  motion,
+  advance,
+  moves,
+  pinBack,
+}: {
+  readonly motion: HeadMotion;
+  readonly advance: Exact;
+  readonly moves: number;
+  readonly pinBack: boolean;
+}): Proof {
   const off = departures(motion, advance);
   let worst = { move: 0, turns: 0 };
   let worstSingle = 0;
@@ -57,8 +67,17 @@ function judge(motion: HeadMotion, advance: Exact, moves: number, pinBack: boole
 }
 
 /** Is a pin on a locked plate where so many turns of the spindle leave it? */
-const pinIsBack = (ratio: Exact, turns: Exact, circle: number, hole: number): boolean =>
-  ratio.mul(turns).mul(circle).mod(circle).equals(hole);
+const pinIsBack = ({
+  ratio,
+  turns,
+  circle,
+  hole,
+}: {
+  readonly ratio: Exact;
+  readonly turns: Exact;
+  readonly circle: number;
+  readonly hole: number;
+}): boolean => ratio.mul(turns).mul(circle).mod(circle).equals(hole);
 
 /**
  * Runs N moves through the motion model and checks each space against k/N of a turn.
@@ -67,8 +86,10 @@ const pinIsBack = (ratio: Exact, turns: Exact, circle: number, hole: number): bo
 export function proveDivision(head: HeadMechanism, move: CrankMove, divisions: number): Proof {
   const motion = runMoves(head, move, divisions);
   const { hole } = motion.states[divisions]!;
-  const back = !head.plateRatio.equals(0) || pinIsBack(head.ratio, exact(1), move.circle, hole);
-  return judge(motion, exact(1, divisions), divisions, back);
+  const back =
+    !head.plateRatio.equals(0) ||
+    pinIsBack({ ratio: head.ratio, turns: exact(1), circle: move.circle, hole });
+  return judge({ motion, advance: exact(1, divisions), moves: divisions, pinBack: back });
 }
 
 /**
@@ -80,6 +101,6 @@ export function proveChoice(ratio: Exact, choice: DividingChoice, aim: Aim): Pro
   const motion = runChoice(ratio, choice, moves);
   const { hole } = motion.states[moves]!;
   const simple = choice.method === 'simple' && plateRatioOf(choice).equals(0);
-  const back = !simple || pinIsBack(ratio, advanceOf(aim).mul(moves), choice.circle, hole);
-  return judge(motion, advanceOf(aim), moves, back);
+  const back = !simple || pinIsBack({ ratio, turns: advanceOf(aim).mul(moves), circle: choice.circle, hole });
+  return judge({ motion, advance: advanceOf(aim), moves, pinBack: back });
 }

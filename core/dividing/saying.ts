@@ -16,7 +16,17 @@ import { armsText, backText, errorText, moveText, smallAngleText } from './words
 import type { Geared, LeadGearing, Way } from './way.ts';
 
 /** The figures of a way, in the order they are set on the head. */
-export function valuesOf(way: Way, aim: Aim, head: Head, lead: LeadGearing | null = null): Value[] {
+export function valuesOf({
+  way,
+  aim,
+  head,
+  lead = null,
+}: {
+  readonly way: Way;
+  readonly aim: Aim;
+  readonly head: Head;
+  readonly lead?: LeadGearing | null | undefined;
+}): Value[] {
   return [
     ...asked(aim),
     textValue({ key: 'move', label: 'Move', settles: true }, moveOf(way)),

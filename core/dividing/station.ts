@@ -90,7 +90,17 @@ function headsThatDivide(heads: readonly Head[], not: Head, aim: Aim): DividingD
 }
 
 /** Why a choice no longer serves: another count, or a head without its circle, gears or drive. */
-function brokenChoice(choice: DividingChoice, ground: Ground, aim: Aim, path: string): Issue {
+function brokenChoice({
+  choice,
+  ground,
+  aim,
+  path,
+}: {
+  readonly choice: DividingChoice;
+  readonly ground: Ground;
+  readonly aim: Aim;
+  readonly path: string;
+}): Issue {
   const refused = ground.lead ? leadRefuses(ground.head, ground.lead, choice) : null;
   if (refused !== null)
     return {
@@ -204,16 +214,28 @@ export function planDividing({ input, target, ground, path }: DividingAsked): Wo
       issues: at(fieldAt<DividingInput>(path, 'stride'), stride.issues),
       detail: { ...empty.detail, aim: aimData(target.aim) },
     };
-  return planTurn(input, { ...target.aim, stride: stride.value }, { ...ground, head }, path, empty);
+  return planTurn({
+    input,
+    aim: { ...target.aim, stride: stride.value },
+    ground: { ...ground, head },
+    path,
+    empty,
+  });
 }
 
-function planTurn(
-  input: DividingInput,
-  aim: Aim,
-  ground: DividingGround & { readonly head: Head },
-  path: string,
-  empty: Work,
-): Work {
+function planTurn({
+  input,
+  aim,
+  ground,
+  path,
+  empty,
+}: {
+  readonly input: DividingInput;
+  readonly aim: Aim;
+  readonly ground: DividingGround & { readonly head: Head };
+  readonly path: string;
+  readonly empty: Work;
+}): Work {
   const { head, shop } = ground;
   const { choice } = input;
   const methods = rankMethods(quickMethods(ground, aim));
@@ -242,7 +264,7 @@ function planTurn(
   };
   const issues = at(fieldAt<DividingInput>(path, 'made'), made?.issues ?? []);
   if (!way && choice) {
-    const broken = brokenChoice(choice, ground, aim, path);
+    const broken = brokenChoice({ choice, ground, aim, path });
     return { ...empty, answer: 'choose a way again', issues: [broken, ...issues], detail };
   }
   if (!way) {
@@ -253,7 +275,7 @@ function planTurn(
         : ground.lead
           ? 'not with the lead geared'
           : 'not by simple indexing',
-      issues: [noneFits(head, aim, ground.lead ?? null, path), ...issues],
+      issues: [noneFits({ head, aim, lead: ground.lead ?? null, path }), ...issues],
       // a lead is geared on this head; another would need its own gears
       detail: ground.lead ? detail : { ...detail, otherHeads: headsThatDivide(shop.heads, head, aim) },
     };
@@ -262,7 +284,7 @@ function planTurn(
     ...empty,
     facts: { way, head, mill: null },
     answer: way.words,
-    values: valuesOf(way, aim, head, ground.lead ?? null),
+    values: valuesOf({ way, aim, head, lead: ground.lead ?? null }),
     working: workingOf(way, aim, head.ratio),
     cautions: cautionsOf(way, aim, ground.lead ?? null),
     issues,

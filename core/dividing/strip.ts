@@ -47,7 +47,8 @@ function reachOf(head: HeadReady, count: number): number {
   if (rings.some((holes) => holes % count === 0)) return 0;
   if (circles.some(({ holes }) => (over * holes) % (under * count) === 0)) return 1;
   const search = { any: true, simpleOnly };
-  if (gears && findDifferentials(head.ratio, count, circles, gears, search).length > 0) return 2;
+  if (gears && findDifferentials({ ratio: head.ratio, divisions: count, circles, gears, search }).length > 0)
+    return 2;
   if (leadGeared) return 4;
   return findCompounds(exact(over, under * count), circles, true).length > 0 ? 3 : 4;
 }

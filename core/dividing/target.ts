@@ -33,7 +33,7 @@ export const aimFrom = (data: AimData): Aim => ({ ...data, step: exact(data.step
 export function readStride(typed: Measure, aim: Aim): Result<number> {
   if (typed.typed.trim() === '') return ok(1);
   const most = Math.max(1, aim.spaces - 1);
-  const read = parseCount(typed, 'Block order', 1, most);
+  const read = parseCount({ given: typed, what: 'Block order', least: 1, most });
   if (!read.ok || read.value === 1) return read;
   const issue = { path: '', severity: 'wrong', given: typed.typed } as const;
   if (!aim.full) return fail({ ...issue, code: 'stride-part-turn' });

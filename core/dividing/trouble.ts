@@ -37,7 +37,17 @@ function plateWords(effort: number): string {
 }
 
 /** How a way ranks beside the others, and why. */
-export function troubleOf(head: Head, choice: DividingChoice, circle: Circle | null, proof: Proof): Trouble {
+export function troubleOf({
+  head,
+  choice,
+  circle,
+  proof,
+}: {
+  readonly head: Head;
+  readonly choice: DividingChoice;
+  readonly circle: Circle | null;
+  readonly proof: Proof;
+}): Trouble {
   const effort = circle ? plateEffort(head, circle) : 0;
   const words: string[] = circle ? [plateWords(effort)] : [];
   let trouble = ASKS[choice.method] + 4 * effort;

@@ -94,7 +94,7 @@ export function wayOf(head: Head, aim: Aim, choice: DividingChoice): Way {
     words: choiceText(choice),
     armsHoles: armsOf(choice),
     change,
-    ...troubleOf(head, choice, circle, proof),
+    ...troubleOf({ head, choice, circle, proof }),
     geared,
     proof,
     choice,

@@ -65,12 +65,17 @@ function gearWorking(
   ];
 }
 
-function crankWorking(
-  way: Way,
-  choice: ChoiceOf<'simple' | 'differential'>,
-  aim: Aim,
-  ratio: string,
-): Working[] {
+function crankWorking({
+  way,
+  choice,
+  aim,
+  ratio,
+}: {
+  readonly way: Way;
+  readonly choice: ChoiceOf<'simple' | 'differential'>;
+  readonly aim: Aim;
+  readonly ratio: string;
+}): Working[] {
   const { turns, spaces, circle } = choice;
   const { geared } = way;
   const letter = geared ? 'A' : 'N';
@@ -218,7 +223,7 @@ export function workingOf(way: Way, aim: Aim, ratio: string): Working[] {
   const { geared, choice, proof } = way;
   const lines: Working[] = [];
   if (choice.method === 'simple' || choice.method === 'differential')
-    lines.push(...crankWorking(way, choice, aim, ratio));
+    lines.push(...crankWorking({ way, choice, aim, ratio }));
   else if (choice.method === 'compound') lines.push(...compoundWorking(choice, aim, ratio));
   else lines.push(...readWorking(choice, aim, ratio));
   if (geared) lines.push(...gearWorking(geared, countOf(aim)!, ratio, proof.everySpaceTrue));

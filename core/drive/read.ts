@@ -143,14 +143,14 @@ const ratioTyped = (typed: string): string | null => /^\s*(\d+)\s*:\s*1\s*$/.exe
  */
 function readTeeth({ teeth, starts }: DriveInput): Result<number> {
   const ratio = ratioTyped(teeth.typed);
-  const read = parseCount(starts, 'The number of starts', 1, MOST_STARTS);
+  const read = parseCount({ given: starts, what: 'The number of starts', least: 1, most: MOST_STARTS });
   const counted = ratio !== null && read.ok ? { ...teeth, typed: String(Number(ratio) * read.value) } : teeth;
-  return parseCount(counted, 'The wheel’s tooth count', 6, 1000);
+  return parseCount({ given: counted, what: 'The wheel’s tooth count', least: 6, most: 1000 });
 }
 
 /** Issues: those of the counting parser; starts-over-wheel */
 function readStarts(input: DriveInput, teeth: number | null): Result<number> {
-  const read = parseCount(input.starts, 'The number of starts', 1, MOST_STARTS);
+  const read = parseCount({ given: input.starts, what: 'The number of starts', least: 1, most: MOST_STARTS });
   if (!read.ok || teeth === null || read.value < teeth) return read;
   return fail({
     code: 'starts-over-wheel',

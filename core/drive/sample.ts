@@ -75,15 +75,44 @@ function judge(
   { outside, spaces, over, teeth, throat, centre }: Readings,
 ): readonly SampleFit[] {
   const fits: SampleFit[] = [];
-  const add = (reading: SampleFit['reading'], read: number, expected: number, low: number, high: number) =>
-    fits.push({ reading, read, expected, fits: read - expected >= -low && read - expected <= high });
+  const add = ({
+    reading,
+    read,
+    expected,
+    low,
+    high,
+  }: {
+    readonly reading: SampleFit['reading'];
+    readonly read: number;
+    readonly expected: number;
+    readonly low: number;
+    readonly high: number;
+  }) => fits.push({ reading, read, expected, fits: read - expected >= -low && read - expected <= high });
   if (spaces !== null && over !== null)
-    add('threads', over, spaces * Math.PI * module, GIVE.threads, GIVE.threads);
+    add({
+      reading: 'threads',
+      read: over,
+      expected: spaces * Math.PI * module,
+      low: GIVE.threads,
+      high: GIVE.threads,
+    });
   if (teeth !== null && throat !== null)
-    add('throat', throat, (teeth + 2) * module, GIVE.throatLow, GIVE.throatHigh);
+    add({
+      reading: 'throat',
+      read: throat,
+      expected: (teeth + 2) * module,
+      low: GIVE.throatLow,
+      high: GIVE.throatHigh,
+    });
   if (teeth !== null && centre !== null && outside !== null)
     // a worn worm measures small as well
-    add('centre', centre, (outside - 2 * module + teeth * module) / 2, GIVE.centre, GIVE.centre + 0.1);
+    add({
+      reading: 'centre',
+      read: centre,
+      expected: (outside - 2 * module + teeth * module) / 2,
+      low: GIVE.centre,
+      high: GIVE.centre + 0.1,
+    });
   return fits;
 }
 
@@ -121,24 +150,29 @@ export function identifyDrive(sample: DriveSample): SampleAnswer {
     if (!read.ok) issues.push(...at(field, read.issues));
     return read.ok && read.value?.gt(0) ? approx(read.value) : null;
   };
-  const count = (
-    field: 'threads' | 'starts' | 'teeth',
-    what: string,
-    least: number,
-    most: number,
-  ): number | null => {
+  const count = ({
+    field,
+    what,
+    least,
+    most,
+  }: {
+    readonly field: 'threads' | 'starts' | 'teeth';
+    readonly what: string;
+    readonly least: number;
+    readonly most: number;
+  }): number | null => {
     if (sample[field].typed.trim() === '') return null;
-    const read = parseCount(sample[field], what, least, most);
+    const read = parseCount({ given: sample[field], what, least, most });
     if (!read.ok) issues.push(...at(field, read.issues));
     return read.ok ? read.value : null;
   };
-  count('starts', 'The number of starts', 1, MOST_STARTS);
-  const crests = count('threads', 'The crests', 2, 500);
+  count({ field: 'starts', what: 'The number of starts', least: 1, most: MOST_STARTS });
+  const crests = count({ field: 'threads', what: 'The crests', least: 2, most: 500 });
   const readings: Readings = {
     outside: length('outside', 'The outside of the worm'),
     spaces: crests === null ? null : crests - 1,
     over: length('over', 'The length over the crests'),
-    teeth: count('teeth', 'The wheel’s tooth count', 6, 1000),
+    teeth: count({ field: 'teeth', what: 'The wheel’s tooth count', least: 6, most: 1000 }),
     throat: length('throat', 'The throat diameter'),
     centre: length('centre', 'The centre distance'),
   };

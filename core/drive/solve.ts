@@ -10,12 +10,17 @@ export interface SolvedWorm {
  * From the worm’s own diameter.
  * @returns null where a normal pitch would lay the threads across the worm
  */
-export function fromDiameter(
-  plane: 'axial' | 'normal',
-  module: number,
-  starts: number,
-  pitchDiameter: number,
-): SolvedWorm | null {
+export function fromDiameter({
+  plane,
+  module,
+  starts,
+  pitchDiameter,
+}: {
+  readonly plane: 'axial' | 'normal';
+  readonly module: number;
+  readonly starts: number;
+  readonly pitchDiameter: number;
+}): SolvedWorm | null {
   if (plane === 'axial') return { axialModule: module, pitchDiameter };
   const axial = axialFromNormal(module, starts, pitchDiameter);
   return axial && { axialModule: axial.axialModule, pitchDiameter };
@@ -28,13 +33,19 @@ export function fromDiameter(
  * @returns null where no worm of this pitch fits; a diameter of 0 or less where the wheel alone takes up the
  * distance
  */
-export function fromCentre(
-  plane: 'axial' | 'normal',
-  module: number,
-  starts: number,
-  teeth: number,
-  centre: number,
-): SolvedWorm | null {
+export function fromCentre({
+  plane,
+  module,
+  starts,
+  teeth,
+  centre,
+}: {
+  readonly plane: 'axial' | 'normal';
+  readonly module: number;
+  readonly starts: number;
+  readonly teeth: number;
+  readonly centre: number;
+}): SolvedWorm | null {
   const most = wormForCentre(centre, module, teeth);
   if (plane === 'axial' || most <= 0) return { axialModule: module, pitchDiameter: most };
   const left = (diameter: number) => {

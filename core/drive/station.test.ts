@@ -68,7 +68,7 @@ describe('sizes, whichever way they are given', () => {
           // from a worm to its centre distance and back
           const gamma = Math.asin((starts * 1.5) / d1);
           const centre = (d1 + (teeth * 1.5) / Math.cos(gamma)) / 2;
-          const found = fromCentre('normal', 1.5, starts, teeth, centre)!;
+          const found = fromCentre({ plane: 'normal', module: 1.5, starts, teeth, centre })!;
           expect(found.pitchDiameter + teeth * found.axialModule).toBeCloseTo(2 * centre, 6);
           expect(found.pitchDiameter).toBeGreaterThan(d1 - 1e-6);
         },

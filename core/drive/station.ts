@@ -51,8 +51,8 @@ function solve(
     issues: [issueOf(code, { path: field, severity: 'wrong', given: lengthText(given, system) }, ...figures)],
   });
   const solved = byWorm
-    ? fromDiameter(plane, module, starts, given)
-    : fromCentre(plane, module, starts, teeth, given);
+    ? fromDiameter({ plane, module, starts, pitchDiameter: given })
+    : fromCentre({ plane, module, starts, teeth, centre: given });
   if (!solved)
     return byWorm
       ? wrong('worm-threads-across', { least: lengthText(starts * module, system) })

@@ -21,7 +21,7 @@ const sizesOf = (
   pitch: ReturnType<typeof module>,
   angle = '20',
   rule: Parameters<typeof depthByRule>[0] = 'iso53-a',
-) => spurSizes(teeth, pitch, exact(angle), depthByRule(rule, pitch.module));
+) => spurSizes({ teeth, pitch, pressureAngleDeg: exact(angle), depth: depthByRule(rule, pitch.module) });
 
 describe('sizes', () => {
   test('58 teeth of module 1.25 at ISO 53 depth', () => {
@@ -105,7 +105,7 @@ describe('is the pitch plausible?', () => {
     expect(comparePitch(module('1.3'), 40, 'mm')[0]?.code).toBe('pitch-not-standard');
   });
   test('14 DP typed as module 14 is questioned, with the blank it would be', () => {
-    const [query] = questionPitch(module('14'), 40, 16, 12, 'mm');
+    const [query] = questionPitch({ pitch: module('14'), teeth: 40, faceWidth: 16, bore: 12, system: 'mm' });
     expect(query).toMatchObject({
       code: 'pitch-slip',
       severity: 'query',
@@ -114,7 +114,9 @@ describe('is the pitch plausible?', () => {
     });
   });
   test('module 2 typed as 2 DP is questioned', () => {
-    expect(questionPitch(dp('2'), 40, 20, 12, 'in')[0]).toMatchObject({ detail: { other: 'm 2' } });
+    expect(
+      questionPitch({ pitch: dp('2'), teeth: 40, faceWidth: 20, bore: 12, system: 'in' })[0],
+    ).toMatchObject({ detail: { other: 'm 2' } });
   });
   test('everyday gears are not questioned', () => {
     for (const [pitch, teeth, face, bore] of [
@@ -124,7 +126,7 @@ describe('is the pitch plausible?', () => {
       [module('6'), 30, 60, 40],
       [dp('64'), 90, 3, 5],
     ] as const) {
-      expect(questionPitch(pitch, teeth, face, bore, 'mm')).toEqual([]);
+      expect(questionPitch({ pitch, teeth, faceWidth: face, bore, system: 'mm' })).toEqual([]);
     }
   });
   test('look-alikes are named with what they add up to: m 1.25 beside 20 DP (m 1.27)', () => {

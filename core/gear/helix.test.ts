@@ -163,11 +163,17 @@ describe('the helix angle, whatever fixes it', () => {
     expect(planned({ helix: m('0', 'deg') }).facts).toEqual(spur.facts);
     expect(planned({ helix: m('0', 'deg') }).values).toEqual(spur.values);
     const [near, flat] = ['0.0001', '0'].map((deg) =>
-      spurSizes(30, read({}).pitch!, exact(20), depthByRule('iso53-a', exact(2)), {
-        helixDeg: exact(deg),
-        hand: 'right',
-        thinning: exact(0),
-        cutterTeeth: 30,
+      spurSizes({
+        teeth: 30,
+        pitch: read({}).pitch!,
+        pressureAngleDeg: exact(20),
+        depth: depthByRule('iso53-a', exact(2)),
+        variation: {
+          helixDeg: exact(deg),
+          hand: 'right',
+          thinning: exact(0),
+          cutterTeeth: 30,
+        },
       }),
     );
     for (const key of ['pitchDiameter', 'tipDiameter', 'rootDiameter'] as const)
@@ -235,7 +241,12 @@ describe('crossed shafts', () => {
   test('the angles for a wanted centre distance are those a fine scan finds', () => {
     const distance = (beta: number) => (1.5 * (18 / Math.cos(beta) + 32 / Math.cos(rad(90) - beta))) / 2;
     for (const centre of [54, 60, 75]) {
-      const { angles } = crossedForCentre(1.5, [18, 32], rad(90), centre);
+      const { angles } = crossedForCentre({
+        normalModule: 1.5,
+        teeth: [18, 32],
+        shaftAngle: rad(90),
+        centre,
+      });
       const crossings: number[] = [];
       for (let deg = 0.01; deg < 89.9; deg += 0.001)
         if (distance(rad(deg)) >= centre !== distance(rad(deg + 0.001)) >= centre) crossings.push(deg);
@@ -247,7 +258,7 @@ describe('crossed shafts', () => {
       ).toEqual(crossings.map((deg) => deg.toFixed(2)));
       for (const angle of angles) expect(distance(angle)).toBeCloseTo(centre, 9);
     }
-    const none = crossedForCentre(1.5, [18, 32], rad(90), 40);
+    const none = crossedForCentre({ normalModule: 1.5, teeth: [18, 32], shaftAngle: rad(90), centre: 40 });
     expect(none.angles).toEqual([]);
     expect(none.least).toBeGreaterThan(50);
   });

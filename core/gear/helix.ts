@@ -138,12 +138,12 @@ function fromCrossedCentre(
       path: mateTeeth === null ? 'mate.teeth' : 'mate.centre',
       severity: 'needed',
     });
-  const found = crossedForCentre(
-    approx(pitch.module),
-    [teeth, mateTeeth],
-    radiansOf(approx(shafts.value)),
-    approx(centre),
-  );
+  const found = crossedForCentre({
+    normalModule: approx(pitch.module),
+    teeth: [teeth, mateTeeth],
+    shaftAngle: radiansOf(approx(shafts.value)),
+    centre: approx(centre),
+  });
   const [best, other] = found.angles;
   if (best === undefined)
     return fail(
@@ -158,7 +158,17 @@ function fromCrossedCentre(
  * A lead measured by turning: sin β = π·z·m_n/L, or tan β = π·z·m_t/L. Issues: those of the parser;
  * helix-lead-short
  */
-function fromLead(input: GearInput, pitch: Pitch, teeth: number, system: UnitSystem): Result<Exact> {
+function fromLead({
+  input,
+  pitch,
+  teeth,
+  system,
+}: {
+  readonly input: GearInput;
+  readonly pitch: Pitch;
+  readonly teeth: number;
+  readonly system: UnitSystem;
+}): Result<Exact> {
   const lead = parsePositiveLength(input.lead, 'The lead');
   if (!lead.ok) return fail(...at('lead', lead.issues));
   const part = (Math.PI * teeth * approx(pitch.module)) / approx(lead.value);
@@ -233,7 +243,7 @@ function solve(
     case 'pitches':
       return plain(fromPitches(input, pitch));
     case 'lead':
-      return plain(fromLead(input, pitch, teeth, on.system));
+      return plain(fromLead({ input, pitch, teeth, system: on.system }));
     case 'print':
       return plain(fromPrint(input, known));
     case 'centre': {

@@ -147,7 +147,17 @@ const TOO_MUCH = (sizes: SpurSizes): boolean =>
   approx(sizes.thinning) > MOST_THINNING * approx(sizes.module) * Math.PI;
 
 /** Issues: thinning-too-much */
-export function judgeThinning(sizes: SpurSizes, given: string, path: string, system: UnitSystem): Issue[] {
+export function judgeThinning({
+  sizes,
+  given,
+  path,
+  system,
+}: {
+  readonly sizes: SpurSizes;
+  readonly given: string;
+  readonly path: string;
+  readonly system: UnitSystem;
+}): Issue[] {
   if (!TOO_MUCH(sizes)) return [];
   const tooth = lengthText(sizes.circularPitch / 2, system);
   const usable = approx(sizes.thinning) < sizes.circularPitch / 2;

@@ -63,13 +63,19 @@ const THIN_FACE = 1.6;
  * @param faceWidth mm, or null when not given yet @param bore mm, or null
  * @returns a query at path '' when the other reading of the same figure fits better, else nothing
  */
-export function questionPitch(
-  pitch: Pitch,
-  teeth: number,
-  faceWidth: number | null,
-  bore: number | null,
-  system: UnitSystem,
-): Issue[] {
+export function questionPitch({
+  pitch,
+  teeth,
+  faceWidth,
+  bore,
+  system,
+}: {
+  readonly pitch: Pitch;
+  readonly teeth: number;
+  readonly faceWidth: number | null;
+  readonly bore: number | null;
+  readonly system: UnitSystem;
+}): Issue[] {
   const other = pitchOf(pitch.system === 'module' ? 'dp' : 'module', pitch.figure);
   const blank = (p: Pitch) => approx(p.module) * (teeth + 2);
   const oddities = (p: Pitch): string[] => {

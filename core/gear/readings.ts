@@ -60,12 +60,17 @@ function readPressureAngle(input: GearInput): Result<Exact> {
  * The depth in force: stamped on the cutter, else typed, else by rule. Issues: those of the fields,
  * depth-under-addendum.
  */
-function readDepth(
-  input: GearInput,
-  pitch: Pitch | null,
-  system: UnitSystem,
-  onCutter: Measure | null,
-): { depth: ToothDepth | null; issues: Issue[] } {
+function readDepth({
+  input,
+  pitch,
+  system,
+  onCutter,
+}: {
+  readonly input: GearInput;
+  readonly pitch: Pitch | null;
+  readonly system: UnitSystem;
+  readonly onCutter: Measure | null;
+}): { depth: ToothDepth | null; issues: Issue[] } {
   const { rule, addendum, wholeDepth, readFrom } = input.depth;
   // typed on the card, else as the shop's list has it for the cutter that was picked
   const stamped = input.depth.stamped.typed.trim() === '' && onCutter ? onCutter : input.depth.stamped;
@@ -156,7 +161,15 @@ function readTurn(typed: Measure, what: string, most: number): Result<Exact> {
 function readMate({ mate }: GearInput, take: Take): MateReading {
   const teeth = left(mate.teeth)
     ? null
-    : take('mate.teeth', parseCount(mate.teeth, 'The mate’s tooth count', LEAST_TEETH, MOST_TEETH));
+    : take(
+        'mate.teeth',
+        parseCount({
+          given: mate.teeth,
+          what: 'The mate’s tooth count',
+          least: LEAST_TEETH,
+          most: MOST_TEETH,
+        }),
+      );
   const centre = left(mate.centre)
     ? null
     : take('mate.centre', parsePositiveLength(mate.centre, 'The centre distance'));
@@ -196,7 +209,10 @@ export function readGear(
     return null;
   };
   const typedPitch = take('pitch', parsePitch(input.pitch));
-  const teeth = take('teeth', parseCount(input.teeth, 'The tooth count', LEAST_TEETH, MOST_TEETH));
+  const teeth = take(
+    'teeth',
+    parseCount({ given: input.teeth, what: 'The tooth count', least: LEAST_TEETH, most: MOST_TEETH }),
+  );
   const pressureAngleDeg = take('pressureAngle', readPressureAngle(input));
   const mate = readMate(input, take);
   const solved = readHelix(input, {
@@ -211,7 +227,7 @@ export function readGear(
   if (!solved.ok) issues.push(...solved.issues);
   const helix = solved.ok ? solved.value : null;
   const pitch = helix?.normalPitch ?? typedPitch;
-  const { depth, issues: depthIssues } = readDepth(input, pitch, system, onCutter);
+  const { depth, issues: depthIssues } = readDepth({ input, pitch, system, onCutter });
   const thinning = take('thinning', parseOptionalLength(input.thinning, 'The thinning'));
   return {
     pitch,

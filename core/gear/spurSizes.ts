@@ -62,13 +62,19 @@ const toExact = (value: number): Exact => exact(value.toFixed(6));
  * Source: ISO 21771 (d = z·m/cos β, da = d + 2ha, df = da − 2h, db = d·cos α, p = π·m, s = p/2);
  * docs/sources.md#sizes
  */
-export function spurSizes(
-  teeth: number,
-  pitch: Pitch,
-  pressureAngleDeg: Exact,
-  depth: ToothDepth,
-  variation: ToothVariation = PLAIN,
-): SpurSizes {
+export function spurSizes({
+  teeth,
+  pitch,
+  pressureAngleDeg,
+  depth,
+  variation = PLAIN,
+}: {
+  readonly teeth: number;
+  readonly pitch: Pitch;
+  readonly pressureAngleDeg: Exact;
+  readonly depth: ToothDepth;
+  readonly variation?: ToothVariation | undefined;
+}): SpurSizes {
   const { module } = pitch;
   const { helixDeg, hand, thinning, cutterTeeth } = variation;
   const cos = Math.cos(radiansOf(approx(helixDeg)));

@@ -310,9 +310,15 @@ export function planGear({
   if (!teeth || !pitch || !pressureAngleDeg || !depth || !read.helixKnown) return { ...empty, issues };
 
   const { helixDeg, hand, thinning } = read;
-  const sizes = spurSizes(teeth, pitch, pressureAngleDeg, depth, { helixDeg, hand, thinning, cutterTeeth });
+  const sizes = spurSizes({
+    teeth,
+    pitch,
+    pressureAngleDeg,
+    depth,
+    variation: { helixDeg, hand, thinning, cutterTeeth },
+  });
   issues.push(...judge(sizes, path, system));
-  issues.push(...judgeThinning(sizes, lengthText(approx(thinning), system, 'fine'), path, system));
+  issues.push(...judgeThinning({ sizes, given: lengthText(approx(thinning), system, 'fine'), path, system }));
   const mesh = meshWithMate(sizes, read, cutterTeeth, mateThinning);
   if (mesh) issues.push(...judgeMesh(mesh, read.mate.centre !== null, path, system));
   const crossed = crossedMate(sizes, read);

@@ -230,7 +230,17 @@ function lowest(over: number, under: number): string {
  * @param low, high drivers over drivens, 0 < low ≤ high
  * @returns by rising ratio
  */
-export function trainsBetween(table: GearTable, low: number, high: number, compound: boolean): Train[] {
+export function trainsBetween({
+  table,
+  low,
+  high,
+  compound,
+}: {
+  readonly table: GearTable;
+  readonly low: number;
+  readonly high: number;
+  readonly compound: boolean;
+}): Train[] {
   const found = new Map<string, { readonly train: Train; readonly ratio: number }>();
   const take = (over: number, under: number, make: () => Train) => {
     const key = lowest(over, under);

@@ -212,7 +212,7 @@ describe('trains that come near a ratio', () => {
   });
 
   test('every ratio in a stretch once, by its plainest train', () => {
-    const between = trainsBetween(twelve, 0.95, 1.05, true);
+    const between = trainsBetween({ table: twelve, low: 0.95, high: 1.05, compound: true });
     const ratios = between.map((train) => exactText(trainRatio(train)));
     expect(new Set(ratios).size).toBe(ratios.length);
     const all = new Set(

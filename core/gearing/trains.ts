@@ -64,16 +64,26 @@ export function placedWith(
   drivens: GearPair,
   onFirst: (teeth: number) => boolean,
 ): Train | null {
-  const train = (driver: number, driven: number, last: number, lastDriven: number): Train => ({
+  const train = ({
+    driver,
+    driven,
+    last,
+    lastDriven,
+  }: {
+    readonly driver: number;
+    readonly driven: number;
+    readonly last: number;
+    readonly lastDriven: number;
+  }): Train => ({
     driver,
     driven,
     second: { driver: last, driven: lastDriven },
   });
   const ways = [
-    train(drivers.high, drivens.low, drivers.low, drivens.high),
-    train(drivers.high, drivens.high, drivers.low, drivens.low),
-    train(drivers.low, drivens.low, drivers.high, drivens.high),
-    train(drivers.low, drivens.high, drivers.high, drivens.low),
+    train({ driver: drivers.high, driven: drivens.low, last: drivers.low, lastDriven: drivens.high }),
+    train({ driver: drivers.high, driven: drivens.high, last: drivers.low, lastDriven: drivens.low }),
+    train({ driver: drivers.low, driven: drivens.low, last: drivers.high, lastDriven: drivens.high }),
+    train({ driver: drivers.low, driven: drivens.high, last: drivers.high, lastDriven: drivens.low }),
   ];
   const allowed = ways.filter(({ driver }) => onFirst(driver));
   return allowed.find(clearsStud) ?? allowed[0] ?? null;

@@ -120,7 +120,7 @@ export function expectedOf({
         // thinner than where the pin would reach the base circle, nothing can be told by it
         return Number.isFinite(over(thick - step)) ? thick : null;
       },
-      out: pinOut(pinCircle(pin, gear, thinning), pin, outside, depth),
+      out: pinOut({ circle: pinCircle(pin, gear, thinning), pin, outside, depth }),
       with: pin,
     },
   ];
@@ -130,7 +130,17 @@ export function expectedOf({
  * Does a pin touch the flanks of its space, and stand out beyond the tips? @param circle that pins stand on,
  * mm
  */
-function pinOut(circle: number, pin: number, outside: number, depth: number): Expected['out'] {
+function pinOut({
+  circle,
+  pin,
+  outside,
+  depth,
+}: {
+  readonly circle: number;
+  readonly pin: number;
+  readonly outside: number;
+  readonly depth: number;
+}): Expected['out'] {
   const root = outside - 2 * depth;
   if (!(circle - pin > root)) return 'pin-sinks';
   return circle + pin > outside ? null : 'pin-hidden';

@@ -242,7 +242,15 @@ describe('what the readings say', () => {
       const sizes = { pressureAngle: alpha, teeth } as never;
       // module 2: near and far side of the circle cross the teeth that much lower and higher
       const thick = (radius: number) =>
-        2 * radius * toothHalfAngle(radius, r * Math.cos(alpha), r, alpha, Math.PI);
+        2 *
+        radius *
+        toothHalfAngle({
+          radius,
+          baseRadius: r * Math.cos(alpha),
+          pitchRadius: r,
+          pressureAngle: alpha,
+          toothThickness: Math.PI,
+        });
       const found = runoutSays(t, sizes);
       const measured = Math.abs(thick(r - t / 2) - thick(r + t / 2));
       expect(Math.abs(found.thickness / measured - 1)).toBeLessThan(0.02);

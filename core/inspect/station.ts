@@ -181,7 +181,9 @@ export function planInspect({
   const listed = readRound(input.round.readings);
   if (!listed.ok) issues.push(...at(fieldAt<InspectInput>(path, 'round'), listed.issues));
   const round =
-    listed.ok && listed.value.length > 0 ? roundSays(input.round.what, listed.value, checks, expected) : null;
+    listed.ok && listed.value.length > 0
+      ? roundSays({ what: input.round.what, readings: listed.value, checks, expected })
+      : null;
   const runout = read.runout === null ? null : runoutSays(read.runout, sizes);
   const any = CHECKS.some((id) => read[id] !== null) || runout !== null;
   return {
@@ -210,12 +212,17 @@ function headlineOf(checks: readonly Check[], system: UnitSystem): string {
   return first!.id === 'span' ? `span ${figure} ${first!.set}` : `${first!.name.toLowerCase()} ${figure}`;
 }
 
-function roundSays(
-  what: CheckId,
-  readings: readonly number[],
-  checks: readonly Check[],
-  expected: readonly Expected[],
-): RoundSays {
+function roundSays({
+  what,
+  readings,
+  checks,
+  expected,
+}: {
+  readonly what: CheckId;
+  readonly readings: readonly number[];
+  readonly checks: readonly Check[];
+  readonly expected: readonly Expected[];
+}): RoundSays {
   const check = checks.find(({ id }) => id === what)!;
   const one = expected.find(({ id }) => id === what)!;
   return {

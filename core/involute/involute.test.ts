@@ -41,7 +41,13 @@ describe('the involute function', () => {
 describe('half a tooth', () => {
   const { pitchDiameter, baseDiameter, pressureAngle, toothThickness } = gear(30);
   const half = (r: number) =>
-    toothHalfAngle(r, baseDiameter / 2, pitchDiameter / 2, pressureAngle, toothThickness);
+    toothHalfAngle({
+      radius: r,
+      baseRadius: baseDiameter / 2,
+      pitchRadius: pitchDiameter / 2,
+      pressureAngle,
+      toothThickness,
+    });
   test('at the pitch circle is half the thickness', () => {
     expect(half(pitchDiameter / 2) * pitchDiameter).toBeCloseTo(toothThickness, 12);
   });

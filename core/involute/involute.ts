@@ -15,13 +15,19 @@ export function involute(angle: number): number {
  * @returns radians; 0 or less where the tooth has come to a point
  * Source: s_y/2r_y = s/2r + inv α − inv φ_y, ISO 21771
  */
-export function toothHalfAngle(
-  radius: number,
-  baseRadius: number,
-  pitchRadius: number,
-  pressureAngle: number,
-  toothThickness: number,
-): number {
+export function toothHalfAngle({
+  radius,
+  baseRadius,
+  pitchRadius,
+  pressureAngle,
+  toothThickness,
+}: {
+  readonly radius: number;
+  readonly baseRadius: number;
+  readonly pitchRadius: number;
+  readonly pressureAngle: number;
+  readonly toothThickness: number;
+}): number {
   const angleAtRadius = Math.acos(Math.min(1, baseRadius / radius));
   return toothThickness / (2 * pitchRadius) + involute(pressureAngle) - involute(angleAtRadius);
 }

@@ -35,7 +35,13 @@ export function toothOutline(drawing: GearDrawing, steps = 12): readonly Point[]
   const root = Math.max(drawing.rootDiameter / 2, 0);
   const base = drawing.baseDiameter / 2;
   const half = (radius: number) =>
-    toothHalfAngle(radius, base, drawing.pitchDiameter / 2, drawing.pressureAngle, drawing.toothThickness);
+    toothHalfAngle({
+      radius,
+      baseRadius: base,
+      pitchRadius: drawing.pitchDiameter / 2,
+      pressureAngle: drawing.pressureAngle,
+      toothThickness: drawing.toothThickness,
+    });
 
   const flankStart = Math.max(root, base);
   // does the tooth come to a point before the tip circle?

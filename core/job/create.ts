@@ -36,7 +36,7 @@ function newJob(given: NewJob, kind: Kind, by: ArrivalBy = 'drawing'): Job {
     equipment: head ? copyOf(head, shop) : NO_EQUIPMENT,
   };
   const [mill] = shop.mills;
-  return mill ? withMill(job, 'p1', mill.id, shop) : job;
+  return mill ? withMill({ job, partId: 'p1', millId: mill.id, shop }) : job;
 }
 
 /** A new gear, in the units it will show large. @param by how it arrives at the bench */
@@ -59,7 +59,7 @@ export function newDriveJob(given: NewJob): Job {
     relations: [{ id: 'drive-p2', kind: 'worm-drive', parts: ['p2', 'p1'] }],
   };
   const [lathe] = given.shop.lathes;
-  return lathe ? withLathe(both, 'p2', lathe.id, given.shop) : both;
+  return lathe ? withLathe({ job: both, partId: 'p2', latheId: lathe.id, shop: given.shop }) : both;
 }
 
 /** An id that no part of a job has yet. */

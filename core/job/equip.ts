@@ -18,7 +18,17 @@ export function copyOf(head: Head, shop: Equipment): Equipment {
  * A way chosen on another head is put aside; one chosen on an earlier state of the same head stays, to be
  * checked again.
  */
-export function withHead(job: Job, partId: string, head: Head, shop: Equipment): Job {
+export function withHead({
+  job,
+  partId,
+  head,
+  shop,
+}: {
+  readonly job: Job;
+  readonly partId: string;
+  readonly head: Head;
+  readonly shop: Equipment;
+}): Job {
   const changed = withDividing(job, partId, (dividing) => ({
     ...dividing,
     headId: head.id,
@@ -50,7 +60,17 @@ export function withHead(job: Job, partId: string, head: Head, shop: Equipment):
 }
 
 /** Puts a mill of the shop in force for a part, with a copy of it in the job. */
-export function withMill(job: Job, partId: string, millId: string, shop: Equipment): Job {
+export function withMill({
+  job,
+  partId,
+  millId,
+  shop,
+}: {
+  readonly job: Job;
+  readonly partId: string;
+  readonly millId: string;
+  readonly shop: Equipment;
+}): Job {
   const mill = shop.mills.find(({ id }) => id === millId);
   if (!mill) return job;
   const changed = withDividing(job, partId, (dividing) => ({ ...dividing, millId }));
@@ -63,7 +83,17 @@ export function withMill(job: Job, partId: string, millId: string, shop: Equipme
  * Puts a lathe of the shop in force for a worm, with a copy of it and its gears in the job. Gears chosen on
  * another are put aside.
  */
-export function withLathe(job: Job, partId: string, latheId: string, shop: Equipment): Job {
+export function withLathe({
+  job,
+  partId,
+  latheId,
+  shop,
+}: {
+  readonly job: Job;
+  readonly partId: string;
+  readonly latheId: string;
+  readonly shop: Equipment;
+}): Job {
   const lathe = shop.lathes.find(({ id }) => id === latheId);
   if (!lathe) return job;
   const changed = withPart(job, partId, (part) =>
@@ -91,7 +121,17 @@ export function withLathe(job: Job, partId: string, latheId: string, shop: Equip
  * Puts a set of change gears in force for the lead of a part, with a copy of it in the job; null: those of
  * the head.
  */
-export function withLeadGears(job: Job, partId: string, gearSetId: string | null, shop: Equipment): Job {
+export function withLeadGears({
+  job,
+  partId,
+  gearSetId,
+  shop,
+}: {
+  readonly job: Job;
+  readonly partId: string;
+  readonly gearSetId: string | null;
+  readonly shop: Equipment;
+}): Job {
   const set = shop.gearSets.find(({ id }) => id === gearSetId);
   const changed = withSpurPart(job, partId, (part) => ({
     ...part,

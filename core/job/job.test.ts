@@ -156,7 +156,7 @@ describe('making and changing jobs', () => {
     });
   });
   test('another head replaces the copy and puts the way chosen aside', () => {
-    const moved = withHead(job, 'p1', STOCK_HEADS[1] as Head, STOCK_EQUIPMENT);
+    const moved = withHead({ job, partId: 'p1', head: STOCK_HEADS[1] as Head, shop: STOCK_EQUIPMENT });
     expect(moved.equipment.heads.map(({ id }) => id)).toEqual(['head-two-sided']);
     expect(indexedParts(moved)[0]!.dividing).toMatchObject({ headId: 'head-two-sided', choice: null });
     expect(job.equipment.heads[0]!.id).toBe('head-three-plates');

@@ -169,12 +169,17 @@ export interface MateHelix {
  * @returns the job, and the mate’s part; the job as it is when there is one, or the mate’s teeth are not
  * known
  */
-export function withMatePart(
-  job: Job,
-  partId: string,
-  crossed: MateHelix | null,
-  normalPitch: Pitch | null = null,
-): { readonly job: Job; readonly mateId: string | null } {
+export function withMatePart({
+  job,
+  partId,
+  crossed,
+  normalPitch = null,
+}: {
+  readonly job: Job;
+  readonly partId: string;
+  readonly crossed: MateHelix | null;
+  readonly normalPitch?: Pitch | null | undefined;
+}): { readonly job: Job; readonly mateId: string | null } {
   const part = job.parts.find(({ id }) => id === partId);
   const known = mateOf(job, partId);
   if (!part || !isGear(part) || known || part.gear.mate.teeth.typed.trim() === '')
@@ -268,7 +273,17 @@ export function takeBentAngle(
 }
 
 /** Puts a cutter of the shop in force for a part, with a copy of it in the job; null puts it back. */
-export function withCutter(job: Job, partId: string, cutterId: string | null, shop: Equipment): Job {
+export function withCutter({
+  job,
+  partId,
+  cutterId,
+  shop,
+}: {
+  readonly job: Job;
+  readonly partId: string;
+  readonly cutterId: string | null;
+  readonly shop: Equipment;
+}): Job {
   const cutter = shop.cutters.find(({ id }) => id === cutterId);
   const changed = withPart(job, partId, (part) =>
     isFormCut(part) ? { ...part, cutter: { ...part.cutter, cutterId } } : part,

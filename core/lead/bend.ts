@@ -45,16 +45,22 @@ function window(
  * @param machine lead of the machine, mm, exact
  * Source: sin β = π·z·m_n/L turned round; checked against a fine scan in the test
  */
-export function bendAngle(
-  table: GearTable,
-  machine: Exact,
-  bending: Bending,
-  compound: boolean,
-  most: number,
-): readonly BentAngle[] {
+export function bendAngle({
+  table,
+  machine,
+  bending,
+  compound,
+  most,
+}: {
+  readonly table: GearTable;
+  readonly machine: Exact;
+  readonly bending: Bending;
+  readonly compound: boolean;
+  readonly most: number;
+}): readonly BentAngle[] {
   const [low, high] = window(bending, machine);
   const away = ({ helixAngle }: BentAngle) => Math.abs(helixAngle - bending.helixAngle);
-  return trainsBetween(table, low, high, compound)
+  return trainsBetween({ table, low, high, compound })
     .flatMap((train) => {
       const lead = leadOf(train, machine);
       const helixAngle = angleOfLead(bending.teeth, bending.normalModule, approx(lead));
@@ -87,16 +93,24 @@ const MOST_NEAR = 4000;
  * @param mateTeeth of the second gear @param keep which angles may be taken, radians
  * @returns exact ones first, then by how far the second is off, then by the angle moved
  */
-export function bendPair(
-  table: GearTable,
-  machine: Exact,
-  bending: Bending,
-  mateTeeth: number,
-  compound: boolean,
-  most: number,
-  keep: (helixAngle: number) => boolean = () => true,
-): readonly PairAngle[] {
-  const angles = bendAngle(table, machine, bending, compound, Infinity).filter(({ helixAngle }) =>
+export function bendPair({
+  table,
+  machine,
+  bending,
+  mateTeeth,
+  compound,
+  most,
+  keep = () => true,
+}: {
+  readonly table: GearTable;
+  readonly machine: Exact;
+  readonly bending: Bending;
+  readonly mateTeeth: number;
+  readonly compound: boolean;
+  readonly most: number;
+  readonly keep?: (helixAngle: number) => boolean | undefined;
+}): readonly PairAngle[] {
+  const angles = bendAngle({ table, machine, bending, compound, most: Infinity }).filter(({ helixAngle }) =>
     keep(helixAngle),
   );
   const found = angles.map(({ train, helixAngle }, i): PairAngle | null => {

@@ -126,7 +126,7 @@ describe('bending, within what may move', () => {
     const drawn = helical((part) => ({
       gear: { ...part.gear, mate: { ...part.gear.mate, teeth: measure('45', 'count') } },
     }));
-    const { job, mateId } = withMatePart(drawn, 'p1', null);
+    const { job, mateId } = withMatePart({ job: drawn, partId: 'p1', crossed: null });
     expect(mateOf(job, 'p1')!.gear).toMatchObject({
       hand: 'left',
       teeth: { typed: '45' },
@@ -197,10 +197,14 @@ describe('bending, within what may move', () => {
       );
       const first = stationOf(partIn(drawn), 'gear')!.detail;
       const { mateHelixDeg: helixDeg, mateHand: hand } = first.crossed!;
-      const { job, mateId } = withMatePart(drawn, 'p1', {
-        helixDeg,
-        hand,
-        ownHelixDeg: first.helical!.helixDeg,
+      const { job, mateId } = withMatePart({
+        job: drawn,
+        partId: 'p1',
+        crossed: {
+          helixDeg,
+          hand,
+          ownHelixDeg: first.helical!.helixDeg,
+        },
       });
       const planned = plan(job, STOCK_EQUIPMENT);
       const mate = stationOf(

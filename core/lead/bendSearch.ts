@@ -94,7 +94,7 @@ export function searchBends(question: BendQuestion, most = 24): BendAnswer {
       centre: between(angle),
     };
   };
-  const single = bendAngle(table, machine, bending, compound, Infinity)
+  const single = bendAngle({ table, machine, bending, compound, most: Infinity })
     .filter(({ helixAngle }) => keep(helixAngle))
     .slice(0, most)
     .map(({ helixAngle, train }) => bent(helixAngle, train));
@@ -104,22 +104,24 @@ export function searchBends(question: BendQuestion, most = 24): BendAnswer {
     const pitchDiameter = (count * normalModule) / Math.cos(angle);
     return judgeTrain(train, machine, { lead, pitchDiameter, faceWidth }).overFace;
   };
-  const pair = bendPair(table, machine, bending, mateTeeth, compound, most, keep).map((found): BentPair => {
-    const [own, other] = found.trains;
-    const mateLead = approx(leadOf(other, machine));
-    // where the second would be exact; half way between, either gear bears half of what is left
-    const second = angleOfLead(mateTeeth, normalModule, mateLead) ?? found.helixAngle;
-    const half = (found.helixAngle + second) / 2;
-    const angle = found.exact || !keep(half) ? found.helixAngle : half;
-    return {
-      ...bent(angle, own),
-      mateTrain: other,
-      mateLead,
-      mateTipDiameter: tip(mateTeeth, angle),
-      exact: found.exact,
-      overFace: found.exact ? 0 : stray(own, teeth, angle),
-      mateOverFace: found.exact ? 0 : stray(other, mateTeeth, angle),
-    };
-  });
+  const pair = bendPair({ table, machine, bending, mateTeeth, compound, most, keep }).map(
+    (found): BentPair => {
+      const [own, other] = found.trains;
+      const mateLead = approx(leadOf(other, machine));
+      // where the second would be exact; half way between, either gear bears half of what is left
+      const second = angleOfLead(mateTeeth, normalModule, mateLead) ?? found.helixAngle;
+      const half = (found.helixAngle + second) / 2;
+      const angle = found.exact || !keep(half) ? found.helixAngle : half;
+      return {
+        ...bent(angle, own),
+        mateTrain: other,
+        mateLead,
+        mateTipDiameter: tip(mateTeeth, angle),
+        exact: found.exact,
+        overFace: found.exact ? 0 : stray(own, teeth, angle),
+        mateOverFace: found.exact ? 0 : stray(other, mateTeeth, angle),
+      };
+    },
+  );
   return { single, pair };
 }

@@ -94,7 +94,9 @@ test('every train in a stretch of ratios is found, and none beside it', () => {
     RATIOS.filter((ratio) => ratio >= low && ratio <= high).map((ratio) => ratio.toFixed(9)),
   );
   const found = new Set(
-    trainsBetween(twelve, low, high, true).map((train) => approx(trainRatio(train)).toFixed(9)),
+    trainsBetween({ table: twelve, low, high, compound: true }).map((train) =>
+      approx(trainRatio(train)).toFixed(9),
+    ),
   );
   // a driver that is also a driven does nothing: such fours are the simple trains again
   for (const ratio of found) expect(wanted.has(ratio)).toBe(true);
@@ -105,7 +107,7 @@ describe('bending the angle', () => {
   const bending = { teeth: 24, normalModule: 2, helixAngle: rad(20), give: rad(1.5) };
 
   test('each angle’s lead is cut by its train with no error, nearest first', () => {
-    const angles = bendAngle(twelve, exact(200), bending, true, 12);
+    const angles = bendAngle({ table: twelve, machine: exact(200), bending, compound: true, most: 12 });
     expect(angles.length).toBeGreaterThan(5);
     for (const { train, lead, helixAngle } of angles) {
       expect(helixLead(24, 2, helixAngle)).toBeCloseTo(approx(lead), 6);
@@ -117,7 +119,7 @@ describe('bending the angle', () => {
   });
 
   test('a fine scan over the angle finds no nearer one', () => {
-    const [nearest] = bendAngle(twelve, exact(200), bending, true, 1);
+    const [nearest] = bendAngle({ table: twelve, machine: exact(200), bending, compound: true, most: 1 });
     let best = Infinity;
     for (const ratio of RATIOS) {
       const angle = angleOfLead(24, 2, 200 / ratio);
@@ -127,7 +129,14 @@ describe('bending the angle', () => {
   });
 
   test('a pair: where it is called exact both leads belong to the one angle', () => {
-    const pairs = bendPair(twelve, exact(200), bending, 48, true, 10);
+    const pairs = bendPair({
+      table: twelve,
+      machine: exact(200),
+      bending,
+      mateTeeth: 48,
+      compound: true,
+      most: 10,
+    });
     expect(pairs.length).toBeGreaterThan(0);
     for (const { helixAngle, trains, exact: both, off } of pairs) {
       expect(helixLead(24, 2, helixAngle)).toBeCloseTo(approx(leadOf(trains[0], exact(200))), 6);
@@ -145,15 +154,20 @@ describe('the motion', () => {
   const lead = leadOf(train, machineLead(exact(40), exact(5)));
 
   test('a travel of one lead is one turn of the spindle, exactly', () => {
-    expect(exactText(spindleTurns(lead, exact(5), train, exact(40)))).toBe('1');
-    expect(exactText(spindleTurns(lead.div(7), exact(5), train, exact(40)))).toBe('1/7');
+    expect(exactText(spindleTurns({ travel: lead, screwLead: exact(5), train, ratio: exact(40) }))).toBe('1');
+    expect(
+      exactText(spindleTurns({ travel: lead.div(7), screwLead: exact(5), train, ratio: exact(40) })),
+    ).toBe('1/7');
   });
 
   test('a point moved through the train stays on the helix that is stated, to a micrometre', () => {
     const d = 60;
     const beta = Math.atan((Math.PI * d) / approx(lead));
     for (let travel = 0; travel <= 40; travel += 5) {
-      const turned = approx(spindleTurns(exact(travel), exact(5), train, exact(40))) * Math.PI * d;
+      const turned =
+        approx(spindleTurns({ travel: exact(travel), screwLead: exact(5), train, ratio: exact(40) })) *
+        Math.PI *
+        d;
       expect(Math.abs(turned - travel * Math.tan(beta))).toBeLessThan(0.001);
     }
   });
@@ -190,7 +204,13 @@ describe('the table', () => {
       if (D / 2 - Math.sqrt((D * D) / 4 - s * s) > h) continue;
       for (const side of [-w / 2, w / 2]) furthest = Math.max(furthest, s * Math.cos(b) + side * Math.sin(b));
     }
-    expect(approachAlong(h, D, w, b)).toBeCloseTo(furthest, 1);
-    expect(approachAlong(h, D, w, 0)).toBeCloseTo(Math.sqrt(h * (D - h)), 9);
+    expect(approachAlong({ depth: h, cutterDiameter: D, cutterWidth: w, helixAngle: b })).toBeCloseTo(
+      furthest,
+      1,
+    );
+    expect(approachAlong({ depth: h, cutterDiameter: D, cutterWidth: w, helixAngle: 0 })).toBeCloseTo(
+      Math.sqrt(h * (D - h)),
+      9,
+    );
   });
 });

@@ -8,7 +8,17 @@ import { approx, exact, exactText, type Exact } from '../units/index.ts';
  * @returns turns, exact; the hand is left aside
  * Source: kinematics of the train; a travel of one lead is one turn
  */
-export function spindleTurns(travel: Exact, screwLead: Exact, train: Train, ratio: Exact): Exact {
+export function spindleTurns({
+  travel,
+  screwLead,
+  train,
+  ratio,
+}: {
+  readonly travel: Exact;
+  readonly screwLead: Exact;
+  readonly train: Train;
+  readonly ratio: Exact;
+}): Exact {
   return travel.div(screwLead).mul(trainRatio(train)).div(ratio);
 }
 

@@ -87,7 +87,7 @@ describe('table and head', () => {
 
   test('the scribed line: by a point carried along the helix', () => {
     for (const hand of ['right', 'left'] as const) {
-      const { spindleDeg, round, leans } = testLine(hand, 400, 25, 60);
+      const { spindleDeg, round, leans } = testLine({ hand, lead: 400, face: 25, tipDiameter: 60 });
       // x = L·θ/2π, y = r·cos θ: on top θ = 90°, and what it does over the face
       const theta = (2 * Math.PI * 25) / 400;
       expect(rad(spindleDeg)).toBeCloseTo(theta, 9);

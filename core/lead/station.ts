@@ -213,7 +213,16 @@ export function planLead({ input, sizes, face, ground, cutter, path, units: syst
       ways[0] ??
       null);
   if (!way || Math.abs(way.lead / wanted - 1) > OUT_OF_REACH) {
-    const issue = outOfReach(wanted, table, input.drive, compound, machine, exact(head.ratio), path, system);
+    const issue = outOfReach({
+      wanted,
+      table,
+      drive: input.drive,
+      compound,
+      machine,
+      ratio: exact(head.ratio),
+      path,
+      system,
+    });
     return { ...empty, answer: 'no train near this lead', issues: [issue, ...allowed.issues], detail: full };
   }
   const lead = exact(way.leadText);
@@ -226,14 +235,23 @@ export function planLead({ input, sizes, face, ground, cutter, path, units: syst
     ...full,
     inForce: way,
     table: setting.setting,
-    test: testLine(hand, way.lead, faceWidth, approx(sizes.tipDiameter)),
+    test: testLine({ hand, lead: way.lead, face: faceWidth, tipDiameter: approx(sizes.tipDiameter) }),
     // a width that is not known must not make the cutter seem clear too soon
     approach:
       cutter.diameter === null || cutter.width === null
         ? null
-        : approachAlong(approx(sizes.cutDepth), cutter.diameter, cutter.width, helixAngle),
+        : approachAlong({
+            depth: approx(sizes.cutDepth),
+            cutterDiameter: cutter.diameter,
+            cutterWidth: cutter.width,
+            helixAngle,
+          }),
   };
-  const issues = [...allowed.issues, ...judge(way, allowed.mm, head, path, system), ...setting.issues];
+  const issues = [
+    ...allowed.issues,
+    ...judge({ way, allowed: allowed.mm, head, path, system }),
+    ...setting.issues,
+  ];
   const blocked = issues.some(({ severity }) => severity === 'blocked' || severity === 'wrong');
   return {
     ...empty,
@@ -250,7 +268,19 @@ export function planLead({ input, sizes, face, ground, cutter, path, units: syst
 }
 
 /** Issues: lead-off, lead-bracket */
-function judge(way: LeadWay, allowed: number, head: Head, path: string, system: UnitSystem): Issue[] {
+function judge({
+  way,
+  allowed,
+  head,
+  path,
+  system,
+}: {
+  readonly way: LeadWay;
+  readonly allowed: number;
+  readonly head: Head;
+  readonly path: string;
+  readonly system: UnitSystem;
+}): Issue[] {
   const issues: Issue[] = [];
   if (Math.abs(way.overFace) > allowed * 1000)
     issues.push({
@@ -275,16 +305,25 @@ function judge(way: LeadWay, allowed: number, head: Head, path: string, system: 
 }
 
 /** Issues: lead-out-of-reach */
-function outOfReach(
-  wanted: number,
-  table: GearTable,
-  drive: LeadInput['drive'],
-  compound: boolean,
-  machine: Exact,
-  ratio: Exact,
-  path: string,
-  system: UnitSystem,
-): Issue {
+function outOfReach({
+  wanted,
+  table,
+  drive,
+  compound,
+  machine,
+  ratio,
+  path,
+  system,
+}: {
+  readonly wanted: number;
+  readonly table: GearTable;
+  readonly drive: LeadInput['drive'];
+  readonly compound: boolean;
+  readonly machine: Exact;
+  readonly ratio: Exact;
+  readonly path: string;
+  readonly system: UnitSystem;
+}): Issue {
   const mm = (value: number) => lengthText(value, system);
   const [shortest, longest] = reachOfLeads(table, machine, compound) ?? [0, 0];
   // the same gears on the other shaft

@@ -30,12 +30,17 @@ export function tableSwing(hand: 'right' | 'left', helixDeg: number): TableSwing
  * @param depth mm @param cutterDiameter mm @param cutterWidth mm @param helixAngle radians
  * Source: common practice, √(h(Dc − h))·cos β + (w/2)·sin β; checked by a cutter’s outline in the test
  */
-export function approachAlong(
-  depth: number,
-  cutterDiameter: number,
-  cutterWidth: number,
-  helixAngle: number,
-): number {
+export function approachAlong({
+  depth,
+  cutterDiameter,
+  cutterWidth,
+  helixAngle,
+}: {
+  readonly depth: number;
+  readonly cutterDiameter: number;
+  readonly cutterWidth: number;
+  readonly helixAngle: number;
+}): number {
   const chord = Math.sqrt(Math.max(0, depth * (cutterDiameter - depth)));
   return chord * Math.cos(helixAngle) + (cutterWidth / 2) * Math.sin(helixAngle);
 }
@@ -116,12 +121,17 @@ export interface TestLine {
  * Source: geometry of the helix (test): on top of the work a right-hand line comes towards the operator as it
  * goes right
  */
-export const testLine = (
-  hand: 'right' | 'left',
-  lead: number,
-  face: number,
-  tipDiameter: number,
-): TestLine => ({
+export const testLine = ({
+  hand,
+  lead,
+  face,
+  tipDiameter,
+}: {
+  readonly hand: 'right' | 'left';
+  readonly lead: number;
+  readonly face: number;
+  readonly tipDiameter: number;
+}): TestLine => ({
   spindleDeg: (360 * face) / lead,
   round: (Math.PI * tipDiameter * face) / lead,
   leans: hand === 'right' ? 'towards' : 'away',

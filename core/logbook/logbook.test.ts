@@ -19,11 +19,16 @@ function runOf(id: string, name: string, teeth = 24, scratch = false): Run {
     }),
   );
   return need(
-    freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, {
-      runId: id,
-      jobRevision: 1,
-      partId: 'p1',
-      piece: { kind: id === 'r2' ? 'proof' : 'work', name: id === 'r2' ? 'brass offcut' : '' },
+    freezeRun({
+      job,
+      planned: plan(job, STOCK_EQUIPMENT),
+      shop: STOCK_EQUIPMENT,
+      start: {
+        runId: id,
+        jobRevision: 1,
+        partId: 'p1',
+        piece: { kind: id === 'r2' ? 'proof' : 'work', name: id === 'r2' ? 'brass offcut' : '' },
+      },
     }),
   );
 }

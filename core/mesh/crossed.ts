@@ -66,12 +66,17 @@ const STEPS = 400;
  * @returns none, one or two, the one nearer to half the shaft angle first; and the least centre distance
  * there is
  */
-export function crossedForCentre(
-  normalModule: number,
-  teeth: readonly [number, number],
-  shaftAngle: number,
-  centre: number,
-): { readonly angles: readonly number[]; readonly least: number } {
+export function crossedForCentre({
+  normalModule,
+  teeth,
+  shaftAngle,
+  centre,
+}: {
+  readonly normalModule: number;
+  readonly teeth: readonly [number, number];
+  readonly shaftAngle: number;
+  readonly centre: number;
+}): { readonly angles: readonly number[]; readonly least: number } {
   const [from, to] = [Math.max(0, shaftAngle - Math.PI / 2 + 1e-4), Math.min(shaftAngle, Math.PI / 2 - 1e-4)];
   const distance = (angle: number) =>
     (diameter(normalModule, teeth[0], angle) + diameter(normalModule, teeth[1], shaftAngle - angle)) / 2;

@@ -45,7 +45,17 @@ test('spread shafts: the gap left between flanks on the line of centres is the b
     const report = meshAt(pair, centre);
     const wide = (teeth: number) => {
       const at = (centre * teeth) / 64;
-      return 2 * at * toothHalfAngle(at, teeth * Math.cos(rad(20)), teeth, rad(20), Math.PI);
+      return (
+        2 *
+        at *
+        toothHalfAngle({
+          radius: at,
+          baseRadius: teeth * Math.cos(rad(20)),
+          pitchRadius: teeth,
+          pressureAngle: rad(20),
+          toothThickness: Math.PI,
+        })
+      );
     };
     const pitch = (2 * Math.PI * centre) / 64;
     expect(report.backlash).toBeCloseTo(pitch - wide(24) - wide(40), 9);
@@ -77,7 +87,14 @@ describe('deeper for thinning', () => {
   function widerBy(teeth: number, angle: number, deeper: number): number {
     const r = teeth / 2;
     const spaceHalf = (at: number) =>
-      Math.PI / teeth - toothHalfAngle(at, r * Math.cos(rad(angle)), r, rad(angle), Math.PI / 2);
+      Math.PI / teeth -
+      toothHalfAngle({
+        radius: at,
+        baseRadius: r * Math.cos(rad(angle)),
+        pitchRadius: r,
+        pressureAngle: rad(angle),
+        toothThickness: Math.PI / 2,
+      });
     // the point of the outline that lands on the pitch circle once shifted inward
     let [low, high] = [r, r + 3 * deeper];
     for (let i = 0; i < 80; i += 1) {

@@ -232,12 +232,12 @@ const divideJobs: fc.Arbitrary<Job> = fc
   })
   .map(({ by, count, angle, pitch, length, diameter, depth, stride, pitchCircle, startSpace, head }) =>
     withPart(
-      withHead(
-        newDivideJob({ id: 'any', name: 'Any', units: 'mm', shop: WHOLE_SHOP }),
-        'p1',
+      withHead({
+        job: newDivideJob({ id: 'any', name: 'Any', units: 'mm', shop: WHOLE_SHOP }),
+        partId: 'p1',
         head,
-        WHOLE_SHOP,
-      ),
+        shop: WHOLE_SHOP,
+      }),
       'p1',
       (part) =>
         part.kind === 'divide'
@@ -271,7 +271,12 @@ test('whatever is asked to be divided: an answer, whole sentences, plain data; w
         for (const { put, result } of working) expect(`${put}${result}`).not.toMatch(/undefined|NaN/);
       }
       if (!part.cutting || part.cutting.divisions > 400) return;
-      const run = freezeRun(job, planned, WHOLE_SHOP, { runId: 'r', jobRevision: 1, partId: 'p1' });
+      const run = freezeRun({
+        job,
+        planned,
+        shop: WHOLE_SHOP,
+        start: { runId: 'r', jobRevision: 1, partId: 'p1' },
+      });
       if (!run.ok) throw new Error(`ready, and not frozen: ${run.issues.map(sayIssue).join(' ')}`);
       expect(readRun(JSON.parse(JSON.stringify(run.value)))).toEqual(run.value);
       expect(new Set(run.value.cuts.map(({ space }) => space)).size).toBe(part.cutting.divisions);
@@ -390,7 +395,12 @@ test('whatever is typed of a worm drive: an answer, whole sentences, plain data;
       }
       const wheel = planned.parts.find(({ kind }) => kind === 'wheel')!;
       if (!wheel.cutting || wheel.cutting.divisions > 400) return;
-      const run = freezeRun(job, planned, DRIVE_SHOP, { runId: 'r', jobRevision: 1, partId: wheel.id });
+      const run = freezeRun({
+        job,
+        planned,
+        shop: DRIVE_SHOP,
+        start: { runId: 'r', jobRevision: 1, partId: wheel.id },
+      });
       if (!run.ok) throw new Error(`ready, and not frozen: ${run.issues.map(sayIssue).join(' ')}`);
       expect(readRun(JSON.parse(JSON.stringify(run.value)))).toEqual(run.value);
       frozen += 1;

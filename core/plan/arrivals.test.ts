@@ -41,7 +41,7 @@ const says = (of: Job) =>
 
 describe('the cutter that is picked', () => {
   test('its stamped depth wins over the rule, and a figure on the card over it', () => {
-    const picked = withCutter(job, 'p1', 'a', shop);
+    const picked = withCutter({ job, partId: 'p1', cutterId: 'a', shop });
     expect([answer(job, 'cut'), answer(picked, 'cut')]).toEqual(['1 pass, 3.38 deep', '1 pass, 3.30 deep']);
     const typed = change(picked, ({ gear }) => ({
       gear: { ...gear, depth: { ...gear.depth, stamped: measure('3.35', 'mm') } },
@@ -50,7 +50,7 @@ describe('the cutter that is picked', () => {
   });
 
   test('the job keeps its own copy when the shop’s is gone, and says so', () => {
-    const picked = withCutter(job, 'p1', 'a', shop);
+    const picked = withCutter({ job, partId: 'p1', cutterId: 'a', shop });
     const gone = plan(picked, STOCK_EQUIPMENT);
     expect(stationOf(gone.parts[0]!, 'cutter')!.answer).toBe('Seven');
     expect(gone.findings.map(sayIssue)).toEqual([
@@ -59,9 +59,14 @@ describe('the cutter that is picked', () => {
   });
 
   test('another pitch cannot be settled; what was settled by number moves when one is picked', () => {
-    expect(stationOf(part(withCutter(job, 'p1', 'b', shop)), 'cutter')).toMatchObject({ complete: false });
+    expect(stationOf(part(withCutter({ job, partId: 'p1', cutterId: 'b', shop })), 'cutter')).toMatchObject({
+      complete: false,
+    });
     const settled = settleOpen(job, part(job));
-    const picked = stationOf(part(withCutter(settled, 'p1', 'a', shop)), 'cutter')!;
+    const picked = stationOf(
+      part(withCutter({ job: settled, partId: 'p1', cutterId: 'a', shop })),
+      'cutter',
+    )!;
     expect([picked.state, picked.moved[0]?.to]).toEqual(['doubt', 'Seven']);
   });
 });

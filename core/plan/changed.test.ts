@@ -25,7 +25,7 @@ const paired = (): Job => {
     ...part,
     gear: { ...part.gear, mate: { ...part.gear.mate, teeth: measure('45', 'count') } },
   }));
-  return withMatePart(mated, 'p1', null).job;
+  return withMatePart({ job: mated, partId: 'p1', crossed: null }).job;
 };
 const [first, second] = [0, 1];
 const same = (before: Job, after: Job, shop: Equipment = STOCK_EQUIPMENT, then = shop) => {
@@ -71,7 +71,7 @@ test('a mate thinned reaches the other gear’s backlash', () => {
 });
 test('another head, another shop, other units: all of it is planned anew', () => {
   const job = paired();
-  const head = withHead(job, 'p1', STOCK_EQUIPMENT.heads[1]!, STOCK_EQUIPMENT);
+  const head = withHead({ job, partId: 'p1', head: STOCK_EQUIPMENT.heads[1]!, shop: STOCK_EQUIPMENT });
   expect(same(job, head)).toEqual([false, false]);
   expect(same(job, job, STOCK_EQUIPMENT, { ...STOCK_EQUIPMENT })).toEqual([false, false]);
   expect(same(job, { ...job, units: 'in' })).toEqual([false, false]);

@@ -25,14 +25,14 @@ const station = <Id extends 'gear' | 'cutter' | 'inspect'>(job: Job, id: Id) =>
 const sayings = (job: Job) => plan(job, STOCK_EQUIPMENT).findings.map(sayIssue);
 
 describe('a pair may not disagree in silence', () => {
-  const mated = withMatePart(
-    withSpurPart(gear('j'), 'p1', (part) => ({
+  const mated = withMatePart({
+    job: withSpurPart(gear('j'), 'p1', (part) => ({
       ...part,
       gear: { ...part.gear, mate: { ...part.gear.mate, teeth: measure('36', 'count') } },
     })),
-    'p1',
-    null,
-  );
+    partId: 'p1',
+    crossed: null,
+  });
   const pair = mated.job;
   const other = mated.mateId!;
   const change = (how: (part: SpurPart) => SpurPart) => withSpurPart(pair, other, how);

@@ -11,7 +11,17 @@ interface Equipped {
   readonly gears: GearSet['gears'];
 }
 
-function equippedFor(job: Job, part: SpurPart, detail: LeadDetail, shop: Equipment): Equipped | null {
+function equippedFor({
+  job,
+  part,
+  detail,
+  shop,
+}: {
+  readonly job: Job;
+  readonly part: SpurPart;
+  readonly detail: LeadDetail;
+  readonly shop: Equipment;
+}): Equipped | null {
   const { head, gearSets } = dividingGround(job, shop, part);
   const set = gearSets.find(({ id }) => id === detail.gearSet?.id);
   return head && set ? { head, gears: set.gears } : null;
@@ -28,7 +38,7 @@ export function leadQuestion(
   shop: Equipment,
   six = part.lead.sixGears,
 ): LeadQuestion | null {
-  const equipped = equippedFor(job, part, detail, shop);
+  const equipped = equippedFor({ job, part, detail, shop });
   const { wanted, machineText, pitchDiameter, faceWidth, hand } = detail;
   if (!equipped || wanted === null || machineText === null || pitchDiameter === null || faceWidth === null)
     return null;
@@ -48,13 +58,18 @@ export function leadQuestion(
  * What the search for angles that the gears cut is asked; null while something it needs is missing or cannot
  * be read.
  */
-export function bendQuestion(
-  job: Job,
-  part: SpurPart,
-  detail: LeadDetail,
-  shop: Equipment,
-): BendQuestion | null {
-  const equipped = equippedFor(job, part, detail, shop);
+export function bendQuestion({
+  job,
+  part,
+  detail,
+  shop,
+}: {
+  readonly job: Job;
+  readonly part: SpurPart;
+  readonly detail: LeadDetail;
+  readonly shop: Equipment;
+}): BendQuestion | null {
+  const equipped = equippedFor({ job, part, detail, shop });
   const { pitch, teeth, depth, helixDeg, mate } = readGear(part.gear, job.units);
   const { machineText, faceWidth } = detail;
   const { give } = readGive(part.lead);

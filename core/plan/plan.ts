@@ -89,21 +89,51 @@ function changesSince(job: Job, shop: Equipment, part: Part): Issue[] {
   const mill = usesMill ? (own.mills.find(({ id }) => id === part.dividing.millId) ?? null) : null;
   const drives = own.steppers.filter(({ headId }) => headId === head?.id);
   const found: Issue[] = [];
-  const say = (thing: Kept | null, path: string, changed: ChangeCode, left: ChangeCode | null) => {
+  const say = ({
+    thing,
+    path,
+    changed,
+    left,
+  }: {
+    readonly thing: Kept | null;
+    readonly path: string;
+    readonly changed: ChangeCode;
+    readonly left: ChangeCode | null;
+  }) => {
     if (thing) found.push(...sayChange(thing, path, { changed, left }));
   };
   const ofHead = kept(head, shop.heads, asBuilt);
-  say(ofHead, 'equipment.heads', 'head-changed', 'head-left-shop');
+  say({ thing: ofHead, path: 'equipment.heads', changed: 'head-changed', left: 'head-left-shop' });
   // what goes with a head that has left is not told one by one
   if (ofHead?.live) {
-    say(kept(gears, shop.gearSets), 'equipment.gearSets', 'gears-changed', null);
+    say({
+      thing: kept(gears, shop.gearSets),
+      path: 'equipment.gearSets',
+      changed: 'gears-changed',
+      left: null,
+    });
     for (const drive of drives)
-      say(kept(drive, shop.steppers), 'equipment.steppers', 'stepper-changed', null);
+      say({
+        thing: kept(drive, shop.steppers),
+        path: 'equipment.steppers',
+        changed: 'stepper-changed',
+        left: null,
+      });
   }
-  say(kept(mill, shop.mills, asTable), 'equipment.mills', 'mill-changed', 'mill-left-shop');
+  say({
+    thing: kept(mill, shop.mills, asTable),
+    path: 'equipment.mills',
+    changed: 'mill-changed',
+    left: 'mill-left-shop',
+  });
   const cutterId = isFormCut(part) ? part.cutter.cutterId : null;
   const cutter = own.cutters.find(({ id }) => id === cutterId) ?? null;
-  say(kept(cutter, shop.cutters), 'equipment.cutters', 'cutter-changed', 'cutter-left-shop');
+  say({
+    thing: kept(cutter, shop.cutters),
+    path: 'equipment.cutters',
+    changed: 'cutter-changed',
+    left: 'cutter-left-shop',
+  });
   return found;
 }
 

@@ -54,7 +54,7 @@ describe('what has changed in the shop since a job was planned', () => {
     ]);
     const gearSets = [{ ...shop.gearSets[0]!, gears: shop.gearSets[0]!.gears.slice(1) }];
     expect(found(gear, { ...shop, gearSets })[0]).toMatch(/^Twelve change gears has changed/);
-    const table = withHead(gear, 'p1', STOCK_ROTARY, shop);
+    const table = withHead({ job: gear, partId: 'p1', head: STOCK_ROTARY, shop });
     expect(table.equipment.steppers).toEqual([drive]);
     expect(found(table, { ...shop, steppers: [{ ...drive, belt: '2' }] })[0]).toMatch(/^Motor has changed/);
   });
@@ -86,24 +86,29 @@ describe('what has changed in the shop since a job was planned', () => {
 describe('heads and mills put into a job', () => {
   test('another head takes its own gears and drives with it, and leaves those of other parts', () => {
     const { job } = withRingPart(gear, 'p1', 73);
-    const moved = withHead(job, 'p1', STOCK_ROTARY, shop);
+    const moved = withHead({ job, partId: 'p1', head: STOCK_ROTARY, shop });
     expect(moved.equipment.heads.map(({ id }) => id)).toEqual(['head-three-plates', 'table-rotary']);
     expect(moved.equipment.gearSets.map(({ id }) => id)).toEqual(['gears-twelve']);
-    const both = withHead(moved, 'p2', STOCK_ROTARY, shop);
+    const both = withHead({ job: moved, partId: 'p2', head: STOCK_ROTARY, shop });
     expect(both.equipment.heads.map(({ id }) => id)).toEqual(['table-rotary']);
     expect(both.equipment.gearSets).toEqual([]);
     expect(readJob(both).ok).toBe(true);
   });
   test('a mill that is not there changes nothing', () => {
-    expect(withMill(gear, 'p1', 'none', shop)).toBe(gear);
-    expect(withMill(gear, 'p1', STOCK_MILL.id, shop).equipment.mills).toEqual([STOCK_MILL]);
+    expect(withMill({ job: gear, partId: 'p1', millId: 'none', shop })).toBe(gear);
+    expect(withMill({ job: gear, partId: 'p1', millId: STOCK_MILL.id, shop }).equipment.mills).toEqual([
+      STOCK_MILL,
+    ]);
   });
   test('a ring or plate that was made divides what it was made for, directly and behind the worm', () => {
     const head = shop.heads[0]!;
     const ringed = headWithMade(head, madeFor('ring', 73));
     const answer = (richer: typeof head) =>
-      stationOf(plan(withHead(gear, 'p1', richer, shop), { ...shop, heads: [richer] }).parts[0]!, 'dividing')!
-        .answer;
+      stationOf(
+        plan(withHead({ job: gear, partId: 'p1', head: richer, shop }), { ...shop, heads: [richer] })
+          .parts[0]!,
+        'dividing',
+      )!.answer;
     expect(answer(ringed)).toBe('1 space on the 73 ring');
     const plated = headWithMade(head, madeFor('plate', 73));
     expect(answer(plated)).toBe('40 spaces on 73');

@@ -20,7 +20,7 @@ import { Hand } from './literalHand.ts';
 import { Mill, type MadeCut } from './literalMill.ts';
 import { progressOf, standsAt } from './index.ts';
 
-type Start = Partial<Parameters<typeof freezeRun>[3]>;
+type Start = Partial<Parameters<typeof freezeRun>[0]['start']>;
 
 const WAYS = ['none', 'entry', 'exit', 'sink'] as const;
 
@@ -185,7 +185,14 @@ const helical = (job: Job): Job =>
 const scratchFirst = (job: Job): Job =>
   withSpurPart(job, 'p1', (part) => ({ ...part, cut: { ...part.cut, scratch: true } }));
 const begin = (job: Job, start: Start = {}): Run =>
-  need(freezeRun(job, plan(job, shop), shop, { runId: 'r', jobRevision: 1, partId: 'p1', ...start }));
+  need(
+    freezeRun({
+      job,
+      planned: plan(job, shop),
+      shop,
+      start: { runId: 'r', jobRevision: 1, partId: 'p1', ...start },
+    }),
+  );
 
 test.each([false, true])('a rack, along the table, in one round and two (each step: %s)', (eachStep) => {
   for (const passes of ['one', 'rough-finish'] as const)
@@ -248,11 +255,16 @@ test('on an upright mill, a proof piece and then the work, straight and helical,
     // the job's own copy of its mill stands so too
     const stands = { ...job, equipment: { ...job.equipment, mills } };
     return need(
-      freezeRun(stands, plan(stands, upright), upright, {
-        runId: 'r',
-        jobRevision: 1,
-        partId: 'p1',
-        ...more,
+      freezeRun({
+        job: stands,
+        planned: plan(stands, upright),
+        shop: upright,
+        start: {
+          runId: 'r',
+          jobRevision: 1,
+          partId: 'p1',
+          ...more,
+        },
       }),
     );
   };
@@ -284,7 +296,7 @@ describe('a run that goes on with another', () => {
         const before = new Hand(old, false, mill);
         while (before.state.done < done) before.step();
         const head = method === 'plates' ? STOCK_HEADS[1]! : STOCK_ROTARY;
-        const other = withHead(cardOf(62, twoPasses), 'p1', head, shop);
+        const other = withHead({ job: cardOf(62, twoPasses), partId: 'p1', head, shop });
         const choice =
           method === 'plates'
             ? null
@@ -367,7 +379,7 @@ test('whatever interrupts: presses doubled and taken back, the count lost and fo
           const about = run.cuts.slice(0, truth).filter(({ round }) => round === last.round).length;
           const { places } = whereInRun(run, last.landing.hole, { round: last.round, about });
           expect(places[0]?.cutsDone).toBe(truth);
-          hand.press(...reconcile(run, hand.events, hand.state, truth));
+          hand.press(...reconcile({ run, events: hand.events, state: hand.state, cutsDone: truth }));
         } else if (what === 'pause' && !closed) {
           hand.press({ kind: 'pause' });
           hand.press({ kind: 'resume', ids: hand.state.pauses });
@@ -389,7 +401,7 @@ test('the pin already stands at a space that is not cut: the next thing is to lo
   const run = begin(cardOf(14));
   const hand = new Hand(run, false, new Mill(run));
   for (let i = 0; i < 5; i += 1) hand.step();
-  hand.press(...reconcile(run, hand.events, hand.state, 4));
+  hand.press(...reconcile({ run, events: hand.events, state: hand.state, cutsDone: 4 }));
   hand.press(standsAt(run, hand.state.next)!);
   expect(hand.now.map((prompt) => prompt.do)).toEqual(['lock', 'cut']);
   expect(hand.now.at(-1)).toMatchObject({ space: 5 });

@@ -126,7 +126,19 @@ export class Mill {
     this.go(turns.div(this.ratio.sub(plateRatioOf(this.run.move))), true);
   }
 
-  private inHole(pin: Exact, zero: Exact, circle: number, hole: number, which: string): void {
+  private inHole({
+    pin,
+    zero,
+    circle,
+    hole,
+    which,
+  }: {
+    readonly pin: Exact;
+    readonly zero: Exact;
+    readonly circle: number;
+    readonly hole: number;
+    readonly which: string;
+  }): void {
     const at = part(pin.sub(zero)).mul(circle);
     must(at.equals(hole), `${which} is in hole ${at.toFraction()} and not in ${hole}`);
   }
@@ -138,15 +150,34 @@ export class Mill {
       case 'plate':
       case 'two-circles': {
         if (!('circle' in move)) throw new Harm('there is no circle');
-        if (from && 'hole' in from) this.inHole(this.pin, this.hole0, move.circle, from.hole, 'the pin');
+        if (from && 'hole' in from)
+          this.inHole({
+            pin: this.pin,
+            zero: this.hole0,
+            circle: move.circle,
+            hole: from.hole,
+            which: 'the pin',
+          });
         this.crank(exact(landing.turns * move.circle + landing.spaces, move.circle));
-        return this.inHole(this.pin, this.hole0, move.circle, landing.hole, 'the pin');
+        return this.inHole({
+          pin: this.pin,
+          zero: this.hole0,
+          circle: move.circle,
+          hole: landing.hole,
+          which: 'the pin',
+        });
       }
       case 'ring': {
         if (move.method !== 'direct') throw new Harm('there is no ring');
         this.pin = this.pin.add(exact(landing.spaces, move.holes));
         this.go(exact(landing.spaces, move.holes));
-        return this.inHole(this.pin, this.hole0, move.holes, landing.hole, 'the pin');
+        return this.inHole({
+          pin: this.pin,
+          zero: this.hole0,
+          circle: move.holes,
+          hole: landing.hole,
+          which: 'the pin',
+        });
       }
       case 'dial': {
         const target = this.reading(landing);
@@ -178,12 +209,12 @@ export class Mill {
 
   private turnPlate({ back, circle, from, hole }: PromptOf<'turn-plate'>): void {
     this.mayTurn();
-    this.inHole(this.backPin, this.back0, circle, from, 'the back pin');
+    this.inHole({ pin: this.backPin, zero: this.back0, circle, hole: from, which: 'the back pin' });
     const by = exact(back, circle);
     // the pin stands still while the plate is turned under it
     this.backPin = this.backPin.sub(by);
     this.go(by.div(this.ratio), true);
-    this.inHole(this.backPin, this.back0, circle, hole, 'the back pin');
+    this.inHole({ pin: this.backPin, zero: this.back0, circle, hole, which: 'the back pin' });
   }
 
   private goBack({ by, space: _space }: PromptOf<'return'>): void {
@@ -202,7 +233,7 @@ export class Mill {
       case 'ring':
         this.pin = this.pin.sub(exact(by.spaces, by.circle));
         this.go(exact(-by.spaces, by.circle), true);
-        return this.inHole(this.pin, this.hole0, by.circle, 0, 'the pin');
+        return this.inHole({ pin: this.pin, zero: this.hole0, circle: by.circle, hole: 0, which: 'the pin' });
       case 'dial':
         return this.go(this.zero.sub(this.position), true);
       case 'steps': {

@@ -46,12 +46,12 @@ export const skippedOf = (run: Run, round: number): number =>
  * turn on, in the count of that round.
  */
 export function endOfRound(run: Run, round: number): Landing {
-  return landingOf(
-    exact(run.head?.ratio ?? '1'),
-    run.move,
-    motionOf(run),
-    run.divisions - skippedOf(run, round),
-  );
+  return landingOf({
+    ratio: exact(run.head?.ratio ?? '1'),
+    choice: run.move,
+    motion: motionOf(run),
+    at: run.divisions - skippedOf(run, round),
+  });
 }
 
 const onPlate = (spaces: number, circle: number) => ({

@@ -37,7 +37,14 @@ const card = (change: (part: SpurPart) => SpurPart = (part) => part): Job =>
     (part) => change({ ...part, setup: { ...part.setup, cutterDiameter: measure('60', 'mm') } }),
   );
 const begin = (job: Job, shop = STOCK_EQUIPMENT, more: object = {}): Run =>
-  need(freezeRun(job, plan(job, shop), shop, { runId: 'r', jobRevision: 1, partId: 'p1', ...more }));
+  need(
+    freezeRun({
+      job,
+      planned: plan(job, shop),
+      shop,
+      start: { runId: 'r', jobRevision: 1, partId: 'p1', ...more },
+    }),
+  );
 /** Everything the mill says from the first prompt to the last. */
 const allSaid = (run: Run): string => {
   const cuts = [...run.cuts, null];

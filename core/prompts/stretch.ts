@@ -277,7 +277,17 @@ const unread = (run: Run): Run => (run.safe?.way === 'along' ? { ...run, safe: n
  * The first cut that takes metal: the table is set where the cutter touches, and the rest goes by its
  * readings.
  */
-function touching(run: Run, steps: readonly Step[], cut: Cut, reads: number): Step[] {
+function touching({
+  run,
+  steps,
+  cut,
+  reads,
+}: {
+  readonly run: Run;
+  readonly steps: readonly Step[];
+  readonly cut: Cut;
+  readonly reads: number;
+}): Step[] {
   return [...steps.slice(0, -1), { do: 'first-touch', reads }, stop(cutIt(run, cut))];
 }
 
@@ -291,7 +301,7 @@ export function stretchOf(run: Run, { next, last }: Stand): readonly Prompt[] {
   const first = firstMetal(run);
   if (last && placeOf(run, last) >= first) return keyed(stepsOf(run, { next, last }));
   const steps = stepsOf(unread(run), { next, last });
-  return keyed(next && placeOf(run, next) === first ? touching(run, steps, next, reads) : steps);
+  return keyed(next && placeOf(run, next) === first ? touching({ run, steps, cut: next, reads }) : steps);
 }
 
 function stepsOf(run: Run, { next, last }: Stand): Step[] {

@@ -18,11 +18,16 @@ const ring = (passes: 'one' | 'rough-finish' = 'one'): Job =>
   );
 const begun = (job: Job, more: object = {}): Run =>
   need(
-    freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, {
-      runId: 'r',
-      jobRevision: 1,
-      partId: 'p1',
-      ...more,
+    freezeRun({
+      job,
+      planned: plan(job, STOCK_EQUIPMENT),
+      shop: STOCK_EQUIPMENT,
+      start: {
+        runId: 'r',
+        jobRevision: 1,
+        partId: 'p1',
+        ...more,
+      },
     }),
   );
 const event = (deviceSeq: number, rest: object) =>

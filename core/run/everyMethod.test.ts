@@ -110,7 +110,7 @@ describe('runs by every method: what the mill is told is what turns the work', (
       ((): ReturnType<typeof freezeRun> => {
         const job = jobOf({ head: three, count: 29, stride: '8' });
         const planned = plan(job, shop);
-        return freezeRun(job, planned, shop, { runId: 'r', jobRevision: 1, partId: 'p1' });
+        return freezeRun({ job, planned, shop, start: { runId: 'r', jobRevision: 1, partId: 'p1' } });
       })(),
     );
     expect(new Set(block.cuts.map(({ space }) => space)).size).toBe(29);
@@ -149,14 +149,19 @@ describe('runs by every method: what the mill is told is what turns the work', (
     const events = [1, 2, 4].map((index, i) => event(i + 1, { kind: 'done', round: 1, index }));
     const state = foldRun(run, events);
     expect(state.doubts.map(({ kind }) => kind)).toEqual(['gap']);
-    const acts = reconcile(run, events, state, 4);
+    const acts = reconcile({ run, events, state, cutsDone: 4 });
     const after = foldRun(run, [...events, ...acts.map((act, i) => event(10 + i, act))]);
     expect([after.done, after.next?.space]).toEqual([4, 5]);
   });
 
   test('a head with nothing to divide by is not frozen, and says where to look', () => {
     const job = jobOf({ head: plainHead('bare', 'Bare'), count: 12 });
-    const refused = freezeRun(job, plan(job, shop), shop, { runId: 'r', jobRevision: 1, partId: 'p1' });
+    const refused = freezeRun({
+      job,
+      planned: plan(job, shop),
+      shop,
+      start: { runId: 'r', jobRevision: 1, partId: 'p1' },
+    });
     expect(refused.ok ? null : refused.issues[0]).toMatchObject({ allowed: 'look at Dividing first' });
   });
 });

@@ -71,14 +71,14 @@ function frozenMotion(
         round,
         index,
         space: spaceAt(aim, index, startSpace),
-        landing: landingOf(R, choice, motion, at),
+        landing: landingOf({ ratio: R, choice, motion, at }),
       });
     }
   }
   const last = runsOn
     ? spaces * rounds - skip
     : spaces - Math.max(0, Math.min(spaces, skip - (rounds - 1) * spaces));
-  return { cuts, closing: full ? landingOf(R, choice, motion, last) : null };
+  return { cuts, closing: full ? landingOf({ ratio: R, choice, motion, at: last }) : null };
 }
 
 /** Said by the first prompts of every run, with the hole or reading that is zero. */
@@ -138,7 +138,17 @@ function lacking(part: PartPlan): string {
  * @param shop today's equipment, for a job that has no copy of its own
  * Issues: not-found, not-ready-to-cut, continue-other, continue-none, continue-order, deepen-other
  */
-export function freezeRun(job: Job, planned: Plan, shop: Equipment, start: Start): Result<Run> {
+export function freezeRun({
+  job,
+  planned,
+  shop,
+  start,
+}: {
+  readonly job: Job;
+  readonly planned: Plan;
+  readonly shop: Equipment;
+  readonly start: Start;
+}): Result<Run> {
   const part = planned.parts.find(({ id }) => id === start.partId);
   const wrong = { path: '', severity: 'wrong' } as const;
   if (!part) {

@@ -20,7 +20,12 @@ const job = withSpurPart(
   (part) => ({ ...part, gear: { ...part.gear, helix: measure('15', 'deg'), hand: 'left' } }),
 );
 const run = need(
-  freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, { runId: 'r1', jobRevision: 1, partId: 'p1' }),
+  freezeRun({
+    job,
+    planned: plan(job, STOCK_EQUIPMENT),
+    shop: STOCK_EQUIPMENT,
+    start: { runId: 'r1', jobRevision: 1, partId: 'p1' },
+  }),
 );
 let made = 0;
 const event = (act: RunAct): RunEvent =>
@@ -82,7 +87,7 @@ describe('a helical run whose return stroke was counted by number, before prompt
 
   test('a count put right takes back the stages beyond it', () => {
     const events = [first, ...stages];
-    const acts = reconcile(run, events, foldRun(run, events), 0);
+    const acts = reconcile({ run, events, state: foldRun(run, events), cutsDone: 0 });
     expect(acts).toEqual([{ kind: 'take-back', ids: [first.id, ...stages.map(({ id }) => id)] }]);
   });
 });

@@ -16,10 +16,15 @@ function runOf(teeth: number, passes: 'one' | 'rough-finish' = 'one', choice: un
     'p1',
     (dividing) => ({ ...dividing, choice: choice as never }),
   );
-  const run = freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, {
-    runId: 'r',
-    jobRevision: 1,
-    partId: 'p1',
+  const run = freezeRun({
+    job,
+    planned: plan(job, STOCK_EQUIPMENT),
+    shop: STOCK_EQUIPMENT,
+    start: {
+      runId: 'r',
+      jobRevision: 1,
+      partId: 'p1',
+    },
   });
   if (!run.ok) throw new Error(JSON.stringify(run.issues));
   return run.value;

@@ -65,7 +65,7 @@ describe('runs that rest from earlier versions', () => {
       bore: '10',
     });
     const start = { runId: 'r1', jobRevision: 1, partId: 'p1' };
-    const run = need(freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, start));
+    const run = need(freezeRun({ job, planned: plan(job, STOCK_EQUIPMENT), shop: STOCK_EQUIPMENT, start }));
     expect(readRun(JSON.parse(JSON.stringify(run)))).toEqual(run);
     expect(() => readRun({ format: 'vuelta-run' })).toThrow();
   });
@@ -78,11 +78,13 @@ describe('runs that rest from earlier versions', () => {
     };
     const shop = { ...STOCK_EQUIPMENT, mills: [mill] };
     const drawn = drawnSpurJob({ id: 'j', name: 'Mill', pitch: '1.5', teeth: 30, face: '12', bore: '10' });
-    const job = withSpurPart(withMill(drawn, 'p1', 'm', shop), 'p1', (part) => ({
+    const job = withSpurPart(withMill({ job: drawn, partId: 'p1', millId: 'm', shop }), 'p1', (part) => ({
       ...part,
       setup: { ...part.setup, cutterDiameter: measure('60', 'mm'), paper: measure('0.05', 'mm') },
     }));
-    const run = need(freezeRun(job, plan(job, shop), shop, { runId: 'r', jobRevision: 1, partId: 'p1' }));
+    const run = need(
+      freezeRun({ job, planned: plan(job, shop), shop, start: { runId: 'r', jobRevision: 1, partId: 'p1' } }),
+    );
     expect(run.mount).toMatchObject({ paper: 0.05, dial: { lead: 2, marks: 100 } });
     const rests = (change: object) => () =>
       readRun(JSON.parse(JSON.stringify({ ...run, ...change })) as unknown);

@@ -20,12 +20,17 @@ const isClosing = (event: RunEvent): boolean => event.kind === 'heeded' && event
  * @param cutsDone whole, 0 … number of cuts
  * @returns the acts, in order; none when the count is already so and nothing is in doubt
  */
-export function reconcile(
-  run: Run,
-  events: readonly RunEvent[],
-  state: RunState,
-  cutsDone: number,
-): RunAct[] {
+export function reconcile({
+  run,
+  events,
+  state,
+  cutsDone,
+}: {
+  readonly run: Run;
+  readonly events: readonly RunEvent[];
+  readonly state: RunState;
+  readonly cutsDone: number;
+}): RunAct[] {
   const acts: RunAct[] = [];
   const place = (event: { round: number; index: number }) => placeOf(run, event) + 1;
   const takenBack = new Set(events.flatMap((event) => (event.kind === 'take-back' ? event.ids : [])));

@@ -31,10 +31,15 @@ const jobOf = (passes: 'one' | 'rough-finish' = 'one', start = '1', teeth = 58):
   );
 const frozen = (job: Job): Run =>
   need(
-    freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, {
-      runId: 'r1',
-      jobRevision: 3,
-      partId: 'p1',
+    freezeRun({
+      job,
+      planned: plan(job, STOCK_EQUIPMENT),
+      shop: STOCK_EQUIPMENT,
+      start: {
+        runId: 'r1',
+        jobRevision: 3,
+        partId: 'p1',
+      },
     }),
   );
 
@@ -118,20 +123,30 @@ describe('freezing', () => {
       ...part,
       gear: { ...part.gear, pitch: measure('', 'module') },
     }));
-    const result = freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, {
-      runId: 'r1',
-      jobRevision: 1,
-      partId: 'p1',
+    const result = freezeRun({
+      job,
+      planned: plan(job, STOCK_EQUIPMENT),
+      shop: STOCK_EQUIPMENT,
+      start: {
+        runId: 'r1',
+        jobRevision: 1,
+        partId: 'p1',
+      },
     });
     expect(result.ok ? null : result.issues[0]).toMatchObject({
       code: 'not-ready-to-cut',
       allowed: 'look at Gear, Blank, Cut first',
     });
     expect(
-      freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, {
-        runId: 'r1',
-        jobRevision: 1,
-        partId: 'p7',
+      freezeRun({
+        job,
+        planned: plan(job, STOCK_EQUIPMENT),
+        shop: STOCK_EQUIPMENT,
+        start: {
+          runId: 'r1',
+          jobRevision: 1,
+          partId: 'p7',
+        },
       }).ok,
     ).toBe(false);
   });
@@ -272,13 +287,14 @@ describe('two screens on one run', () => {
     for (const cutsDone of [0, 3, 6, 7, 9, 20]) {
       const looked = new Screen('looked', run);
       looked.shown(tablet.seen);
-      for (const act of reconcile(run, looked.seen, looked.state, cutsDone)) looked.act(act);
+      for (const act of reconcile({ run, events: looked.seen, state: looked.state, cutsDone }))
+        looked.act(act);
       expect(looked.state).toMatchObject({
         done: cutsDone,
         doubts: [],
         next: cutsDone === 20 ? null : { index: cutsDone + 1 },
       });
-      expect(reconcile(run, looked.seen, looked.state, cutsDone)).toEqual([]);
+      expect(reconcile({ run, events: looked.seen, state: looked.state, cutsDone })).toEqual([]);
     }
   });
 
@@ -325,10 +341,15 @@ describe('two screens on one run', () => {
 
 test('what names no cut of the run is passed over, and what was said of the closing move counts at the close only', () => {
   const job = drawnSpurJob({ id: 'j', name: 'Gear', pitch: '1', teeth: 14, face: '10', bore: '4' });
-  const frozen = freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, {
-    runId: 'r',
-    jobRevision: 1,
-    partId: 'p1',
+  const frozen = freezeRun({
+    job,
+    planned: plan(job, STOCK_EQUIPMENT),
+    shop: STOCK_EQUIPMENT,
+    start: {
+      runId: 'r',
+      jobRevision: 1,
+      partId: 'p1',
+    },
   });
   if (!frozen.ok) throw new Error('a run');
   const run = frozen.value;

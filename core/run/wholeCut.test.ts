@@ -27,13 +27,18 @@ const scratchFirst = (job: Job): Job =>
 const twoPasses = (job: Job): Job =>
   withSpurPart(job, 'p1', (part) => ({ ...part, cut: { ...part.cut, passes: 'rough-finish' } }));
 
-type Start = Partial<Parameters<typeof freezeRun>[3]>;
+type Start = Partial<Parameters<typeof freezeRun>[0]['start']>;
 const freeze = (job: Job, start: Start = {}) =>
-  freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, {
-    runId: 'r',
-    jobRevision: 1,
-    partId: 'p1',
-    ...start,
+  freezeRun({
+    job,
+    planned: plan(job, STOCK_EQUIPMENT),
+    shop: STOCK_EQUIPMENT,
+    start: {
+      runId: 'r',
+      jobRevision: 1,
+      partId: 'p1',
+      ...start,
+    },
   });
 const runOf = (job: Job, start: Start = {}): Run => need(freeze(job, start));
 
@@ -132,7 +137,12 @@ describe('the check half-way', () => {
 
 describe('going on under another plan', () => {
   const old = runOf(drawn(62, twoPasses));
-  const other = withHead(drawn(62, twoPasses), 'p1', STOCK_HEADS[1]!, STOCK_EQUIPMENT);
+  const other = withHead({
+    job: drawn(62, twoPasses),
+    partId: 'p1',
+    head: STOCK_HEADS[1]!,
+    shop: STOCK_EQUIPMENT,
+  });
   test('a run of its own from the last space cut, its holes counted from there, by the motion of the head', () => {
     for (const done of [1, 30, 62, 63, 100]) {
       const run = runOf(other, { runId: 'r2', continues: { run: old, done } });
@@ -154,7 +164,7 @@ describe('going on under another plan', () => {
     expect(state).toMatchObject({ done: 40, total: 95, doubts: [] });
     expect(state.next).toMatchObject({ round: 2, index: 8 });
     expect(placeOf(run, { round: 1, index: 5 })).toBe(-1);
-    expect(reconcile(run, eventsOf(run, doneUpTo(run, 40)), state, 39)).toEqual([
+    expect(reconcile({ run, events: eventsOf(run, doneUpTo(run, 40)), state, cutsDone: 39 })).toEqual([
       { kind: 'take-back', ids: ['d39'] },
     ]);
     expect(dueCheck(run, run.cuts[1]!)).toBeNull();

@@ -15,7 +15,17 @@ export interface Family {
   readonly rarity: number;
 }
 
-const family = (system: Pitch['system'], angleDeg: number | null, stub: boolean, rarity: number): Family => ({
+const family = ({
+  system,
+  angleDeg,
+  stub,
+  rarity,
+}: {
+  readonly system: Pitch['system'];
+  readonly angleDeg: number | null;
+  readonly stub: boolean;
+  readonly rarity: number;
+}): Family => ({
   id: `${system}${angleDeg === null ? '' : `-${angleDeg}`}${stub ? '-stub' : ''}`,
   system,
   angleDeg,
@@ -26,20 +36,20 @@ const family = (system: Pitch['system'], angleDeg: number | null, stub: boolean,
 
 /** Families told apart by a span over teeth. */
 const BY_ANGLE: readonly Family[] = [
-  family('module', 20, false, 0),
-  family('dp', 14.5, false, 0.1),
-  family('dp', 20, false, 0.2),
-  family('dp', 20, true, 1.4),
-  family('module', 14.5, false, 1.6),
-  family('module', 20, true, 2),
-  family('dp', 25, false, 2.2),
+  family({ system: 'module', angleDeg: 20, stub: false, rarity: 0 }),
+  family({ system: 'dp', angleDeg: 14.5, stub: false, rarity: 0.1 }),
+  family({ system: 'dp', angleDeg: 20, stub: false, rarity: 0.2 }),
+  family({ system: 'dp', angleDeg: 20, stub: true, rarity: 1.4 }),
+  family({ system: 'module', angleDeg: 14.5, stub: false, rarity: 1.6 }),
+  family({ system: 'module', angleDeg: 20, stub: true, rarity: 2 }),
+  family({ system: 'dp', angleDeg: 25, stub: false, rarity: 2.2 }),
 ];
 /** Without one, the angle stays open. */
 const ANGLE_OPEN: readonly Family[] = [
-  family('module', null, false, 0),
-  family('dp', null, false, 0.1),
-  family('dp', null, true, 1.4),
-  family('module', null, true, 2),
+  family({ system: 'module', angleDeg: null, stub: false, rarity: 0 }),
+  family({ system: 'dp', angleDeg: null, stub: false, rarity: 0.1 }),
+  family({ system: 'dp', angleDeg: null, stub: true, rarity: 1.4 }),
+  family({ system: 'module', angleDeg: null, stub: true, rarity: 2 }),
 ];
 
 const HELICAL = 1.2;

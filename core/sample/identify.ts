@@ -137,13 +137,19 @@ const misfitOf = ({ cost, hypothesis, pitch }: Candidate): number =>
   cost - hypothesis.family.rarity - pitch.rarity;
 
 /** What was most likely done wrong with a reading that the others contradict. */
-function causeOf(
-  reading: ReadingName,
-  given: number,
-  band: Band,
-  hypothesis: Hypothesis,
-  readings: Readings,
-): Contradiction['cause'] {
+function causeOf({
+  reading,
+  given,
+  band,
+  hypothesis,
+  readings,
+}: {
+  readonly reading: ReadingName;
+  readonly given: number;
+  readonly band: Band;
+  readonly hypothesis: Hypothesis;
+  readonly readings: Readings;
+}): Contradiction['cause'] {
   const give = 2 * readings.give;
   const inside = (value: number, { low, high }: Band) => value > low - give && value < high + give;
   if (inside(given * 25.4, band) || inside(given / 25.4, band)) return 'unit';
@@ -180,7 +186,13 @@ function contradictions(readings: Readings): readonly Contradiction[] {
     }
     const found = bandOf(reading, best.hypothesis, readings);
     if (!found) return [];
-    const cause = causeOf(reading, found.given, found.band, best.hypothesis, readings);
+    const cause = causeOf({
+      reading,
+      given: found.given,
+      band: found.band,
+      hypothesis: best.hypothesis,
+      readings,
+    });
     return [{ reading, given: found.given, wanted: found.band, rest: asIdentification(best, others), cause }];
   });
 }

@@ -50,8 +50,19 @@ export function readSample(
     const read = take(path, parsePositiveLength(typed, what));
     return read && approx(read);
   };
-  const count = (path: string, typed: Measure, what: string, least: number, most: number): number | null =>
-    blank(typed) ? null : take(path, parseCount(typed, what, least, most));
+  const count = ({
+    path,
+    typed,
+    what,
+    least,
+    most,
+  }: {
+    readonly path: string;
+    readonly typed: Measure;
+    readonly what: string;
+    readonly least: number;
+    readonly most: number;
+  }): number | null => (blank(typed) ? null : take(path, parseCount({ given: typed, what, least, most })));
   const leaf = (path: string, typed: Measure): number | null => {
     if (blank(typed)) return null;
     const read = take(path, parsePitch(typed));
@@ -70,7 +81,7 @@ export function readSample(
   ) => ask(code, { path, given, severity: 'wrong' }, ...figures);
   const mm = (value: number) => lengthText(value, system);
 
-  const teeth = count('teeth', input.teeth, 'The tooth count', 4, 1000);
+  const teeth = count({ path: 'teeth', typed: input.teeth, what: 'The tooth count', least: 4, most: 1000 });
   const tip = readTip();
   function readTip(): Readings['tip'] {
     const over = length('tip', input.tip, 'The outside diameter');
@@ -93,7 +104,13 @@ export function readSample(
       return { mm: reached, acrossOdd: false };
     return over === null ? null : { mm: over, acrossOdd: input.tipBy === 'across' };
   }
-  const k = count('spanTeeth', input.spanTeeth, 'Teeth between the jaws', 1, teeth ?? 1000);
+  const k = count({
+    path: 'spanTeeth',
+    typed: input.spanTeeth,
+    what: 'Teeth between the jaws',
+    least: 1,
+    most: teeth ?? 1000,
+  });
   const span = length('span', input.span, 'The span');
   const next = length('spanNext', input.spanNext, 'The span over one more');
   if (span !== null && k === null && blank(input.spanTeeth))
@@ -114,7 +131,13 @@ export function readSample(
   }
   const survivors = readSurvivors();
   function readSurvivors(): Readings['survivors'] {
-    const pitches = count('survivors.pitches', input.survivors.pitches, 'Pitches between survivors', 1, 999);
+    const pitches = count({
+      path: 'survivors.pitches',
+      typed: input.survivors.pitches,
+      what: 'Pitches between survivors',
+      least: 1,
+      most: 999,
+    });
     if (!blank(input.survivors.arc)) {
       const arc = take('survivors.arc', parseAngleDeg(input.survivors.arc));
       if (!arc || pitches === null) return null;
@@ -135,7 +158,13 @@ export function readSample(
     const found = (Math.PI * pitches) / Math.asin(chord / tip.mm);
     return { teeth: found, give: Math.max(0.15, (found * 4 * TOOL_GIVE.caliper) / chord) };
   }
-  const mate = count('mateTeeth', input.mateTeeth, 'The mate’s teeth', 4, 1000);
+  const mate = count({
+    path: 'mateTeeth',
+    typed: input.mateTeeth,
+    what: 'The mate’s teeth',
+    least: 4,
+    most: 1000,
+  });
   const centre = length('mateCentre', input.mateCentre, 'The centre distance');
   const fits = leaf('gaugeFits', input.gaugeFits);
   const not = [leaf('gaugeCoarse', input.gaugeCoarse), leaf('gaugeFine', input.gaugeFine)].filter(

@@ -44,7 +44,17 @@ function helixRead(
 }
 
 /** The helix angle at which a count of this pitch has the outside that was read; null when there is none. */
-function helixFor(family: Family, module: number, teeth: number, readings: Readings): number | null {
+function helixFor({
+  family,
+  module,
+  teeth,
+  readings,
+}: {
+  readonly family: Family;
+  readonly module: number;
+  readonly teeth: number;
+  readonly readings: Readings;
+}): number | null {
   if (!readings.tip) return helixRead(family, module, teeth, readings);
   // worn tips read low: a quarter of the usual loss is added back
   const pitchDiameter = readings.tip.mm + readings.wear / 4 - 2 * addendumOf(family) * module;
@@ -64,13 +74,19 @@ const helicalMay = (readings: Readings): boolean =>
 const rest = (guide: ReadingName | null): readonly ReadingName[] => READINGS.filter((name) => name !== guide);
 
 /** Misfits added up until they pass what may be kept. */
-function costOf(
-  names: readonly ReadingName[],
-  hypothesis: Hypothesis,
-  readings: Readings,
-  from: number,
-  limit: number,
-): number {
+function costOf({
+  names,
+  hypothesis,
+  readings,
+  from,
+  limit,
+}: {
+  readonly names: readonly ReadingName[];
+  readonly hypothesis: Hypothesis;
+  readonly readings: Readings;
+  readonly from: number;
+  readonly limit: number;
+}): number {
   let cost = from;
   for (const name of names) {
     cost += readingMisfit(name, hypothesis, readings);
@@ -108,7 +124,17 @@ const guideOf = (readings: Readings): ReadingName | null =>
   null;
 
 /** The count at which a guide’s reading would be nominal for this pitch. */
-function centreOf(guide: ReadingName, family: Family, module: number, readings: Readings): number {
+function centreOf({
+  guide,
+  family,
+  module,
+  readings,
+}: {
+  readonly guide: ReadingName;
+  readonly family: Family;
+  readonly module: number;
+  readonly readings: Readings;
+}): number {
   const at = (teeth: number): Hypothesis => ({ family, module, teeth, helixAngle: 0 });
   switch (guide) {
     case 'tip':
@@ -155,14 +181,14 @@ export function search(readings: Readings, wanted: number): readonly Candidate[]
       if (prior > best.limit) continue;
       const take = (teeth: number, helixAngle: number, guided: number) => {
         const hypothesis = { family, module, teeth, helixAngle };
-        const cost = costOf(others, hypothesis, readings, prior + guided, best.limit);
+        const cost = costOf({ names: others, hypothesis, readings, from: prior + guided, limit: best.limit });
         if (cost <= best.limit) best.offer({ hypothesis, pitch, cost, order: [f, p, teeth] });
       };
       const guidedCost = (teeth: number, helixAngle: number) =>
         guide ? readingMisfit(guide, { family, module, teeth, helixAngle }, readings) : 0;
       if (family.helical) {
         for (let teeth = least; teeth <= most; teeth += 1) {
-          const angle = helixFor(family, module, teeth, readings);
+          const angle = helixFor({ family, module, teeth, readings });
           if (angle !== null) take(teeth, angle, guidedCost(teeth, angle));
         }
         continue;
@@ -171,7 +197,9 @@ export function search(readings: Readings, wanted: number): readonly Candidate[]
         for (let teeth = least; teeth <= most; teeth += 1) take(teeth, 0, guidedCost(teeth, 0));
         continue;
       }
-      const middle = Math.round(Math.min(most, Math.max(least, centreOf(guide, family, module, readings))));
+      const middle = Math.round(
+        Math.min(most, Math.max(least, centreOf({ guide, family, module, readings }))),
+      );
       for (const way of [1, -1]) {
         // the first step past the middle may still come down a little: rounding
         let came = Infinity;
@@ -195,13 +223,19 @@ export function searchPlainly(readings: Readings, wanted: number): readonly Cand
     if (family.helical && !helicalMay(readings)) continue;
     for (const [p, pitch] of PITCHES[family.system].entries()) {
       for (let teeth = readings.teeth.least; teeth <= readings.teeth.most; teeth += 1) {
-        const angle = family.helical ? helixFor(family, pitch.module, teeth, readings) : 0;
+        const angle = family.helical ? helixFor({ family, module: pitch.module, teeth, readings }) : 0;
         if (angle === null) continue;
         const hypothesis = { family, module: pitch.module, teeth, helixAngle: angle };
         const prior = family.rarity + pitch.rarity;
         const guide = guideOf(readings);
         const guided = guide ? readingMisfit(guide, hypothesis, readings) : 0;
-        const cost = costOf(rest(guide), hypothesis, readings, prior + guided, Infinity);
+        const cost = costOf({
+          names: rest(guide),
+          hypothesis,
+          readings,
+          from: prior + guided,
+          limit: Infinity,
+        });
         found.push({ hypothesis, pitch, cost, order: [f, p, teeth] });
       }
     }

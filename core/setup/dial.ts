@@ -48,7 +48,17 @@ export function dialMove(mm: number, { lead, marks }: Dial): DialMove {
 }
 
 /** A move as it is made: on the dial, or by the readout. `2 turns + 37.5 marks`. */
-export function moveText(mm: number, dial: Dial | null, readout: boolean, system: UnitSystem): string {
+export function moveText({
+  mm,
+  dial,
+  readout,
+  system,
+}: {
+  readonly mm: number;
+  readonly dial: Dial | null;
+  readonly readout: boolean;
+  readonly system: UnitSystem;
+}): string {
   if (readout || !dial) return lengthText(Math.abs(mm), system, 'fine');
   const { turns, marks } = dialMove(mm, dial);
   const rest = `${decimalText(marks, 1)} ${marks === 1 ? 'mark' : 'marks'}`;
@@ -62,5 +72,5 @@ export function moveText(mm: number, dial: Dial | null, readout: boolean, system
  */
 export function depthDialOf(mill: Mill | null, system: UnitSystem): (mm: number) => string {
   const dial = mill && dialOf(mill.axis === 'vertical' ? mill.cross : mill.knee);
-  return (mm) => moveText(mm, dial, mill?.readout ?? false, system);
+  return (mm) => moveText({ mm, dial, readout: mill?.readout ?? false, system });
 }

@@ -14,12 +14,17 @@ export interface Keyway {
  * @param width b @param cutter w, b/2 ≤ w ≤ b @param diameter of bore or shaft; the depth is from the key's
  * corner Source: geometry; common practice
  */
-export function keywayOf(
-  width: number,
-  cutter: number,
-  depth: number | null,
-  diameter: number | null,
-): Keyway {
+export function keywayOf({
+  width,
+  cutter,
+  depth,
+  diameter,
+}: {
+  readonly width: number;
+  readonly cutter: number;
+  readonly depth: number | null;
+  readonly diameter: number | null;
+}): Keyway {
   const offset = (width - cutter) / 2;
   const r = diameter === null ? null : diameter / 2;
   const rise = r === null || width / 2 >= r ? null : r - Math.sqrt(r * r - (width * width) / 4);

@@ -20,12 +20,17 @@ const SLACK = 0.03;
  * blanks have to go on it. Common practice
  * @param bore mm; null or 0 where there is none @param face of all blanks, mm
  */
-export function mandrelFits(
-  mandrel: Mandrel,
-  bore: number | null,
-  face: number | null,
-  system: UnitSystem,
-): MandrelFit {
+export function mandrelFits({
+  mandrel,
+  bore,
+  face,
+  system,
+}: {
+  readonly mandrel: Mandrel;
+  readonly bore: number | null;
+  readonly face: number | null;
+  readonly system: UnitSystem;
+}): MandrelFit {
   const { id, name, kind } = mandrel;
   const [small, large, length] = [
     knownLength(mandrel.small),

@@ -78,8 +78,19 @@ export function readSetup(input: SetupInput): {
     const value = isEmpty(given) ? null : take(field, parseRatio(given, what));
     return value && approx(value);
   };
-  const count = (field: keyof SetupInput, given: Measure, what: string, least: number, most: number) =>
-    isEmpty(given) ? null : take(field, parseCount(given, what, least, most));
+  const count = ({
+    field,
+    given,
+    what,
+    least,
+    most,
+  }: {
+    readonly field: keyof SetupInput;
+    readonly given: Measure;
+    readonly what: string;
+    readonly least: number;
+    readonly most: number;
+  }) => (isEmpty(given) ? null : take(field, parseCount({ given, what, least, most })));
 
   const lengths = Object.fromEntries(
     Object.entries(LENGTHS).map(([field, what]) => {
@@ -107,10 +118,28 @@ export function readSetup(input: SetupInput): {
     face: none(lengths.face),
     outside: none(lengths.outside),
     alongLength: none(lengths.alongLength),
-    cutterTeeth: count('cutterTeeth', input.cutterTeeth, 'The cutter’s teeth', 1, 200),
-    blanks: count('blanks', input.blanks, 'The blanks', 1, 100),
-    returnSeconds: count('returnSeconds', input.returnSeconds, 'The seconds of a return', 0, 3600),
-    indexSeconds: count('indexSeconds', input.indexSeconds, 'The seconds of an indexing', 0, 3600),
+    cutterTeeth: count({
+      field: 'cutterTeeth',
+      given: input.cutterTeeth,
+      what: 'The cutter’s teeth',
+      least: 1,
+      most: 200,
+    }),
+    blanks: count({ field: 'blanks', given: input.blanks, what: 'The blanks', least: 1, most: 100 }),
+    returnSeconds: count({
+      field: 'returnSeconds',
+      given: input.returnSeconds,
+      what: 'The seconds of a return',
+      least: 0,
+      most: 3600,
+    }),
+    indexSeconds: count({
+      field: 'indexSeconds',
+      given: input.indexSeconds,
+      what: 'The seconds of an indexing',
+      least: 0,
+      most: 3600,
+    }),
     speedSet: figure('speedSet', input.speedSet, 'The speed'),
     feedSet: feed && none(approx(feed)),
     round: round ?? [],

@@ -50,13 +50,19 @@ export function tableNeeds(
   return 2 * Math.max(Math.abs(offset + low), Math.abs(offset + high));
 }
 
-const fit = (
-  key: Fit['key'],
-  name: string,
-  needs: number,
-  has: number | null,
-  remedies: readonly string[],
-): Fit => {
+const fit = ({
+  key,
+  name,
+  needs,
+  has,
+  remedies,
+}: {
+  readonly key: Fit['key'];
+  readonly name: string;
+  readonly needs: number;
+  readonly has: number | null;
+  readonly remedies: readonly string[];
+}): Fit => {
   const fits = has === null ? null : needs <= has + 1e-9;
   return { key, name, needs, has, fits, remedies: fits === false ? remedies : [] };
 };
@@ -80,7 +86,7 @@ function tableFit(room: Room): Fit {
   const smaller = (tableTravel ?? 0) - cutting.face;
   if (smaller > 0) remedies.push('A smaller cutter needs less approach.');
   remedies.push('Fewer blanks at once.');
-  return fit('table', 'Travel of the table', needs, tableTravel, remedies);
+  return fit({ key: 'table', name: 'Travel of the table', needs, has: tableTravel, remedies });
 }
 
 /**
@@ -114,7 +120,7 @@ function endFit(room: Room, end: 'head-end' | 'tail-end'): Fit {
       : []),
     'A smaller cutter.',
   ];
-  return fit(end, name, needs, gap, remedies);
+  return fit({ key: end, name, needs, has: gap, remedies });
 }
 
 /**
@@ -129,41 +135,53 @@ export function fitsOf(room: Room): readonly Fit[] {
   if (upright) {
     const needs = 2 * (apart + CLEAR_BY);
     fits.push(
-      fit('cross', 'Cross travel', needs, crossTravel, [
-        'Stand the head off the middle line of the table.',
-        'A smaller cutter.',
-        'Cut from the other side of the work.',
-      ]),
+      fit({
+        key: 'cross',
+        name: 'Cross travel',
+        needs,
+        has: crossTravel,
+        remedies: [
+          'Stand the head off the middle line of the table.',
+          'A smaller cutter.',
+          'Cut from the other side of the work.',
+        ],
+      }),
     );
   } else if (centreHeight !== null) {
     const high = centreHeight + apart + CLEAR_BY;
     fits.push(
-      fit('height', 'Room under the arbor', high, roomUnder, [
-        'A lower head or blocks taken away.',
-        'A smaller cutter.',
-        'An upright spindle with a stub arbor, beside the work.',
-      ]),
+      fit({
+        key: 'height',
+        name: 'Room under the arbor',
+        needs: high,
+        has: roomUnder,
+        remedies: [
+          'A lower head or blocks taken away.',
+          'A smaller cutter.',
+          'An upright spindle with a stub arbor, beside the work.',
+        ],
+      }),
     );
     if (roomUnder !== null && kneeTravel !== null)
       fits.push(
-        fit(
-          'raise',
-          'Rise of the knee to depth',
-          roomUnder - (centreHeight + apart - cutting.depth),
-          kneeTravel,
-          ['Blocks under head and tailstock.', 'A larger cutter.'],
-        ),
+        fit({
+          key: 'raise',
+          name: 'Rise of the knee to depth',
+          needs: roomUnder - (centreHeight + apart - cutting.depth),
+          has: kneeTravel,
+          remedies: ['Blocks under head and tailstock.', 'A larger cutter.'],
+        }),
       );
   }
   const under = 2 * (cutting.depth + 1);
   fits.push(
-    fit(
-      'collar',
-      'Cutter over its collars',
-      (collar ?? 0) + under,
-      collar === null ? null : cutting.cutterDiameter,
-      ['Smaller collars, turned down beside the cutter.', 'A larger cutter.'],
-    ),
+    fit({
+      key: 'collar',
+      name: 'Cutter over its collars',
+      needs: (collar ?? 0) + under,
+      has: collar === null ? null : cutting.cutterDiameter,
+      remedies: ['Smaller collars, turned down beside the cutter.', 'A larger cutter.'],
+    }),
   );
   return fits;
 }

@@ -86,103 +86,118 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
   const { data, cutter, stroke, sink, depth, helixDeg, round, outside } = detail;
   const mm = (value: number, places = 3) => decimalText(value, places);
   const lines: Working[] = [];
-  const push = (key: string, label: string, formula: string, put: string, result: string, source: string) =>
-    lines.push({ key, label, formula, put, result, source });
+  const push = ({
+    key,
+    label,
+    formula,
+    put,
+    result,
+    source,
+  }: {
+    readonly key: string;
+    readonly label: string;
+    readonly formula: string;
+    readonly put: string;
+    readonly result: string;
+    readonly source: string;
+  }) => lines.push({ key, label, formula, put, result, source });
   const speed = material ? readCuttingSpeed(material.speed) : null;
   if (data && cutter.diameter !== null && speed?.ok) {
-    push(
-      'rpm',
-      'Spindle speed',
-      'n = \\frac{1000\\,v}{\\pi D}',
-      `\\frac{1000 \\times ${mm(approx(speed.value), 1)}}{\\pi \\times ${mm(cutter.diameter)}}`,
-      `${mm(data.rpmWanted, 1)} \\rightarrow ${mm(data.rpm, 1)}\\ \\mathrm{rpm}`,
-      'cutting-speed formula, Machinery’s Handbook; the step at or below it',
-    );
+    push({
+      key: 'rpm',
+      label: 'Spindle speed',
+      formula: 'n = \\frac{1000\\,v}{\\pi D}',
+      put: `\\frac{1000 \\times ${mm(approx(speed.value), 1)}}{\\pi \\times ${mm(cutter.diameter)}}`,
+      result: `${mm(data.rpmWanted, 1)} \\rightarrow ${mm(data.rpm, 1)}\\ \\mathrm{rpm}`,
+      source: 'cutting-speed formula, Machinery’s Handbook; the step at or below it',
+    });
     if (data.feedWanted !== null)
-      push(
-        'feed',
-        'Feed',
-        'F = n\\,z_c\\,f_z',
-        `${mm(data.rpm, 1)} \\times ${cutter.teeth} \\times ${mm(data.feedWanted / data.rpm / cutter.teeth!)}`,
-        `${mm(data.feedWanted, 1)} \\rightarrow ${mm(data.feed!, 1)}\\ \\mathrm{mm/min}`,
-        'feed per tooth, Machinery’s Handbook; the step at or below it',
-      );
+      push({
+        key: 'feed',
+        label: 'Feed',
+        formula: 'F = n\\,z_c\\,f_z',
+        put: `${mm(data.rpm, 1)} \\times ${cutter.teeth} \\times ${mm(data.feedWanted / data.rpm / cutter.teeth!)}`,
+        result: `${mm(data.feedWanted, 1)} \\rightarrow ${mm(data.feed!, 1)}\\ \\mathrm{mm/min}`,
+        source: 'feed per tooth, Machinery’s Handbook; the step at or below it',
+      });
   }
   if (stroke && depth !== null && cutter.diameter !== null) {
     const straight = helixDeg === 0;
-    push(
-      'approach',
-      'Approach',
-      straight ? 'a = \\sqrt{h(D-h)}' : 'a = \\sqrt{h(D-h)}\\,\\cos\\beta + \\tfrac{w}{2}\\sin\\beta',
-      `\\sqrt{${mm(depth)}(${mm(cutter.diameter)} - ${mm(depth)})}${straight ? '' : `\\cos ${mm(helixDeg, 2)}^\\circ + ${mm((cutter.width ?? 0) / 2)}\\sin ${mm(helixDeg, 2)}^\\circ`}`,
-      `${mm(stroke.approach)}\\ \\mathrm{mm}`,
-      'half the chord of the cutter at that depth',
-    );
+    push({
+      key: 'approach',
+      label: 'Approach',
+      formula: straight
+        ? 'a = \\sqrt{h(D-h)}'
+        : 'a = \\sqrt{h(D-h)}\\,\\cos\\beta + \\tfrac{w}{2}\\sin\\beta',
+      put: `\\sqrt{${mm(depth)}(${mm(cutter.diameter)} - ${mm(depth)})}${straight ? '' : `\\cos ${mm(helixDeg, 2)}^\\circ + ${mm((cutter.width ?? 0) / 2)}\\sin ${mm(helixDeg, 2)}^\\circ`}`,
+      result: `${mm(stroke.approach)}\\ \\mathrm{mm}`,
+      source: 'half the chord of the cutter at that depth',
+    });
   }
   const { firstTouch } = detail;
   if (stroke && firstTouch !== null && firstTouch >= 0.005)
-    push(
-      'first-touch',
-      'The table, where the first cut touches',
-      'a - a_1',
-      `${mm(stroke.approach)} - ${mm(stroke.approach - firstTouch)}`,
-      `${mm(firstTouch)}\\ \\mathrm{mm}`,
-      'the approach at full depth, less that of the first round',
-    );
+    push({
+      key: 'first-touch',
+      label: 'The table, where the first cut touches',
+      formula: 'a - a_1',
+      put: `${mm(stroke.approach)} - ${mm(stroke.approach - firstTouch)}`,
+      result: `${mm(firstTouch)}\\ \\mathrm{mm}`,
+      source: 'the approach at full depth, less that of the first round',
+    });
   if (stroke && detail.face !== null)
-    push(
-      'clear',
-      'Clear on the far side, from the first touch',
-      '2a + b',
-      `2 \\times ${mm(stroke.approach)} + ${mm(detail.face)}`,
-      `${mm(stroke.clearAfter)}\\ \\mathrm{mm}`,
-      'the approach on either side, and the face between',
-    );
+    push({
+      key: 'clear',
+      label: 'Clear on the far side, from the first touch',
+      formula: '2a + b',
+      put: `2 \\times ${mm(stroke.approach)} + ${mm(detail.face)}`,
+      result: `${mm(stroke.clearAfter)}\\ \\mathrm{mm}`,
+      source: 'the approach on either side, and the face between',
+    });
   if (sink)
-    push(
-      'out',
-      'Clear when drawn out by',
-      'h',
-      mm(sink.depth),
-      `${mm(sink.depth)}\\ \\mathrm{mm}`,
-      'the depth on the dial, from the touch: the Wheel station',
-    );
+    push({
+      key: 'out',
+      label: 'Clear when drawn out by',
+      formula: 'h',
+      put: mm(sink.depth),
+      result: `${mm(sink.depth)}\\ \\mathrm{mm}`,
+      source: 'the depth on the dial, from the touch: the Wheel station',
+    });
   const travel = stroke ? stroke.travel[detail.indexAt] : sink && sink.depth + CLEAR_BY;
   if (travel !== null && detail.minutes !== null && data?.feed) {
     const seconds = (read.returnSeconds ?? USUAL_RETURN_SECONDS) + (read.indexSeconds ?? USUAL_INDEX_SECONDS);
     const perCut = travel / data.feed + seconds / 60;
-    push(
-      'time',
-      'Time for all cuts',
-      'N\\left(\\frac{s}{F} + t\\right)',
-      `${mm(detail.minutes / perCut, 0)} \\left(\\frac{${mm(travel)}}{${mm(data.feed, 1)}} + \\frac{${seconds}}{60}\\right)`,
-      `${mm(detail.minutes, 0)}\\ \\mathrm{min}`,
-      'feed, return and indexing of each; common practice',
-    );
+    push({
+      key: 'time',
+      label: 'Time for all cuts',
+      formula: 'N\\left(\\frac{s}{F} + t\\right)',
+      put: `${mm(detail.minutes / perCut, 0)} \\left(\\frac{${mm(travel)}}{${mm(data.feed, 1)}} + \\frac{${seconds}}{60}\\right)`,
+      result: `${mm(detail.minutes, 0)}\\ \\mathrm{min}`,
+      source: 'feed, return and indexing of each; common practice',
+    });
   }
   const chosen = detail.centrings.find(({ by }) => by === detail.centring);
   if (chosen?.move && chosen.formula && outside !== null && cutter.width !== null)
-    push(
-      'centre',
-      'Move to the middle',
-      chosen.formula,
-      chosen.formula
+    push({
+      key: 'centre',
+      label: 'Move to the middle',
+      formula: chosen.formula,
+      put: chosen.formula
         .replace('D', mm(outside))
         .replace('w', mm(cutter.width))
         .replace('t', mm(read.paper ?? 0))
         .replace('H', mm(chosen.move - cutter.width / 2)),
-      `${mm(chosen.move)}\\ \\mathrm{mm}`,
-      'geometry of the touch',
-    );
+      result: `${mm(chosen.move)}\\ \\mathrm{mm}`,
+      source: 'geometry of the touch',
+    });
   if (round)
-    push(
-      'eccentric',
-      'Off the middle',
-      `e = \\frac{2}{n}\\left|\\sum r_i\\,e^{i\\theta_i}\\right|`,
-      `\\frac{2}{${round.readings.length}} \\times ${mm((round.off * round.readings.length) / 2, 4)}`,
-      `${mm(round.off, 4)}\\ \\mathrm{mm}`,
-      'least squares: the circle that lies best through the readings',
-    );
+    push({
+      key: 'eccentric',
+      label: 'Off the middle',
+      formula: `e = \\frac{2}{n}\\left|\\sum r_i\\,e^{i\\theta_i}\\right|`,
+      put: `\\frac{2}{${round.readings.length}} \\times ${mm((round.off * round.readings.length) / 2, 4)}`,
+      result: `${mm(round.off, 4)}\\ \\mathrm{mm}`,
+      source: 'least squares: the circle that lies best through the readings',
+    });
   return lines;
 }
 

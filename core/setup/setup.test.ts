@@ -186,7 +186,7 @@ describe('a move on a dial', () => {
     [12.333, '2 turns + 46.7 marks'],
     [4.9999, '1 turn'],
     [0, '0 marks'],
-  ])('%d mm is %s', (mm, words) => expect(moveText(mm, dial, false, 'mm')).toBe(words));
+  ])('%d mm is %s', (mm, words) => expect(moveText({ mm, dial, readout: false, system: 'mm' })).toBe(words));
   test('turns and marks make up the length again', () => {
     for (const mm of [0.013, 1.7, 33.333, 128.99]) {
       const { turns, marks } = dialMove(mm, dial);
@@ -194,8 +194,8 @@ describe('a move on a dial', () => {
     }
   });
   test('a readout, or a screw that is not known, is given the length', () => {
-    expect(moveText(36.25, dial, true, 'mm')).toBe('36.250 mm');
-    expect(moveText(25.4, null, false, 'in')).toBe('1.0000 in');
+    expect(moveText({ mm: 36.25, dial, readout: true, system: 'mm' })).toBe('36.250 mm');
+    expect(moveText({ mm: 25.4, dial: null, readout: false, system: 'in' })).toBe('1.0000 in');
   });
 });
 
@@ -309,13 +309,20 @@ describe('what has to fit, by running it', () => {
 
 describe('keyways and time', () => {
   test('two cuts beside the middle leave exactly the key', () => {
-    const { offset, rise } = keywayOf(6, 4, 2.8, 20);
+    const { offset, rise } = keywayOf({ width: 6, cutter: 4, depth: 2.8, diameter: 20 });
     expect([offset + 4 / 2, -offset - 4 / 2]).toEqual([3, -3]);
     expect(rise).toBeCloseTo(10 - Math.sqrt(91), 9);
-    expect(keywayOf(6, 6, null, null)).toMatchObject({ passes: 1, offset: 0, rise: null });
+    expect(keywayOf({ width: 6, cutter: 6, depth: null, diameter: null })).toMatchObject({
+      passes: 1,
+      offset: 0,
+      rise: null,
+    });
   });
   test('honest to five minutes, then to the half hour', () => {
-    expect(minutesFor(60, 30, 60, 15, 30)).toBeCloseTo(75, 9);
+    expect(minutesFor({ cuts: 60, travel: 30, feed: 60, returnSeconds: 15, indexSeconds: 30 })).toBeCloseTo(
+      75,
+      9,
+    );
     expect([2, 63, 118, 121, 200, 300].map(timeText)).toEqual([
       '5 min',
       '65 min',

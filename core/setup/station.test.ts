@@ -46,12 +46,12 @@ const shop: Equipment = {
   ],
 };
 const gear = (teeth = 30, pitch = '1.5'): Job =>
-  withMill(
-    drawnSpurJob({ id: 'g', name: 'Gear', pitch, teeth, face: '12', bore: '10' }),
-    'p1',
-    'plain',
+  withMill({
+    job: drawnSpurJob({ id: 'g', name: 'Gear', pitch, teeth, face: '12', bore: '10' }),
+    partId: 'p1',
+    millId: 'plain',
     shop,
-  );
+  });
 const CUTTER = { cutterDiameter: mm('60'), cutterWidth: mm('5'), cutterTeeth: measure('12', 'count') };
 const setUp = (said: Partial<SetupInput> = {}, job = gear(), equipment = shop) =>
   stationOf(
@@ -89,7 +89,7 @@ describe('a set-up', () => {
     expect(cutting).toMatchObject({ outside: 48, bore: 10 });
   });
   test('an upright spindle centres by the knee, sinks by the cross slide, and may stand in front', () => {
-    const job = withMill(gear(), 'p1', 'upright', shop);
+    const job = withMill({ job: gear(), partId: 'p1', millId: 'upright', shop });
     const { detail } = setUp({ side: 'front', spin: 'clockwise' }, job);
     expect(detail.thrust).toMatchObject({ toward: 'right', place: 'front', toHead: false });
     expect(detail.depths[0]!.dial).toBe('3.375 mm');

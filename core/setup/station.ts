@@ -39,12 +39,17 @@ function cutterIn(read: SetupRead, picked: FormCutter | null): SetupDetail['cutt
   };
 }
 
-function dataOf(
-  read: SetupRead,
-  cutter: SetupDetail['cutter'],
-  material: Material | null,
-  mill: Mill | null,
-): CuttingData | null {
+function dataOf({
+  read,
+  cutter,
+  material,
+  mill,
+}: {
+  readonly read: SetupRead;
+  readonly cutter: SetupDetail['cutter'];
+  readonly material: Material | null;
+  readonly mill: Mill | null;
+}): CuttingData | null {
   const speed = material ? readCuttingSpeed(material.speed) : null;
   if (!cutter.diameter || !speed?.ok) return null;
   return cuttingData({
@@ -69,7 +74,7 @@ function keywayIn(read: SetupRead, bore: number | null, dials: Dials): SetupDeta
   const { keyWidth, keyCutter, keyDepth } = read;
   if (keyWidth === null || keyCutter === null || keyCutter > keyWidth || keyWidth > 2 * keyCutter)
     return null;
-  const keyway = keywayOf(keyWidth, keyCutter, keyDepth, bore);
+  const keyway = keywayOf({ width: keyWidth, cutter: keyCutter, depth: keyDepth, diameter: bore });
   return {
     ...keyway,
     width: keyWidth,
@@ -96,9 +101,10 @@ function dialsOf(
   const [cross, knee]: (Dial | null)[] = mill ? [dialOf(mill.cross), dialOf(mill.knee)] : [null, null];
   const [centre, depth] = upright ? [knee, cross] : [cross, knee];
   return {
-    centre: (mm) => moveText(mm, centre ?? null, readout, system),
-    depth: (mm) => moveText(mm, depth ?? null, readout, system),
-    table: (mm) => moveText(mm, mill && (across ? dialOf(mill.cross) : dialOf(mill)), readout, system),
+    centre: (mm) => moveText({ mm, dial: centre ?? null, readout, system }),
+    depth: (mm) => moveText({ mm, dial: depth ?? null, readout, system }),
+    table: (mm) =>
+      moveText({ mm, dial: mill && (across ? dialOf(mill.cross) : dialOf(mill)), readout, system }),
   };
 }
 
@@ -157,7 +163,7 @@ export function planSetup({
   const dials = dialsOf(mill, { upright, across }, system);
   const paper = read.paper ?? 0;
   const thrust = thrustOf(input, upright);
-  const data = dataOf(read, cutter, material, mill);
+  const data = dataOf({ read, cutter, material, mill });
   const cutting =
     depth !== null && face !== null && cutter.diameter !== null && work.travels
       ? {
@@ -194,16 +200,16 @@ export function planSetup({
   const travel = stroke ? stroke.travel[input.indexAt] : sink && sink.depth + CLEAR_BY;
   const perCut =
     travel !== null && data?.feed
-      ? minutesFor(
-          1,
+      ? minutesFor({
+          cuts: 1,
           travel,
-          data.feed,
-          read.returnSeconds ?? USUAL_RETURN_SECONDS,
-          read.indexSeconds ?? USUAL_INDEX_SECONDS,
-        )
+          feed: data.feed,
+          returnSeconds: read.returnSeconds ?? USUAL_RETURN_SECONDS,
+          indexSeconds: read.indexSeconds ?? USUAL_INDEX_SECONDS,
+        })
       : null;
   const eccentric = read.round.length > 0 ? eccentricOf(read.round) : null;
-  const mandrels = shop.mandrels.map((each) => mandrelFits(each, work.bore, face, system));
+  const mandrels = shop.mandrels.map((each) => mandrelFits({ mandrel: each, bore: work.bore, face, system }));
   const detail: SetupDetail = {
     mill: mill && { id: mill.id, name: mill.name, upright, readout: mill.readout },
     material: material && { id: material.id, name: material.name, starting: material.starting },

@@ -36,7 +36,7 @@ export interface Stroke {
  * drawn disk.
  */
 export function approachOf({ depth, cutterDiameter, cutterWidth, helixDeg }: Omit<Cutting, 'face'>): number {
-  return approachAlong(depth, cutterDiameter, cutterWidth, radiansOf(helixDeg));
+  return approachAlong({ depth, cutterDiameter, cutterWidth, helixAngle: radiansOf(helixDeg) });
 }
 
 /** How far the cutter's middle goes past the face before its trailing corner is through. */

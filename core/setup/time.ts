@@ -4,13 +4,19 @@ export const USUAL_RETURN_SECONDS = 15;
 export const USUAL_INDEX_SECONDS = 30;
 
 /** Minutes for all cuts: feed, return and indexing of each. @param travel mm @param feed mm a minute */
-export function minutesFor(
-  cuts: number,
-  travel: number,
-  feed: number,
-  returnSeconds: number,
-  indexSeconds: number,
-): number {
+export function minutesFor({
+  cuts,
+  travel,
+  feed,
+  returnSeconds,
+  indexSeconds,
+}: {
+  readonly cuts: number;
+  readonly travel: number;
+  readonly feed: number;
+  readonly returnSeconds: number;
+  readonly indexSeconds: number;
+}): number {
   return cuts * (travel / feed + (returnSeconds + indexSeconds) / 60);
 }
 

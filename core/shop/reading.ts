@@ -32,7 +32,12 @@ export function readRatio(typed: string): Result<string> {
 
 /** Holes of one circle. Issues: circle-bad */
 export function readHoles(typed: string): Result<number> {
-  const read = parseCount(measure(typed, 'count'), 'A circle', LEAST_HOLES, MOST_HOLES);
+  const read = parseCount({
+    given: measure(typed, 'count'),
+    what: 'A circle',
+    least: LEAST_HOLES,
+    most: MOST_HOLES,
+  });
   if (read.ok) return read;
   const allowed = `Circles run from ${LEAST_HOLES} to ${MOST_HOLES} holes, whole`;
   return fail({ code: 'circle-bad', path: '', severity: 'wrong', given: typed || 'no', allowed });

@@ -49,8 +49,17 @@ export function readWord<T extends string>(
 }
 
 /** Issues: those of the counting parser; a name that is missing */
-export const readWhole = (typed: string, what: string, least: number, most: number): Result<number> =>
-  parseCount(measure(typed, 'count'), what, least, most);
+export const readWhole = ({
+  typed,
+  what,
+  least,
+  most,
+}: {
+  readonly typed: string;
+  readonly what: string;
+  readonly least: number;
+  readonly most: number;
+}): Result<number> => parseCount({ given: measure(typed, 'count'), what, least, most });
 
 export function readName(typed: string, what: string): Result<string> {
   const name = typed.trim();

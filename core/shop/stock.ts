@@ -135,7 +135,17 @@ export const BARE_MACHINE: Pick<
   readout: false,
 };
 
-const material = (id: string, name: string, metresPerMinute: number, chip: string): Material => ({
+const material = ({
+  id,
+  name,
+  metresPerMinute,
+  chip,
+}: {
+  readonly id: string;
+  readonly name: string;
+  readonly metresPerMinute: number;
+  readonly chip: string;
+}): Material => ({
   id: `material-${id}`,
   name,
   speed: `${metresPerMinute} m/min`,
@@ -148,16 +158,16 @@ const material = (id: string, name: string, metresPerMinute: number, chip: strin
  * load is wide. Common practice, no source; every shop writes its own over them.
  */
 export const STOCK_MATERIALS: readonly Material[] = [
-  material('brass', 'Brass', 40, '.05'),
-  material('bronze', 'Bronze', 26, '.04'),
-  material('aluminium', 'Aluminium', 60, '.06'),
-  material('free-steel', 'Free-cutting steel', 28, '.04'),
-  material('mild-steel', 'Mild steel', 24, '.035'),
-  material('tool-steel', 'Tool steel, annealed', 14, '.025'),
-  material('stainless', 'Stainless steel', 13, '.025'),
-  material('iron', 'Grey cast iron', 18, '.05'),
-  material('acetal', 'Acetal', 60, '.08'),
-  material('phenolic', 'Laminated phenolic', 45, '.06'),
+  material({ id: 'brass', name: 'Brass', metresPerMinute: 40, chip: '.05' }),
+  material({ id: 'bronze', name: 'Bronze', metresPerMinute: 26, chip: '.04' }),
+  material({ id: 'aluminium', name: 'Aluminium', metresPerMinute: 60, chip: '.06' }),
+  material({ id: 'free-steel', name: 'Free-cutting steel', metresPerMinute: 28, chip: '.04' }),
+  material({ id: 'mild-steel', name: 'Mild steel', metresPerMinute: 24, chip: '.035' }),
+  material({ id: 'tool-steel', name: 'Tool steel, annealed', metresPerMinute: 14, chip: '.025' }),
+  material({ id: 'stainless', name: 'Stainless steel', metresPerMinute: 13, chip: '.025' }),
+  material({ id: 'iron', name: 'Grey cast iron', metresPerMinute: 18, chip: '.05' }),
+  material({ id: 'acetal', name: 'Acetal', metresPerMinute: 60, chip: '.08' }),
+  material({ id: 'phenolic', name: 'Laminated phenolic', metresPerMinute: 45, chip: '.06' }),
 ];
 
 /** A mandrel with nothing known of it but its kind: what a new one starts from. */

@@ -37,7 +37,9 @@ function takeScrew(cells: Cells, which: 'cross' | 'knee', before: Screw): Result
   const marks = (cell('marks') ?? '').trim();
   const good = all(
     optionalLength(lead, `The lead of the ${which} screw`),
-    marks === '' ? ok(before.marks) : readWhole(marks, `The marks of the ${which} dial`, 1, 5000),
+    marks === ''
+      ? ok(before.marks)
+      : readWhole({ typed: marks, what: `The marks of the ${which} dial`, least: 1, most: 5000 }),
     optionalLength(travel, `The ${which} travel`),
   );
   return good.ok ? ok({ lead, marks: good.value[1], travel }) : good;
@@ -90,12 +92,12 @@ export function takeMill(equipment: Equipment, cells: Cells): Result<Equipment> 
   const read = all(
     readName(cell('mill'), 'the mill’s name'),
     parsePositiveLength(screw, 'The lead of the screw'),
-    readWhole(cell('dial marks'), 'The marks on the dial', 1, 5000),
+    readWhole({ typed: cell('dial marks'), what: 'The marks on the dial', least: 1, most: 5000 }),
     travel!.typed === '' ? ok(null) : parseLength(travel!),
     swingCell(cell('swing')),
     cell('scale minutes').trim() === ''
       ? ok(STRAIGHT_TABLE.scaleMinutes)
-      : readWhole(cell('scale minutes'), 'The minutes of the scale', 1, 60),
+      : readWhole({ typed: cell('scale minutes'), what: 'The minutes of the scale', least: 1, most: 60 }),
     readYes(cell('head tilts'), 'whether the head tilts', false),
     optionalLength(tableLength!, 'The length of the table'),
     optionalLength(tableWidth!, 'The width of the table'),
@@ -194,7 +196,12 @@ export function takeLathe(equipment: Equipment, cells: Cells): Result<Equipment>
     optionalLength(slideLead, 'The lead of the slide’s screw'),
     cell('slide marks').trim() === ''
       ? ok(100)
-      : readWhole(cell('slide marks'), 'The marks on the slide’s dial', 1, 5000),
+      : readWhole({
+          typed: cell('slide marks'),
+          what: 'The marks on the slide’s dial',
+          least: 1,
+          most: 5000,
+        }),
   );
   if (!read.ok) return read;
   const [name, , , , gearSet, stud, , slideMarks] = read.value;

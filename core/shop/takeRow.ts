@@ -48,9 +48,15 @@ export function takeHead(equipment: Equipment, cells: Cells): Result<Equipment> 
     readYes(cell('plate lock'), 'the plate lock', false),
     gears === '' || set ? ok(set ?? null) : fail(wrong('no-such-gears', gears)),
     readYes(cell('stud'), 'the stud', true),
-    cell('idlers').trim() === '' ? ok(2) : readWhole(cell('idlers'), 'The idlers', 0, 3),
-    hasWheel ? readWhole(cell('wheel marks'), 'The marks on the wheel', 1, 5000) : ok(1),
-    cell('vernier').trim() === '' ? ok(1) : readWhole(cell('vernier'), 'The vernier', 1, 100),
+    cell('idlers').trim() === ''
+      ? ok(2)
+      : readWhole({ typed: cell('idlers'), what: 'The idlers', least: 0, most: 3 }),
+    hasWheel
+      ? readWhole({ typed: cell('wheel marks'), what: 'The marks on the wheel', least: 1, most: 5000 })
+      : ok(1),
+    cell('vernier').trim() === ''
+      ? ok(1)
+      : readWhole({ typed: cell('vernier'), what: 'The vernier', least: 1, most: 100 }),
     readWord(cell('wheel reads'), 'what the wheel reads', {
       '': 'angle',
       angle: 'angle',
@@ -81,7 +87,9 @@ export function takePlate(equipment: Equipment, cells: Cells): Result<Equipment>
     headNamed(equipment, cell('head')),
     readName(cell('plate'), 'the plate’s letter'),
     readCircles(cell('circles')),
-    cell('side').trim() === '' ? ok(1) : readWhole(cell('side'), 'The side', 1, 2),
+    cell('side').trim() === ''
+      ? ok(1)
+      : readWhole({ typed: cell('side'), what: 'The side', least: 1, most: 2 }),
     readYes(cell('made'), 'whether it was made here', false),
   );
   if (!read.ok) return read;
@@ -118,12 +126,12 @@ export function takeGear(equipment: Equipment, cells: Cells): Result<Equipment> 
   const owned = cell('owned').trim();
   const read = all(
     readName(cell('set'), 'the set’s name'),
-    readWhole(cell('teeth'), 'A wheel', 2, 1000),
+    readWhole({ typed: cell('teeth'), what: 'A wheel', least: 2, most: 1000 }),
     owned === '0'
       ? fail(wrong('gear-owned-none', cell('teeth')))
       : owned === ''
         ? ok(1)
-        : readWhole(owned, 'How many are owned', 1, 99),
+        : readWhole({ typed: owned, what: 'How many are owned', least: 1, most: 99 }),
   );
   if (!read.ok) return read;
   const [name, teeth, count] = read.value;
@@ -153,8 +161,10 @@ export function takeStepper(equipment: Equipment, cells: Cells): Result<Equipmen
   const read = all(
     readName(cell('drive'), 'the drive’s name'),
     headNamed(equipment, cell('head')),
-    readWhole(cell('steps'), 'The steps of a turn', 4, 10_000),
-    cell('microsteps').trim() === '' ? ok(1) : readWhole(cell('microsteps'), 'The microsteps', 1, 1024),
+    readWhole({ typed: cell('steps'), what: 'The steps of a turn', least: 4, most: 10_000 }),
+    cell('microsteps').trim() === ''
+      ? ok(1)
+      : readWhole({ typed: cell('microsteps'), what: 'The microsteps', least: 1, most: 1024 }),
     cell('belt').trim() === '' ? ok('1') : readRatio(cell('belt')),
     readWord(cell('turns'), 'what it turns', { '': 'crank', crank: 'crank', spindle: 'spindle' } as const),
   );
@@ -212,7 +222,9 @@ export function takeCutter(equipment: Equipment, cells: Cells): Result<Equipment
       metric: 'metric',
     } as const),
     readToothRange(cell('range')),
-    cell('teeth').trim() === '' ? ok(null) : readWhole(cell('teeth'), 'The cutter’s teeth', 1, 200),
+    cell('teeth').trim() === ''
+      ? ok(null)
+      : readWhole({ typed: cell('teeth'), what: 'The cutter’s teeth', least: 1, most: 200 }),
     angle ? parseAngleDeg(angle) : ok(null),
     optionalLength(diameter!, 'The diameter'),
     optionalLength(bore!, 'The bore'),

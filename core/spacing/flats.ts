@@ -43,13 +43,19 @@ export const fullCornersOf = (diameter: number, flats: number): number =>
  * Issues: flats-over-stock, flats-odd, flats-corners-lost, flats-depth-other
  * Source: depth (D − AF)/2; an odd count has no opposite flat, and is gauged flat to corner as AF/2 + D/2
  */
-export function readFlats(
-  input: SpacingInput,
-  flats: number,
-  diameter: Exact | null,
-  depth: Exact | null,
-  system: UnitSystem,
-): Result<{ flats: Flats | null; issues: readonly Issue[] }> {
+export function readFlats({
+  input,
+  flats,
+  diameter,
+  depth,
+  system,
+}: {
+  readonly input: SpacingInput;
+  readonly flats: number;
+  readonly diameter: Exact | null;
+  readonly depth: Exact | null;
+  readonly system: UnitSystem;
+}): Result<{ flats: Flats | null; issues: readonly Issue[] }> {
   if (input.what !== 'flats' || !diameter || flats < 2) return ok({ flats: null, issues: [] });
   const D = approx(diameter);
   const fullCorners = fullCornersOf(D, flats);

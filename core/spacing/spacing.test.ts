@@ -48,7 +48,9 @@ const partOf = (job: Job) => plan(job, shop).parts[0]!;
 const answers = (job: Job) => Object.fromEntries(partOf(job).stations.map(({ id, answer }) => [id, answer]));
 const said = (job: Job) => partOf(job).stations.flatMap(({ issues }) => issues.map(sayIssue));
 const run = (job: Job) =>
-  need(freezeRun(job, plan(job, shop), shop, { runId: 'r', jobRevision: 1, partId: 'p1' }));
+  need(
+    freezeRun({ job, planned: plan(job, shop), shop, start: { runId: 'r', jobRevision: 1, partId: 'p1' } }),
+  );
 
 describe('figures that go together and are hardly meant', () => {
   test.each([
@@ -153,7 +155,12 @@ describe('just divide', () => {
   });
 
   test('a rotary table goes by its wheel', () => {
-    const job = withHead(asks('count', { count: '53', diameter: '60' }), 'p1', STOCK_ROTARY, shop);
+    const job = withHead({
+      job: asks('count', { count: '53', diameter: '60' }),
+      partId: 'p1',
+      head: STOCK_ROTARY,
+      shop,
+    });
     // it has nothing but its wheel, so that is in force without being chosen
     expect(answers(job)['dividing']).toBe('6° 47′ 33″ by the wheel');
     const wheel = stationOf(partOf(job), 'dividing')!.detail.methods.find(

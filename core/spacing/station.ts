@@ -148,13 +148,19 @@ function readCount(input: SpacingInput, spaces: number, diameter: number | null)
   };
 }
 
-function line(
-  input: SpacingInput,
-  spaces: number,
-  pitch: Exact,
-  name: string,
-  working: readonly Working[],
-): Read {
+function line({
+  input,
+  spaces,
+  pitch,
+  name,
+  working,
+}: {
+  readonly input: SpacingInput;
+  readonly spaces: number;
+  readonly pitch: Exact;
+  readonly name: string;
+  readonly working: readonly Working[];
+}): Read {
   return {
     target: { along: 'line', spaces, pitch },
     answer: `${many(spaces, input.what)}, ${name}`,
@@ -189,7 +195,15 @@ function readLine(input: SpacingInput, spaces: number, system: UnitSystem): Resu
     if (!length.ok) return fail(...at('length', length.issues));
     const far = inReach(length.value, 'length', input.length.typed);
     if (far.length > 0) return fail(...far);
-    return ok(line(input, spaces, length.value, `${lengthFigure(approx(length.value), system)} apart`, []));
+    return ok(
+      line({
+        input,
+        spaces,
+        pitch: length.value,
+        name: `${lengthFigure(approx(length.value), system)} apart`,
+        working: [],
+      }),
+    );
   }
   const pitch = parsePitch(input.pitch);
   if (!pitch.ok) return fail(...at('pitch', pitch.issues));
@@ -204,7 +218,9 @@ function readLine(input: SpacingInput, spaces: number, system: UnitSystem): Resu
     result: `${decimalText(approx(m) * Math.PI, 5)}\\ \\mathrm{mm}`,
     source: 'ISO 21771',
   };
-  return ok(line(input, spaces, m.mul(PI), `rack of ${pitchText(pitch.value)}`, [working]));
+  return ok(
+    line({ input, spaces, pitch: m.mul(PI), name: `rack of ${pitchText(pitch.value)}`, working: [working] }),
+  );
 }
 
 /** What is divided, as asked for. */
@@ -222,7 +238,12 @@ export function planSpacing({
   units: system,
 }: SpacingAsked): StationWork<SpacingFacts, SpacingDetail> {
   const turning = input.by === 'count' || input.by === 'angle';
-  const count = parseCount(input.count, `The number of ${input.what}`, input.by === 'count' ? 1 : 2, MOST);
+  const count = parseCount({
+    given: input.count,
+    what: `The number of ${input.what}`,
+    least: input.by === 'count' ? 1 : 2,
+    most: MOST,
+  });
   const diameter = optional(input.diameter, 'The diameter');
   const depth = optional(input.depth, 'The depth');
   const side = [
@@ -253,13 +274,13 @@ export function planSpacing({
   const { target, answer, values, working, step, queries } = read.value;
   const spaces = target.along === 'turn' ? target.aim.spaces : target.spaces;
   const round = target.along === 'turn' && target.aim.full;
-  const flatsRead = readFlats(
+  const flatsRead = readFlats({
     input,
-    round ? spaces : 0,
-    diameter.ok ? diameter.value : null,
-    depth.ok ? depth.value : null,
+    flats: round ? spaces : 0,
+    diameter: diameter.ok ? diameter.value : null,
+    depth: depth.ok ? depth.value : null,
     system,
-  );
+  });
   const flats = flatsRead.ok ? flatsRead.value.flats : null;
   const flatIssues = flatsRead.ok ? flatsRead.value.issues : flatsRead.issues;
   // flats by their across-flats: the depth follows

@@ -30,7 +30,14 @@ function geometryOf({ form, helixAngle, cutterDiameter }: HelicalCut, cutterTeet
   const root = pitch + form.addendum - form.wholeDepth;
   const thickness = ((Math.PI * form.module) / 2 - form.thinning) / cos;
   const trueSpace = (radius: number) =>
-    Math.PI / form.teeth - toothHalfAngle(Math.max(radius, base), base, pitch, transverse, thickness);
+    Math.PI / form.teeth -
+    toothHalfAngle({
+      radius: Math.max(radius, base),
+      baseRadius: base,
+      pitchRadius: pitch,
+      pressureAngle: transverse,
+      toothThickness: thickness,
+    });
   /** Advance for a radian of turn; a straight tooth never comes round. */
   const advance = helixAngle === 0 ? Infinity : pitch / Math.tan(helixAngle);
   const cutter = { ...form, teeth: cutterTeeth };
@@ -166,12 +173,17 @@ export function diskErrors(cut: HelicalCut, cutterTeeth: number, steps = 48): Fo
  * Source: the first, Machinery’s Handbook, helical gears cut with formed cutters; the second, common
  * practice, checked against the envelope in the test
  */
-export function virtualTeeth(
-  teeth: number,
-  helixAngle: number,
-  normalModule: number,
-  cutterDiameter: number | null,
-): { readonly book: number; readonly disk: number | null } {
+export function virtualTeeth({
+  teeth,
+  helixAngle,
+  normalModule,
+  cutterDiameter,
+}: {
+  readonly teeth: number;
+  readonly helixAngle: number;
+  readonly normalModule: number;
+  readonly cutterDiameter: number | null;
+}): { readonly book: number; readonly disk: number | null } {
   const book = teeth / Math.cos(helixAngle) ** 3;
   const round = cutterDiameter === null ? null : (cutterDiameter / normalModule) * Math.tan(helixAngle) ** 2;
   return { book, disk: round === null ? null : book + round };

@@ -30,7 +30,13 @@ export const rootRadius = (form: ToothForm): number => tipRadius(form) - form.wh
  */
 export function involuteSpace(form: ToothForm, radius: number): number {
   const thickness = (Math.PI * form.module) / 2 - form.thinning;
-  const half = toothHalfAngle(radius, baseRadius(form), pitchRadius(form), form.pressureAngle, thickness);
+  const half = toothHalfAngle({
+    radius,
+    baseRadius: baseRadius(form),
+    pitchRadius: pitchRadius(form),
+    pressureAngle: form.pressureAngle,
+    toothThickness: thickness,
+  });
   return Math.PI / form.teeth - half;
 }
 

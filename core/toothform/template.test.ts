@@ -22,7 +22,7 @@ const size = (of: ReturnType<typeof templateOf>, name: string) => of.sizes.find(
 
 describe('a template', () => {
   test('is the space of the count, at its scale: what is drawn is what is told', () => {
-    const template = templateOf(form, 'radial', 20, 'form', 'Twenty-six');
+    const template = templateOf({ form, continuation: 'radial', scale: 20, as: 'form', title: 'Twenty-six' });
     const xs = template.outline.map(({ x }) => x);
     const ys = template.outline.map(({ y }) => y);
     const space = spaceOf(form, 'radial');
@@ -42,7 +42,13 @@ describe('a template', () => {
   });
 
   test('left and right are each other’s mirror, and the outline comes round', () => {
-    const { outline } = templateOf(form, 'trochoid', 10, 'form', 'Mirror');
+    const { outline } = templateOf({
+      form,
+      continuation: 'trochoid',
+      scale: 10,
+      as: 'form',
+      title: 'Mirror',
+    });
     for (const { x, y } of outline)
       expect(outline.some((other) => Math.abs(other.x + x) < 1e-9 && Math.abs(other.y - y) < 1e-9)).toBe(
         true,
@@ -56,7 +62,7 @@ describe('a template', () => {
   });
 
   test('carries a bar to check the printer by, and says its relief', () => {
-    const { lines, words } = templateOf(form, 'radial', 5, 'form', 'Bar');
+    const { lines, words } = templateOf({ form, continuation: 'radial', scale: 5, as: 'form', title: 'Bar' });
     const [bar] = lines.filter(({ name }) => name === 'check');
     expect(bar!.to.x - bar!.from.x).toBe(CHECK_BAR);
     const said = words.map(({ text }) => text).join(' ');
@@ -70,7 +76,7 @@ describe('a template', () => {
   });
 
   test('with two buttons: their circles touch the flanks they stand for', () => {
-    const template = templateOf(form, 'radial', 10, 'buttons', 'Buttons');
+    const template = templateOf({ form, continuation: 'radial', scale: 10, as: 'buttons', title: 'Buttons' });
     const buttons = fitButtons(form)!;
     expect(template.circles).toHaveLength(2);
     const [, right] = template.circles;

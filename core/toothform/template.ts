@@ -56,13 +56,19 @@ const rad = (degrees: number): number => radiansOf(degrees);
  * @param scale times life size, > 0 @param as the ground form, or two buttons @param title named on the sheet
  * Source: spaceOf; relief angles: common practice
  */
-export function templateOf(
-  form: ToothForm,
-  continuation: Continuation,
-  scale: number,
-  as: 'form' | 'buttons',
-  title: string,
-): Template {
+export function templateOf({
+  form,
+  continuation,
+  scale,
+  as,
+  title,
+}: {
+  readonly form: ToothForm;
+  readonly continuation: Continuation;
+  readonly scale: number;
+  readonly as: 'form' | 'buttons';
+  readonly title: string;
+}): Template {
   const root = rootRadius(form);
   const space = spaceOf(form, continuation);
   const side = spaceSide(form, continuation, 60).map(({ x, y }) => ({ x: x * scale, y: (y - root) * scale }));
@@ -93,7 +99,19 @@ export function templateOf(
   const half = Math.max(top.x, buttons ? (buttons.spacing / 2 + buttons.radius) * scale : 0) + 8;
   const letter = Math.max(3, form.wholeDepth * scale * 0.06);
   const below = buttons ? Math.min(0, (buttons.centre.y - root - buttons.radius) * scale) : 0;
-  const line = (name: Template['lines'][number]['name'], x1: number, y1: number, x2: number, y2: number) => ({
+  const line = ({
+    name,
+    x1,
+    y1,
+    x2,
+    y2,
+  }: {
+    readonly name: Template['lines'][number]['name'];
+    readonly x1: number;
+    readonly y1: number;
+    readonly x2: number;
+    readonly y2: number;
+  }) => ({
     name,
     from: { x: x1, y: y1 },
     to: { x: x2, y: y2 },
@@ -115,24 +133,24 @@ export function templateOf(
     scale,
     outline,
     lines: [
-      line('pitch line', -half, pitchUp * scale, half, pitchUp * scale),
-      line('outside', -half, top.y, half, top.y),
-      line('centre', 0, below - letter, 0, shank.y + letter),
-      line('check', -CHECK_BAR / 2, barAt, CHECK_BAR / 2, barAt),
-      line('check', -CHECK_BAR / 2, barAt - 1.5, -CHECK_BAR / 2, barAt + 1.5),
-      line('check', CHECK_BAR / 2, barAt - 1.5, CHECK_BAR / 2, barAt + 1.5),
+      line({ name: 'pitch line', x1: -half, y1: pitchUp * scale, x2: half, y2: pitchUp * scale }),
+      line({ name: 'outside', x1: -half, y1: top.y, x2: half, y2: top.y }),
+      line({ name: 'centre', x1: 0, y1: below - letter, x2: 0, y2: shank.y + letter }),
+      line({ name: 'check', x1: -CHECK_BAR / 2, y1: barAt, x2: CHECK_BAR / 2, y2: barAt }),
+      line({ name: 'check', x1: -CHECK_BAR / 2, y1: barAt - 1.5, x2: -CHECK_BAR / 2, y2: barAt + 1.5 }),
+      line({ name: 'check', x1: CHECK_BAR / 2, y1: barAt - 1.5, x2: CHECK_BAR / 2, y2: barAt + 1.5 }),
       // the tool from the side: its face upright, its tip leaning back by the relief
       ...(buttons
         ? []
         : [
-            line('relief', reliefAt, 0, reliefAt, shank.y),
-            line(
-              'relief',
-              reliefAt,
-              0,
-              reliefAt + shank.y * 0.6,
-              shank.y * 0.6 * Math.tan(rad(FRONT_RELIEF)),
-            ),
+            line({ name: 'relief', x1: reliefAt, y1: 0, x2: reliefAt, y2: shank.y }),
+            line({
+              name: 'relief',
+              x1: reliefAt,
+              y1: 0,
+              x2: reliefAt + shank.y * 0.6,
+              y2: shank.y * 0.6 * Math.tan(rad(FRONT_RELIEF)),
+            }),
           ]),
     ],
     circles: buttons

@@ -140,7 +140,7 @@ describe('a round cutter in a helix', () => {
     [20, 36.2, 42.8],
     [30, 46.2, 62.9],
   ])('at %d° the book says %d, the round cutter %d', (degrees, book, disk) => {
-    const found = virtualTeeth(30, rad(degrees), 1, 50);
+    const found = virtualTeeth({ teeth: 30, helixAngle: rad(degrees), normalModule: 1, cutterDiameter: 50 });
     expect(found.book).toBeCloseTo(book, 1);
     expect(found.disk).toBeCloseTo(disk, 1);
   });
@@ -192,7 +192,12 @@ describe('a round cutter in a helix', () => {
   });
 
   test.each([20, 30])('at %d° the envelope sides with the round cutter’s count', (degrees) => {
-    const { book, disk } = virtualTeeth(30, rad(degrees), 1, 50);
+    const { book, disk } = virtualTeeth({
+      teeth: 30,
+      helixAngle: rad(degrees),
+      normalModule: 1,
+      cutterDiameter: 50,
+    });
     // errors of the slope: what tip and root differ by, the cutter’s depth being the person’s to set
     const slope = (count: number) => {
       const { atTip, atRoot } = diskErrors(cut(30, degrees), count);

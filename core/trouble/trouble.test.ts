@@ -24,7 +24,12 @@ function runOf(teeth: number, method?: 'differential'): Run {
     ? withDividing(drawn, 'p1', (dividing) => ({ ...dividing, choice: found.ways[0]!.choice }))
     : drawn;
   return need(
-    freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, { runId: 'r', jobRevision: 1, partId: 'p1' }),
+    freezeRun({
+      job,
+      planned: plan(job, STOCK_EQUIPMENT),
+      shop: STOCK_EQUIPMENT,
+      start: { runId: 'r', jobRevision: 1, partId: 'p1' },
+    }),
   );
 }
 
@@ -163,7 +168,12 @@ test('between two rounds none of the second is made yet; in it, those of the fir
     cut: { ...part.cut, passes: 'rough-finish' as const },
   }));
   const run = need(
-    freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, { runId: 'r', jobRevision: 1, partId: 'p1' }),
+    freezeRun({
+      job,
+      planned: plan(job, STOCK_EQUIPMENT),
+      shop: STOCK_EQUIPMENT,
+      start: { runId: 'r', jobRevision: 1, partId: 'p1' },
+    }),
   );
   expect([61, 62, 63, 100, 124].map((done) => factsOf(run, done).done)).toEqual([61, 0, 1, 38, 62]);
 });
@@ -224,10 +234,15 @@ describe('the figures that tell the causes apart, by hand', () => {
       },
     }));
     const run = need(
-      freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, {
-        runId: 'r',
-        jobRevision: 1,
-        partId: 'p1',
+      freezeRun({
+        job,
+        planned: plan(job, STOCK_EQUIPMENT),
+        shop: STOCK_EQUIPMENT,
+        start: {
+          runId: 'r',
+          jobRevision: 1,
+          partId: 'p1',
+        },
       }),
     );
     expect(factsOf(run, 24)).toMatchObject({ ratio: null, circle: null, moveTurns: null, done: 24 });

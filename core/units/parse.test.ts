@@ -168,7 +168,12 @@ describe('angles', () => {
 
 describe('counts', () => {
   const teeth = (typed: string) => {
-    const read = parseCount(measure(typed, 'count'), 'The tooth count', 4, 1000);
+    const read = parseCount({
+      given: measure(typed, 'count'),
+      what: 'The tooth count',
+      least: 4,
+      most: 1000,
+    });
     return read.ok ? read.value : sayIssue(read.issues[0]!);
   };
   test('whole counts, also with their word or as a sum', () => {
@@ -196,7 +201,7 @@ describe('figures are bounded where they are read', () => {
     ['a pitch of many to the inch', () => parsePitch(measure('9999999', 'dp'))],
     ['an angle', () => parseAngleDeg(measure(nines, 'deg'))],
     ['an angle with its sign', () => parseAngleDeg(measure(`${nines}°`, 'deg'))],
-    ['a count', () => parseCount(measure(nines, 'count'), 'The count', 1, 10)],
+    ['a count', () => parseCount({ given: measure(nines, 'count'), what: 'The count', least: 1, most: 10 })],
     ['a ratio', () => parseRatio(measure(nines, 'count'), 'The ratio')],
   ] as const)('%s of a held key is answered', (_, read) => {
     expect(read().ok).toBe(false);

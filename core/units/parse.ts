@@ -147,7 +147,17 @@ export function parseAngleDeg(given: Measure): Result<Exact> {
  * @param what the name used in the sentence, e.g. "The tooth count"
  * Issues: missing, not-a-number, not-whole, out-of-range
  */
-export function parseCount(given: Measure, what: string, least: number, most: number): Result<number> {
+export function parseCount({
+  given,
+  what,
+  least,
+  most,
+}: {
+  readonly given: Measure;
+  readonly what: string;
+  readonly least: number;
+  readonly most: number;
+}): Result<number> {
   const typed = given.typed.trim();
   if (typed === '') return missing(what.toLowerCase());
   const allowed = `It runs from ${least} to ${most}`;

@@ -175,7 +175,7 @@ const read = (as: Unit | 'ratio', typed: string): Result<Exact | number> => {
     case 'deg':
       return parseAngleDeg(given);
     case 'count':
-      return parseCount(given, 'The tooth count', 4, 1000);
+      return parseCount({ given, what: 'The tooth count', least: 4, most: 1000 });
     default: {
       const pitch = parsePitch(given);
       return pitch.ok ? { ok: true, value: pitch.value.module } : pitch;

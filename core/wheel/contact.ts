@@ -143,7 +143,17 @@ export function contactOf(drive: DriveShape, gash: GashToJudge): Contact {
     return x;
   };
   const outside = worm.outside / 2;
-  const gapAt = (x: number, y: number, z: number, roll: number): number => {
+  const gapAt = ({
+    x,
+    y,
+    z,
+    roll,
+  }: {
+    readonly x: number;
+    readonly y: number;
+    readonly z: number;
+    readonly roll: number;
+  }): number => {
     const [c, s] = [Math.cos(roll), Math.sin(roll)];
     const [there, deep] = [x * c - (z - a) * s, a + x * s + (z - a) * c];
     const out = Math.hypot(y, deep);
@@ -164,12 +174,15 @@ export function contactOf(drive: DriveShape, gash: GashToJudge): Contact {
       let at = 0;
       if (x !== null)
         for (let n = -ROLL / 2; n <= ROLL / 2; n += 1) {
-          const found = gapAt(x, y, z, n * step);
+          const found = gapAt({ x, y, z, roll: n * step });
           if (found < gap) [gap, at] = [found, n];
         }
       if (x !== null && gap < Infinity) {
         // between two steps the gap runs as a parabola
-        const [before, after] = [gapAt(x, y, z, (at - 1) * step), gapAt(x, y, z, (at + 1) * step)];
+        const [before, after] = [
+          gapAt({ x, y, z, roll: (at - 1) * step }),
+          gapAt({ x, y, z, roll: (at + 1) * step }),
+        ];
         const bend = before - 2 * gap + after;
         if (bend > 0 && bend < Infinity) gap -= (before - after) ** 2 / (8 * bend);
       }

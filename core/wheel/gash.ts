@@ -24,12 +24,17 @@ export interface Infeed {
  * @param cutterDiameter mm, null where not known @param deeper for the throat as turned, mm
  * Source: by geometry of the disk at the lead angle
  */
-export function infeedOf(
-  drive: DriveShape,
-  rim: RimFacts,
-  school: 'plunge' | 'traverse' | 'hob',
-  cutterDiameter: number | null,
-): Infeed {
+export function infeedOf({
+  drive,
+  rim,
+  school,
+  cutterDiameter,
+}: {
+  readonly drive: DriveShape;
+  readonly rim: RimFacts;
+  readonly school: 'plunge' | 'traverse' | 'hob';
+  readonly cutterDiameter: number | null;
+}): Infeed {
   const { worm, addendum, wormDiameter, centre } = drive;
   const fromThroat = worm.depth + rim.deeper;
   // straight across, whatever its size, it meets the corners as they were turned, and its root lies where the

@@ -30,7 +30,7 @@ export function readGash(input: GashInput, depth: number, system: UnitSystem): G
     input.hobStock.typed.trim() === ''
       ? null
       : parsePositiveLength(input.hobStock, 'What is left for the hob');
-  const flutes = parseCount(input.flutes, 'The number of flutes', 3, 24);
+  const flutes = parseCount({ given: input.flutes, what: 'The number of flutes', least: 3, most: 24 });
   const issues: Issue[] = [
     ...(stock && !stock.ok ? at('hobStock', stock.issues) : []),
     ...(flutes.ok ? [] : at('flutes', flutes.issues)),

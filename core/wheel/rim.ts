@@ -125,12 +125,17 @@ function readRim(input: RimInput): RimReadings {
  * chamfered along the rays from the worm's axis.
  * Source: by geometry
  */
-export function rimShape(
-  drive: DriveShape,
-  rim: RimInput['rim'],
-  faceWidth: number,
-  faceAngle: number,
-): RimShape {
+export function rimShape({
+  drive,
+  rim,
+  faceWidth,
+  faceAngle,
+}: {
+  readonly drive: DriveShape;
+  readonly rim: RimInput['rim'];
+  readonly faceWidth: number;
+  readonly faceAngle: number;
+}): RimShape {
   const { teeth, starts, axialModule, wormDiameter, addendum, centre } = drive;
   const within = (angle: number) =>
     wheelSizes(teeth, starts, { axialModule, wormDiameter, addendum, faceAngle: angle });
@@ -269,7 +274,12 @@ export function planRim({ input, drive, path, units: system }: RimAsked): Statio
   const usual = usualFaces(drive);
   if (read.faceAngle === null || read.issues.some(({ path: field }) => field === 'faceWidth'))
     return { ...empty, answer: 'sizes to be given', detail: { ...empty.detail, usual } };
-  const shape = rimShape(drive, input.rim, read.face ?? usualFace(usual), read.faceAngle);
+  const shape = rimShape({
+    drive,
+    rim: input.rim,
+    faceWidth: read.face ?? usualFace(usual),
+    faceAngle: read.faceAngle,
+  });
   const issues = judge(shape, read, input, drive, system);
   const wrong = [...read.issues, ...issues].some(({ severity }) => severity === 'wrong');
   const facts: RimFacts = {

@@ -69,7 +69,7 @@ export function planWheel({
   const cutAs = wheelCutAs(teeth, starts, worm.leadAngle);
   const leadDeg = degreesOf(worm.leadAngle);
   const known: WheelDetail = { ...detail, cutAs, schools: schoolsOf(drive, rim, cutter, cutAs) };
-  const infeed = infeedOf(drive, rim, input.school, cutter.diameter);
+  const infeed = infeedOf({ drive, rim, school: input.school, cutterDiameter: cutter.diameter });
   const read = readGash(input, infeed.fromThroat, system);
   if (leadDeg > MOST_GASH_DEG) {
     const steep: Issue = {

@@ -35,7 +35,7 @@ const said = (station: { readonly issues: readonly Parameters<typeof sayIssue>[0
 describe('the blank', () => {
   test('throat, corners and chamfer; the hollow never wider than its angle', () => {
     const drive = factsOf(job());
-    const wide = rimShape(drive, 'throat', 22, 60 * DEG);
+    const wide = rimShape({ drive, rim: 'throat', faceWidth: 22, faceAngle: 60 * DEG });
     expect(wide).toMatchObject({ throat: 84, throatRadius: 10 });
     // the corner lies on the hollow's circle about the worm, at half the angle
     expect(wide.hollow).toBeCloseTo(10, 9);
@@ -45,10 +45,13 @@ describe('the blank', () => {
       Math.tan(30 * DEG),
       9,
     );
-    const narrow = rimShape(drive, 'throat', 8, 60 * DEG);
+    const narrow = rimShape({ drive, rim: 'throat', faceWidth: 8, faceAngle: 60 * DEG });
     expect(narrow).toMatchObject({ sideDiameter: null, hollow: 8 });
     expect(Math.hypot(52 - narrow.outside / 2, 4)).toBeCloseTo(10, 9);
-    expect(rimShape(drive, 'plain', 8, 60 * DEG)).toMatchObject({ outside: 84, hollow: 0 });
+    expect(rimShape({ drive, rim: 'plain', faceWidth: 8, faceAngle: 60 * DEG })).toMatchObject({
+      outside: 84,
+      hollow: 0,
+    });
   });
 
   // Source: Machinery's Handbook, worm wheels (from memory): face 2.38 p + 1/4 in
@@ -194,9 +197,9 @@ describe('what bears', () => {
 describe('how it is cut', () => {
   test('a cutter rounder than the hollow meets the corners first, and how far it goes from there', () => {
     const drive = factsOf(job());
-    const shape = rimShape(drive, 'throat', 22, 60 * DEG);
+    const shape = rimShape({ drive, rim: 'throat', faceWidth: 22, faceAngle: 60 * DEG });
     const rim = { ...shape, corners: shape.outside, bore: 12, deeper: 0 };
-    const { fromThroat, fromCorners } = infeedOf(drive, rim, 'plunge', 60);
+    const { fromThroat, fromCorners } = infeedOf({ drive, rim, school: 'plunge', cutterDiameter: 60 });
     expect(fromThroat).toBeCloseTo(4.4, 9);
     // by search: lower the disk until it touches the corner circle of the rim anywhere
     const { leadAngle } = drive.worm;
@@ -220,8 +223,10 @@ describe('how it is cut', () => {
     const root = 12 + 4.4 - 2;
     expect(fromCorners!).toBeCloseTo(root - high, 2);
     // smaller than the hollow it goes to the bottom of it
-    expect(infeedOf(drive, rim, 'plunge', 19).fromCorners).toBeNull();
-    expect(infeedOf(drive, { ...rim, rim: 'plain' }, 'plunge', 60).fromCorners).toBeNull();
+    expect(infeedOf({ drive, rim, school: 'plunge', cutterDiameter: 19 }).fromCorners).toBeNull();
+    expect(
+      infeedOf({ drive, rim: { ...rim, rim: 'plain' }, school: 'plunge', cutterDiameter: 60 }).fromCorners,
+    ).toBeNull();
   });
 
   test('set to the scale’s nearest mark, with its hand, and what that leans; every space proved', () => {
@@ -294,7 +299,7 @@ describe('how it is cut', () => {
     }));
     // one depth for the school: what the station says, the caution says, and the run cuts
     const rim = stationOf(partOf(hobbed), 'wheelBlank')!.detail.facts!;
-    const corners = infeedOf(factsOf(job()), rim, 'hob', 60).fromCorners!;
+    const corners = infeedOf({ drive: factsOf(job()), rim, school: 'hob', cutterDiameter: 60 }).fromCorners!;
     const at = lengthText(corners - 0.44, 'mm', 'fine');
     expect(wheel.answer).toContain(`${lengthFigure(corners - 0.44, 'mm')} deep`);
     expect(wheel.cautions.find(({ code }) => code === 'corners-first')!.text).toContain(
@@ -417,7 +422,14 @@ describe('setting it up', () => {
   });
   test('the figure goes with the run', () => {
     const now = ready('plunge');
-    const run = need(freezeRun(now, plan(now, shop), shop, { runId: 'r', jobRevision: 1, partId: 'p1' }));
+    const run = need(
+      freezeRun({
+        job: now,
+        planned: plan(now, shop),
+        shop,
+        start: { runId: 'r', jobRevision: 1, partId: 'p1' },
+      }),
+    );
     expect(readRun(JSON.parse(JSON.stringify(run)))).toEqual(run);
     expect(run.safe).toMatchObject({ way: 'sink' });
   });

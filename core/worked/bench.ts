@@ -87,14 +87,16 @@ export function workedJob(
   change: (part: SpurPart) => SpurPart,
 ): Job {
   const job = newSpurJob({ id: 'worked', name: 'Worked', units: given.units, shop: BENCH });
-  return withSpurPart(withMill(job, 'p1', given.mill, BENCH), 'p1', change);
+  return withSpurPart(withMill({ job, partId: 'p1', millId: given.mill, shop: BENCH }), 'p1', change);
 }
 
 export const workedPart = (job: Job, id = 'p1'): PartPlan =>
   plan(job, BENCH).parts.find((part) => part.id === id)!;
 
 export const workedRun = (job: Job, partId = 'p1'): Run =>
-  need(freezeRun(job, plan(job, BENCH), BENCH, { runId: 'r', jobRevision: 1, partId }));
+  need(
+    freezeRun({ job, planned: plan(job, BENCH), shop: BENCH, start: { runId: 'r', jobRevision: 1, partId } }),
+  );
 
 /** A figure as it was worked: a number in mm or degrees, or the words. */
 export type Worked = Readonly<Record<string, number | string | null | boolean>>;

@@ -244,7 +244,12 @@ describe('a worm of one start, module 2 on Ø 24, and its wheel of 40', () => {
   const [m, z2, d1] = [2, 40, 24];
   const [px, gamma, h] = [PI * m, atan(m / d1), 2.2 * m];
   const job = withPart(
-    withMill(drawnDriveJob({ id: 'd', name: 'Drive', shop: BENCH }), 'p1', 'lying', BENCH),
+    withMill({
+      job: drawnDriveJob({ id: 'd', name: 'Drive', shop: BENCH }),
+      partId: 'p1',
+      millId: 'lying',
+      shop: BENCH,
+    }),
     'p1',
     (part) =>
       part.kind === 'wheel'

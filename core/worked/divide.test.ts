@@ -24,12 +24,12 @@ import {
  */
 
 function divided(spacing: Partial<DividePart['spacing']>, setup: Partial<DividePart['setup']> = {}): Job {
-  const job = withMill(
-    newDivideJob({ id: 'w', name: 'Worked', units: 'mm', shop: BENCH }),
-    'p1',
-    'lying',
-    BENCH,
-  );
+  const job = withMill({
+    job: newDivideJob({ id: 'w', name: 'Worked', units: 'mm', shop: BENCH }),
+    partId: 'p1',
+    millId: 'lying',
+    shop: BENCH,
+  });
   return withPart(job, 'p1', (part) =>
     part.kind === 'divide'
       ? {

@@ -34,7 +34,12 @@ const h = 2.2 * m;
 const centre = (d1 + d2) / 2;
 
 function drive(): Job {
-  const job = withMill(drawnDriveJob({ id: 'd', name: 'Winch', shop: BENCH }), 'p1', 'lying', BENCH);
+  const job = withMill({
+    job: drawnDriveJob({ id: 'd', name: 'Winch', shop: BENCH }),
+    partId: 'p1',
+    millId: 'lying',
+    shop: BENCH,
+  });
   return withPart(job, 'p1', (part) =>
     part.kind === 'wheel'
       ? {

@@ -61,7 +61,7 @@ const setUp = {
 const spur = (change: (part: SpurPart) => Partial<SpurPart>, helix = ''): Job => {
   const drawn = { id: 'w', name: 'Lines', pitch: '1.5', teeth: 30, face: '18', bore: '12' };
   const job = helix === '' ? drawnSpurJob(drawn) : drawnHelicalJob(drawn, helix);
-  return withSpurPart(withMill(job, 'p1', 'lying', shop), 'p1', (part) => ({
+  return withSpurPart(withMill({ job, partId: 'p1', millId: 'lying', shop }), 'p1', (part) => ({
     ...part,
     setup: { ...part.setup, ...setUp },
     ...change(part),
@@ -120,19 +120,19 @@ const EVERY_KIND: readonly Job[] = [
     }),
     '35',
   ),
-  withMill(drawnDriveJob({ id: 'dr', name: 'Drive', shop }), 'p1', 'lying', shop),
+  withMill({ job: drawnDriveJob({ id: 'dr', name: 'Drive', shop }), partId: 'p1', millId: 'lying', shop }),
   withPart(drawnDriveJob({ id: 'dt', name: 'Drive as turned', shop }), 'p1', (part) =>
     part.kind === 'wheel'
       ? { ...part, rim: { ...part.rim, measured: mm('83.9'), corners: mm('86.5') } }
       : part,
   ),
   withPart(
-    withMill(
-      drawnDriveJob({ id: 'd3', name: 'Drive of three', shop }, { starts: count('3'), hand: 'left' }),
-      'p1',
-      'lying',
+    withMill({
+      job: drawnDriveJob({ id: 'd3', name: 'Drive of three', shop }, { starts: count('3'), hand: 'left' }),
+      partId: 'p1',
+      millId: 'lying',
       shop,
-    ),
+    }),
     'p1',
     (part) => (part.kind === 'wheel' ? { ...part, setup: { ...part.setup, ...setUp } } : part),
   ),

@@ -35,8 +35,8 @@ const shop: Equipment = {
 function dividedInto(n: number, { on = '', stride = '' } = {}): Job {
   const drawn = drawnSpurJob({ id: 'j', name: 'N', pitch: '1', teeth: n, face: '8', bore: '8' });
   const head = shop.heads.find(({ id }) => id === on);
-  const job = withMill(drawn, 'p1', 'lying', shop);
-  return withDividing(head ? withHead(job, 'p1', head, shop) : job, 'p1', (dividing) => ({
+  const job = withMill({ job: drawn, partId: 'p1', millId: 'lying', shop });
+  return withDividing(head ? withHead({ job, partId: 'p1', head, shop }) : job, 'p1', (dividing) => ({
     ...dividing,
     stride: count(stride),
   }));
@@ -112,7 +112,7 @@ describe('a way of dividing', () => {
           }
         : part,
     );
-    const told = says(withMill(job, 'p1', 'lying', shop));
+    const told = says(withMill({ job, partId: 'p1', millId: 'lying', shop }));
     expect(told).toMatchObject({
       answer: '1 turn + 11 spaces on 33',
       values: { divisions: '5', step: 12, spindleAngle: 12, crankAngle: 480 },

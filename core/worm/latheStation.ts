@@ -112,12 +112,17 @@ const goesOn = ({ train }: LatheWay): boolean => train === null || clearsStud(tr
  * The nearest ways, and where the starts are reached by the gear on the spindle also the nearest that divide
  * by them: gears that are a little nearer and cannot reach the second start are of no use.
  */
-function findWays(
-  lathe: Lathe,
-  lead: number,
-  engaged: number,
-  dividesBy: number,
-): { readonly nearest: readonly LatheWay[]; readonly reaching: readonly LatheWay[] } {
+function findWays({
+  lathe,
+  lead,
+  engaged,
+  dividesBy,
+}: {
+  readonly lathe: Lathe;
+  readonly lead: number;
+  readonly engaged: number;
+  readonly dividesBy: number;
+}): { readonly nearest: readonly LatheWay[]; readonly reaching: readonly LatheWay[] } {
   const near = (ways: readonly LatheWay[]) => ways.filter(({ ppm }) => Math.abs(ppm) < OUT_OF_REACH_PPM);
   const all = findLatheGears(lathe, lead, engaged, { most: SHOWN });
   return {
@@ -131,14 +136,21 @@ function findWays(
  * The one in force: chosen, or the nearest that goes on the bracket and reaches every start. Issues:
  * lathe-gears-lack
  */
-function inForce(
-  input: ThreadingInput,
-  lathe: Lathe,
-  ways: readonly LatheWay[],
-  lead: number,
-  engaged: number,
-  path: string,
-): Result<LatheWay | null> {
+function inForce({
+  input,
+  lathe,
+  ways,
+  lead,
+  engaged,
+  path,
+}: {
+  readonly input: ThreadingInput;
+  readonly lathe: Lathe;
+  readonly ways: readonly LatheWay[];
+  readonly lead: number;
+  readonly engaged: number;
+  readonly path: string;
+}): Result<LatheWay | null> {
   const { choice } = input;
   if (!choice) return ok(ways.find(goesOn) ?? ways[0] ?? null);
   const setting: BoxSetting | undefined =
@@ -226,7 +238,12 @@ export function planLathe({
   if (!equipped.ok)
     return { ...empty, answer: 'no lathe gears', issues: [...fields, ...equipped.issues], detail: known };
   const lathe = equipped.value;
-  const { nearest, reaching } = findWays(lathe, lead, engaged, input.startsBy === 'gear' ? starts : 1);
+  const { nearest, reaching } = findWays({
+    lathe,
+    lead,
+    engaged,
+    dividesBy: input.startsBy === 'gear' ? starts : 1,
+  });
   const tooFar = nearest[0] && Math.abs(nearest[0].ppm) >= OUT_OF_REACH_PPM ? nearest[0] : null;
   const fine = reaching.filter((way) => goesOn(way) && Math.abs(way.overLength) <= allowed);
   const listed = new Set(nearest.map(wayText));
@@ -244,14 +261,14 @@ export function planLathe({
     };
     return { ...empty, answer: 'no gears near this lead', issues: [...fields, far], detail: known };
   }
-  const found = inForce(
+  const found = inForce({
     input,
     lathe,
-    fine.length > 0 ? fine : ways,
+    ways: fine.length > 0 ? fine : ways,
     lead,
     engaged,
-    fieldAt<ThreadingInput>(path, 'choice'),
-  );
+    path: fieldAt<ThreadingInput>(path, 'choice'),
+  });
   if (!found.ok)
     return {
       ...empty,
@@ -275,10 +292,16 @@ export function planLathe({
       ],
       detail: known,
     };
-  const all = startWays(starts, worm.axialPitch, way.train?.driver ?? null, slideOf(shopLathe!), system);
+  const all = startWays({
+    starts,
+    axialPitch: worm.axialPitch,
+    driver: way.train?.driver ?? null,
+    slide: slideOf(shopLathe!),
+    system,
+  });
   const byStarts = all.find(({ by }) => by === input.startsBy) ?? null;
   const done: LatheDetail = { ...known, ways, inForce: way, starts: all, byStarts };
-  const issues = [...fields, ...judge(way, byStarts, allowed, path)];
+  const issues = [...fields, ...judge({ way, byStarts, allowed, path })];
   return {
     ...empty,
     facts: issues.some(({ severity }) => severity === 'wrong') ? null : { way },
@@ -317,7 +340,17 @@ function halfNuts({ leadscrew }: Lathe, { leadText }: LatheWay): string {
 }
 
 /** Issues: lathe-off, lathe-stud, starts-way */
-function judge(way: LatheWay, byStarts: StartWay | null, allowed: number, path: string): Issue[] {
+function judge({
+  way,
+  byStarts,
+  allowed,
+  path,
+}: {
+  readonly way: LatheWay;
+  readonly byStarts: StartWay | null;
+  readonly allowed: number;
+  readonly path: string;
+}): Issue[] {
   const issues: Issue[] = [];
   const issue = {
     path: fieldAt<ThreadingInput>(path, 'choice'),

@@ -39,13 +39,19 @@ const dialText = (mm: number, slide: Slide): string => {
  * null where not known Source: common practice; by geometry, starts stand 1/z1 of a turn and one axial pitch
  * apart
  */
-export function startWays(
-  starts: number,
-  axialPitch: number,
-  driver: number | null,
-  slide: Slide | null,
-  system: UnitSystem,
-): readonly StartWay[] {
+export function startWays({
+  starts,
+  axialPitch,
+  driver,
+  slide,
+  system,
+}: {
+  readonly starts: number;
+  readonly axialPitch: number;
+  readonly driver: number | null;
+  readonly slide: Slide | null;
+  readonly system: UnitSystem;
+}): readonly StartWay[] {
   if (starts === 1) return [];
   const pitch = lengthText(axialPitch, system, 'fine');
   const gear: StartWay =

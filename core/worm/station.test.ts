@@ -82,7 +82,7 @@ describe('the thread and its tool', () => {
 
   test('the template closes over tip and flanks, and its sizes are those of the tool', () => {
     const { drive } = stationOf(partOf(job()), 'worm')!.detail;
-    const sheet = wormTemplate(drive!, 'axis', 20, 'Worm');
+    const sheet = wormTemplate({ facts: drive!, set: 'axis', scale: 20, title: 'Worm' });
     const tip = sheet.outline.filter(({ y }) => y === 0);
     expect(tip[1]!.x - tip[0]!.x).toBeCloseTo(20 * toolOf(drive!, 'axis').flat, 9);
     expect(sheet.sizes.find(({ name }) => name === 'depth, tip to outside')!.mm).toBeCloseTo(4.4, 9);
@@ -292,17 +292,29 @@ describe('the lathe', () => {
 
   test('starts: the driver divides or it does not, the slide’s readings never add up their rounding', () => {
     const slide = { lead: 2, marks: 40 };
-    const [gear, top, plate] = startWays(3, Math.PI * 2, 60, slide, 'mm');
+    const [gear, top, plate] = startWays({
+      starts: 3,
+      axialPitch: Math.PI * 2,
+      driver: 60,
+      slide,
+      system: 'mm',
+    });
     expect(gear).toMatchObject({ possible: true, off: 0 });
     expect(gear!.say).toMatch(/every 20th tooth of the 60/);
-    expect(startWays(3, 5, 40, slide, 'mm')[0]).toMatchObject({ possible: false });
-    expect(startWays(3, 5, null, slide, 'mm')[0]!.possible).toBe(false);
+    expect(startWays({ starts: 3, axialPitch: 5, driver: 40, slide, system: 'mm' })[0]).toMatchObject({
+      possible: false,
+    });
+    expect(startWays({ starts: 3, axialPitch: 5, driver: null, slide, system: 'mm' })[0]!.possible).toBe(
+      false,
+    );
     expect(top!.say).toMatch(/Start 2: 3 turns \+ 6 of 40; Start 3: 6 turns \+ 11 of 40/);
     expect(top!.off).toBeLessThanOrEqual(25);
     expect(dialReading(12.566, slide).off).toBeCloseTo((12.55 - 12.566) * 1000, 6);
     expect(plate!.say).toMatch(/3 slots 120° apart/);
-    expect(startWays(1, 5, 40, null, 'mm')).toEqual([]);
-    expect(startWays(2, 5, 40, null, 'mm')[1]!.say).toMatch(/not listed in the shop/);
+    expect(startWays({ starts: 1, axialPitch: 5, driver: 40, slide: null, system: 'mm' })).toEqual([]);
+    expect(startWays({ starts: 2, axialPitch: 5, driver: 40, slide: null, system: 'mm' })[1]!.say).toMatch(
+      /not listed in the shop/,
+    );
   });
 
   test('what a thread may stray is asked for, whatever else is known; gears in each other’s way are told', () => {
@@ -341,11 +353,14 @@ describe('the lathe', () => {
 
   test('one turn of a dial is a turn', () => {
     const slide = { lead: 5, marks: 50 };
-    expect(startWays(3, 6, 40, slide, 'mm')[1]!.say).toContain(
+    expect(startWays({ starts: 3, axialPitch: 6, driver: 40, slide, system: 'mm' })[1]!.say).toContain(
       'Start 2: 1 turn + 10 of 50; Start 3: 2 turns + 20 of 50.',
     );
     // 6.03 mm of marks of 0.1: 0.03 beside it; 12.06 a mark of 0.06 less 0.1
-    expect(startWays(3, 6.03, 40, slide, 'mm')[1]!.off).toBeCloseTo(40, 6);
+    expect(startWays({ starts: 3, axialPitch: 6.03, driver: 40, slide, system: 'mm' })[1]!.off).toBeCloseTo(
+      40,
+      6,
+    );
   });
 
   test('settling the lathe keeps gears and setting by their content', async () => {

@@ -167,7 +167,7 @@ export function planWorm({
     ...empty,
     facts: wrong ? null : { outside: worm.outside, length, tool },
     answer: `Ø ${lengthFigure(worm.outside, system)} × ${lengthFigure(length, system)}, ${lengthFigure(worm.depth, system)} deep`,
-    values: valuesOf(drive, tool, length, setting, system),
+    values: valuesOf({ drive, tool, length, setting, system }),
     working: workingOf(drive, input.tool, tool, given?.ok ? null : { usual, engaged }),
     cautions: [
       {
@@ -189,13 +189,19 @@ export function planWorm({
   };
 }
 
-function valuesOf(
-  drive: DriveFacts,
-  tool: WormTool,
-  length: number,
-  setting: WormDetail['onScale'],
-  system: UnitSystem,
-): Value[] {
+function valuesOf({
+  drive,
+  tool,
+  length,
+  setting,
+  system,
+}: {
+  readonly drive: DriveFacts;
+  readonly tool: WormTool;
+  readonly length: number;
+  readonly setting: WormDetail['onScale'];
+  readonly system: UnitSystem;
+}): Value[] {
   const { worm, wormDiameter, starts, hand } = drive;
   const angle = (deg: number) => exact(deg.toFixed(7));
   return [

@@ -48,12 +48,17 @@ export function toolOf({ worm, proportions }: DriveShape, set: WormInput['tool']
  * The tool’s form, to hold a ground one against.
  * @param scale times life size, 1 to 200
  */
-export function wormTemplate(
-  facts: DriveShape,
-  set: WormInput['tool'],
-  scale: number,
-  title: string,
-): Template {
+export function wormTemplate({
+  facts,
+  set,
+  scale,
+  title,
+}: {
+  readonly facts: DriveShape;
+  readonly set: WormInput['tool'];
+  readonly scale: number;
+  readonly title: string;
+}): Template {
   const { worm, addendum } = facts;
   const tool = toolOf(facts, set);
   const half = (tool.flat / 2) * scale;
@@ -77,7 +82,19 @@ export function wormTemplate(
   ];
   const letter = Math.max(3, depth * 0.06);
   const wide = half + shank * lean + 8;
-  const line = (name: Template['lines'][number]['name'], x1: number, y1: number, x2: number, y2: number) => ({
+  const line = ({
+    name,
+    x1,
+    y1,
+    x2,
+    y2,
+  }: {
+    readonly name: Template['lines'][number]['name'];
+    readonly x1: number;
+    readonly y1: number;
+    readonly x2: number;
+    readonly y2: number;
+  }) => ({
     name,
     from: { x: x1, y: y1 },
     to: { x: x2, y: y2 },
@@ -99,14 +116,20 @@ export function wormTemplate(
     scale,
     outline: [...side.map(({ x, y }) => ({ x: -x, y })).reverse(), ...side],
     lines: [
-      line('pitch line', -wide, pitchUp, wide, pitchUp),
-      line('outside', -wide, depth, wide, depth),
-      line('centre', 0, -letter, 0, shank + letter),
-      line('check', -CHECK_BAR / 2, barAt, CHECK_BAR / 2, barAt),
-      line('check', -CHECK_BAR / 2, barAt - 1.5, -CHECK_BAR / 2, barAt + 1.5),
-      line('check', CHECK_BAR / 2, barAt - 1.5, CHECK_BAR / 2, barAt + 1.5),
-      line('relief', reliefAt, 0, reliefAt, shank),
-      line('relief', reliefAt, 0, reliefAt + shank * 0.6 * Math.tan(radiansOf(FRONT_RELIEF)), shank * 0.6),
+      line({ name: 'pitch line', x1: -wide, y1: pitchUp, x2: wide, y2: pitchUp }),
+      line({ name: 'outside', x1: -wide, y1: depth, x2: wide, y2: depth }),
+      line({ name: 'centre', x1: 0, y1: -letter, x2: 0, y2: shank + letter }),
+      line({ name: 'check', x1: -CHECK_BAR / 2, y1: barAt, x2: CHECK_BAR / 2, y2: barAt }),
+      line({ name: 'check', x1: -CHECK_BAR / 2, y1: barAt - 1.5, x2: -CHECK_BAR / 2, y2: barAt + 1.5 }),
+      line({ name: 'check', x1: CHECK_BAR / 2, y1: barAt - 1.5, x2: CHECK_BAR / 2, y2: barAt + 1.5 }),
+      line({ name: 'relief', x1: reliefAt, y1: 0, x2: reliefAt, y2: shank }),
+      line({
+        name: 'relief',
+        x1: reliefAt,
+        y1: 0,
+        x2: reliefAt + shank * 0.6 * Math.tan(radiansOf(FRONT_RELIEF)),
+        y2: shank * 0.6,
+      }),
     ],
     circles: [],
     words: [

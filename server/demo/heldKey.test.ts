@@ -42,7 +42,8 @@ const held = fc.oneof(
 function toldOf(job: Job, shop: Equipment): string[] {
   const planned = plan(job, shop);
   return planned.parts.flatMap(({ id, stations, cutting }) => {
-    const run = cutting && freezeRun(job, planned, shop, { runId: 'r', jobRevision: 1, partId: id });
+    const run =
+      cutting && freezeRun({ job, planned, shop, start: { runId: 'r', jobRevision: 1, partId: id } });
     return [
       ...stations.flatMap(({ answer, issues, cautions }) => [
         answer,

@@ -32,5 +32,9 @@ export function blowerPair(): Job {
     }),
   );
   const ofSet = demoShop.cutters.find(({ number, pitch }) => number === '6' && pitch.typed === '1.5');
-  return withMatePart(withCutter(drawn, 'p1', ofSet?.id ?? null, demoShop), 'p1', null).job;
+  return withMatePart({
+    job: withCutter({ job: drawn, partId: 'p1', cutterId: ofSet?.id ?? null, shop: demoShop }),
+    partId: 'p1',
+    crossed: null,
+  }).job;
 }

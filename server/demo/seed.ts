@@ -14,8 +14,15 @@ export async function seedDemo({ jobs, runs, shop }: Services): Promise<void> {
   await shop.save(0, demoShop);
   for (const { job, proof, run } of demoJobs()) {
     const { revision } = await jobs.save(0, job);
-    if (proof) await seedRun(runs, job.id, revision, proof, { kind: 'proof', name: 'brass offcut' });
-    if (run) await seedRun(runs, job.id, revision, run, { kind: 'work', name: '' });
+    if (proof)
+      await seedRun({
+        runs,
+        jobId: job.id,
+        revision,
+        made: proof,
+        piece: { kind: 'proof', name: 'brass offcut' },
+      });
+    if (run) await seedRun({ runs, jobId: job.id, revision, made: run, piece: { kind: 'work', name: '' } });
     const inspect = run?.closed ? stationOf(plan(job, demoShop).parts[0]!, 'inspect') : null;
     const record = inspect && recordOf(inspect.detail, job.units);
     if (record) await runs.append(`run-${job.id}`, [writtenAtTheBench(`run-${job.id}`, record)]);
@@ -33,13 +40,19 @@ const writtenAtTheBench = (runId: string, record: MeasuredRecord): RunEvent => (
   ...record,
 });
 
-async function seedRun(
-  runs: Services['runs'],
-  jobId: string,
-  revision: number,
-  made: NonNullable<DemoJob['run']>,
-  piece: Piece,
-): Promise<void> {
+async function seedRun({
+  runs,
+  jobId,
+  revision,
+  made,
+  piece,
+}: {
+  readonly runs: Services['runs'];
+  readonly jobId: string;
+  readonly revision: number;
+  readonly made: NonNullable<DemoJob['run']>;
+  readonly piece: Piece;
+}): Promise<void> {
   const { run } = await runs.start(jobId, {
     id: piece.kind === 'proof' ? `proof-${jobId}` : `run-${jobId}`,
     partId: 'p1',

@@ -17,14 +17,16 @@ import { measure } from '../../core/units/index.ts';
 function demoCutters(): readonly FormCutter[] {
   const pitch = (typed: string, unit: 'module' | 'dp') => measure(typed, unit);
   return [
-    ...cutterSet(pitch('1.5', 'module'), 'metric', 8, '20').map((cutter) => ({
-      ...cutter,
-      diameter: measure('60', 'mm'),
-      bore: measure('22', 'mm'),
-      width: measure('6', 'mm'),
-      teeth: 12,
-      material: 'HSS',
-    })),
+    ...cutterSet({ pitch: pitch('1.5', 'module'), school: 'metric', size: 8, angleDeg: '20' }).map(
+      (cutter) => ({
+        ...cutter,
+        diameter: measure('60', 'mm'),
+        bore: measure('22', 'mm'),
+        width: measure('6', 'mm'),
+        teeth: 12,
+        material: 'HSS',
+      }),
+    ),
     {
       ...plainCutter('fog-12-3', '12 P No. 3, fog drive', pitch('12', 'dp')),
       number: '3',

@@ -228,8 +228,8 @@ export function demoJobs(): readonly DemoJob[] {
     },
     {
       job: settled(
-        withCutter(
-          inInches(
+        withCutter({
+          job: inInches(
             drawnSpurJob({
               id: 'demo-fog-cam',
               name: 'Fog signal, cam-shaft gear',
@@ -241,10 +241,10 @@ export function demoJobs(): readonly DemoJob[] {
             }),
             '.180',
           ),
-          'p1',
-          'fog-12-3',
-          demoShop,
-        ),
+          partId: 'p1',
+          cutterId: 'fog-12-3',
+          shop: demoShop,
+        }),
       ),
       run: { cuts: 17, turns: 0, notes: ['Second coat of dye: the marks had gone.'], paused: true },
     },
@@ -267,8 +267,8 @@ export function demoJobs(): readonly DemoJob[] {
     {
       job: settled(
         setUp(
-          withCutter(
-            roughFinish(
+          withCutter({
+            job: roughFinish(
               drawnSpurJob({
                 id: 'demo-lens-second',
                 name: 'Lens drive, second wheel',
@@ -279,10 +279,12 @@ export function demoJobs(): readonly DemoJob[] {
               }),
               '0.4',
             ),
-            'p1',
-            demoShop.cutters.find(({ pitch, range }) => pitch.typed === '1.5' && range?.from === 55)!.id,
-            demoShop,
-          ),
+            partId: 'p1',
+            cutterId: demoShop.cutters.find(
+              ({ pitch, range }) => pitch.typed === '1.5' && range?.from === 55,
+            )!.id,
+            shop: demoShop,
+          }),
           {
             materialId: 'material-bronze',
             mandrelId: 'mandrel-12',

@@ -6,7 +6,7 @@ import { demoShop } from './shop.ts';
 /** The carriage of the lens is turned by hand through a worm when the clockwork rests. */
 export function carriageDrive(): Job {
   const drawn = drawnDriveJob({ id: 'demo-carriage', name: 'Lens carriage, hand drive', shop: demoShop });
-  return withCutter(drawn, 'p1', 'winding-2-6', demoShop);
+  return withCutter({ job: drawn, partId: 'p1', cutterId: 'winding-2-6', shop: demoShop });
 }
 
 /** The winch came in worn out: what was read off its worm and wheel. */

@@ -71,7 +71,7 @@ export class JobService {
       const stored = row?.revision ?? 0;
       // an answer that was lost on its way: what is sent again is what is stored
       if (row && stored !== revision && sameJob(row.document, job)) return null;
-      if (stored !== revision) return this.keep(em, job, revision, stored, row !== null);
+      if (stored !== revision) return this.keep({ em, job, revision, stored, exists: row !== null });
       const fields = {
         name: job.name,
         line: lineOf(planned),
@@ -152,13 +152,19 @@ export class JobService {
   }
 
   /** Keeps what came too late, to be taken out again by hand. */
-  private keep(
-    em: Pick<EntityManager, 'create'>,
-    job: Job,
-    revision: number,
-    stored: number,
-    exists: boolean,
-  ): Refused {
+  private keep({
+    em,
+    job,
+    revision,
+    stored,
+    exists,
+  }: {
+    readonly em: Pick<EntityManager, 'create'>;
+    readonly job: Job;
+    readonly revision: number;
+    readonly stored: number;
+    readonly exists: boolean;
+  }): Refused {
     const keptId = randomUUID();
     if (exists) {
       em.create(KeptVersionRow, {

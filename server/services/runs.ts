@@ -71,15 +71,20 @@ export class RunService {
     }
     const { equipment } = await this.shop.read();
     const planned = plan(job, equipment);
-    const frozen = freezeRun(job, planned, equipment, {
-      runId: given.id,
-      jobRevision: revision,
-      partId: given.partId,
-      ...(given.piece ? { piece: given.piece } : {}),
-      continues: !given.continues ? null : await this.begun(em, given.continues),
-      deepens: !given.deepens
-        ? null
-        : { ...given.deepens, run: this.present(await this.row(em, given.deepens.runId)).run },
+    const frozen = freezeRun({
+      job,
+      planned,
+      shop: equipment,
+      start: {
+        runId: given.id,
+        jobRevision: revision,
+        partId: given.partId,
+        ...(given.piece ? { piece: given.piece } : {}),
+        continues: !given.continues ? null : await this.begun(em, given.continues),
+        deepens: !given.deepens
+          ? null
+          : { ...given.deepens, run: this.present(await this.row(em, given.deepens.runId)).run },
+      },
     });
     if (!frozen.ok) throw new Refused(422, frozen.issues);
     const at = new Date().toISOString();

@@ -13,19 +13,32 @@ const ANGLE = radiansOf(20);
 /** More teeth than this are drawn as fewer: what is measured is the same. */
 const MOST_DRAWN = 44;
 
-const countOf = (typed: Measure, otherwise: number, least: number, most: number): number => {
-  const read = parseCount(typed, '', least, most);
+const countOf = ({
+  typed,
+  otherwise,
+  least,
+  most,
+}: {
+  readonly typed: Measure;
+  readonly otherwise: number;
+  readonly least: number;
+  readonly most: number;
+}): number => {
+  const read = parseCount({ given: typed, what: '', least, most });
   return read.ok ? read.value : otherwise;
 };
 
 /** What to measure on the sample, and between which points. */
 export function SampleScribe({ part }: StationProps<'gear'>) {
   const sample = part.arrival.by === 'sample' ? part.arrival.sample : null;
-  const counted = sample ? countOf(sample.teeth, 24, 4, 1000) : 24;
+  const counted = sample ? countOf({ typed: sample.teeth, otherwise: 24, least: 4, most: 1000 }) : 24;
   const odd = sample?.tipBy !== 'over' || counted % 2 === 1;
   const teeth = counted <= MOST_DRAWN ? Math.max(9, counted) : odd ? 43 : 44;
   const k = sample
-    ? Math.min(countOf(sample.spanTeeth, Math.round(teeth / 9 + 0.5), 1, 400), Math.floor(teeth / 3))
+    ? Math.min(
+        countOf({ typed: sample.spanTeeth, otherwise: Math.round(teeth / 9 + 0.5), least: 1, most: 400 }),
+        Math.floor(teeth / 3),
+      )
     : 3;
   const outline = useMemo(() => {
     const drawing: GearDrawing = {

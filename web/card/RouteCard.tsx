@@ -41,7 +41,7 @@ export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteC
   const edit = useDraft((draft) => draft.edit);
   const takeShopHead = (id: string | undefined) => {
     const head = shop.heads.find((candidate) => candidate.id === id);
-    if (head) edit((now) => withHead(now, part.id, head, shop));
+    if (head) edit((now) => withHead({ job: now, partId: part.id, head, shop }));
   };
   return (
     <section className="route" aria-label="Route card">

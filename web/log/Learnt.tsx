@@ -17,29 +17,38 @@ interface About {
 
 /** What a lesson from this part can be about: what it was cut with, its kind, or everything. */
 function aboutsOf(part: Part, shop: Equipment): About[] {
-  const named = (
-    kind: About['kind'],
-    things: readonly { id: string; name: string }[],
-    id: string | null | undefined,
-    station: StationId,
-  ): About[] => {
+  const named = ({
+    kind,
+    things,
+    id,
+    station,
+  }: {
+    readonly kind: About['kind'];
+    readonly things: readonly { id: string; name: string }[];
+    readonly id: string | null | undefined;
+    readonly station: StationId;
+  }): About[] => {
     const thing = things.find((each) => each.id === id);
     return thing ? [{ kind, id: thing.id, label: thing.name, station }] : [];
   };
   const { lessonsAt } = documentOf(part.kind);
   return [
-    ...(isThreaded(part) ? named('lathe', shop.lathes, part.lathe.latheId, 'lathe') : []),
+    ...(isThreaded(part)
+      ? named({ kind: 'lathe', things: shop.lathes, id: part.lathe.latheId, station: 'lathe' })
+      : []),
     ...(isIndexed(part)
       ? [
-          ...named('mandrel', shop.mandrels, part.setup.mandrelId, 'setup'),
-          ...named('head', shop.heads, part.dividing.headId, 'dividing'),
+          ...named({ kind: 'mandrel', things: shop.mandrels, id: part.setup.mandrelId, station: 'setup' }),
+          ...named({ kind: 'head', things: shop.heads, id: part.dividing.headId, station: 'dividing' }),
         ]
       : []),
-    ...(isFormCut(part) ? named('cutter', shop.cutters, part.cutter.cutterId, 'cutter') : []),
+    ...(isFormCut(part)
+      ? named({ kind: 'cutter', things: shop.cutters, id: part.cutter.cutterId, station: 'cutter' })
+      : []),
     ...(isIndexed(part)
       ? [
-          ...named('mill', shop.mills, part.dividing.millId, 'setup'),
-          ...named('material', shop.materials, part.setup.materialId, 'setup'),
+          ...named({ kind: 'mill', things: shop.mills, id: part.dividing.millId, station: 'setup' }),
+          ...named({ kind: 'material', things: shop.materials, id: part.setup.materialId, station: 'setup' }),
         ]
       : []),
     { kind: 'part', id: part.kind, label: wordsOf(part).all, station: lessonsAt.kind },

@@ -41,7 +41,7 @@ export function DoubtSay({ run, state, events, act }: Omit<MillProps, 'link'>) {
       <button
         type="button"
         className="mill-button mill-done"
-        onClick={() => act(...reconcile(run, events, state, cutsDone))}
+        onClick={() => act(...reconcile({ run, events, state, cutsDone }))}
       >
         Set the count so
       </button>

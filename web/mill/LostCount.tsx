@@ -44,7 +44,7 @@ function ByHole({ run, state, events, act, onClose }: Omit<LostCountProps, 'open
   /** @param standing the pin is there already, and the space is not cut: nothing is to be cranked */
   const take = (cutsDone: number, standing: boolean) => {
     const there = standing ? standsAt(run, run.cuts[cutsDone] ?? null) : null;
-    const acts = [...reconcile(run, events, state, cutsDone), ...(there ? [there] : [])];
+    const acts = [...reconcile({ run, events, state, cutsDone }), ...(there ? [there] : [])];
     if (acts.length > 0) act(...acts);
     onClose();
   };

@@ -29,10 +29,15 @@ export function PrintPage() {
   const { job, revision, updatedAt } = stored.data;
   const planned = plan(job, shop.data.equipment);
   const askedOf = (partId: string): SheetStretch[] => {
-    const run = freezeRun(job, planned, shop.data.equipment, {
-      runId: 'on-paper',
-      jobRevision: revision,
-      partId,
+    const run = freezeRun({
+      job,
+      planned,
+      shop: shop.data.equipment,
+      start: {
+        runId: 'on-paper',
+        jobRevision: revision,
+        partId,
+      },
     });
     return run.ok ? promptSheet(run.value) : [];
   };

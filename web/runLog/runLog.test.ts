@@ -28,7 +28,12 @@ const { createRunLog } = await import('./index.ts');
 
 const job = drawnSpurJob({ id: 'j', name: 'Pinion', pitch: '1', teeth: 12, face: '8', bore: '4' });
 const run = need(
-  freezeRun(job, plan(job, STOCK_EQUIPMENT), STOCK_EQUIPMENT, { runId: 'r', jobRevision: 1, partId: 'p1' }),
+  freezeRun({
+    job,
+    planned: plan(job, STOCK_EQUIPMENT),
+    shop: STOCK_EQUIPMENT,
+    start: { runId: 'r', jobRevision: 1, partId: 'p1' },
+  }),
 );
 
 /** How a request fares: not heard, heard and the answer lost, answered by something else, or in order. */

@@ -44,7 +44,17 @@ export type RunLog = UseBoundStore<StoreApi<RunLogState>>;
  * What a person did, as an event. @param number of the screen it is made on @param seen what that screen
  * knows of the run
  */
-function eventOf(runId: string, act: RunAct, number: EventNumber, seen: readonly RunEvent[]): RunEvent {
+function eventOf({
+  runId,
+  act,
+  number,
+  seen,
+}: {
+  readonly runId: string;
+  readonly act: RunAct;
+  readonly number: EventNumber;
+  readonly seen: readonly RunEvent[];
+}): RunEvent {
   const { [number.device]: _own, ...lastSeen } = lastSeenOf(seen);
   return {
     id: newId(),
@@ -131,7 +141,7 @@ export function createRunLog(run: Run): RunLog {
         if (!kind || now - (lastPressed.get(kind) ?? -Infinity) < (DOUBLE_TAP_MS[kind] ?? 0)) return;
         lastPressed.set(kind, now);
         for (const act of acts) {
-          const event = eventOf(run.id, act, nextEventNumber(run.id), get().events);
+          const event = eventOf({ runId: run.id, act, number: nextEventNumber(run.id), seen: get().events });
           if (keepEvent(event)) {
             set({ events: [...get().events, event], waiting: get().waiting + 1 });
           } else {
@@ -164,7 +174,9 @@ export function createRunLog(run: Run): RunLog {
 export async function writeInRun(runId: string, act: RunAct): Promise<void> {
   const { events } = await api.readEvents(runId, 0);
   // under a name of its own: one that does not arrive leaves no gap in this screen's counts
-  await api.appendEvents(runId, [eventOf(runId, act, { device: newId(), deviceSeq: 1 }, events)]);
+  await api.appendEvents(runId, [
+    eventOf({ runId, act, number: { device: newId(), deviceSeq: 1 }, seen: events }),
+  ]);
 }
 
 /** Keeps a log in touch with the server while its page is open. @returns what to call to stop */

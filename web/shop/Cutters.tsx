@@ -108,7 +108,8 @@ function AddSet({ onAdd }: { readonly onAdd: (set: readonly FormCutter[]) => str
   /** Of what stands in the fields, never of what stood there before it could not be read. */
   const add = () => {
     const [read, slope] = [pitchCell(pitch), readAngle(angle)];
-    if (read.ok && slope.ok) return setWhy(onAdd(cutterSet(read.value, school, size, slope.value.typed)));
+    if (read.ok && slope.ok)
+      return setWhy(onAdd(cutterSet({ pitch: read.value, school, size, angleDeg: slope.value.typed })));
     setWhy([read, slope].flatMap((one) => (one.ok ? [] : one.issues.map(sayIssue))).join(' '));
   };
   return (

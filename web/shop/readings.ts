@@ -12,7 +12,7 @@ export function readName(typed: string): Result<string> {
 export const readWhole =
   (what: string, least: number, most: number) =>
   (typed: string): Result<number> =>
-    parseCount(measure(typed, 'count'), what, least, most);
+    parseCount({ given: measure(typed, 'count'), what, least, most });
 
 /** A size of something in the shop, in its own units where the figure is bare. */
 export const readSizeOf =

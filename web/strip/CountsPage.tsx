@@ -114,7 +114,7 @@ function Chosen({ count, reach, heads, shop }: ChosenProps) {
         ? { ...part, spacing: { ...part.spacing, count: measure(String(count), 'count') } }
         : part,
     );
-    open(head ? withHead(counted, 'p1', head, shop) : counted, 0);
+    open(head ? withHead({ job: counted, partId: 'p1', head, shop }) : counted, 0);
     edit((now) => ({ ...now }));
     void navigate(`/jobs/${job.id}/p1/dividing`);
   };

@@ -62,7 +62,7 @@ function readRow(
   const issues: Partial<Record<Field, readonly Issue[]>> = {};
   const read = (field: Field): number => {
     const { what, least, most } = FIELDS[field];
-    const count = parseCount(measure(typed[field], 'count'), what, least, most);
+    const count = parseCount({ given: measure(typed[field], 'count'), what, least, most });
     if (count.ok) return count.value;
     issues[field] = count.issues;
     return 0;
@@ -107,7 +107,7 @@ function Chart({ equipment }: { readonly equipment: Equipment }) {
   const { row, issues } = useMemo(() => readRow(typed, train), [typed, train]);
   const { chartLetters: letters } = usePreferences();
   const check = useMemo(
-    () => row && head && checkOn(head, equipment, row, letters),
+    () => row && head && checkOn({ head, equipment, row, letters }),
     [row, head, equipment, letters],
   );
   return (
@@ -208,7 +208,17 @@ function Letters({ positions }: { readonly positions: readonly ChartPosition[] }
   );
 }
 
-function checkOn(head: Head, equipment: Equipment, row: ChartRow, letters: ChartLetters): ChartCheck {
+function checkOn({
+  head,
+  equipment,
+  row,
+  letters,
+}: {
+  readonly head: Head;
+  readonly equipment: Equipment;
+  readonly row: ChartRow;
+  readonly letters: ChartLetters;
+}): ChartCheck {
   const gears = equipment.gearSets.find(({ id }) => id === head.differential?.gearSetId)?.gears ?? [];
   return checkChart(row, { ratio: exact(head.ratio), circles: circlesOf(head.plates), gears, letters });
 }

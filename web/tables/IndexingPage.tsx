@@ -82,7 +82,7 @@ function Table({ job, partId, shop, stored }: TableProps) {
   const round = stationOf(part, 'spacing')?.detail.drawing;
   const circle = round?.along === 'turn' ? round.diameter : null;
   const cells = shown.map((row) => [
-    ...cellsOf(row, way, detail.head?.ratio ?? '1', cuts),
+    ...cellsOf({ row, way, ratio: detail.head?.ratio ?? '1', cuts }),
     ...(circle === null ? [] : readoutOf(row, circle)),
   ]);
   const heading = [...headingOf(way), ...(circle === null ? [] : ['X mm', 'Y mm'])];
@@ -240,7 +240,17 @@ function turnsText(text: string | null): string {
   return whole.equals(0) ? part : `${whole.n} ${part}`;
 }
 
-function cellsOf(row: IndexingRow, way: Way, ratio: string, cuts: Cuts): readonly string[] {
+function cellsOf({
+  row,
+  way,
+  ratio,
+  cuts,
+}: {
+  readonly row: IndexingRow;
+  readonly way: Way;
+  readonly ratio: string;
+  readonly cuts: Cuts;
+}): readonly string[] {
   const place = exact(row.place);
   return [
     String(row.space),

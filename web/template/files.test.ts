@@ -13,7 +13,13 @@ const form: ToothForm = {
 };
 
 test('the DXF is read back by another library, at its scale, in millimetres', async () => {
-  const template = templateOf(form, 'trochoid', 20, 'form', '17 teeth, m 2');
+  const template = templateOf({
+    form,
+    continuation: 'trochoid',
+    scale: 20,
+    as: 'form',
+    title: '17 teeth, m 2',
+  });
   const file = new dxfParser().parseSync(await templateDxf(template))!;
   expect(file.header['$INSUNITS']).toBe(4);
   const on = (layer: string) => file.entities.filter((entity) => entity.layer === layer);
@@ -34,7 +40,13 @@ test('the DXF is read back by another library, at its scale, in millimetres', as
 });
 
 test('two buttons are two circles of the size told', async () => {
-  const template = templateOf(form, 'radial', 10, 'buttons', '17 teeth, m 2');
+  const template = templateOf({
+    form,
+    continuation: 'radial',
+    scale: 10,
+    as: 'buttons',
+    title: '17 teeth, m 2',
+  });
   const file = new dxfParser().parseSync(await templateDxf(template))!;
   const circles = file.entities.filter(({ type }) => type === 'CIRCLE') as unknown as {
     radius: number;
@@ -49,7 +61,13 @@ test('two buttons are two circles of the size told', async () => {
 });
 
 test('the SVG prints at its scale: width and height in millimetres, a unit of the picture a millimetre', async () => {
-  const template = templateOf(form, 'trochoid', 20, 'form', '17 teeth, m 2');
+  const template = templateOf({
+    form,
+    continuation: 'trochoid',
+    scale: 20,
+    as: 'form',
+    title: '17 teeth, m 2',
+  });
   const svg = await templateSvg(template);
   const width = Number(/width="([\d.]+)mm"/.exec(svg)![1]);
   const [, , box] = /viewBox="([^"]+)"/.exec(svg)![1]!.split(' ').map(Number);

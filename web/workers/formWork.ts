@@ -22,7 +22,15 @@ const radians = ({ helixDeg }: FormGround): number => radiansOf(helixDeg);
 function flatForm(ground: FormGround): ToothForm {
   const { form, helixDeg } = ground;
   if (helixDeg === 0) return form;
-  return { ...form, teeth: virtualTeeth(form.teeth, radians(ground), form.module, null).book };
+  return {
+    ...form,
+    teeth: virtualTeeth({
+      teeth: form.teeth,
+      helixAngle: radians(ground),
+      normalModule: form.module,
+      cutterDiameter: null,
+    }).book,
+  };
 }
 
 /**
@@ -46,4 +54,4 @@ export const template = (
   scale: number,
   as: 'form' | 'buttons',
   title: string,
-): Template => templateOf(flatForm(ground), continuation, scale, as, title);
+): Template => templateOf({ form: flatForm(ground), continuation, scale, as, title });

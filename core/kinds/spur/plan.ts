@@ -74,18 +74,23 @@ function cutBy(part: SpurPart, { cutters }: PartGround, inForce: CutterInForce, 
   const { countBy } = part.cutter;
   const need = cutterNeed(read);
   const { cutter, diameter } = inForce;
-  const judged = need && cutter ? judgeCutter(cutter, need, countBy, cutters.shop) : null;
+  const judged = need && cutter ? judgeCutter({ cutter, need, by: countBy, owned: cutters.shop }) : null;
   const ofItsRange = need && cutterFor(countFor(need, countBy, diameter))?.range.from;
   return { ...inForce, need, madeFor: judged?.madeFor ?? ofItsRange ?? read.teeth ?? Infinity };
 }
 
 /** The gear with how it arrived: until something is taken, the arrival is the answer. */
-function planArrived(
-  part: SpurPart,
-  on: PartGround,
-  read: GearReadings,
-  own: ReturnType<typeof planGear>,
-): StationWork<SpurSizes, StationDetails['gear']> {
+function planArrived({
+  part,
+  on,
+  read,
+  own,
+}: {
+  readonly part: SpurPart;
+  readonly on: PartGround;
+  readonly read: GearReadings;
+  readonly own: ReturnType<typeof planGear>;
+}): StationWork<SpurSizes, StationDetails['gear']> {
   const { arrival } = part;
   const path = `${on.path}.arrival`;
   const arrived = planArrival({
@@ -98,9 +103,11 @@ function planArrived(
   });
   const asks = [
     ...angleAssumed(arrival, read.pressureAngleDeg, `${on.path}.gear`),
-    ...handUnasked(arrival, !read.helixDeg.equals(0), read.hand, path),
+    ...handUnasked({ arrival, helical: !read.helixDeg.equals(0), hand: read.hand, path }),
     ...sampleSaysOther(arrival, arrived.detail, fieldAt<Arrival>(path, 'taken')),
-    ...(own.facts ? judgeRoom(arrival, approx(own.facts.tipDiameter), path, on.units) : []),
+    ...(own.facts
+      ? judgeRoom({ arrival, tipDiameter: approx(own.facts.tipDiameter), path, system: on.units })
+      : []),
   ];
   return {
     ...own,
@@ -154,7 +161,7 @@ export function planSpur(part: SpurPart, on: PartGround): PartPlan {
   const by = cutBy(part, on, inForce, read);
   const own = planGear({ read, cutterTeeth: by.madeFor, mateThinning: on.mateThinning, ...at('gear') });
   const sizes = own.facts;
-  const gear = planArrived(part, on, read, own);
+  const gear = planArrived({ part, on, read, own });
   const blank = planBlank({ input: part.blank, sizes, path: on.path, units });
   const cutter = planCutter({
     choice: part.cutter,

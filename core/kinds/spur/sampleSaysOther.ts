@@ -32,7 +32,17 @@ export function angleAssumed(arrival: Arrival, angleDeg: Exact | null, path: str
  * @param path of the sample in the document
  * Issues: hand-unasked
  */
-export function handUnasked(arrival: Arrival, helical: boolean, hand: string, path: string): Issue[] {
+export function handUnasked({
+  arrival,
+  helical,
+  hand,
+  path,
+}: {
+  readonly arrival: Arrival;
+  readonly helical: boolean;
+  readonly hand: string;
+  readonly path: string;
+}): Issue[] {
   if (arrival.by !== 'sample' || !arrival.taken || !helical || arrival.sample.hand !== 'not-looked')
     return [];
   return [

@@ -72,7 +72,8 @@ export function planWheelPart(part: WheelPart, on: PartGround): PartPlan {
     teethAt: 'drive.teeth',
   });
   const { countBy } = part.cutter;
-  const judged = need && picked ? judgeCutter(picked, need, countBy, on.cutters.shop) : null;
+  const judged =
+    need && picked ? judgeCutter({ cutter: picked, need, by: countBy, owned: on.cutters.shop }) : null;
   const madeFor = judged?.madeFor ?? (need && countFor(need, countBy, diameter));
   const { mill } = on.dividing;
   const wheel = planWheel({

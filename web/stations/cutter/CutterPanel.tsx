@@ -22,7 +22,8 @@ const VERDICT = { fits: '✓ fits', unsure: '? ask first', out: 'out' } as const
 export function CutterPanel(props: StationProps<'cutter'>) {
   const { station, part, units, shop, edit, editPart } = props;
   const { set, owned, inForce, virtual, ground } = station.detail;
-  const take = (id: string | null) => edit((now) => withCutter(now, part.id, id, shop));
+  const take = (id: string | null) =>
+    edit((now) => withCutter({ job: now, partId: part.id, cutterId: id, shop }));
   return (
     <>
       <Values values={station.values} units={units} />

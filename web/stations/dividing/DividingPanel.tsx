@@ -144,7 +144,7 @@ function HeadField({ station, part, shop, job, edit }: StationProps<'dividing'>)
         options={heads.map(({ id: value, name, ratio }) => ({ value, label: `${name}, ${ratio} : 1` }))}
         onChange={(chosen) => {
           const taken = shop.heads.find((candidate) => candidate.id === chosen);
-          if (taken) edit((now) => withHead(now, part.id, taken, shop));
+          if (taken) edit((now) => withHead({ job: now, partId: part.id, head: taken, shop }));
         }}
         style={{ width: '100%' }}
       />
@@ -165,7 +165,9 @@ function MillField({ station, part, shop, edit }: StationProps<'dividing'>) {
           value: mill.id,
           label: `${mill.name}, ${mill.lead.typed} ${mill.lead.unit} a turn, ${mill.marks} marks`,
         }))}
-        onChange={(chosen) => chosen && edit((now) => withMill(now, part.id, chosen, shop))}
+        onChange={(chosen) =>
+          chosen && edit((now) => withMill({ job: now, partId: part.id, millId: chosen, shop }))
+        }
         style={{ width: '100%' }}
       />
     </div>
@@ -178,7 +180,7 @@ function OtherHeads({ station, part, shop, edit }: StationProps<'dividing'>) {
   if (otherHeads.length === 0) return null;
   const take = (id: string) => {
     const head = shop.heads.find((candidate) => candidate.id === id);
-    if (head) edit((now) => withHead(now, part.id, head, shop));
+    if (head) edit((now) => withHead({ job: now, partId: part.id, head, shop }));
   };
   return (
     <Notice tone="good" word="Another head in the shop divides it:">

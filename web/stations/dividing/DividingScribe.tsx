@@ -84,7 +84,7 @@ function WayDrawing({ station, planned, shop, job, way }: StationProps<'dividing
   const crank = useCrank(aim?.full ? spaces : spaces - 1);
   const done = Math.floor(crank.at + 1e-9);
   const next = Math.min(done + 1, spaces);
-  const landing = (move: number) => landingOf(exact(ratio), choice, motion, move);
+  const landing = (move: number) => landingOf({ ratio: exact(ratio), choice, motion, at: move });
   const from = done === 0 ? { ...landing(0) } : landing(done);
   const spindle = spindleAt(motion, crank.at);
   const live = crank.at > 0 ? liveOf(choice, geared, crank.at, motion, ratio) : null;

@@ -45,7 +45,7 @@ export function ErrorsRound({ way, aim, ratio, units }: ErrorsRoundProps) {
 
   const read = {
     runout: parsePositiveLength(runout, 'The reading'),
-    hole: parseCount(hole, 'The hole', 0, holes - 1),
+    hole: parseCount({ given: hole, what: 'The hole', least: 0, most: holes - 1 }),
     off: parsePositiveLength(off, 'The error'),
     radius: parsePositiveLength(radius, 'The radius'),
   };

@@ -102,10 +102,14 @@ export function MakePlate({
     }
     const heads = shop.heads.map((other) => (other.id === head.id ? headWithMade(other, thing) : other));
     edit((now) =>
-      withDividing(withHead(now, part.id, richer, { ...shop, heads }), part.id, (dividing) => ({
-        ...dividing,
-        choice: null,
-      })),
+      withDividing(
+        withHead({ job: now, partId: part.id, head: richer, shop: { ...shop, heads } }),
+        part.id,
+        (dividing) => ({
+          ...dividing,
+          choice: null,
+        }),
+      ),
     );
   };
   const bind = bindTo(made, set, at);

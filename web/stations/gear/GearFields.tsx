@@ -38,7 +38,7 @@ export function GearFields(props: StationProps<'gear'>) {
   const cutter = job.equipment.cutters.find(({ id }) => id === part.cutter.cutterId);
   const stamp = cutter && cutter.stamped.typed !== '' ? cutter : null;
   const { head, gearSets } = dividingGround(job, shop, part);
-  const teeth = parseCount(gear.teeth, 'The tooth count', 4, 1000);
+  const teeth = parseCount({ given: gear.teeth, what: 'The tooth count', least: 4, most: 1000 });
   const bindDepth = bindTo(gear.depth, setDepth, (field) => at(`depth.${field}`));
   const bind = bindTo(gear, set, at);
   return (

@@ -42,14 +42,15 @@ export function MateFields({ station, part, job, edit, gear, set, at, units }: M
   const makeMate = () => {
     const { normalPitch } = station.detail;
     const pitch = normalPitch && pitchOf(normalPitch.system, exact(normalPitch.figure));
-    const made = withMatePart(
+    const made = withMatePart({
       job,
-      part.id,
-      crossed && helical
-        ? { helixDeg: crossed.mateHelixDeg, hand: crossed.mateHand, ownHelixDeg: helical.helixDeg }
-        : crossed && { helixDeg: crossed.mateHelixDeg, hand: crossed.mateHand, ownHelixDeg: 0 },
-      pitch,
-    );
+      partId: part.id,
+      crossed:
+        crossed && helical
+          ? { helixDeg: crossed.mateHelixDeg, hand: crossed.mateHand, ownHelixDeg: helical.helixDeg }
+          : crossed && { helixDeg: crossed.mateHelixDeg, hand: crossed.mateHand, ownHelixDeg: 0 },
+      normalPitch: pitch,
+    });
     if (!made.mateId) return;
     edit(() => made.job);
     void navigate(`/jobs/${job.id}/${made.mateId}/gear`);

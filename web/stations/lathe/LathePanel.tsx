@@ -25,7 +25,7 @@ export function LathePanel(props: StationProps<'lathe'>) {
           label="Lathe"
           value={detail.lathe?.id ?? null}
           options={lathes.map(({ id, name }) => ({ value: id, label: name }))}
-          onChange={(id) => edit((now) => withLathe(now, part.id, id, shop))}
+          onChange={(id) => edit((now) => withLathe({ job: now, partId: part.id, latheId: id, shop }))}
           echo={
             detail.gearSet
               ? `with ${detail.gearSet.name}`

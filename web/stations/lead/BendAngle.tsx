@@ -26,7 +26,7 @@ export function BendAngle(props: BendAngleProps) {
   const { give } = part.lead;
   const setGive = (change: Partial<LeadInput['give']>) => set({ give: { ...give, ...change } });
   const read = readGear(part.gear, units);
-  const question = open ? bendQuestion(job, part, detail, shop) : null;
+  const question = open ? bendQuestion({ job, part, detail, shop }) : null;
   const asked = question && JSON.stringify(question);
   const { found, broken } = useBends(stopped === asked ? null : question);
   const partner = mateOf(job, part.id);

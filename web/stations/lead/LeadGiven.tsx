@@ -32,7 +32,7 @@ export function LeadGiven({ station, part, units, shop, job, edit, issuesAt, set
             value: id,
             label: `${name}, ${lead.typed} ${lead.unit} a turn`,
           }))}
-          onChange={(id) => edit((now) => withMill(now, part.id, id, shop))}
+          onChange={(id) => edit((now) => withMill({ job: now, partId: part.id, millId: id, shop }))}
           echo={
             machine !== null && (
               <>
@@ -45,7 +45,7 @@ export function LeadGiven({ station, part, units, shop, job, edit, issuesAt, set
           label="Gears"
           value={detail.gearSet?.id ?? null}
           options={sets.map(({ id, name }) => ({ value: id, label: name }))}
-          onChange={(id) => edit((now) => withLeadGears(now, part.id, id, shop))}
+          onChange={(id) => edit((now) => withLeadGears({ job: now, partId: part.id, gearSetId: id, shop }))}
           echo={detail.head && `on ${detail.head.name}`}
         />
         <EitherField

@@ -90,7 +90,7 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
           label="Mill"
           value={mill?.id ?? null}
           options={shop.mills.map(({ id, name }) => ({ value: id, label: name }))}
-          onChange={(id) => edit((now) => withMill(now, part.id, id, shop))}
+          onChange={(id) => edit((now) => withMill({ job: now, partId: part.id, millId: id, shop }))}
           echo={mill && (mill.upright ? 'upright spindle' : 'arbor across the table')}
         />
         <LengthField

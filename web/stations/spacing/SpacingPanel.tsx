@@ -33,7 +33,7 @@ export function SpacingPanel({
   const { spacing } = part;
   const whatId = useId();
   const { head, gearSets } = dividingGround(job, shop, part);
-  const count = parseCount(spacing.count, 'The count', 2, 1000);
+  const count = parseCount({ given: spacing.count, what: 'The count', least: 2, most: 1000 });
   const set = (change: Partial<SpacingInput>) =>
     editPart((now) => ({ ...now, spacing: { ...now.spacing, ...change } }));
   const at = issuesBelow(issuesAt, 'spacing');

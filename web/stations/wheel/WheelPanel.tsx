@@ -100,7 +100,7 @@ export function WheelPanel(props: StationProps<'wheel'>) {
             value: id,
             label: `${name}, scale to ${scaleMinutes}′`,
           }))}
-          onChange={(id) => edit((now) => withMill(now, part.id, id, shop))}
+          onChange={(id) => edit((now) => withMill({ job: now, partId: part.id, millId: id, shop }))}
         />
       </div>
     </>

@@ -22,7 +22,7 @@ export function WormPanel({ station, part, units, job, editPart, issuesAt }: Sta
   const at = issuesBelow(issuesAt, 'worm');
   const scale = readScale(worm.scale.typed);
   const template = useMemo(
-    () => drive && scale !== null && wormTemplate(drive, worm.tool, scale, job.name),
+    () => drive && scale !== null && wormTemplate({ facts: drive, set: worm.tool, scale, title: job.name }),
     [drive, scale, worm.tool, job.name],
   );
   const bind = bindTo(worm, set, at);

@@ -1,4 +1,4 @@
-import { line } from 'd3';
+import { line } from 'd3-shape';
 import { gearOutline, type Point } from '../../core/involute/index.ts';
 import { approx, lengthText, parsePitch, parsePositiveLength } from '../../core/units/index.ts';
 import type { StationProps } from '../panel/index.ts';

@@ -1,4 +1,4 @@
-import { line } from 'd3';
+import { line } from 'd3-shape';
 import { useMemo, useState } from 'react';
 import { gearOutline, type GearDrawing, type Point } from '../../core/involute/index.ts';
 import type { Pair } from '../../core/mesh/index.ts';

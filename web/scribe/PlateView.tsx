@@ -1,5 +1,5 @@
 import { radiansOf, degreesOf } from '../../core/units/index.ts';
-import { arc } from 'd3';
+import { arc } from 'd3-shape';
 
 /** A move shown on the plate. Hole numbers count from the start hole. */
 export interface PlateMove {

@@ -1,4 +1,4 @@
-import { line } from 'd3';
+import { line } from 'd3-shape';
 import { useMemo } from 'react';
 import { toothOutline, type GearDrawing, type Point } from '../../core/involute/index.ts';
 import { lengthText, type UnitSystem } from '../../core/units/index.ts';

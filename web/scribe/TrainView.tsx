@@ -1,5 +1,5 @@
 import { degreesOf } from '../../core/units/index.ts';
-import { arc } from 'd3';
+import { arc } from 'd3-shape';
 import { meshesOf, type Train } from '../../core/gearing/index.ts';
 
 interface TrainViewProps {

@@ -1,4 +1,4 @@
-import { line } from 'd3';
+import { line } from 'd3-shape';
 import { useMemo } from 'react';
 import { wheelDrawing, type DriveShape } from '../../core/drive/index.ts';
 import { gearOutline, type Point } from '../../core/involute/index.ts';

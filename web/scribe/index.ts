@@ -1,3 +1,4 @@
+export { Axis } from './Axis.tsx';
 import './scribe.css';
 export { CentreView } from './CentreView.tsx';
 export { ContactView } from './ContactView.tsx';

@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import { line } from 'd3';
+import { line } from 'd3-shape';
 import { useState } from 'react';
 import type { Point } from '../../core/involute/index.ts';
 import type { Template } from '../../core/toothform/index.ts';

@@ -1,7 +1,8 @@
-import { axisBottom, axisLeft, line, scaleLinear, select } from 'd3';
-import { useEffect, useRef } from 'react';
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
 import type { FormGround } from '../../../core/cutter/index.ts';
 import type { FlankError } from '../../../core/toothform/index.ts';
+import { Axis } from '../../scribe/index.ts';
 import { useFormErrors, WorkBroke, type CutterErrors } from '../../workers/index.ts';
 
 const WIDTH = 460;
@@ -56,12 +57,6 @@ function Plot({ errors }: { readonly errors: readonly CutterErrors[] }) {
   const low = Math.min(...errors.map(({ flank }) => flank[0]?.above ?? 0));
   const x = scaleLinear([low, high], [PAD.left, WIDTH - PAD.right]);
   const y = scaleLinear([-most, most], [HEIGHT - PAD.bottom, PAD.top]).nice(4);
-  const bottom = useRef<SVGGElement>(null);
-  const side = useRef<SVGGElement>(null);
-  useEffect(() => {
-    if (bottom.current) select(bottom.current).call(axisBottom(x).ticks(5).tickSizeOuter(0));
-    if (side.current) select(side.current).call(axisLeft(y).ticks(4).tickSizeOuter(0));
-  });
   const path = line<FlankError>(
     ({ above }) => x(above),
     ({ error }) => y(error),
@@ -73,8 +68,8 @@ function Plot({ errors }: { readonly errors: readonly CutterErrors[] }) {
       role="img"
       aria-label={`Error of the flank in µm from root to tip: ${errors.map((one) => `${one.name} ${say(one)}`).join('; ')}`}
     >
-      <g ref={side} transform={`translate(${PAD.left} 0)`} />
-      <g ref={bottom} transform={`translate(0 ${HEIGHT - PAD.bottom})`} />
+      <Axis scale={y} on="left" at={PAD.left} marks={4} />
+      <Axis scale={x} on="bottom" at={HEIGHT - PAD.bottom} marks={5} />
       <path d={`M${PAD.left} ${y(0)}H${WIDTH - PAD.right}`} className="error-zero" />
       {[...errors].reverse().map((one, i) => (
         <path

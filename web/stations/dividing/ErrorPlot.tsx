@@ -1,5 +1,8 @@
-import { axisBottom, axisLeft, extent, line, scaleLinear, select } from 'd3';
-import { useEffect, useMemo, useRef } from 'react';
+import { extent } from 'd3-array';
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
+import { useMemo } from 'react';
+import { Axis } from '../../scribe/index.ts';
 
 interface ErrorPlotProps {
   /** Parts of a turn, one for each space in turn and the first once more. */
@@ -23,12 +26,6 @@ export function ErrorPlot({ errors, diameter }: ErrorPlotProps) {
   const most = Math.max(Math.abs(low), Math.abs(high), 1e-6);
   const x = scaleLinear([1, Math.max(2, figures.length)], [PAD.left, WIDTH - PAD.right]);
   const y = scaleLinear([-most, most], [HEIGHT - PAD.bottom, PAD.top]).nice(4);
-  const bottom = useRef<SVGGElement>(null);
-  const side = useRef<SVGGElement>(null);
-  useEffect(() => {
-    if (bottom.current) select(bottom.current).call(axisBottom(x).ticks(6).tickSizeOuter(0));
-    if (side.current) select(side.current).call(axisLeft(y).ticks(4).tickSizeOuter(0));
-  });
   const path = line<number>(
     (_, i) => x(i + 1),
     (figure) => y(figure),
@@ -41,8 +38,8 @@ export function ErrorPlot({ errors, diameter }: ErrorPlotProps) {
       role="img"
       aria-label={`Error of each space in ${unit}: from ${low.toFixed(1)} to ${high.toFixed(1)}`}
     >
-      <g ref={side} transform={`translate(${PAD.left} 0)`} />
-      <g ref={bottom} transform={`translate(0 ${HEIGHT - PAD.bottom})`} />
+      <Axis scale={y} on="left" at={PAD.left} marks={4} />
+      <Axis scale={x} on="bottom" at={HEIGHT - PAD.bottom} marks={6} />
       <path d={`M${PAD.left} ${y(0)}H${WIDTH - PAD.right}`} className="error-zero" />
       <path d={path(figures) ?? ''} className="error-line" />
       {few && figures.map((figure, i) => <circle key={i} cx={x(i + 1)} cy={y(figure)} r="2.2" />)}

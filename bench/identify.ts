@@ -44,12 +44,12 @@ export function benchIdentify(): boolean {
   console.log(
     `${same ? 'kept ' : 'MISSED'}  identification and plain nested search rank the same ten, for ${SAMPLES.length} samples`,
   );
-  const { work, yardstick } = compare(
-    'identify',
-    () => SAMPLES.map((readings) => searchPlainly(readings, WANTED)),
-    () => SAMPLES.map((readings) => search(readings, WANTED)),
-    5,
-  );
+  const { work, yardstick } = compare({
+    name: 'identify',
+    work: () => SAMPLES.map((readings) => searchPlainly(readings, WANTED)),
+    yardstick: () => SAMPLES.map((readings) => search(readings, WANTED)),
+    rounds: 5,
+  });
   const kept = report(
     'plain nested search of a sample, count 5–400 unknown, best ten, beside identification',
     work / yardstick,

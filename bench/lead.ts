@@ -82,7 +82,7 @@ function benchLathe(): boolean {
   const search = () => findLatheGears(LATHE, lead, 20, { most: 1 })[0]!;
   const same = Math.abs(loops() - Math.abs(search().lead - lead)) < 1e-12;
   console.log(`${same ? 'kept ' : 'MISSED'}  the same lathe gears from 24 gears and 32 settings`);
-  const { work, yardstick } = compare('lathe', loops, search, 5);
+  const { work, yardstick } = compare({ name: 'lathe', work: loops, yardstick: search, rounds: 5 });
   const what =
     'lathe gears for a worm, 24 gears and 32 settings of a box, nested loops beside the search that leads use';
   return (
@@ -111,12 +111,12 @@ export function benchLead(): boolean {
     const same = WANTED.every(
       (wanted) => Math.abs(offOf(four(many, wanted), wanted) - nested(teeth, wanted)) < 1e-13,
     );
-    const { work, yardstick } = compare(
-      `lead ${many}`,
-      () => WANTED.map((wanted) => nested(teeth, wanted)),
-      () => WANTED.map((wanted) => four(many, wanted)),
-      many > 50 ? 5 : 9,
-    );
+    const { work, yardstick } = compare({
+      name: `lead ${many}`,
+      work: () => WANTED.map((wanted) => nested(teeth, wanted)),
+      yardstick: () => WANTED.map((wanted) => four(many, wanted)),
+      rounds: many > 50 ? 5 : 9,
+    });
     const times = `${(work / 3).toFixed(3)} ms : ${(yardstick / 3).toFixed(3)} ms a lead`;
     const what = `best train of four from ${many} gears, nested loops beside the search with its table`;
     if (atLeast === 0) console.log(`       ${what}: ${(work / yardstick).toFixed(0)} times, ${times}`);
@@ -129,12 +129,12 @@ export function benchLead(): boolean {
     (wanted) => Math.abs(offOf(six(wanted), wanted) - triples(teeth, wanted)) < 1e-13,
   );
   console.log(`${same ? 'kept ' : 'MISSED'}  the same best of six from 24 gears`);
-  const { work, yardstick } = compare(
-    'six',
-    () => WANTED.map((wanted) => triples(teeth, wanted)),
-    () => WANTED.map(six),
-    5,
-  );
+  const { work, yardstick } = compare({
+    name: 'six',
+    work: () => WANTED.map((wanted) => triples(teeth, wanted)),
+    yardstick: () => WANTED.map(six),
+    rounds: 5,
+  });
   const fast = report(
     'best train of six from 24 gears, triples beside triples, beside meeting in the middle',
     work / yardstick,

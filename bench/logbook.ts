@@ -77,11 +77,11 @@ export async function benchLogbook(): Promise<boolean> {
   // one more count: the whole state is folded anew, and must be there before the next picture is drawn
   const events = eventsOf(many);
   const raw = events.map((event) => JSON.parse(JSON.stringify(event)) as unknown);
-  const folding = compare(
-    'fold',
-    () => foldRun(many, events),
-    () => raw.map((event) => runEventSchema.parse(event)),
-  );
+  const folding = compare({
+    name: 'fold',
+    work: () => foldRun(many, events),
+    yardstick: () => raw.map((event) => runEventSchema.parse(event)),
+  });
   return (
     report(
       'the state of 800 counts folded anew at a count, beside reading those counts once',

@@ -22,11 +22,11 @@ const told = (...args: Parameters<typeof report>) => {
 // the plan of a 60-tooth spur job, proof included, beside one parse of the same document
 const job = jobOf(60);
 const raw: unknown = JSON.parse(JSON.stringify(job));
-const planned = compare(
-  'plan',
-  () => plan(fresh(job), STOCK_EQUIPMENT),
-  () => jobSchema.parse(raw),
-);
+const planned = compare({
+  name: 'plan',
+  work: () => plan(fresh(job), STOCK_EQUIPMENT),
+  yardstick: () => jobSchema.parse(raw),
+});
 told(
   'plan() of a 60-tooth spur job beside one parse of its document',
   planned.work / planned.yardstick,
@@ -37,22 +37,22 @@ told(
 // a worm drive: two cards, lathe gears and the contact of two schools, beside one parse of its document
 const drive = drawnDriveJob({ id: 'bench-drive', name: 'Bench drive' });
 const rawDrive: unknown = JSON.parse(JSON.stringify(drive));
-const plannedDrive = compare(
-  'drive',
-  () => plan(fresh(drive), STOCK_EQUIPMENT),
-  () => jobSchema.parse(rawDrive),
-);
+const plannedDrive = compare({
+  name: 'drive',
+  work: () => plan(fresh(drive), STOCK_EQUIPMENT),
+  yardstick: () => jobSchema.parse(rawDrive),
+});
 console.log(
   `       plan() of a worm drive, both cards: ${ms(plannedDrive.work)}, ${(plannedDrive.work / plannedDrive.yardstick).toFixed(0)} parses of its document`,
 );
 
 // how the plan's cost grows with the tooth count
 const [few, many] = [jobOf(20), jobOf(400)];
-const growth = compare(
-  'growth',
-  () => plan(fresh(many), STOCK_EQUIPMENT),
-  () => plan(fresh(few), STOCK_EQUIPMENT),
-);
+const growth = compare({
+  name: 'growth',
+  work: () => plan(fresh(many), STOCK_EQUIPMENT),
+  yardstick: () => plan(fresh(few), STOCK_EQUIPMENT),
+});
 told(
   'plan() of 400 teeth beside 20 teeth (20 times as many)',
   growth.work / growth.yardstick,
@@ -75,7 +75,7 @@ function typing(start: Job, partId: string): () => unknown {
     return plan(now, STOCK_EQUIPMENT);
   };
 }
-const typed = compare('typing', typing(twenty, 'p7'), typing(job, 'p1'));
+const typed = compare({ name: 'typing', work: typing(twenty, 'p7'), yardstick: typing(job, 'p1') });
 told(
   'a key on a job of 20 parts beside one on a job of 1, one part edited',
   typed.work / typed.yardstick,
@@ -83,12 +83,12 @@ told(
   `${ms(typed.work)} : ${ms(typed.yardstick)}`,
 );
 const settledWays = [40, 80, 120, 200, 400].map((teeth) => {
-  const { work } = compare(
-    'size',
-    () => plan(jobOf(teeth), STOCK_EQUIPMENT),
-    () => null,
-    7,
-  );
+  const { work } = compare({
+    name: 'size',
+    work: () => plan(jobOf(teeth), STOCK_EQUIPMENT),
+    yardstick: () => null,
+    rounds: 7,
+  });
   return `${teeth}: ${ms(work)}`;
 });
 console.log(`       by tooth count  ${settledWays.join(', ')}`);
@@ -134,12 +134,12 @@ console.log(
   `${same ? 'kept ' : 'MISSED'}  the search and plain enumeration give the same ${sets.map(searched).flat().length} ways`,
 );
 kept &&= same;
-const search = compare(
-  'search',
-  () => sets.map(enumerated),
-  () => sets.map(searched),
-  5,
-);
+const search = compare({
+  name: 'search',
+  work: () => sets.map(enumerated),
+  yardstick: () => sets.map(searched),
+  rounds: 5,
+});
 told(
   'plain enumeration of simple indexing, 2–1000, both stock sets, beside the search',
   search.work / search.yardstick,

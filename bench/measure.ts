@@ -21,7 +21,17 @@ function repeatsFor(work: () => unknown): number {
   return Math.max(1, Math.min(20_000, Math.round(20 / Math.max(once, 1e-4))));
 }
 
-export function compare(name: string, work: () => unknown, yardstick: () => unknown, rounds = 15): Ratio {
+export function compare({
+  name,
+  work,
+  yardstick,
+  rounds = 15,
+}: {
+  readonly name: string;
+  readonly work: () => unknown;
+  readonly yardstick: () => unknown;
+  readonly rounds?: number | undefined;
+}): Ratio {
   for (let i = 0; i < 3; i += 1) {
     timeOnce(work, Math.min(50, repeatsFor(work)));
     timeOnce(yardstick, Math.min(50, repeatsFor(yardstick)));

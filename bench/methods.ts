@@ -124,8 +124,14 @@ function byLoops(tell: Tell): void {
  */
 function growth(many: number): { readonly none: number; readonly some: number; readonly trains: number } {
   const gears = tableOfGears(Array.from({ length: many }, (_, i) => ({ teeth: 20 + i * 2, count: 1 })));
-  const search = (over: number, under: number) => () => findTrains(gears, over, under, { compound: true });
-  const { work, yardstick } = compare(`trains of ${many}`, search(127, 113), search(7, 5), 7);
+  const search = (over: number, under: number) => () =>
+    findTrains({ table: gears, over, under, trainSearch: { compound: true } });
+  const { work, yardstick } = compare({
+    name: `trains of ${many}`,
+    work: search(127, 113),
+    yardstick: search(7, 5),
+    rounds: 7,
+  });
   return { none: work * 1000, some: yardstick * 1000, trains: search(7, 5)().length };
 }
 
@@ -142,24 +148,24 @@ export function benchMethods(): boolean {
   console.log(
     `${same ? 'kept ' : 'MISSED'}  the searches and nested loops give the same ${found.size} direct, simple, compound and differential ways of the counts 2–${MOST}`,
   );
-  const all = compare(
-    'all',
-    () => byLoops(quiet),
-    () => bySearch(quiet),
-    3,
-  );
+  const all = compare({
+    name: 'all',
+    work: () => byLoops(quiet),
+    yardstick: () => bySearch(quiet),
+    rounds: 3,
+  });
   const quicker = report(
     `nested loops for every way of every method, 2–${MOST}, beside the searches`,
     all.work / all.yardstick,
     { atLeast: 50 },
     inMicroseconds(all),
   );
-  const strip = compare(
-    'strip',
-    () => reachOfCounts(STOCK_HEADS, STOCK_EQUIPMENT, 2, MOST),
-    () => bySearch(quiet),
-    3,
-  );
+  const strip = compare({
+    name: 'strip',
+    work: () => reachOfCounts(STOCK_HEADS, STOCK_EQUIPMENT, 2, MOST),
+    yardstick: () => bySearch(quiet),
+    rounds: 3,
+  });
   const cheap = report(
     `the strip of counts 2–${MOST} beside finding every way of them`,
     strip.work / strip.yardstick,

@@ -1,4 +1,7 @@
-/** Lists the licences of all that runs with Vuelta, fonts and libraries, in docs/licences.md. `--check` compares. */
+/**
+ * Lists the licences of all that runs with Vuelta, fonts and libraries, in docs/licences.md. `--check`
+ * compares.
+ */
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { format } from 'prettier';

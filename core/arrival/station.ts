@@ -71,14 +71,21 @@ function sampleWork({ sample, taken }: ArrivalOf<'sample'>, path: string, system
   };
 }
 
-function stockWork(
-  { stock: input, taken }: ArrivalOf<'blank'>,
-  gear: GearReadings,
-  rule: GearInput['depth']['rule'],
-  head: Head | null,
-  path: string,
-  system: UnitSystem,
-): ArrivalWork {
+function stockWork({
+  arrival: { stock: input, taken },
+  gear,
+  rule,
+  head,
+  path,
+  system,
+}: {
+  readonly arrival: ArrivalOf<'blank'>;
+  readonly gear: GearReadings;
+  readonly rule: GearInput['depth']['rule'];
+  readonly head: Head | null;
+  readonly path: string;
+  readonly system: UnitSystem;
+}): ArrivalWork {
   const { stock, cleanUp, issues } = readStock(input);
   const { pitch } = gear;
   const depth = gear.depth ?? (pitch && rule !== 'typed' ? depthByRule(rule, pitch.module) : null);
@@ -113,12 +120,17 @@ function stockWork(
   };
 }
 
-function shaftsWork(
-  { shafts, taken }: ArrivalOf<'shafts'>,
-  gear: GearReadings,
-  rule: GearInput['depth']['rule'],
-  path: string,
-): ArrivalWork {
+function shaftsWork({
+  arrival: { shafts, taken },
+  gear,
+  rule,
+  path,
+}: {
+  readonly arrival: ArrivalOf<'shafts'>;
+  readonly gear: GearReadings;
+  readonly rule: GearInput['depth']['rule'];
+  readonly path: string;
+}): ArrivalWork {
   const { asked, issues } = readShafts(shafts, gear, rule);
   const { pairs, total } = asked ? findPairs(asked, PAIRS_SHOWN) : { pairs: [], total: 0 };
   return {
@@ -152,9 +164,9 @@ export function planArrival({ arrival, input, gear, head, path, units: system }:
     case 'sample':
       return sampleWork(arrival, path, system);
     case 'blank':
-      return stockWork(arrival, gear, input.depth.rule, head, path, system);
+      return stockWork({ arrival, gear, rule: input.depth.rule, head, path, system });
     case 'shafts':
-      return shaftsWork(arrival, gear, input.depth.rule, path);
+      return shaftsWork({ arrival, gear, rule: input.depth.rule, path });
   }
 }
 

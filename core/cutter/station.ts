@@ -190,12 +190,12 @@ export function planCutter({
   if (virtual) {
     const cut = `${decimalText(cutAs!, 1)} teeth`;
     values.push(
-      figureValue(
-        { key: 'cutAs', label: 'Cut as', settles: true },
-        cut + ruleText(need!, choice.countBy, mm),
-        { is: cutAs!, within: 0.25, unit: 'teeth' },
-        cut,
-      ),
+      figureValue({
+        naming: { key: 'cutAs', label: 'Cut as', settles: true },
+        text: cut + ruleText(need!, choice.countBy, mm),
+        figure: { is: cutAs!, within: 0.25, unit: 'teeth' },
+        at: cut,
+      }),
     );
   }
   return {

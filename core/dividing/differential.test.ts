@@ -110,7 +110,12 @@ describe('differential indexing', () => {
           (near) =>
             near !== n &&
             findSimpleIndexings(exact(ratio), near, circles).length > 0 &&
-            findTrains(twelve, ratio * Math.abs(near - n), near, { compound: true, any: true }).length > 0,
+            findTrains({
+              table: twelve,
+              over: ratio * Math.abs(near - n),
+              under: near,
+              trainSearch: { compound: true, any: true },
+            }).length > 0,
         );
         expect([n, [...reached].sort((a, b) => a - b)]).toEqual([n, every]);
       }

@@ -108,9 +108,14 @@ export function findDifferentials({
   const most = mostOf(gears, simpleOnly);
   for (const near of nearCounts(ratio, { divisions, stride, most }, circles)) {
     const apart = Math.abs(near - divisions);
-    const trains = findTrains(gears, over * apart, under * near, {
-      compound: !simpleOnly,
-      any,
+    const trains = findTrains({
+      table: gears,
+      over: over * apart,
+      under: under * near,
+      trainSearch: {
+        compound: !simpleOnly,
+        any,
+      },
     });
     // most ask for a ratio that no train has: nothing exact is made for those
     if (trains.length === 0) continue;

@@ -44,7 +44,17 @@ function crankAfter(choice: DividingChoice, moves: number, hole: number): Exact 
  * The table of the whole job: every space in the order of cutting.
  * @param ratio R, exact @param start the space cut first
  */
-export function indexingTable(ratio: Exact, choice: DividingChoice, aim: Aim, start = 1): IndexingRow[] {
+export function indexingTable({
+  ratio,
+  choice,
+  aim,
+  start = 1,
+}: {
+  readonly ratio: Exact;
+  readonly choice: DividingChoice;
+  readonly aim: Aim;
+  readonly start?: number | undefined;
+}): IndexingRow[] {
   const motion = runChoice(ratio, choice, Math.max(0, aim.spaces - 1));
   const off = departures(motion, advanceOf(aim));
   const unit = choice.method === 'table' ? 1 : 360;

@@ -98,7 +98,12 @@ describe('errors shown round the gear', () => {
     const head = STOCK_HEADS[0]!;
     const aim = countAim(58);
     const [way] = quickMethods({ head, gearSets: [], steppers: [] }, aim)[0]!.ways;
-    const errors = errorsOfHole(exact(40), way!.choice, aim, { hole: 20, off: 0.05, radius: 70 });
+    const errors = errorsOfHole({
+      ratio: exact(40),
+      choice: way!.choice,
+      aim,
+      holeError: { hole: 20, off: 0.05, radius: 70 },
+    });
     const wrong = errors.flatMap((error, k) => (error === 0 ? [] : [k]));
     expect(wrong).toEqual([1, 30]);
     expect(errors[1]! * 1_296_000).toBeCloseTo(((0.05 / 70) * (180 / Math.PI) * 3600) / 40, 9);

@@ -74,12 +74,17 @@ function drillingOrder(holes: number): number[] {
  * has half a hole of metal, at the least 2 mm. A plate hangs behind the crank, and how high that sits is not
  * known. Source: geometry; the metal outside the holes is common practice
  */
-function fouls(
-  { use, pitchCircle }: MadeInput,
-  radius: number,
-  holeSize: number,
-  centreHeight: number | null,
-): Issue[] {
+function fouls({
+  madeInput: { use, pitchCircle },
+  radius,
+  holeSize,
+  centreHeight,
+}: {
+  readonly madeInput: MadeInput;
+  readonly radius: number;
+  readonly holeSize: number;
+  readonly centreHeight: number | null;
+}): Issue[] {
   const rim = radius + holeSize / 2 + Math.max(2, holeSize / 2);
   if (use !== 'ring' || centreHeight === null || rim < centreHeight) return [];
   return [
@@ -149,5 +154,5 @@ export function planMadePlate(
     errorBehindWorm: direct / approx(ratio),
     holeError: off,
   };
-  return { plate, issues: fouls(input, radius, holeSize, centreHeight) };
+  return { plate, issues: fouls({ madeInput: input, radius, holeSize, centreHeight }) };
 }

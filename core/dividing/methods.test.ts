@@ -122,7 +122,7 @@ describe('readings: every space reckoned from the start', () => {
 
   test('a wheel of four degrees in minutes with ten-second vernier: 127 spaces, never half a reading off', () => {
     const [way] = quick(STOCK_ROTARY, countAim(127, 60), 'handwheel').ways;
-    const rows = indexingTable(exact(90), way!.choice, countAim(127));
+    const rows = indexingTable({ ratio: exact(90), choice: way!.choice, aim: countAim(127) });
     for (const { index, landing, off } of rows) {
       const units = nearest(90n * 240n * 6n, 127n, BigInt(index - 1));
       if (landing.on !== 'dial') throw new Error('no dial');
@@ -146,7 +146,7 @@ describe('readings: every space reckoned from the start', () => {
     const [way] = quick(head, countAim(127), 'stepper', { steppers: [stepper] }).ways;
     // 200 × 8 × 3 × 90 steps a turn
     expect(way!.choice).toMatchObject({ stepsPerTurn: '432000' });
-    const rows = indexingTable(exact(90), way!.choice, countAim(127));
+    const rows = indexingTable({ ratio: exact(90), choice: way!.choice, aim: countAim(127) });
     let last = 0;
     for (const { index, landing } of rows) {
       if (landing.on !== 'steps') throw new Error('no steps');
@@ -209,7 +209,9 @@ describe('block order', () => {
     const [way] = quick(threePlates, aim, 'simple').ways;
     expect(way!.words).toBe('4 turns + 24 spaces on 29');
     expect(way!.proof).toMatchObject({ moves: 58, everySpaceTrue: true, closes: true });
-    const spaces = indexingTable(exact(40), way!.choice, aim, 10).map(({ space }) => space);
+    const spaces = indexingTable({ ratio: exact(40), choice: way!.choice, aim, start: 10 }).map(
+      ({ space }) => space,
+    );
     expect(spaces.slice(0, 4)).toEqual([10, 17, 24, 31]);
     expect(new Set(spaces).size).toBe(58);
   });
@@ -304,7 +306,7 @@ describe('whatever shop and aim (seed 382)', () => {
 
   /** Where the work is after each move, worked out anew from what the choice says is done. */
   function positions(head: Head, way: Way, aim: Aim): number[] {
-    return indexingTable(exact(head.ratio), way.choice, aim).map(({ landing, index }) => {
+    return indexingTable({ ratio: exact(head.ratio), choice: way.choice, aim }).map(({ landing, index }) => {
       const R = exact(head.ratio).valueOf();
       const k = index - 1;
       const { choice } = way;

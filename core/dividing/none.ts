@@ -8,7 +8,17 @@ import { outWithLead } from './withLead.ts';
 import type { LeadGearing } from './way.ts';
 
 /** With the lead geared, only the crank’s own plate divides. */
-function noneWithLead(head: Head, aim: Aim, { drive }: LeadGearing, path: string): Issue {
+function noneWithLead({
+  head,
+  aim,
+  leadGearing: { drive },
+  path,
+}: {
+  readonly head: Head;
+  readonly aim: Aim;
+  readonly leadGearing: LeadGearing;
+  readonly path: string;
+}): Issue {
   const ratio = exact(head.ratio);
   const count = countOf(aim);
   const circles = circlesOf(head.plates);
@@ -45,7 +55,7 @@ export function noneFits({
   readonly lead: LeadGearing | null;
   readonly path: string;
 }): Issue {
-  if (lead) return noneWithLead(head, aim, lead, path);
+  if (lead) return noneWithLead({ head, aim, leadGearing: lead, path });
   if (head.plates.length === 0 && head.rings.length === 0) {
     return {
       code: 'no-plates',

@@ -41,12 +41,17 @@ export interface HoleError {
  * hole's angle on the spindle and by an R-th part of it behind the worm.
  * @returns parts of a turn after each move; all zero for a choice without holes
  */
-export function errorsOfHole(
-  ratio: Exact,
-  choice: DividingChoice,
-  aim: Aim,
-  { hole, off, radius }: HoleError,
-): number[] {
+export function errorsOfHole({
+  ratio,
+  choice,
+  aim,
+  holeError: { hole, off, radius },
+}: {
+  readonly ratio: Exact;
+  readonly choice: DividingChoice;
+  readonly aim: Aim;
+  readonly holeError: HoleError;
+}): number[] {
   const { states } = runChoice(ratio, choice, movesOf(aim));
   const angle = off / radius / (2 * Math.PI);
   const shown = choice.method === 'direct' ? angle : angle / ratio.valueOf();

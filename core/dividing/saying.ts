@@ -163,10 +163,14 @@ function gearValues({ near, train, idlers, plateTurns }: Geared): Value[] {
 function errors({ proof }: Way, { diameter, full }: Aim): Value[] {
   const { worst, worstSingle, end } = proof;
   return [
-    figureValue({ key: 'worst', label: 'Worst space', settles: true }, errorText(worst.turns, diameter), {
-      is: worst.turns * 1_296_000,
-      within: 5,
-      unit: '″',
+    figureValue({
+      naming: { key: 'worst', label: 'Worst space', settles: true },
+      text: errorText(worst.turns, diameter),
+      figure: {
+        is: worst.turns * 1_296_000,
+        within: 5,
+        unit: '″',
+      },
     }),
     textValue({ key: 'single', label: 'Worst single move' }, errorText(worstSingle, diameter)),
     ...(full && Math.abs(end) > 1e-12

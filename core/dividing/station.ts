@@ -195,7 +195,7 @@ export interface DividingAsked {
  */
 export function planDividing({ input, target, ground, path }: DividingAsked): Work {
   const empty = emptyWork(input, ground);
-  if (target?.along === 'line') return planLine(target, ground.mill, path, empty);
+  if (target?.along === 'line') return planLine({ target: target, mill: ground.mill, path, empty });
   const { head } = ground;
   if (!head) {
     const issue: Issue = {
@@ -293,12 +293,17 @@ function planTurn({
 }
 
 /** Along a line: the table's screw, read from the first space. */
-function planLine(
-  { spaces, pitch }: Extract<Target, { along: 'line' }>,
-  mill: Mill | null,
-  path: string,
-  empty: Work,
-): Work {
+function planLine({
+  target: { spaces, pitch },
+  mill,
+  path,
+  empty,
+}: {
+  readonly target: Extract<Target, { along: 'line' }>;
+  readonly mill: Mill | null;
+  readonly path: string;
+  readonly empty: Work;
+}): Work {
   const detail = { ...empty.detail, line: { spaces, pitch: approx(pitch) } };
   if (!mill) {
     const issue: Issue = {

@@ -30,12 +30,17 @@ function moveTex(choice: DividingChoice): string {
 }
 
 /** The plate's ratio and the train that makes it. */
-function gearWorking(
-  { near, train, plateRatio }: Geared,
-  divisions: number,
-  ratio: string,
-  isExact: boolean,
-): Working[] {
+function gearWorking({
+  geared: { near, train, plateRatio },
+  divisions,
+  ratio,
+  isExact,
+}: {
+  readonly geared: Geared;
+  readonly divisions: number;
+  readonly ratio: string;
+  readonly isExact: boolean;
+}): Working[] {
   const source = 'Machinery’s Handbook, differential indexing';
   const { driver, driven, second } = train;
   const drivers = second ? `${driver} \\times ${second.driver}` : String(driver);
@@ -226,7 +231,8 @@ export function workingOf(way: Way, aim: Aim, ratio: string): Working[] {
     lines.push(...crankWorking({ way, choice, aim, ratio }));
   else if (choice.method === 'compound') lines.push(...compoundWorking(choice, aim, ratio));
   else lines.push(...readWorking(choice, aim, ratio));
-  if (geared) lines.push(...gearWorking(geared, countOf(aim)!, ratio, proof.everySpaceTrue));
+  if (geared)
+    lines.push(...gearWorking({ geared, divisions: countOf(aim)!, ratio, isExact: proof.everySpaceTrue }));
   const count = aim.spaces;
   if (aim.full && aim.stride === 1)
     lines.push({

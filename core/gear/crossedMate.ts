@@ -48,12 +48,17 @@ export function crossedMate(sizes: SpurSizes, { mate }: GearReadings): CrossedDe
 }
 
 /** Issues: shafts-needed, shafts-at-odds, crossed-centre-off */
-export function judgeCrossed(
-  found: CrossedDetail | null,
-  { mate }: GearReadings,
-  path: string,
-  system: UnitSystem,
-): Issue[] {
+export function judgeCrossed({
+  found,
+  gearReadings: { mate },
+  path,
+  system,
+}: {
+  readonly found: CrossedDetail | null;
+  readonly gearReadings: GearReadings;
+  readonly path: string;
+  readonly system: UnitSystem;
+}): Issue[] {
   const { crossed, centre } = mate;
   if (!crossed || mate.teeth === null) return [];
   if (!found)

@@ -44,12 +44,17 @@ const MOST_THINNING = 0.12;
  * @param mateThinning taken off the mate’s teeth, mm; 0 for nominal ones
  * @returns null when no mate is given, or on crossed shafts
  */
-export function meshWithMate(
-  sizes: SpurSizes,
-  { mate }: GearReadings,
-  cutterTeeth: number,
-  mateThinning: number,
-): MeshDetail | null {
+export function meshWithMate({
+  sizes,
+  gearReadings: { mate },
+  cutterTeeth,
+  mateThinning,
+}: {
+  readonly sizes: SpurSizes;
+  readonly gearReadings: GearReadings;
+  readonly cutterTeeth: number;
+  readonly mateThinning: number;
+}): MeshDetail | null {
   if (mate.teeth === null || mate.crossed) return null;
   const cos = Math.cos(radiansOf(approx(sizes.helixDeg)));
   const addendum = approx(sizes.depth.addendum);
@@ -82,12 +87,17 @@ export function meshWithMate(
 }
 
 /** Issues: mesh-too-close, mesh-binds, mesh-bottoms, mesh-interferes, mesh-barely */
-export function judgeMesh(
-  { report, deeper, centreForWanted }: MeshDetail,
-  hasCentre: boolean,
-  path: string,
-  system: UnitSystem,
-): Issue[] {
+export function judgeMesh({
+  meshDetail: { report, deeper, centreForWanted },
+  hasCentre,
+  path,
+  system,
+}: {
+  readonly meshDetail: MeshDetail;
+  readonly hasCentre: boolean;
+  readonly path: string;
+  readonly system: UnitSystem;
+}): Issue[] {
   const mm = (value: number) => lengthText(value, system, 'fine');
   const given = mm(report.centre);
   const at = fieldAt<GearInput>(path, 'mate.centre');

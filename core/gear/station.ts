@@ -319,10 +319,11 @@ export function planGear({
   });
   issues.push(...judge(sizes, path, system));
   issues.push(...judgeThinning({ sizes, given: lengthText(approx(thinning), system, 'fine'), path, system }));
-  const mesh = meshWithMate(sizes, read, cutterTeeth, mateThinning);
-  if (mesh) issues.push(...judgeMesh(mesh, read.mate.centre !== null, path, system));
+  const mesh = meshWithMate({ sizes, gearReadings: read, cutterTeeth, mateThinning });
+  if (mesh)
+    issues.push(...judgeMesh({ meshDetail: mesh, hasCentre: read.mate.centre !== null, path, system }));
   const crossed = crossedMate(sizes, read);
-  issues.push(...judgeCrossed(crossed, read, path, system));
+  issues.push(...judgeCrossed({ found: crossed, gearReadings: read, path, system }));
   const usable = sizes.rootDiameter.gt(0);
   return {
     ...empty,

@@ -63,13 +63,15 @@ const named = (trains: readonly Train[]) =>
 describe('exact trains', () => {
   // Source: Machinery's Handbook, differential indexing chart, N = 53 and N = 127 (from memory)
   test('the trains of two chart rows are among those found', () => {
-    const of53 = findTrains(twelve, 40 * 3, 56, { compound: true });
+    const of53 = findTrains({ table: twelve, over: 40 * 3, under: 56, trainSearch: { compound: true } });
     expect(named(of53)).toContain('40·72/24·56');
-    expect(named(findTrains(twelve, 56, 24, { compound: true }))).toContain('56/24');
+    expect(
+      named(findTrains({ table: twelve, over: 56, under: 24, trainSearch: { compound: true } })),
+    ).toContain('56/24');
   });
 
   test('plainest first: two gears before four; every train has the ratio; none uses a gear more often than owned', () => {
-    const trains = findTrains(twelve, 2, 3, { compound: true });
+    const trains = findTrains({ table: twelve, over: 2, under: 3, trainSearch: { compound: true } });
     expect(trains[0]!.second).toBeNull();
     for (const train of trains) {
       expect(exactText(trainRatio(train))).toBe('2/3');
@@ -78,18 +80,20 @@ describe('exact trains', () => {
           teeth === 24 ? 2 : 1,
         );
     }
-    expect(findTrains(twelve, 1, 1, { compound: false })).toEqual([{ driver: 24, driven: 24, second: null }]);
+    expect(findTrains({ table: twelve, over: 1, under: 1, trainSearch: { compound: false } })).toEqual([
+      { driver: 24, driven: 24, second: null },
+    ]);
   });
 
   test('none owned, one owned, an empty row, a ratio out of reach', () => {
     const none = tableOfGears([]);
-    expect(findTrains(none, 1, 1, { compound: true })).toEqual([]);
+    expect(findTrains({ table: none, over: 1, under: 1, trainSearch: { compound: true } })).toEqual([]);
     const one = tableOfGears([
       { teeth: 40, count: 1 },
       { teeth: 24, count: 0 },
     ]);
-    expect(findTrains(one, 1, 1, { compound: true })).toEqual([]);
-    expect(findTrains(twelve, 1, 1009, { compound: true })).toEqual([]);
+    expect(findTrains({ table: one, over: 1, under: 1, trainSearch: { compound: true } })).toEqual([]);
+    expect(findTrains({ table: twelve, over: 1, under: 1009, trainSearch: { compound: true } })).toEqual([]);
   });
 
   test('the same trains as plain nested loops, for random walls of gears (seed 40)', () => {
@@ -100,12 +104,22 @@ describe('exact trains', () => {
     fc.assert(
       fc.property(wall, fc.integer({ min: 1, max: 12 }), fc.integer({ min: 1, max: 12 }), (gears, p, q) => {
         const ratio = exact(p, q);
-        const trains = findTrains(tableOfGears(gears), p, q, { compound: true });
+        const trains = findTrains({
+          table: tableOfGears(gears),
+          over: p,
+          under: q,
+          trainSearch: { compound: true },
+        });
         expect(named(trains)).toEqual(enumerate(gears, Number(ratio.n), Number(ratio.d)));
         expect(named(trains).size).toBe(trains.length);
-        expect(findTrains(tableOfGears(gears), p, q, { compound: true, any: true }).length > 0).toBe(
-          trains.length > 0,
-        );
+        expect(
+          findTrains({
+            table: tableOfGears(gears),
+            over: p,
+            under: q,
+            trainSearch: { compound: true, any: true },
+          }).length > 0,
+        ).toBe(trains.length > 0);
       }),
       { seed: 40, numRuns: 300 },
     );
@@ -115,7 +129,12 @@ describe('exact trains', () => {
 test('a compound stud: the placing that clears is taken where there is one', () => {
   expect(clearsStud({ driver: 72, driven: 24, second: { driver: 40, driven: 56 } })).toBe(true);
   expect(clearsStud({ driver: 24, driven: 24, second: { driver: 100, driven: 28 } })).toBe(false);
-  for (const train of findTrains(twelve, 40 * 3, 56, { compound: true })) {
+  for (const train of findTrains({
+    table: twelve,
+    over: 40 * 3,
+    under: 56,
+    trainSearch: { compound: true },
+  })) {
     const { driver, driven, second } = train;
     if (!second || clearsStud(train)) continue;
     const others = [

@@ -132,12 +132,17 @@ export interface TrainSearch {
  * @param over, under drivers over drivens as whole numbers, both > 0; they need not be in lowest terms
  * @returns plainest first; empty when none reaches it
  */
-export function findTrains(
-  table: GearTable,
-  over: number,
-  under: number,
-  { compound, any = false }: TrainSearch,
-): Train[] {
+export function findTrains({
+  table,
+  over,
+  under,
+  trainSearch: { compound, any = false },
+}: {
+  readonly table: GearTable;
+  readonly over: number;
+  readonly under: number;
+  readonly trainSearch: TrainSearch;
+}): Train[] {
   const common = greatestCommon(over, under);
   const p = over / common;
   const q = under / common;

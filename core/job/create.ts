@@ -14,12 +14,17 @@ interface NewJob {
 }
 
 /** A fresh part of a kind, as it is laid on the bench. */
-export const newPart = <K extends Kind>(
-  kind: K,
-  id: string,
-  { units, shop }: Pick<NewJob, 'units' | 'shop'>,
-  by: ArrivalBy = 'drawing',
-): PartOf<K> => documentOf(kind).empty({ id, units, head: shop.heads[0] ?? null, by });
+export const newPart = <K extends Kind>({
+  kind,
+  id,
+  newJob: { units, shop },
+  by = 'drawing',
+}: {
+  readonly kind: K;
+  readonly id: string;
+  readonly newJob: Pick<NewJob, 'units' | 'shop'>;
+  readonly by?: ArrivalBy | undefined;
+}): PartOf<K> => documentOf(kind).empty({ id, units, head: shop.heads[0] ?? null, by });
 
 /** A job of one part of a kind. */
 function newJob(given: NewJob, kind: Kind, by: ArrivalBy = 'drawing'): Job {
@@ -31,7 +36,7 @@ function newJob(given: NewJob, kind: Kind, by: ArrivalBy = 'drawing'): Job {
     id,
     name,
     units,
-    parts: [newPart(kind, 'p1', given, by)],
+    parts: [newPart({ kind, id: 'p1', newJob: given, by })],
     relations: [],
     equipment: head ? copyOf(head, shop) : NO_EQUIPMENT,
   };
@@ -49,7 +54,7 @@ export const newDivideJob = (given: NewJob): Job => newJob(given, 'divide');
 export function newDriveJob(given: NewJob): Job {
   const job = newJob(given, 'wheel');
   const [wheel] = job.parts;
-  const worm = newPart('worm', 'p2', given);
+  const worm = newPart({ kind: 'worm', id: 'p2', newJob: given });
   const both: Job = {
     ...job,
     parts: [

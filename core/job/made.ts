@@ -53,7 +53,11 @@ export function withRingPart(
   const forPart = indexedParts(job).find(({ id }) => id === partId)!;
   const ringId = freshPartId(job);
   const heads = job.equipment.heads.filter(({ id }) => id === forPart.dividing.headId);
-  const empty = newPart('divide', ringId, { units: job.units, shop: { ...job.equipment, heads } });
+  const empty = newPart({
+    kind: 'divide',
+    id: ringId,
+    newJob: { units: job.units, shop: { ...job.equipment, heads } },
+  });
   const { made } = forPart.dividing;
   const ring: SpacedPart = {
     ...empty,

@@ -243,12 +243,17 @@ export interface BentTo {
  * normal pitch, which is the cutter’s, stays; a print that gave the transverse one is put into it.
  * @param normalPitch of this gear, as planned
  */
-export function takeBentAngle(
-  job: Job,
-  partId: string,
-  { helixDeg, train, mateTrain }: BentTo,
-  normalPitch: Pitch,
-): Job {
+export function takeBentAngle({
+  job,
+  partId,
+  bentTo: { helixDeg, train, mateTrain },
+  normalPitch,
+}: {
+  readonly job: Job;
+  readonly partId: string;
+  readonly bentTo: BentTo;
+  readonly normalPitch: Pitch;
+}): Job {
   const bent = (gear: GearPart['gear']): GearPart['gear'] => ({
     ...gear,
     ...(gear.pitchPlane === 'transverse' ? inNormalPlane(normalPitch) : {}),

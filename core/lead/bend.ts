@@ -115,7 +115,12 @@ export function bendPair({
   );
   const found = angles.map(({ train, helixAngle }, i): PairAngle | null => {
     const wanted = trainRatio(train).mul(bending.teeth).div(mateTeeth);
-    const [same] = findTrains(table, Number(wanted.n), Number(wanted.d), { compound });
+    const [same] = findTrains({
+      table,
+      over: Number(wanted.n),
+      under: Number(wanted.d),
+      trainSearch: { compound },
+    });
     if (same) return { helixAngle, trains: [train, same], exact: true, off: 0 };
     const [near] = i < MOST_NEAR ? findNearTrains(table, approx(wanted), { compound, most: 1 }) : [];
     if (!near) return null;

@@ -98,12 +98,12 @@ describe('bending, within what may move', () => {
     const { pair } = searchBends({ ...question, gears, mateTeeth: 41 });
     const off = (teeth: number, helix: number) => {
       const lead = helixLead(teeth, 1.5, rad(helix));
-      const [best] = findLeadTrains(
+      const [best] = findLeadTrains({
         table,
-        exact(200),
-        { lead, pitchDiameter: (teeth * 1.5) / Math.cos(rad(helix)), faceWidth: 18 },
-        { compound: true, most: 1 },
-      );
+        machine: exact(200),
+        asked: { lead, pitchDiameter: (teeth * 1.5) / Math.cos(rad(helix)), faceWidth: 18 },
+        leadSearch: { compound: true, most: 1 },
+      });
       return Math.abs(200 / approx(trainRatio(best!.train)) / lead - 1);
     };
     // where a scan rests, the worse of the two leads is off the least; ours is off no more
@@ -133,7 +133,12 @@ describe('bending, within what may move', () => {
       mate: { teeth: { typed: '30' } },
     });
     const row = searchBends(question).pair!.find(({ exact: both }) => both)!;
-    const taken = takeBentAngle(job, 'p1', row, pitchOf('module', exact('1.5')));
+    const taken = takeBentAngle({
+      job,
+      partId: 'p1',
+      bentTo: row,
+      normalPitch: pitchOf('module', exact('1.5')),
+    });
     const parts = plan(taken, STOCK_EQUIPMENT).parts;
     for (const part of parts) {
       const lead = stationOf(part, 'lead')!;
@@ -143,12 +148,12 @@ describe('bending, within what may move', () => {
     expect(parts.map((part) => stationOf(part, 'gear')!.detail.helical!.hand)).toEqual(['right', 'left']);
     expect(plan(taken, STOCK_EQUIPMENT).findings).toEqual([]);
     // one gear alone bent: the pair no longer goes together, and it is said
-    const apart = takeBentAngle(
-      taken,
-      'p1',
-      { ...row, helixDeg: 20.5, mateTrain: undefined },
-      pitchOf('module', exact('1.5')),
-    );
+    const apart = takeBentAngle({
+      job: taken,
+      partId: 'p1',
+      bentTo: { ...row, helixDeg: 20.5, mateTrain: undefined },
+      normalPitch: pitchOf('module', exact('1.5')),
+    });
     expect(plan(apart, STOCK_EQUIPMENT).findings.map(sayIssue).join()).toMatch(
       /mesh only with one and the same angle/,
     );
@@ -167,12 +172,12 @@ describe('bending, within what may move', () => {
       gear: { ...part.gear, pitch: measure(mt, 'module'), pitchPlane: 'transverse' },
     }));
     const normal = stationOf(partIn(print), 'gear')!.detail.normalPitch!;
-    const bent = takeBentAngle(
-      print,
-      'p1',
-      { helixDeg: 19.9, train: { driver: 48, driven: 100, second: null } },
-      pitchOf(normal.system, exact(normal.figure)),
-    );
+    const bent = takeBentAngle({
+      job: print,
+      partId: 'p1',
+      bentTo: { helixDeg: 19.9, train: { driver: 48, driven: 100, second: null } },
+      normalPitch: pitchOf(normal.system, exact(normal.figure)),
+    });
     expect(stationOf(partIn(bent), 'gear')!.answer).toMatch(/m 1.5, 20°, helix 19° 54′ right/);
   });
 

@@ -65,7 +65,12 @@ describe('best trains by error over the face', () => {
     fc.assert(
       fc.property(fc.double({ min: 40, max: 2500, noNaN: true }), (lead) => {
         const asked = { lead, pitchDiameter: 60, faceWidth: 20 };
-        const [best] = findLeadTrains(twelve, exact(200), asked, { compound: true, most: 8 });
+        const [best] = findLeadTrains({
+          table: twelve,
+          machine: exact(200),
+          asked,
+          leadSearch: { compound: true, most: 8 },
+        });
         const error = (ratio: number) =>
           Math.abs(20 * ((Math.PI * 60 * ratio) / 200 - (Math.PI * 60) / lead) * 1000);
         const least = RATIOS.reduce((most, ratio) => Math.min(most, error(ratio)), Infinity);
@@ -78,12 +83,12 @@ describe('best trains by error over the face', () => {
 
   test('no gears owned: nothing, said as nothing', () => {
     expect(
-      findLeadTrains(
-        tableOfGears([]),
-        exact(200),
-        { lead: 500, pitchDiameter: 60, faceWidth: 20 },
-        { compound: true, most: 5 },
-      ),
+      findLeadTrains({
+        table: tableOfGears([]),
+        machine: exact(200),
+        asked: { lead: 500, pitchDiameter: 60, faceWidth: 20 },
+        leadSearch: { compound: true, most: 5 },
+      }),
     ).toEqual([]);
   });
 });

@@ -69,12 +69,17 @@ export interface LeadSearch {
  * Source: ratio drivers/drivens = L0/L, Machinery’s Handbook, helical milling; checked against every train in
  * the test
  */
-export function findLeadTrains(
-  table: GearTable,
-  machine: Exact,
-  asked: LeadAsked,
-  { compound, six = false, most }: LeadSearch,
-): readonly LeadTrain[] {
+export function findLeadTrains({
+  table,
+  machine,
+  asked,
+  leadSearch: { compound, six = false, most },
+}: {
+  readonly table: GearTable;
+  readonly machine: Exact;
+  readonly asked: LeadAsked;
+  readonly leadSearch: LeadSearch;
+}): readonly LeadTrain[] {
   const wanted = approx(machine) / asked.lead;
   const near = findNearTrains(table, wanted, { compound, most });
   if (six) near.push(...findNearTrainsOfSix(table, wanted, most));

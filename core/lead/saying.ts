@@ -35,12 +35,17 @@ export function strayText(um: number): string {
   return `${size < 10 ? decimalText(size, 1) : decimalText(size, 0)} µm too ${um > 0 ? 'steep' : 'shallow'}`;
 }
 
-export function valuesOf(
-  { wanted, machine, drive }: LeadDetail,
-  way: LeadWay,
-  lead: Exact,
-  table: TableSetting,
-): Value[] {
+export function valuesOf({
+  leadDetail: { wanted, machine, drive },
+  way,
+  lead,
+  table,
+}: {
+  readonly leadDetail: LeadDetail;
+  readonly way: LeadWay;
+  readonly lead: Exact;
+  readonly table: TableSetting;
+}): Value[] {
   const places = positionsOf(way, drive).map(({ key, where, teeth }) =>
     textValue({ key, label: where }, `${teeth} teeth`),
   );
@@ -55,10 +60,14 @@ export function valuesOf(
     ),
     pitchValue({ key: 'lead', label: 'Lead they cut', settles: true }, lead),
     angleValue({ key: 'helix', label: 'Angle it makes' }, exact(way.helixDeg.toFixed(7))),
-    figureValue({ key: 'stray', label: 'Over this face', settles: true }, strayText(way.overFace), {
-      is: way.overFace,
-      within: 2,
-      unit: 'µm',
+    figureValue({
+      naming: { key: 'stray', label: 'Over this face', settles: true },
+      text: strayText(way.overFace),
+      figure: {
+        is: way.overFace,
+        within: 2,
+        unit: 'µm',
+      },
     }),
     angleValue(
       { key: 'swing', label: table.by === 'head' ? 'Tilt of the head' : 'Swing of the table', settles: true },

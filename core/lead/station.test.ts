@@ -34,7 +34,12 @@ describe('worked examples', () => {
   ] as [number, Train][])('a lead of %d in', (inches, train) => {
     expect(approx(leadOf(train, exact(10)))).toBe(inches);
     const asked = { lead: inches * 25.4, pitchDiameter: 60, faceWidth: 20 };
-    const [best] = findLeadTrains(twelve, exact(254), asked, { compound: true, most: 20 });
+    const [best] = findLeadTrains({
+      table: twelve,
+      machine: exact(254),
+      asked,
+      leadSearch: { compound: true, most: 20 },
+    });
     expect(best!.overFace).toBeCloseTo(0, 9);
   });
 
@@ -281,12 +286,12 @@ describe('the motion of table, train and crank together', () => {
   });
 
   test('every train that is found makes the lead it is said to make (seed 3)', () => {
-    const found = findLeadTrains(
-      twelve,
-      exact(200),
-      { lead: 500, pitchDiameter: 50, faceWidth: 20 },
-      { compound: true, most: 30 },
-    );
+    const found = findLeadTrains({
+      table: twelve,
+      machine: exact(200),
+      asked: { lead: 500, pitchDiameter: 50, faceWidth: 20 },
+      leadSearch: { compound: true, most: 30 },
+    });
     fc.assert(
       fc.property(fc.integer({ min: 6, max: 90 }), fc.constantFrom(...found), (spaces, { train, lead }) => {
         const proof = proveHelix({ screwLead: exact(5), train, ratio: exact(40) }, even(spaces), {

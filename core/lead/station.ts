@@ -192,7 +192,7 @@ export function planLead({ input, sizes, face, ground, cutter, path, units: syst
   const asked: LeadAsked = { lead: wanted, pitchDiameter, faceWidth };
   const compound = head.differential!.stud;
   const allowed = readAllowed(input, path);
-  const ways = findLeadTrains(table, machine, asked, { compound, most: QUICK }).map((found) =>
+  const ways = findLeadTrains({ table, machine, asked, leadSearch: { compound, most: QUICK } }).map((found) =>
     wayOfTrain(found, head, hand),
   );
   const full: LeadDetail = { ...ready, ways, faceWidth, allowed: allowed.mm * 1000 };
@@ -259,7 +259,7 @@ export function planLead({ input, sizes, face, ground, cutter, path, units: syst
       ? null
       : { train: way.train, idlers: way.idlers, drive: input.drive, hand, lead, screwLead, ratio },
     answer: `${trainText(way.train)}, ${setting.words}`,
-    values: valuesOf(done, way, lead, setting.setting),
+    values: valuesOf({ leadDetail: done, way, lead, table: setting.setting }),
     working: workingOf(sizes, done, way, { screwLead, ratio, machine, cutter }),
     cautions: cautionsOf(done),
     issues,
@@ -355,7 +355,12 @@ export function searchLeads(
   { gears, machine, asked, compound, six, head, hand }: LeadQuestion,
   most = 50,
 ): readonly LeadWay[] {
-  const found = findLeadTrains(tableOfGears(gears), exact(machine), asked, { compound, six, most });
+  const found = findLeadTrains({
+    table: tableOfGears(gears),
+    machine: exact(machine),
+    asked,
+    leadSearch: { compound, six, most },
+  });
   return found.map((train) => wayOfTrain(train, head, hand));
 }
 

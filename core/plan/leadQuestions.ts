@@ -31,13 +31,19 @@ function equippedFor({
  * What the longer search for trains is asked; null while something it needs is missing. @param six also six
  * gears?
  */
-export function leadQuestion(
-  job: Job,
-  part: SpurPart,
-  detail: LeadDetail,
-  shop: Equipment,
+export function leadQuestion({
+  job,
+  part,
+  detail,
+  shop,
   six = part.lead.sixGears,
-): LeadQuestion | null {
+}: {
+  readonly job: Job;
+  readonly part: SpurPart;
+  readonly detail: LeadDetail;
+  readonly shop: Equipment;
+  readonly six?: boolean | undefined;
+}): LeadQuestion | null {
   const equipped = equippedFor({ job, part, detail, shop });
   const { wanted, machineText, pitchDiameter, faceWidth, hand } = detail;
   if (!equipped || wanted === null || machineText === null || pitchDiameter === null || faceWidth === null)

@@ -133,7 +133,17 @@ function leadOf(main: Prompt, at: At): string {
   }
 }
 
-function figuresOf(main: Prompt, run: Run, { now }: Progress, first: boolean): readonly Figure[] {
+function figuresOf({
+  main,
+  run,
+  progress: { now },
+  first,
+}: {
+  readonly main: Prompt;
+  readonly run: Run;
+  readonly progress: Progress;
+  readonly first: boolean;
+}): readonly Figure[] {
   if (first && main.do === 'cut' && now.length > 1)
     return [
       {
@@ -193,7 +203,7 @@ export function sayNow(run: Run, { next }: { readonly next: Cut | null }, progre
   return {
     main,
     lead: leadOf(main, at),
-    figures: figuresOf(main, run, progress, first),
+    figures: figuresOf({ main, run, progress, first }),
     lines,
     why: promptWhy(run, main),
     done: promptDone(now.at(-1)!),

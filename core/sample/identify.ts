@@ -241,8 +241,17 @@ const gap = (a: Band, b: Band): number => Math.max(0, a.low - b.high, b.low - a.
 /** The measurement not yet taken, or to be taken finer, that tells two gears furthest apart. */
 function deciding(one: Hypothesis, two: Hypothesis, readings: Readings): Deciding | null {
   const options: { by: Deciding['by']; k: number; bands: readonly [Band, Band]; fine: number }[] = [];
-  const add = (by: Deciding['by'], bands: readonly [Band, Band], fine = readings.give, k = 0) =>
-    options.push({ by, k, bands, fine });
+  const add = ({
+    by,
+    bands,
+    fine = readings.give,
+    k = 0,
+  }: {
+    readonly by: Deciding['by'];
+    readonly bands: readonly [Band, Band];
+    readonly fine?: number | undefined;
+    readonly k?: number | undefined;
+  }) => options.push({ by, k, bands, fine });
   // a family whose angle is open is met at either angle: its span is a band over both
   const spanOf = (hypothesis: Hypothesis, k: number): Band => {
     if (hypothesis.family.angleDeg !== null) return spanBand(hypothesis, k);
@@ -259,27 +268,33 @@ function deciding(one: Hypothesis, two: Hypothesis, readings: Readings): Decidin
     return { low: both[0]!, high: both[1]! };
   };
   if (one.teeth !== two.teeth && readings.teeth.least !== readings.teeth.most)
-    add(
-      'count',
-      [
+    add({
+      by: 'count',
+      bands: [
         { low: one.teeth, high: one.teeth },
         { low: two.teeth, high: two.teeth },
       ],
-      0.1,
-    );
+      fine: 0.1,
+    });
   const k = usualSpan({
     teeth: one.teeth,
     module: one.module,
     pressureAngle: radiansOf(one.family.angleDeg ?? 20),
   });
-  if (!readings.span) add('span', [spanOf(one, k), spanOf(two, k)], readings.give, k);
-  if (readings.basePitch === null) add('basePitch', [baseOf(one), baseOf(two)], readings.give, k);
+  if (!readings.span) add({ by: 'span', bands: [spanOf(one, k), spanOf(two, k)], fine: readings.give, k });
+  if (readings.basePitch === null)
+    add({ by: 'basePitch', bands: [baseOf(one), baseOf(two)], fine: readings.give, k });
   if (readings.depth === null)
-    add('depth', [wouldRead.depth(one, readings), wouldRead.depth(two, readings)], 2 * readings.give);
-  if (readings.root === null) add('root', [wouldRead.root(one), wouldRead.root(two)], 2 * readings.give);
+    add({
+      by: 'depth',
+      bands: [wouldRead.depth(one, readings), wouldRead.depth(two, readings)],
+      fine: 2 * readings.give,
+    });
+  if (readings.root === null)
+    add({ by: 'root', bands: [wouldRead.root(one), wouldRead.root(two)], fine: 2 * readings.give });
   if (!readings.tip || readings.give > 0.02) {
     const crisp = { ...readings, tip: readings.tip ?? { mm: 0, acrossOdd: false } };
-    add('tip', [tipBand(one, crisp), tipBand(two, crisp)], 0.02);
+    add({ by: 'tip', bands: [tipBand(one, crisp), tipBand(two, crisp)], fine: 0.02 });
   }
   const ranked = options
     .map((option) => ({ ...option, apart: gap(...option.bands) / option.fine }))

@@ -25,9 +25,10 @@ describe('how ill a reading sits', () => {
     [7.9, 'low', 1],
     [10.1, 'low', 1.3],
   ] as const)('%d between 8 and 10, the drawing’s end the %s one, ± 0.1: %d', (given, end, cost) => {
-    expect(misfit(given, { low: 8, high: 10 }, 0.1, end)).toBeCloseTo(cost, 9);
+    expect(misfit({ given, band: { low: 8, high: 10 }, give: 0.1, nominal: end })).toBeCloseTo(cost, 9);
   });
-  test('a band of no width', () => expect(misfit(8, { low: 8, high: 8 }, 0.1)).toBe(0));
+  test('a band of no width', () =>
+    expect(misfit({ given: 8, band: { low: 8, high: 8 }, give: 0.1 })).toBe(0));
 
   test('one reading counts once: 0.1 under nominal of 0.25 that tips lose', () => {
     const cost = (tip: string) => told({ teeth: n('30'), tip: mm(tip), helix: 'none' }).best[0]!.cost;

@@ -83,12 +83,17 @@ function mateBand({ module, teeth, helixAngle }: Hypothesis, mate: number): Band
 const INSIDE = 0.3;
 
 /** How ill a reading sits in its band, 0 best. `nominal` tells which end of the band is the drawing’s. */
-export function misfit(
-  given: number,
-  { low, high }: Band,
-  give: number,
-  nominal: 'low' | 'high' = 'high',
-): number {
+export function misfit({
+  given,
+  band: { low, high },
+  give,
+  nominal = 'high',
+}: {
+  readonly given: number;
+  readonly band: Band;
+  readonly give: number;
+  readonly nominal?: 'low' | 'high' | undefined;
+}): number {
   if (given > high) return ((given - high) / give) ** 2 + (nominal === 'low' ? INSIDE : 0);
   if (given < low) return ((low - given) / give) ** 2 + (nominal === 'high' ? INSIDE : 0);
   const part = high === low ? 0 : (nominal === 'high' ? high - given : given - low) / (high - low);
@@ -129,21 +134,32 @@ export function readingMisfit(name: ReadingName, hypothesis: Hypothesis, reading
       return survivors ? ((hypothesis.teeth - survivors.teeth) / survivors.give) ** 2 : 0;
     }
     case 'tip':
-      return readings.tip ? misfit(readings.tip.mm, tipBand(hypothesis, readings), give) : 0;
+      return readings.tip ? misfit({ given: readings.tip.mm, band: tipBand(hypothesis, readings), give }) : 0;
     case 'depth':
       // the feeler of a depth reading sits less well than jaws on an outside
-      return readings.depth === null ? 0 : misfit(readings.depth, depthBand(hypothesis, readings), 2 * give);
+      return readings.depth === null
+        ? 0
+        : misfit({ given: readings.depth, band: depthBand(hypothesis, readings), give: 2 * give });
     case 'root':
-      return readings.root === null ? 0 : misfit(readings.root, rootBand(hypothesis), 2 * give);
+      return readings.root === null
+        ? 0
+        : misfit({ given: readings.root, band: rootBand(hypothesis), give: 2 * give });
     case 'span':
-      return readings.span ? misfit(readings.span.mm, spanBand(hypothesis, readings.span.k), give) : 0;
+      return readings.span
+        ? misfit({ given: readings.span.mm, band: spanBand(hypothesis, readings.span.k), give })
+        : 0;
     case 'basePitch':
       return readings.basePitch === null
         ? 0
-        : misfit(readings.basePitch, basePitchBand(hypothesis), 1.2 * give);
+        : misfit({ given: readings.basePitch, band: basePitchBand(hypothesis), give: 1.2 * give });
     case 'mateCentre':
       return readings.mateCentre
-        ? misfit(readings.mateCentre.mm, mateBand(hypothesis, readings.mateCentre.teeth), 2 * give, 'low')
+        ? misfit({
+            given: readings.mateCentre.mm,
+            band: mateBand(hypothesis, readings.mateCentre.teeth),
+            give: 2 * give,
+            nominal: 'low',
+          })
         : 0;
     case 'gauge': {
       if (!readings.gauge) return 0;

@@ -23,12 +23,17 @@ const better = (a: Candidate, b: Candidate): number =>
  * The helix angle by the readings that tell it: a lead, else a print off the tips brought down to the pitch
  * cylinder; null when there is none.
  */
-function helixRead(
-  family: Family,
-  module: number,
-  teeth: number,
-  { lead, helixAngle }: Readings,
-): number | null {
+function helixRead({
+  family,
+  module,
+  teeth,
+  readings: { lead, helixAngle },
+}: {
+  readonly family: Family;
+  readonly module: number;
+  readonly teeth: number;
+  readonly readings: Readings;
+}): number | null {
   if (lead !== null) {
     const sine = (Math.PI * teeth * module) / lead;
     return sine < Math.sin(HELIX.most) ? Math.asin(sine) : null;
@@ -55,7 +60,7 @@ function helixFor({
   readonly teeth: number;
   readonly readings: Readings;
 }): number | null {
-  if (!readings.tip) return helixRead(family, module, teeth, readings);
+  if (!readings.tip) return helixRead({ family, module, teeth, readings });
   // worn tips read low: a quarter of the usual loss is added back
   const pitchDiameter = readings.tip.mm + readings.wear / 4 - 2 * addendumOf(family) * module;
   const cos = (teeth * module) / pitchDiameter;

@@ -82,102 +82,116 @@ const endName = (toHead: boolean): string => (toHead ? 'the head' : 'the tailsto
 export function reasonsOf(held: Held): readonly Reason[] {
   const { input, thrust, teeth, blanks, mandrel } = held;
   const reasons: Reason[] = [];
-  const say = (key: string, words: string, why: string, against = false) =>
-    reasons.push({ key, say: words, why, against });
+  const say = ({
+    key,
+    words,
+    why,
+    against = false,
+  }: {
+    readonly key: string;
+    readonly words: string;
+    readonly why: string;
+    readonly against?: boolean | undefined;
+  }) => reasons.push({ key, say: words, why, against });
   const pushed = endName(thrust.toHead);
 
-  say(
-    'thrust',
-    `The cut pushes the work ${thrust.toward}, towards ${pushed}`,
-    thrust.toHead
+  say({
+    key: 'thrust',
+    words: `The cut pushes the work ${thrust.toward}, towards ${pushed}`,
+    why: thrust.toHead
       ? 'the head takes the push; the tailstock only steadies it'
       : 'a tailstock gives way: turn cutter and spindle round, cut from the other side, or stand the head at the other end',
-    !thrust.toHead,
-  );
+    against: !thrust.toHead,
+  });
   if (input.holding === 'mandrel')
-    say(
-      'thick-end',
-      `Thick end of the mandrel at ${pushed}`,
-      'the cut then drives the blank up the taper and tightens it; the other way it works loose',
-    );
+    say({
+      key: 'thick-end',
+      words: `Thick end of the mandrel at ${pushed}`,
+      why: 'the cut then drives the blank up the taper and tightens it; the other way it works loose',
+    });
   if (input.holding === 'stub')
-    say(
-      'draw',
-      'Draw the stub home with its bar',
-      'a taper that is only pushed in walks out under an interrupted cut',
-    );
+    say({
+      key: 'draw',
+      words: 'Draw the stub home with its bar',
+      why: 'a taper that is only pushed in walks out under an interrupted cut',
+    });
   if (input.holding === 'chuck')
-    say(
-      'jaws',
-      teeth !== null && teeth % 3 === 0
-        ? `${teeth} teeth sit in a three-jaw`
-        : 'Four jaws, or soft ones, if it has to run true',
-      teeth !== null && teeth % 3 === 0
-        ? 'a count that three divides puts every jaw on the same part of a tooth, when the cut gear is held again'
-        : 'a three-jaw holds as true as its scroll, and a finished gear of this count is not held evenly by three jaws',
-    );
+    say({
+      key: 'jaws',
+      words:
+        teeth !== null && teeth % 3 === 0
+          ? `${teeth} teeth sit in a three-jaw`
+          : 'Four jaws, or soft ones, if it has to run true',
+      why:
+        teeth !== null && teeth % 3 === 0
+          ? 'a count that three divides puts every jaw on the same part of a tooth, when the cut gear is held again'
+          : 'a three-jaw holds as true as its scroll, and a finished gear of this count is not held evenly by three jaws',
+    });
   if (input.holding === 'bar')
-    say(
-      'bar',
-      'Cut the bar long, part it afterwards',
-      'nothing can creep on a mandrel; leave parting and facing between the gears',
-    );
-  say(
-    'feed',
-    thrust.climb ? 'Climb: the feed goes with the cutter' : 'Conventional: the feed goes against the cutter',
-    thrust.climb
+    say({
+      key: 'bar',
+      words: 'Cut the bar long, part it afterwards',
+      why: 'nothing can creep on a mandrel; leave parting and facing between the gears',
+    });
+  say({
+    key: 'feed',
+    words: thrust.climb
+      ? 'Climb: the feed goes with the cutter'
+      : 'Conventional: the feed goes against the cutter',
+    why: thrust.climb
       ? 'a table with slack in its screw is snatched forward: only where the slack is taken out, with the gibs drawn up'
       : 'the slack of the screw is always taken up',
-    thrust.climb,
-  );
+    against: thrust.climb,
+  });
   if (input.holding !== 'chuck' && input.holding !== 'bar') {
     const wanted = wantsKey(held);
     const keyed = input.keyed || (mandrel?.key ?? false);
     if (wanted || keyed)
-      say(
-        'key',
-        keyed ? 'Keyed or pinned' : 'Key or pin it',
-        'deep teeth, or a rim far from its bore, turn a blank on its mandrel: half a tooth is what is left at the end',
-        wanted && !keyed,
-      );
+      say({
+        key: 'key',
+        words: keyed ? 'Keyed or pinned' : 'Key or pin it',
+        why: 'deep teeth, or a rim far from its bore, turn a blank on its mandrel: half a tooth is what is left at the end',
+        against: wanted && !keyed,
+      });
     if (mandrel?.kind === 'nut' || blanks > 1)
-      say(
-        'nut',
-        'Try the nut again after a quarter of the spaces',
-        'chatter loosens it; and a spindle run in reverse can unscrew it',
-      );
+      say({
+        key: 'nut',
+        words: 'Try the nut again after a quarter of the spaces',
+        why: 'chatter loosens it; and a spindle run in reverse can unscrew it',
+      });
   }
   if (blanks > 1)
-    say(
-      'stack',
-      `${blanks} blanks, faced parallel and clean between`,
-      'a chip or a burr between two of them tips the stack, and every tooth leans',
-    );
+    say({
+      key: 'stack',
+      words: `${blanks} blanks, faced parallel and clean between`,
+      why: 'a chip or a burr between two of them tips the stack, and every tooth leans',
+    });
   if (
     mandrel &&
     mandrel.small !== null &&
     mandrel.length !== null &&
     mandrel.length > SLENDER * mandrel.small
   )
-    say(
-      'jack',
-      'A jack under the mandrel',
-      `${Math.round(mandrel.length / mandrel.small)} times as long as it is thick: it bends away from the cutter, and the teeth in the middle come out shallow`,
-    );
+    say({
+      key: 'jack',
+      words: 'A jack under the mandrel',
+      why: `${Math.round(mandrel.length / mandrel.small)} times as long as it is thick: it bends away from the cutter, and the teeth in the middle come out shallow`,
+    });
   if (input.holding === 'mandrel' || input.holding === 'bar')
-    say(
-      'tailstock',
-      'Tailstock to the height of the head',
-      'by indicator along a test bar: a tenth too high is a tenth of taper in the depth',
-    );
-  say(
-    'sight',
-    thrust.place === 'front'
-      ? 'The cutter is on your side: in sight, and chips come at you'
-      : thrust.place === 'behind'
-        ? 'The cutter is behind the work: more room, less to see'
-        : 'The cutter is above: chips fall clear',
-    'chosen for reach or for sight; set up guard and light for it',
-  );
+    say({
+      key: 'tailstock',
+      words: 'Tailstock to the height of the head',
+      why: 'by indicator along a test bar: a tenth too high is a tenth of taper in the depth',
+    });
+  say({
+    key: 'sight',
+    words:
+      thrust.place === 'front'
+        ? 'The cutter is on your side: in sight, and chips come at you'
+        : thrust.place === 'behind'
+          ? 'The cutter is behind the work: more room, less to see'
+          : 'The cutter is above: chips fall clear',
+    why: 'chosen for reach or for sight; set up guard and light for it',
+  });
   return reasons;
 }

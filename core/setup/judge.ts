@@ -43,12 +43,17 @@ interface With {
  * Issues: setup-size-far, setup-no-room, setup-cutter-small, mandrel-fit, setup-left-shop, runout-far,
  * along-far, along-alone, keyway-cutter, speed-none
  */
-export function judgeSetup(
-  input: SetupInput,
-  read: SetupRead,
-  detail: SetupDetail,
-  { mandrel, system }: With,
-): Issue[] {
+export function judgeSetup({
+  input,
+  read,
+  detail,
+  with: { mandrel, system },
+}: {
+  readonly input: SetupInput;
+  readonly read: SetupRead;
+  readonly detail: SetupDetail;
+  readonly with: With;
+}): Issue[] {
   const issues: Issue[] = [];
   const mm = (value: number) => lengthText(value, system);
   type Field = keyof SetupInput | 'millId' | 'choice';

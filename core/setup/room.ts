@@ -37,12 +37,17 @@ export interface Room {
  * How far the table has to go to either side of its middle, for one way of feeding.
  * Cutter against work, c, runs from before the entry to past the exit; the table stands at −(offset + c).
  */
-export function tableNeeds(
-  { cutting, stroke }: Pick<Room, 'cutting' | 'stroke'>,
-  offset: number,
-  entry: 'left' | 'right',
-  indexAt: 'entry' | 'exit',
-): number {
+export function tableNeeds({
+  room: { cutting, stroke },
+  offset,
+  entry,
+  indexAt,
+}: {
+  readonly room: Pick<Room, 'cutting' | 'stroke'>;
+  readonly offset: number;
+  readonly entry: 'left' | 'right';
+  readonly indexAt: 'entry' | 'exit';
+}): number {
   const half = cutting.face / 2;
   const start = half + stroke.approach + CLEAR_BY;
   const end = indexAt === 'entry' ? half + lagOf(cutting) : half + stroke.approach + CLEAR_BY;
@@ -69,13 +74,17 @@ const fit = ({
 
 function tableFit(room: Room): Fit {
   const { stroke, indexAt, thrust, offset, tableTravel, cutting } = room;
-  const needs = offset === null ? stroke.travel[indexAt] : tableNeeds(room, offset, thrust.entry, indexAt);
+  const needs =
+    offset === null ? stroke.travel[indexAt] : tableNeeds({ room, offset, entry: thrust.entry, indexAt });
   const remedies: string[] = [];
   if (tableTravel !== null && offset !== null) {
     const otherWay = thrust.entry === 'left' ? 'right' : 'left';
-    if (indexAt === 'exit' && tableNeeds(room, offset, thrust.entry, 'entry') <= tableTravel)
+    if (
+      indexAt === 'exit' &&
+      tableNeeds({ room, offset, entry: thrust.entry, indexAt: 'entry' }) <= tableTravel
+    )
       remedies.push('Index where the cutter enters: the table need not run past the far side.');
-    if (tableNeeds(room, offset, otherWay, indexAt) <= tableTravel)
+    if (tableNeeds({ room, offset, entry: otherWay, indexAt }) <= tableTravel)
       remedies.push(`Feed the table to the ${otherWay}, and turn cutter and spindle round.`);
     const back = Math.max(0, (needs - tableTravel) / 2);
     if (back < Math.abs(offset))

@@ -38,20 +38,24 @@ export function valuesOf(detail: SetupDetail, system: UnitSystem): Value[] {
   const values: Value[] = [];
   if (data)
     values.push(
-      figureValue({ key: 'rpm', label: 'Spindle', settles: true }, rpmText(data.rpm), {
-        is: data.rpm,
-        within: TWENTIETH * data.rpm,
-        unit: 'rpm',
+      figureValue({
+        naming: { key: 'rpm', label: 'Spindle', settles: true },
+        text: rpmText(data.rpm),
+        figure: {
+          is: data.rpm,
+          within: TWENTIETH * data.rpm,
+          unit: 'rpm',
+        },
       }),
     );
   if (data?.feed)
     values.push(
-      figureValue(
-        { key: 'feed', label: 'Feed', settles: true },
-        feedText(data.feed, system),
-        { is: data.feed, within: TWENTIETH * data.feed, unit: 'mm/min' },
-        feedText(data.feed, 'mm'),
-      ),
+      figureValue({
+        naming: { key: 'feed', label: 'Feed', settles: true },
+        text: feedText(data.feed, system),
+        figure: { is: data.feed, within: TWENTIETH * data.feed, unit: 'mm/min' },
+        at: feedText(data.feed, 'mm'),
+      }),
     );
   if (stroke) {
     values.push(lengthValue({ key: 'approach', label: 'Approach', settles: true }, stroke.approach));

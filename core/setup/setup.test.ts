@@ -235,7 +235,7 @@ describe('what has to fit, by running it', () => {
           const c = entry === 'right' ? from - gone : gone - from;
           far = Math.max(far, Math.abs(-(offset + c)));
         }
-        expect(tableNeeds(room, offset, entry, indexAt)).toBeCloseTo(2 * far, 6);
+        expect(tableNeeds({ room, offset, entry, indexAt })).toBeCloseTo(2 * far, 6);
       }
   });
   test('too far out: told, with ways out that really help', () => {

@@ -284,7 +284,7 @@ export function planSetup({
   };
   const issues: Issue[] = at(path, [
     ...found,
-    ...judgeSetup(input, read, detail, { mandrel, bore: work.bore, system }),
+    ...judgeSetup({ input, read, detail, with: { mandrel, bore: work.bore, system } }),
   ]);
   const known = stroke !== null || sink !== null || data !== null;
   const wrong = issues.some(({ severity }) => severity === 'wrong');

@@ -63,10 +63,14 @@ test('a move that nobody would act on puts nothing in doubt; many small ones add
 test('what is repeated over a length is judged by parts of itself, a count of teeth not at all, words that are a figure by the figure', () => {
   const of = (lead: number, um: number, module: number) => [
     pitchValue({ key: 'lead', label: 'Lead', settles: true }, lead),
-    figureValue({ key: 'stray', label: 'Over this face', settles: true }, `${um} µm`, {
-      is: um,
-      within: 2,
-      unit: 'µm',
+    figureValue({
+      naming: { key: 'stray', label: 'Over this face', settles: true },
+      text: `${um} µm`,
+      figure: {
+        is: um,
+        within: 2,
+        unit: 'µm',
+      },
     }),
     lengthValue({ key: 'module', label: 'Module', settles: true, within: 0 }, module),
   ];
@@ -89,10 +93,14 @@ test('what is repeated over a length is judged by parts of itself, a count of te
     'Once settled, in doubt at more than 0.0002 in of Blank diameter; at more than 10″ of Angle.',
   );
   // a twentieth of 50.8 mm a minute is 2.54: a tenth of an inch
-  const feed = figureValue({ key: 'feed', label: 'Feed', settles: true }, '2 in/min', {
-    is: 50.8,
-    within: 2.54,
-    unit: 'mm/min',
+  const feed = figureValue({
+    naming: { key: 'feed', label: 'Feed', settles: true },
+    text: '2 in/min',
+    figure: {
+      is: 50.8,
+      within: 2.54,
+      unit: 'mm/min',
+    },
   });
   expect(giveText([feed], 'in')).toBe('Once settled, in doubt at more than 0.1 in/min of Feed.');
   expect(giveText([feed], 'mm')).toBe('Once settled, in doubt at more than 2.54 mm/min of Feed.');

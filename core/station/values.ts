@@ -56,6 +56,16 @@ export function textValue(naming: Naming, text: string, at = text): Value {
 /**
  * Words that stand for a number: they put a settled station in doubt when it has moved by more than is said.
  */
-export function figureValue(naming: Naming, text: string, figure: FigureOfText, at = text): Value {
+export function figureValue({
+  naming,
+  text,
+  figure,
+  at = text,
+}: {
+  readonly naming: Naming;
+  readonly text: string;
+  readonly figure: FigureOfText;
+  readonly at?: string | undefined;
+}): Value {
   return { ...named(naming), kind: 'text', text, at, figure };
 }

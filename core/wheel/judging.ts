@@ -51,13 +51,19 @@ export function readGash(input: GashInput, depth: number, system: UnitSystem): G
  * Issues: gash-no-mill, gash-cutter-unknown, gash-steep, cutter-under-worm, gash-hollow-straight,
  * gash-corners, hob-flutes-share
  */
-export function judgeGash(
-  { worm, axialModule }: DriveFacts,
-  { diameter }: WheelCutter,
-  { school, schools, hob, rim }: WheelDetail,
-  mill: Mill | null,
-  system: UnitSystem,
-): Issue[] {
+export function judgeGash({
+  driveFacts: { worm, axialModule },
+  wheelCutter: { diameter },
+  wheelDetail: { school, schools, hob, rim },
+  mill,
+  system,
+}: {
+  readonly driveFacts: DriveFacts;
+  readonly wheelCutter: WheelCutter;
+  readonly wheelDetail: WheelDetail;
+  readonly mill: Mill | null;
+  readonly system: UnitSystem;
+}): Issue[] {
   const issues: Issue[] = [];
   const contact = schools.find((one) => one.school === school)?.contact ?? null;
   const leadDeg = degreesOf(worm.leadAngle);

@@ -167,13 +167,19 @@ export function rimShape({
 }
 
 /** Issues: bore-over-root, bore-near-root, blank-off-nominal, blank-far-off, rim-chamfer-root */
-function judge(
-  shape: RimShape,
-  { bore, measured, corners }: RimReadings,
-  input: RimInput,
-  drive: DriveShape,
-  system: UnitSystem,
-): Issue[] {
+function judge({
+  shape,
+  rimReadings: { bore, measured, corners },
+  input,
+  drive,
+  system,
+}: {
+  readonly shape: RimShape;
+  readonly rimReadings: RimReadings;
+  readonly input: RimInput;
+  readonly drive: DriveShape;
+  readonly system: UnitSystem;
+}): Issue[] {
   const { worm, wheelDiameter, addendum } = drive;
   const issues: Issue[] = [];
   const mm = (value: number, finish: 'shop' | 'fine' = 'shop') => lengthText(value, system, finish);
@@ -280,7 +286,7 @@ export function planRim({ input, drive, path, units: system }: RimAsked): Statio
     faceWidth: read.face ?? usualFace(usual),
     faceAngle: read.faceAngle,
   });
-  const issues = judge(shape, read, input, drive, system);
+  const issues = judge({ shape, rimReadings: read, input, drive, system });
   const wrong = [...read.issues, ...issues].some(({ severity }) => severity === 'wrong');
   const facts: RimFacts = {
     ...shape,

@@ -15,12 +15,17 @@ import type { RimFacts } from './rim.ts';
 import type { GashSchool } from './schema.ts';
 import { SCHOOL_NAMES } from './schools.ts';
 
-export function valuesOf(
-  { school, schools, setting, lean, infeed, hobStock, cutAs }: WheelDetail,
-  drive: DriveFacts,
-  depth: number,
-  system: UnitSystem,
-): Value[] {
+export function valuesOf({
+  wheelDetail: { school, schools, setting, lean, infeed, hobStock, cutAs },
+  drive,
+  depth,
+  system,
+}: {
+  readonly wheelDetail: WheelDetail;
+  readonly drive: DriveFacts;
+  readonly depth: number;
+  readonly system: UnitSystem;
+}): Value[] {
   const angle = (deg: number) => exact(deg.toFixed(7));
   const contact = schools.find((one) => one.school === school)?.contact;
   const values = [
@@ -84,13 +89,19 @@ export function valuesOf(
   return values;
 }
 
-export function workingOf(
-  drive: DriveFacts,
-  rim: RimFacts,
-  { infeed, cutterDiameter, hobStock, lean, setting, cutAs }: WheelDetail,
-  mill: Mill | null,
-  depth: number,
-): Working[] {
+export function workingOf({
+  drive,
+  rim,
+  wheelDetail: { infeed, cutterDiameter, hobStock, lean, setting, cutAs },
+  mill,
+  depth,
+}: {
+  readonly drive: DriveFacts;
+  readonly rim: RimFacts;
+  readonly wheelDetail: WheelDetail;
+  readonly mill: Mill | null;
+  readonly depth: number;
+}): Working[] {
   const { worm, teeth, starts, wormDiameter, addendum, centre } = drive;
   const f = (value: number) => decimalText(value, 4);
   const mm = (value: number) => `${f(value)}\\ \\mathrm{mm}`;

@@ -30,12 +30,17 @@ const FIT_FOR: Readonly<Record<GashSchool, string>> = {
  * The three schools side by side on this wheel, with this cutter. @param cutAs the count its cutter is looked
  * up by
  */
-export function schoolsOf(
-  drive: DriveFacts,
-  rim: RimFacts,
-  { diameter, madeFor }: WheelCutter,
-  cutAs: number,
-): readonly SchoolAnswer[] {
+export function schoolsOf({
+  drive,
+  rim,
+  wheelCutter: { diameter, madeFor },
+  cutAs,
+}: {
+  readonly drive: DriveFacts;
+  readonly rim: RimFacts;
+  readonly wheelCutter: WheelCutter;
+  readonly cutAs: number;
+}): readonly SchoolAnswer[] {
   return GASH_SCHOOLS.map((school): SchoolAnswer => {
     // beyond the hollow the corners are chamfered away
     const gash = {

@@ -68,7 +68,11 @@ export function planWheel({
   const { worm, teeth, starts } = drive;
   const cutAs = wheelCutAs(teeth, starts, worm.leadAngle);
   const leadDeg = degreesOf(worm.leadAngle);
-  const known: WheelDetail = { ...detail, cutAs, schools: schoolsOf(drive, rim, cutter, cutAs) };
+  const known: WheelDetail = {
+    ...detail,
+    cutAs,
+    schools: schoolsOf({ drive, rim, wheelCutter: cutter, cutAs }),
+  };
   const infeed = infeedOf({ drive, rim, school: input.school, cutterDiameter: cutter.diameter });
   const read = readGash(input, infeed.fromThroat, system);
   if (leadDeg > MOST_GASH_DEG) {
@@ -105,7 +109,10 @@ export function planWheel({
     hob,
   };
   const issues = [
-    ...at(path, [...read.issues, ...judgeGash(drive, cutter, done, mill, system)]),
+    ...at(path, [
+      ...read.issues,
+      ...judgeGash({ driveFacts: drive, wheelCutter: cutter, wheelDetail: done, mill, system }),
+    ]),
     ...(set?.issues ?? []),
   ];
   const bad = issues.some(({ severity }) => severity === 'wrong' || severity === 'blocked');
@@ -114,8 +121,8 @@ export function planWheel({
     ...empty,
     facts: bad ? null : { depth, touchOn, school: input.school, setting: set?.setting ?? null },
     answer: `${SCHOOL_NAMES[input.school].name.toLowerCase()}, ${words}, ${lengthFigure(depth, system)} deep`,
-    values: valuesOf(done, drive, depth, system),
-    working: workingOf(drive, rim, done, mill, depth),
+    values: valuesOf({ wheelDetail: done, drive, depth, system }),
+    working: workingOf({ drive, rim, wheelDetail: done, mill, depth }),
     cautions: cautionsOf(input.school, infeed, { depth, stock, system }),
     issues,
     detail: done,

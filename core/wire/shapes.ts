@@ -3,7 +3,10 @@ import { jobSchema } from '../job/index.ts';
 import { runDigestSchema, runEventSchema, runSchema } from '../run/index.ts';
 import { equipmentSchema } from '../shop/index.ts';
 
-/** The shapes of what the server answers with, for its description; the server’s tests hold every answer against them. */
+/**
+ * The shapes of what the server answers with, for its description; the server’s tests hold every answer
+ * against them.
+ */
 
 const time = z.iso.datetime({ offset: true });
 const cut = runSchema.unwrap().shape.cuts.unwrap().element;

@@ -44,13 +44,19 @@ export interface LatheWay {
 const NO_BOX: BoxSetting = { name: '', ratio: exact(1) };
 
 /** What a train and a setting cut. @param lead wanted, mm @param engaged mm */
-export function judgeLatheGears(
-  leadscrew: Exact,
-  { name, ratio }: BoxSetting,
-  train: Train | null,
-  lead: number,
-  engaged: number,
-): LatheWay {
+export function judgeLatheGears({
+  leadscrew,
+  boxSetting: { name, ratio },
+  train,
+  lead,
+  engaged,
+}: {
+  readonly leadscrew: Exact;
+  readonly boxSetting: BoxSetting;
+  readonly train: Train | null;
+  readonly lead: number;
+  readonly engaged: number;
+}): LatheWay {
   const cut = leadscrew.mul(ratio).mul(train ? trainRatio(train) : 1);
   const off = approx(cut) / lead - 1;
   return {
@@ -89,7 +95,9 @@ export function findLatheGears(
         onFirst: (teeth) => teeth % dividesBy === 0,
       });
       const trains = lathe.box.length > 0 && dividesBy === 1 ? [null, ...near] : near;
-      return trains.map((train) => judgeLatheGears(lathe.leadscrew, setting, train, lead, engaged));
+      return trains.map((train) =>
+        judgeLatheGears({ leadscrew: lathe.leadscrew, boxSetting: setting, train, lead, engaged }),
+      );
     })
     .sort(compareWays)
     .slice(0, most);

@@ -168,7 +168,9 @@ function inForce({
       severity: 'blocked',
       given: [choice.setting, choice.train && trainText(choice.train)].filter(Boolean).join(', '),
     });
-  return ok(judgeLatheGears(lathe.leadscrew, setting, choice.train, lead, engaged));
+  return ok(
+    judgeLatheGears({ leadscrew: lathe.leadscrew, boxSetting: setting, train: choice.train, lead, engaged }),
+  );
 }
 
 /** What the lathe's gears are looked for by. */
@@ -307,7 +309,7 @@ export function planLathe({
     facts: issues.some(({ severity }) => severity === 'wrong') ? null : { way },
     answer: wayText(way),
     values: valuesOf(done, way),
-    working: workingOf(lathe, way, drive, engaged),
+    working: workingOf({ lathe, way, driveFacts: drive, engaged }),
     cautions: [
       { code: 'half-nuts', when: 'From the first pass to the last', text: halfNuts(lathe, way) },
       {
@@ -396,10 +398,14 @@ function valuesOf({ lead, engaged, byStarts, lathe }: LatheDetail, way: LatheWay
     ),
     lengthValue({ key: 'lead', label: 'Lead they cut' }, exact(way.leadText)),
     lengthValue({ key: 'engaged', label: 'Engaged length' }, engaged!),
-    figureValue({ key: 'astray', label: 'Over that length', settles: true }, astrayText(way.overLength), {
-      is: way.overLength,
-      within: 2,
-      unit: 'µm',
+    figureValue({
+      naming: { key: 'astray', label: 'Over that length', settles: true },
+      text: astrayText(way.overLength),
+      figure: {
+        is: way.overLength,
+        within: 2,
+        unit: 'µm',
+      },
     }),
     ...(byStarts
       ? [
@@ -412,12 +418,21 @@ function valuesOf({ lead, engaged, byStarts, lathe }: LatheDetail, way: LatheWay
   ];
 }
 
-function workingOf(
-  lathe: Lathe,
-  way: LatheWay,
-  { worm: { lead }, wheelDiameter, addendum }: DriveFacts,
-  engaged: number,
-): Working[] {
+function workingOf({
+  lathe,
+  way,
+  driveFacts: {
+    worm: { lead },
+    wheelDiameter,
+    addendum,
+  },
+  engaged,
+}: {
+  readonly lathe: Lathe;
+  readonly way: LatheWay;
+  readonly driveFacts: DriveFacts;
+  readonly engaged: number;
+}): Working[] {
   const ratio: Exact = lathe.box.find(({ name }) => name === way.setting)?.ratio ?? exact(1);
   const gears = way.train ? trainText(way.train).replace(/ : /g, '/').replace(/, /g, '\\times ') : '1';
   const mm = (value: number, places = 6) => `${decimalText(value, places)}\\ \\mathrm{mm}`;

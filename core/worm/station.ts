@@ -168,7 +168,12 @@ export function planWorm({
     facts: wrong ? null : { outside: worm.outside, length, tool },
     answer: `Ø ${lengthFigure(worm.outside, system)} × ${lengthFigure(length, system)}, ${lengthFigure(worm.depth, system)} deep`,
     values: valuesOf({ drive, tool, length, setting, system }),
-    working: workingOf(drive, input.tool, tool, given?.ok ? null : { usual, engaged }),
+    working: workingOf({
+      driveFacts: drive,
+      set: input.tool,
+      tool,
+      lengths: given?.ok ? null : { usual, engaged },
+    }),
     cautions: [
       {
         code: 'thread-hands',
@@ -240,12 +245,17 @@ function valuesOf({
   ];
 }
 
-function workingOf(
-  { worm, addendum, wormDiameter, wheelDiameter, proportions, teeth }: DriveFacts,
-  set: WormInput['tool'],
-  tool: WormTool,
-  lengths: { readonly usual: number; readonly engaged: number } | null,
-): Working[] {
+function workingOf({
+  driveFacts: { worm, addendum, wormDiameter, wheelDiameter, proportions, teeth },
+  set,
+  tool,
+  lengths,
+}: {
+  readonly driveFacts: DriveFacts;
+  readonly set: WormInput['tool'];
+  readonly tool: WormTool;
+  readonly lengths: { readonly usual: number; readonly engaged: number } | null;
+}): Working[] {
   const f = (value: number) => decimalText(value, 4);
   const mm = (value: number) => `${f(value)}\\ \\mathrm{mm}`;
   const of = (part: number) => `${decimalText(part, 4)}`;

@@ -37,7 +37,7 @@ function leadsOf(job: Job, partId: string | undefined, shop: Equipment) {
   if (!part || !isGear(part)) throw notFound('part', partId ?? '');
   const planned = plan(job, shop).parts.find(({ id }) => id === part.id)!;
   const detail = stationOf(planned, 'lead')?.detail;
-  const lead = detail ? leadQuestion(job, part, detail, shop) : null;
+  const lead = detail ? leadQuestion({ job, part, detail, shop }) : null;
   const bend = detail ? bendQuestion({ job, part, detail, shop }) : null;
   return {
     trains: lead ? searchLeads(lead) : [],

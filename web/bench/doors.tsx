@@ -9,7 +9,19 @@ export interface Door {
   readonly drawing: ReactNode;
 }
 
-const teeth = (cx: number, cy: number, r: number, n: number, missing = 0): string =>
+const teeth = ({
+  cx,
+  cy,
+  r,
+  n,
+  missing = 0,
+}: {
+  readonly cx: number;
+  readonly cy: number;
+  readonly r: number;
+  readonly n: number;
+  readonly missing?: number | undefined;
+}): string =>
   Array.from({ length: n - missing }, (_, k) => {
     const a = (2 * Math.PI * (k + 0.5)) / n;
     const at = (angle: number, radius: number) =>
@@ -26,7 +38,7 @@ export const DOORS: readonly Door[] = [
     drawing: (
       <>
         <path d="M28 12H122V98H28Z" className="door-line" />
-        <path d={teeth(70, 50, 24, 16)} className="door-lit" />
+        <path d={teeth({ cx: 70, cy: 50, r: 24, n: 16 })} className="door-lit" />
         <path d="M84 90H122M84 82H122M96 82V98" className="door-thin" />
         <path d="M42 84H98M42 80v8M98 80v8" className="door-mark" />
       </>
@@ -38,7 +50,7 @@ export const DOORS: readonly Door[] = [
     words: 'Worn, whole or broken: measure it, and the likely gears are ranked.',
     drawing: (
       <>
-        <path d={teeth(75, 56, 34, 18, 3)} className="door-lit" />
+        <path d={teeth({ cx: 75, cy: 56, r: 34, n: 18, missing: 3 })} className="door-lit" />
         <circle cx="75" cy="56" r="8" className="door-bore" />
         <path d="M36 12V100M114 12V100M36 16H114" className="door-mark" />
       </>

@@ -186,8 +186,15 @@ function cutText({ done, rounds }: Cuts, space: number): string {
 function rowsOf(way: Way, part: PartPlan): IndexingRow[] {
   const { aim, line, head } = stationOf(part, 'dividing')!.detail;
   const start = part.cutting?.startSpace ?? 1;
-  if (aim) return indexingTable(exact(head?.ratio ?? '1'), way.choice, aimFrom(aim), start);
-  return line ? indexingTable(exact(1), way.choice, lineAim(line.spaces, exact(way.choice.advance))) : [];
+  if (aim)
+    return indexingTable({ ratio: exact(head?.ratio ?? '1'), choice: way.choice, aim: aimFrom(aim), start });
+  return line
+    ? indexingTable({
+        ratio: exact(1),
+        choice: way.choice,
+        aim: lineAim(line.spaces, exact(way.choice.advance)),
+      })
+    : [];
 }
 
 function headingOf({ choice }: Way): readonly string[] {

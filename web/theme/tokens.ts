@@ -1,6 +1,6 @@
 /**
- * The one source of colours, faces and sizes: style sheets read them as `var(--name)`, the component library as
- * its theme. Names are those of things: a surface plate with paper on it, layout dye, scribe lines, brass.
+ * The one source of colours, faces and sizes: style sheets read them as `var(--name)`, the component library
+ * as its theme. Names are those of things: a surface plate with paper on it, layout dye, scribe lines, brass.
  */
 const DAY = {
   plate: '#e9e6df',

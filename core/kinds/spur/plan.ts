@@ -70,7 +70,17 @@ interface CutBy extends CutterInForce {
   readonly madeFor: number;
 }
 
-function cutBy(part: SpurPart, { cutters }: PartGround, inForce: CutterInForce, read: GearReadings): CutBy {
+function cutBy({
+  part,
+  partGround: { cutters },
+  inForce,
+  read,
+}: {
+  readonly part: SpurPart;
+  readonly partGround: PartGround;
+  readonly inForce: CutterInForce;
+  readonly read: GearReadings;
+}): CutBy {
   const { countBy } = part.cutter;
   const need = cutterNeed(read);
   const { cutter, diameter } = inForce;
@@ -119,12 +129,17 @@ function planArrived({
 }
 
 /** The spaces, and the lead that binds them: it is planned before the dividing and proved after it. */
-function planSpaces(
-  part: SpurPart,
-  on: PartGround,
-  read: GearReadings,
-  { sizes, face, cutter }: Pick<LeadPlanned, 'sizes' | 'face' | 'cutter'>,
-) {
+function planSpaces({
+  part,
+  on,
+  read,
+  leadPlanned: { sizes, face, cutter },
+}: {
+  readonly part: SpurPart;
+  readonly on: PartGround;
+  readonly read: GearReadings;
+  readonly leadPlanned: Pick<LeadPlanned, 'sizes' | 'face' | 'cutter'>;
+}) {
   const ground = on.dividing;
   const helical = !read.helixDeg.equals(0) || !read.helixKnown;
   const bare = planLead({
@@ -158,7 +173,7 @@ export function planSpur(part: SpurPart, on: PartGround): PartPlan {
   const inForce = cutterInForce(pickedCutter(part.cutter, cutters.jobs, cutters.shop), part.setup);
   const picked = inForce.cutter;
   const read = readGear(part.gear, units, picked?.stamped ?? null);
-  const by = cutBy(part, on, inForce, read);
+  const by = cutBy({ part, partGround: on, inForce, read });
   const own = planGear({ read, cutterTeeth: by.madeFor, mateThinning: on.mateThinning, ...at('gear') });
   const sizes = own.facts;
   const gear = planArrived({ part, on, read, own });
@@ -178,7 +193,7 @@ export function planSpur(part: SpurPart, on: PartGround): PartPlan {
   // a bore that is wrong is no reason to keep the lead back
   const faceRead = parsePositiveLength(part.blank.faceWidth, '');
   const face = faceRead.ok ? faceRead.value : null;
-  const { dividing, lead } = planSpaces(part, on, read, { sizes, face, cutter: by });
+  const { dividing, lead } = planSpaces({ part, on, read, leadPlanned: { sizes, face, cutter: by } });
   const wholeDepth = blank.facts?.dialDepth ?? sizes?.cutDepth ?? read.depth?.wholeDepth ?? null;
   const spaces = read.teeth === null ? null : { spaces: read.teeth, full: true };
   const cut = planCut({ input: part.cut, wholeDepth, spaces, ...at('cut') });

@@ -87,7 +87,7 @@ function WayDrawing({ station, planned, shop, job, way }: StationProps<'dividing
   const landing = (move: number) => landingOf({ ratio: exact(ratio), choice, motion, at: move });
   const from = done === 0 ? { ...landing(0) } : landing(done);
   const spindle = spindleAt(motion, crank.at);
-  const live = crank.at > 0 ? liveOf(choice, geared, crank.at, motion, ratio) : null;
+  const live = crank.at > 0 ? liveOf({ choice, geared, at: crank.at, headMotion: motion, ratio }) : null;
   const used =
     'circle' in choice ? [choice.circle, ...(choice.method === 'compound' ? [choice.back.circle] : [])] : [];
   const named = (move: number) => (aim ? spaceAt(aimFrom(aim), move + 1, 1) : move + 1);

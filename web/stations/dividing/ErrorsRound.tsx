@@ -58,10 +58,15 @@ export function ErrorsRound({ way, aim, ratio, units }: ErrorsRoundProps) {
         ? errorsOfRunout(approx(read.runout.value), diameter, aim.spaces)
         : null;
     return read.hole.ok && read.off.ok && read.radius.ok
-      ? errorsOfHole(R, way.choice, target, {
-          hole: read.hole.value,
-          off: approx(read.off.value),
-          radius: approx(read.radius.value),
+      ? errorsOfHole({
+          ratio: R,
+          choice: way.choice,
+          aim: target,
+          holeError: {
+            hole: read.hole.value,
+            off: approx(read.off.value),
+            radius: approx(read.radius.value),
+          },
         })
       : null;
     // the readings follow from what is typed

@@ -55,13 +55,19 @@ export function useCrank(most: number): Crank {
  * How far the plate has turned and where the pin stands over it, degrees; null where there is no plate or
  * ring.
  */
-export function liveOf(
-  choice: DividingChoice,
-  geared: Geared | null,
-  at: number,
-  { states }: HeadMotion,
-  ratio: string,
-): { readonly plate: number; readonly pin: number } | null {
+export function liveOf({
+  choice,
+  geared,
+  at,
+  headMotion: { states },
+  ratio,
+}: {
+  readonly choice: DividingChoice;
+  readonly geared: Geared | null;
+  readonly at: number;
+  readonly headMotion: HeadMotion;
+  readonly ratio: string;
+}): { readonly plate: number; readonly pin: number } | null {
   const done = Math.floor(at + 1e-9);
   const part = at - done;
   const angle = (spaces: number, circle: number) => (360 * spaces) / circle;

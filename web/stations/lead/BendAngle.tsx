@@ -30,7 +30,9 @@ export function BendAngle(props: BendAngleProps) {
   const asked = question && JSON.stringify(question);
   const { found, broken } = useBends(stopped === asked ? null : question);
   const partner = mateOf(job, part.id);
-  const take = (to: BentTo) => read.pitch && edit((now) => takeBentAngle(now, part.id, to, read.pitch!));
+  const take = (to: BentTo) =>
+    read.pitch &&
+    edit((now) => takeBentAngle({ job: now, partId: part.id, bentTo: to, normalPitch: read.pitch! }));
   const at = issuesBelow(issuesAt, 'lead.give');
   const bind = bindTo(give, setGive, at);
   return (

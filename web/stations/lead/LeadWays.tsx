@@ -25,7 +25,7 @@ function byLead(ways: readonly LeadWay[]): readonly (readonly LeadWay[])[] {
 export function LeadWays({ station, part, job, shop, units, set }: LeadWaysProps) {
   const [all, setAll] = useState(false);
   const { detail } = station;
-  const question = leadQuestion(job, part, detail, shop);
+  const question = leadQuestion({ job, part, detail, shop });
   const { found: longer, broken } = useLeads(all || part.lead.sixGears ? question : null);
   if (!question) return null;
   const { gears, compound: stud } = question;

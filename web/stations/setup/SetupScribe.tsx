@@ -3,7 +3,17 @@ import { CentreView, RoundView, SetupView, SinkView } from '../../scribe/index.t
 import type { StationProps } from '../../panel/index.ts';
 
 /** Can sizes be drawn in one picture? A unit mistaken for another leaves some of them vanishing. mm */
-function goTogether(outside: number, cutter: number, depth: number, face = outside): boolean {
+function goTogether({
+  outside,
+  cutter,
+  depth,
+  face = outside,
+}: {
+  readonly outside: number;
+  readonly cutter: number;
+  readonly depth: number;
+  readonly face?: number | undefined;
+}): boolean {
   const reach = Math.max(outside, face, cutter);
   return depth < Math.min(outside, cutter) / 2 && Math.min(outside, face, cutter) >= reach / 500;
 }
@@ -17,7 +27,7 @@ export function SetupScribe({ station, planned, units }: StationProps<'setup'>) 
     detail.sink &&
     rim &&
     cutter.diameter !== null &&
-    goTogether(rim.throat, cutter.diameter, detail.sink.depth)
+    goTogether({ outside: rim.throat, cutter: cutter.diameter, depth: detail.sink.depth })
   )
     return (
       <>
@@ -43,7 +53,7 @@ export function SetupScribe({ station, planned, units }: StationProps<'setup'>) 
       </p>
     );
   // figures of another unit, or half typed, leave nothing that could be drawn
-  if (!goTogether(outside, cutter.diameter, depth, face))
+  if (!goTogether({ outside, cutter: cutter.diameter, depth, face }))
     return (
       <p className="scribe-empty">
         These sizes do not go together, so nothing is drawn. Look at their units.

@@ -1,11 +1,7 @@
 export { findLatheGears, PI_STAND_INS, type Lathe, type LatheWay } from './lathe.ts';
-export {
-  astrayText,
-  planLathe,
-  type LatheDetail,
-  type LatheFacts,
-  type LatheGround,
-} from './latheStation.ts';
+export type { LatheDetail, LatheFacts, LatheGround } from './latheDetail.ts';
+export { astrayText } from './latheSaying.ts';
+export { planLathe } from './latheStation.ts';
 export {
   emptyThreading,
   emptyWorm,

@@ -11,26 +11,9 @@ import {
   type Result,
 } from '../findings/index.ts';
 import { clearsStud, ownsTrain, tableOfGears, trainText } from '../gearing/index.ts';
-import { readBox, type BoxSetting, type GearSet, type ShopLathe } from '../shop/index.ts';
-import {
-  figureValue,
-  lengthValue,
-  pitchValue,
-  type Placed,
-  type StationWork,
-  textValue,
-  type Value,
-  type Working,
-} from '../station/index.ts';
-import {
-  approx,
-  decimalText,
-  exact,
-  exactText,
-  lengthText,
-  parsePositiveLength,
-  type Exact,
-} from '../units/index.ts';
+import { readBox, type BoxSetting, type ShopLathe } from '../shop/index.ts';
+import type { Placed, StationWork } from '../station/index.ts';
+import { approx, decimalText, exact, lengthText, parsePositiveLength } from '../units/index.ts';
 import {
   compareWays,
   findLatheGears,
@@ -40,37 +23,9 @@ import {
   type LatheWay,
 } from './lathe.ts';
 import type { ThreadingInput } from './schema.ts';
+import type { LatheDetail, LatheFacts, LatheGround } from './latheDetail.ts';
+import { halfNuts, valuesOf, wayText, workingOf } from './latheSaying.ts';
 import { startWays, type Slide, type StartWay } from './starts.ts';
-
-export interface LatheGround {
-  readonly lathe: ShopLathe | null;
-  readonly gearSets: readonly GearSet[];
-}
-
-export interface LatheFacts {
-  readonly way: LatheWay;
-}
-
-export interface LatheDetail {
-  readonly lathe: { readonly id: string; readonly name: string } | null;
-  readonly gearSet: { readonly id: string; readonly name: string } | null;
-  readonly ways: readonly LatheWay[];
-  readonly inForce: LatheWay | null;
-  readonly chosen: boolean;
-  /** Wanted lead and the length the wheel reaches over, mm. */
-  readonly lead: number | null;
-  readonly engaged: number | null;
-  /** µm */
-  readonly allowed: number;
-  /**
-   * What each stand-in for π would do to this lead over that length, µm; none where the pitch is not a
-   * multiple of π.
-   */
-  readonly standIns: readonly { readonly text: string; readonly ppm: number; readonly overLength: number }[];
-  readonly startCount: number;
-  readonly starts: readonly StartWay[];
-  readonly byStarts: StartWay | null;
-}
 
 const ALLOWED_MM = 0.02;
 const SHOWN = 40;
@@ -100,11 +55,6 @@ function slideOf({ slideLead, slideMarks }: ShopLathe): Slide | null {
   const lead = slideLead.typed.trim() === '' ? null : parsePositiveLength(slideLead, '');
   return lead?.ok ? { lead: approx(lead.value), marks: slideMarks } : null;
 }
-
-const wayText = ({ setting, train }: LatheWay): string =>
-  [setting && `box ${setting}`, train ? trainText(train) : 'gears one to one']
-    .filter((part) => part !== '')
-    .join(', ');
 
 const goesOn = ({ train }: LatheWay): boolean => train === null || clearsStud(train);
 
@@ -186,30 +136,36 @@ export interface LatheAsked extends Placed {
  * Issues: no-lathe, lathe-screw-unknown, lathe-box-bad, lathe-no-gears, lathe-gears-lack, lathe-out-of-reach,
  * lathe-off, lathe-stud, starts-way; those of the parser
  */
-export function planLathe({
-  input,
-  drive,
-  ground,
-  path,
-  units: system,
-}: LatheAsked): StationWork<LatheFacts, LatheDetail> {
-  const { lathe: shopLathe, gearSets } = ground;
-  const gearSet = gearSets.find(({ id }) => id === shopLathe?.gearSetId) ?? null;
-  const detail: LatheDetail = {
-    lathe: shopLathe && { id: shopLathe.id, name: shopLathe.name },
-    gearSet: gearSet && { id: gearSet.id, name: gearSet.name },
-    ways: [],
-    inForce: null,
-    chosen: input.choice !== null,
-    lead: null,
-    engaged: null,
-    allowed: ALLOWED_MM * 1000,
-    standIns: [],
-    startCount: 1,
-    starts: [],
-    byStarts: null,
+export function planLathe(asked: LatheAsked): StationWork<LatheFacts, LatheDetail> {
+  const { input, drive, ground, path } = asked;
+  const given =
+    input.allowed.typed.trim() === '' ? null : parsePositiveLength(input.allowed, 'What a thread may stray');
+  const fields: Issue[] =
+    given && !given.ok ? at(fieldAt<ThreadingInput>(path, 'allowed'), given.issues) : [];
+  const empty = { ...waiting(asked), issues: fields };
+  if (!drive) return empty;
+  const { worm, wheelDiameter, addendum, starts } = drive;
+  const engaged = engagedLength(wheelDiameter, addendum);
+  const known: LatheDetail = {
+    ...empty.detail,
+    startCount: starts,
+    lead: worm.lead,
+    engaged,
+    allowed: given?.ok ? approx(given.value) * 1000 : ALLOWED_MM * 1000,
+    standIns: PI_STAND_INS.map(({ text, ppm }) => ({ text, ppm, overLength: engaged * ppm * 1e-3 })),
   };
-  const empty: StationWork<LatheFacts, LatheDetail> = {
+  const equipped = equip(ground, fieldAt<ThreadingInput>(path, 'choice'));
+  if (!equipped.ok)
+    return { ...empty, answer: 'no lathe gears', issues: [...fields, ...equipped.issues], detail: known };
+  return planThread({ ...asked, drive, engaged, lathe: equipped.value, empty: { ...empty, detail: known } });
+}
+
+type Work = StationWork<LatheFacts, LatheDetail>;
+
+/** What stands while the drive is not known. */
+function waiting({ input, ground: { lathe, gearSets } }: LatheAsked): Work {
+  const gearSet = gearSets.find(({ id }) => id === lathe?.gearSetId) ?? null;
+  return {
     id: 'lathe',
     facts: null,
     answer: 'waits for the drive',
@@ -217,98 +173,91 @@ export function planLathe({
     working: [],
     cautions: [],
     issues: [],
-    detail,
+    detail: {
+      lathe: lathe && { id: lathe.id, name: lathe.name },
+      gearSet: gearSet && { id: gearSet.id, name: gearSet.name },
+      ways: [],
+      inForce: null,
+      chosen: input.choice !== null,
+      lead: null,
+      engaged: null,
+      allowed: ALLOWED_MM * 1000,
+      standIns: [],
+      startCount: 1,
+      starts: [],
+      byStarts: null,
+    },
   };
-  const given =
-    input.allowed.typed.trim() === '' ? null : parsePositiveLength(input.allowed, 'What a thread may stray');
-  const fields: Issue[] =
-    given && !given.ok ? at(fieldAt<ThreadingInput>(path, 'allowed'), given.issues) : [];
-  if (!drive) return { ...empty, issues: fields };
-  const { worm, wheelDiameter, addendum, starts } = drive;
-  const { lead } = worm;
-  const engaged = engagedLength(wheelDiameter, addendum);
-  const allowed = given?.ok ? approx(given.value) * 1000 : ALLOWED_MM * 1000;
-  const known: LatheDetail = {
-    ...detail,
-    startCount: starts,
-    lead,
-    engaged,
-    allowed,
-    standIns: PI_STAND_INS.map(({ text, ppm }) => ({ text, ppm, overLength: engaged * ppm * 1e-3 })),
-  };
-  const equipped = equip(ground, fieldAt<ThreadingInput>(path, 'choice'));
-  if (!equipped.ok)
-    return { ...empty, answer: 'no lathe gears', issues: [...fields, ...equipped.issues], detail: known };
-  const lathe = equipped.value;
+}
+
+interface ThreadAsked extends LatheAsked {
+  readonly drive: DriveFacts;
+  readonly lathe: Lathe;
+  /** mm that the wheel reaches over. */
+  readonly engaged: number;
+  /** What stands where no gears are in force. */
+  readonly empty: Work;
+}
+
+/** The gears and the box for a thread that is known, on a lathe that is. */
+function planThread(asked: ThreadAsked): Work {
+  const { input, drive, ground, path, units, lathe, engaged, empty } = asked;
+  const { lead } = drive.worm;
+  const choice = fieldAt<ThreadingInput>(path, 'choice');
   const { nearest, reaching } = findWays({
     lathe,
     lead,
     engaged,
-    dividesBy: input.startsBy === 'gear' ? starts : 1,
+    dividesBy: input.startsBy === 'gear' ? drive.starts : 1,
   });
   const tooFar = nearest[0] && Math.abs(nearest[0].ppm) >= OUT_OF_REACH_PPM ? nearest[0] : null;
-  const fine = reaching.filter((way) => goesOn(way) && Math.abs(way.overLength) <= allowed);
+  if (tooFar && !input.choice) {
+    const far: Issue = {
+      code: 'lathe-out-of-reach',
+      path: choice,
+      severity: 'blocked',
+      given: lengthText(lead, units),
+      detail: { off: `${decimalText(Math.abs(tooFar.ppm) / 10_000, 1)} %` },
+    };
+    return { ...empty, answer: 'no gears near this lead', issues: [...empty.issues, far] };
+  }
+  const fine = reaching.filter((way) => goesOn(way) && Math.abs(way.overLength) <= empty.detail.allowed);
   const listed = new Set(nearest.map(wayText));
   const ways = tooFar
     ? []
     : [...nearest, ...reaching.filter((way) => !listed.has(wayText(way)))].sort(compareWays);
-  if (tooFar && !input.choice) {
-    const off = `${decimalText(Math.abs(tooFar.ppm) / 10_000, 1)} %`;
-    const far: Issue = {
-      code: 'lathe-out-of-reach',
-      path: fieldAt<ThreadingInput>(path, 'choice'),
-      severity: 'blocked',
-      given: lengthText(lead, system),
-      detail: { off },
-    };
-    return { ...empty, answer: 'no gears near this lead', issues: [...fields, far], detail: known };
-  }
-  const found = inForce({
-    input,
-    lathe,
-    ways: fine.length > 0 ? fine : ways,
-    lead,
-    engaged,
-    path: fieldAt<ThreadingInput>(path, 'choice'),
-  });
+  const found = inForce({ input, lathe, ways: fine.length > 0 ? fine : ways, lead, engaged, path: choice });
   if (!found.ok)
     return {
       ...empty,
       answer: 'choose the gears again',
-      issues: [...fields, ...found.issues],
-      detail: { ...known, ways },
+      issues: [...empty.issues, ...found.issues],
+      detail: { ...empty.detail, ways },
     };
-  const way = found.value;
-  if (!way)
-    return {
-      ...empty,
-      answer: 'no lathe gears',
-      issues: [
-        ...fields,
-        {
-          code: 'lathe-no-gears',
-          path: fieldAt<ThreadingInput>(path, 'choice'),
-          severity: 'blocked',
-          given: shopLathe!.name,
-        },
-      ],
-      detail: known,
-    };
-  const all = startWays({
-    starts,
-    axialPitch: worm.axialPitch,
+  if (found.value) return geared(asked, ways, found.value);
+  const given = ground.lathe!.name;
+  const none: Issue = { code: 'lathe-no-gears', path: choice, severity: 'blocked', given };
+  return { ...empty, answer: 'no lathe gears', issues: [...empty.issues, none] };
+}
+
+/** The station with gears in force, and how they come from start to start. */
+function geared(asked: ThreadAsked, ways: readonly LatheWay[], way: LatheWay): Work {
+  const { input, drive, ground, path, units: system, lathe, engaged, empty } = asked;
+  const starts = startWays({
+    starts: drive.starts,
+    axialPitch: drive.worm.axialPitch,
     driver: way.train?.driver ?? null,
-    slide: slideOf(shopLathe!),
+    slide: slideOf(ground.lathe!),
     system,
   });
-  const byStarts = all.find(({ by }) => by === input.startsBy) ?? null;
-  const done: LatheDetail = { ...known, ways, inForce: way, starts: all, byStarts };
-  const issues = [...fields, ...judge({ way, byStarts, allowed, path })];
+  const byStarts = starts.find(({ by }) => by === input.startsBy) ?? null;
+  const detail: LatheDetail = { ...empty.detail, ways, inForce: way, starts, byStarts };
+  const issues = [...empty.issues, ...judge({ way, byStarts, allowed: detail.allowed, path })];
   return {
     ...empty,
     facts: issues.some(({ severity }) => severity === 'wrong') ? null : { way },
     answer: wayText(way),
-    values: valuesOf(done, way),
+    values: valuesOf(detail, way),
     working: workingOf({ lathe, way, driveFacts: drive, engaged }),
     cautions: [
       { code: 'half-nuts', when: 'From the first pass to the last', text: halfNuts(lathe, way) },
@@ -319,26 +268,8 @@ export function planLathe({
       },
     ],
     issues,
-    detail: done,
+    detail,
   };
-}
-
-/**
- * Turns of the leadscrew after which a thread dial may still be waited for. Common practice: the largest
- * dials count so many.
- */
-const DIAL_TURNS = 32;
-
-/**
- * May the half-nuts be opened? Thread and leadscrew stand as at the start only after so many turns of the
- * screw as the lead has leadscrew pitches, in lowest terms.
- */
-function halfNuts({ leadscrew }: Lathe, { leadText }: LatheWay): string {
-  const turns = exact(leadText).div(leadscrew).n;
-  const back = 'keep the half-nuts shut and run the lathe back in reverse, the tool drawn out.';
-  return turns > BigInt(DIAL_TURNS)
-    ? `${back} No mark of a thread dial comes round for such a pitch: opened once, the next pass cuts another thread.`
-    : `${back} Thread and leadscrew meet again only after every ${turns} turn${turns === 1n ? '' : 's'} of the leadscrew: opened and closed anywhere else, the next pass cuts another thread.`;
 }
 
 /** Issues: lathe-off, lathe-stud, starts-way */
@@ -378,96 +309,4 @@ function judge({
       detail: { why: byStarts.say },
     });
   return issues;
-}
-
-/** `3 µm long`, over the length engaged. */
-export function astrayText(um: number): string {
-  const size = Math.abs(um);
-  if (size < 0.05) return 'too little to tell';
-  return `${decimalText(size, size < 10 ? 1 : 0)} µm ${um > 0 ? 'long' : 'short'}`;
-}
-
-function valuesOf({ lead, engaged, byStarts, lathe }: LatheDetail, way: LatheWay): Value[] {
-  return [
-    textValue({ key: 'lathe', label: 'Lathe', settles: true }, lathe!.name),
-    pitchValue({ key: 'wanted', label: 'Lead wanted', symbol: 'p_z', settles: true }, lead!),
-    ...(way.setting ? [textValue({ key: 'setting', label: 'Box at', settles: true }, way.setting)] : []),
-    textValue(
-      { key: 'train', label: 'Gears, driver : driven', settles: true },
-      way.train ? trainText(way.train) : 'one to one',
-    ),
-    lengthValue({ key: 'lead', label: 'Lead they cut' }, exact(way.leadText)),
-    lengthValue({ key: 'engaged', label: 'Engaged length' }, engaged!),
-    figureValue({
-      naming: { key: 'astray', label: 'Over that length', settles: true },
-      text: astrayText(way.overLength),
-      figure: {
-        is: way.overLength,
-        within: 2,
-        unit: 'µm',
-      },
-    }),
-    ...(byStarts
-      ? [
-          textValue(
-            { key: 'starts', label: 'Next start', settles: true },
-            byStarts.name.replace(/^By /, 'by '),
-          ),
-        ]
-      : []),
-  ];
-}
-
-function workingOf({
-  lathe,
-  way,
-  driveFacts: {
-    worm: { lead },
-    wheelDiameter,
-    addendum,
-  },
-  engaged,
-}: {
-  readonly lathe: Lathe;
-  readonly way: LatheWay;
-  readonly driveFacts: DriveFacts;
-  readonly engaged: number;
-}): Working[] {
-  const ratio: Exact = lathe.box.find(({ name }) => name === way.setting)?.ratio ?? exact(1);
-  const gears = way.train ? trainText(way.train).replace(/ : /g, '/').replace(/, /g, '\\times ') : '1';
-  const mm = (value: number, places = 6) => `${decimalText(value, places)}\\ \\mathrm{mm}`;
-  return [
-    {
-      key: 'cut',
-      label: 'Lead these gears cut',
-      formula: "p' = p_s \\times \\text{box} \\times \\frac{\\text{drivers}}{\\text{drivens}}",
-      put: `${decimalText(lathe.leadscrew, 4)} \\times ${exactText(ratio)} \\times ${gears}`,
-      result: mm(approx(exact(way.leadText))),
-      source: 'common practice; by the motion of the gears',
-    },
-    {
-      key: 'off',
-      label: 'Off, in a million',
-      formula: "\\frac{p'}{p_z} - 1",
-      put: `\\frac{${decimalText(way.lead, 6)}}{${decimalText(lead, 6)}} - 1`,
-      result: `${decimalText(way.ppm, 2)}\\times 10^{-6}`,
-      source: 'by geometry',
-    },
-    {
-      key: 'engaged',
-      label: 'Length the wheel reaches over',
-      formula: '4\\sqrt{\\tfrac{d_2}{2} h_a}',
-      put: `4\\sqrt{\\tfrac{${decimalText(wheelDiameter, 3)}}{2} \\times ${decimalText(addendum, 4)}}`,
-      result: mm(engaged, 3),
-      source: 'chord of the throat circle, by geometry',
-    },
-    {
-      key: 'astray',
-      label: 'Astray over it',
-      formula: "\\Delta = l\\left(\\frac{p'}{p_z} - 1\\right)",
-      put: `${decimalText(engaged, 3)} \\times ${decimalText(way.ppm, 2)}\\times 10^{-6}`,
-      result: `${decimalText(way.overLength, 2)}\\ \\mathrm{\u00b5m}`,
-      source: 'by geometry',
-    },
-  ];
 }

@@ -30,15 +30,8 @@ const FINEST_MODULE = 0.09;
 
 const blank = ({ typed }: Measure): boolean => typed.trim() === '';
 
-/**
- * A sample’s fields as readings; wrong ones are left out, each with its sentence.
- * Issues: those of the parsers; tip-under-bore, tips-at-odds, spans-contradict, sample-unit,
- * survivors-over-turn, span-alone
- */
-export function readSample(
-  input: SampleInput,
-  system: UnitSystem,
-): { readonly readings: Readings; readonly issues: readonly Issue[] } {
+/** Reads fields one after the other; what is wrong with any of them is collected. */
+function readerOf(system: UnitSystem) {
   const issues: Issue[] = [];
   const take = <T>(path: string, result: Result<T>): T | null => {
     if (result.ok) return result.value;
@@ -50,19 +43,8 @@ export function readSample(
     const read = take(path, parsePositiveLength(typed, what));
     return read && approx(read);
   };
-  const count = ({
-    path,
-    typed,
-    what,
-    least,
-    most,
-  }: {
-    readonly path: string;
-    readonly typed: Measure;
-    readonly what: string;
-    readonly least: number;
-    readonly most: number;
-  }): number | null => (blank(typed) ? null : take(path, parseCount({ given: typed, what, least, most })));
+  const count = (path: string, asked: Parameters<typeof parseCount>[0]): number | null =>
+    blank(asked.given) ? null : take(path, parseCount(asked));
   const leaf = (path: string, typed: Measure): number | null => {
     if (blank(typed)) return null;
     const read = take(path, parsePitch(typed));
@@ -72,114 +54,158 @@ export function readSample(
     code: Code,
     where: Pick<Issue, 'path' | 'severity' | 'given'>,
     ...figures: FiguresOf<Code>
-  ) => issues.push(issueOf(code, where, ...figures));
-  const wrong = <Code extends IssueCode>(
-    code: Code,
-    path: string,
-    given: string,
-    ...figures: FiguresOf<Code>
-  ) => ask(code, { path, given, severity: 'wrong' }, ...figures);
-  const mm = (value: number) => lengthText(value, system);
+  ) => void issues.push(issueOf(code, where, ...figures));
+  return { issues, take, length, count, leaf, ask, mm: (value: number) => lengthText(value, system) };
+}
+type Reader = ReturnType<typeof readerOf>;
 
-  const teeth = count({ path: 'teeth', typed: input.teeth, what: 'The tooth count', least: 4, most: 1000 });
-  const tip = readTip();
-  function readTip(): Readings['tip'] {
-    const over = length('tip', input.tip, 'The outside diameter');
-    const bore = length('bore', input.bore, 'The bore');
-    const edge = length('edgeToTip', input.edgeToTip, 'Bore edge to tip');
-    const reached = bore === null || edge === null ? null : bore + 2 * edge;
-    if (over !== null && bore !== null && over <= bore) {
-      wrong('tip-under-bore', 'tip', input.tip.typed, { bore: mm(bore), tip: mm(over) });
-      return null;
-    }
-    const give = input.tipBy === 'across' ? TIPS_APART.across * (over ?? 0) : TIPS_APART.over;
-    if (over !== null && reached !== null && Math.abs(over - reached) > give)
-      ask(
-        'tips-at-odds',
-        { path: 'edgeToTip', severity: 'query', given: input.edgeToTip.typed },
-        { over: mm(over), bore: mm(bore!), edge: mm(edge!), reached: mm(reached) },
-      );
-    // the one that was chosen, else the one there is
-    if (reached !== null && (input.tipBy === 'bore' || over === null))
-      return { mm: reached, acrossOdd: false };
-    return over === null ? null : { mm: over, acrossOdd: input.tipBy === 'across' };
+function readTip(input: SampleInput, { length, ask, mm }: Reader): Readings['tip'] {
+  const over = length('tip', input.tip, 'The outside diameter');
+  const bore = length('bore', input.bore, 'The bore');
+  const edge = length('edgeToTip', input.edgeToTip, 'Bore edge to tip');
+  const reached = bore === null || edge === null ? null : bore + 2 * edge;
+  if (over !== null && bore !== null && over <= bore) {
+    const where = { path: 'tip', severity: 'wrong', given: input.tip.typed } as const;
+    ask('tip-under-bore', where, { bore: mm(bore), tip: mm(over) });
+    return null;
   }
-  const k = count({
-    path: 'spanTeeth',
-    typed: input.spanTeeth,
+  const give = input.tipBy === 'across' ? TIPS_APART.across * (over ?? 0) : TIPS_APART.over;
+  if (over !== null && reached !== null && Math.abs(over - reached) > give)
+    ask(
+      'tips-at-odds',
+      { path: 'edgeToTip', severity: 'query', given: input.edgeToTip.typed },
+      { over: mm(over), bore: mm(bore!), edge: mm(edge!), reached: mm(reached) },
+    );
+  // the one that was chosen, else the one there is
+  if (reached !== null && (input.tipBy === 'bore' || over === null)) return { mm: reached, acrossOdd: false };
+  return over === null ? null : { mm: over, acrossOdd: input.tipBy === 'across' };
+}
+
+/** Two spans over a number of teeth and one more, and the base pitch between them. mm */
+function readSpans(
+  input: SampleInput,
+  known: Pick<Readings, 'tip'> & { readonly count: number | null },
+  { length, count, ask, mm }: Reader,
+): Pick<Readings, 'span' | 'basePitch'> {
+  const k = count('spanTeeth', {
+    given: input.spanTeeth,
     what: 'Teeth between the jaws',
     least: 1,
-    most: teeth ?? 1000,
+    most: known.count ?? 1000,
   });
   const span = length('span', input.span, 'The span');
   const next = length('spanNext', input.spanNext, 'The span over one more');
   if (span !== null && k === null && blank(input.spanTeeth))
     ask('span-alone', { path: 'spanTeeth', severity: 'query', given: '' }, { span: mm(span) });
-  let basePitch = span !== null && next !== null ? next - span : null;
-  if (basePitch !== null && basePitch <= 0) {
-    wrong('spans-contradict', 'spanNext', input.spanNext.typed, {
-      first: mm(span!),
-      why: 'it must be larger by one base pitch',
-    });
-    basePitch = null;
-  } else if (basePitch !== null && tip && basePitch > tip.mm / 1.5) {
-    wrong('spans-contradict', 'spanNext', input.spanNext.typed, {
-      first: mm(span!),
-      why: `one base pitch would be ${mm(basePitch)}, too much for a gear of this outside`,
-    });
-    basePitch = null;
-  }
-  const survivors = readSurvivors();
-  function readSurvivors(): Readings['survivors'] {
-    const pitches = count({
-      path: 'survivors.pitches',
-      typed: input.survivors.pitches,
-      what: 'Pitches between survivors',
-      least: 1,
-      most: 999,
-    });
-    if (!blank(input.survivors.arc)) {
-      const arc = take('survivors.arc', parseAngleDeg(input.survivors.arc));
-      if (!arc || pitches === null) return null;
-      const degrees = approx(arc);
-      if (degrees <= 0 || degrees > 360) {
-        wrong('survivors-over-turn', 'survivors.arc', input.survivors.arc.typed);
-        return null;
-      }
-      const found = (360 * pitches) / degrees;
-      return { teeth: found, give: Math.max(0.15, (found * ARC_GIVE) / degrees) };
-    }
-    const chord = length('survivors.chord', input.survivors.chord, 'Across the survivors');
-    if (chord === null || pitches === null || !tip) return null;
-    if (chord >= tip.mm) {
-      wrong('survivors-over-turn', 'survivors.chord', input.survivors.chord.typed);
-      return null;
-    }
-    const found = (Math.PI * pitches) / Math.asin(chord / tip.mm);
-    return { teeth: found, give: Math.max(0.15, (found * 4 * TOOL_GIVE.caliper) / chord) };
-  }
-  const mate = count({
-    path: 'mateTeeth',
-    typed: input.mateTeeth,
-    what: 'The mate’s teeth',
-    least: 4,
-    most: 1000,
+  const read = span !== null && k !== null ? { k, mm: span } : null;
+  if (span === null || next === null) return { span: read, basePitch: null };
+  const basePitch = next - span;
+  const { tip } = known;
+  const why =
+    basePitch <= 0
+      ? 'it must be larger by one base pitch'
+      : tip && basePitch > tip.mm / 1.5
+        ? `one base pitch would be ${mm(basePitch)}, too much for a gear of this outside`
+        : null;
+  if (why === null) return { span: read, basePitch };
+  const where = { path: 'spanNext', severity: 'wrong', given: input.spanNext.typed } as const;
+  ask('spans-contradict', where, { first: mm(span), why });
+  return { span: read, basePitch: null };
+}
+
+function readSurvivors(
+  { survivors }: SampleInput,
+  tip: Readings['tip'],
+  { take, length, count, ask }: Reader,
+): Readings['survivors'] {
+  const overTurn = (field: 'arc' | 'chord') => {
+    const given = survivors[field].typed;
+    ask('survivors-over-turn', { path: `survivors.${field}`, severity: 'wrong', given });
+    return null;
+  };
+  const pitches = count('survivors.pitches', {
+    given: survivors.pitches,
+    what: 'Pitches between survivors',
+    least: 1,
+    most: 999,
   });
+  if (!blank(survivors.arc)) {
+    const arc = take('survivors.arc', parseAngleDeg(survivors.arc));
+    if (!arc || pitches === null) return null;
+    const degrees = approx(arc);
+    if (degrees <= 0 || degrees > 360) return overTurn('arc');
+    const found = (360 * pitches) / degrees;
+    return { teeth: found, give: Math.max(0.15, (found * ARC_GIVE) / degrees) };
+  }
+  const chord = length('survivors.chord', survivors.chord, 'Across the survivors');
+  if (chord === null || pitches === null || !tip) return null;
+  if (chord >= tip.mm) return overTurn('chord');
+  const found = (Math.PI * pitches) / Math.asin(chord / tip.mm);
+  return { teeth: found, give: Math.max(0.15, (found * 4 * TOOL_GIVE.caliper) / chord) };
+}
+
+function readMate(input: SampleInput, { length, count }: Reader): Readings['mateCentre'] {
+  const given = { given: input.mateTeeth, what: 'The mate’s teeth', least: 4, most: 1000 };
+  const teeth = count('mateTeeth', given);
   const centre = length('mateCentre', input.mateCentre, 'The centre distance');
+  return teeth !== null && centre !== null ? { teeth, mm: centre } : null;
+}
+
+function readGauge(input: SampleInput, { leaf }: Reader): Readings['gauge'] {
   const fits = leaf('gaugeFits', input.gaugeFits);
   const not = [leaf('gaugeCoarse', input.gaugeCoarse), leaf('gaugeFine', input.gaugeFine)].filter(
     (found) => found !== null,
   );
+  return fits === null && not.length === 0 ? null : { fits, not };
+}
+
+/** Radians; null for straight teeth, and where it is not known. */
+function readHelixAngle(input: SampleInput, { take, ask }: Reader): number | null {
   const helix = blank(input.helixAngle) ? null : take('helixAngle', parseAngleDeg(input.helixAngle));
-  if (helix && (helix.lte(0) || helix.gte(60)))
-    issues.push({
-      code: 'out-of-range',
-      path: 'helixAngle',
-      severity: 'wrong',
-      given: input.helixAngle.typed,
-      allowed: 'A helix angle lies between 0° and 60°',
-      detail: { what: 'A helix angle' },
-    });
+  if (!helix) return null;
+  if (helix.gt(0) && helix.lt(60)) return input.helix === 'none' ? null : radiansOf(approx(helix));
+  const { typed: given } = input.helixAngle;
+  const allowed = 'A helix angle lies between 0° and 60°';
+  const where = { path: 'helixAngle', severity: 'wrong', given, allowed } as const;
+  ask('out-of-range', where, { what: 'A helix angle' });
+  return null;
+}
+
+/** A module finer than any gear has: was the outside typed in the other unit? */
+function questionUnit({ tip: typed }: SampleInput, { tip, teeth }: Readings, { ask }: Reader): void {
+  if (!tip || teeth.least !== teeth.most || tip.mm / (teeth.least + 2) >= FINEST_MODULE) return;
+  const [other, turned] = typed.unit === 'mm' ? ['inches', tip.mm * 25.4] : ['millimetres', tip.mm / 25.4];
+  const module = turned / (teeth.least + 2);
+  ask(
+    'sample-unit',
+    { path: 'tip', severity: 'query', given: typed.typed },
+    {
+      module: decimalText(tip.mm / (teeth.least + 2), 3),
+      other,
+      dp: decimalText(25.4 / module, 2),
+      m: decimalText(module, 3),
+    },
+  );
+}
+
+/**
+ * A sample’s fields as readings; wrong ones are left out, each with its sentence.
+ * Issues: those of the parsers; tip-under-bore, tips-at-odds, spans-contradict, sample-unit,
+ * survivors-over-turn, span-alone
+ */
+export function readSample(
+  input: SampleInput,
+  system: UnitSystem,
+): { readonly readings: Readings; readonly issues: readonly Issue[] } {
+  const reader = readerOf(system);
+  const { issues, length, count, ask, mm } = reader;
+  const teeth = count('teeth', { given: input.teeth, what: 'The tooth count', least: 4, most: 1000 });
+  const tip = readTip(input, reader);
+  const spans = readSpans(input, { tip, count: teeth }, reader);
+  const survivors = readSurvivors(input, tip, reader);
+  const mateCentre = readMate(input, reader);
+  const gauge = readGauge(input, reader);
+  const helixAngle = readHelixAngle(input, reader);
   const typedGive = input.tool === 'typed' ? length('toolError', input.toolError, 'The tool’s ±') : null;
   const readings: Readings = {
     teeth: teeth === null ? aboutSurvivors(survivors) : { least: teeth, most: teeth },
@@ -187,39 +213,22 @@ export function readSample(
     tip,
     depth: length('depth', input.depth, 'The whole depth'),
     root: length('root', input.root, 'The root diameter'),
-    span: span !== null && k !== null ? { k, mm: span } : null,
-    basePitch,
-    mateCentre: mate !== null && centre !== null ? { teeth: mate, mm: centre } : null,
-    gauge: fits === null && not.length === 0 ? null : { fits, not },
+    ...spans,
+    mateCentre,
+    gauge,
     helix: input.helix,
-    helixAngle:
-      input.helix === 'none' || !helix || helix.lte(0) || helix.gte(60) ? null : radiansOf(approx(helix)),
+    helixAngle,
     lead: input.helix === 'none' ? null : length('lead', input.lead, 'The lead'),
     wear: WEAR[input.wear],
     give: input.tool === 'typed' ? (typedGive ?? TOOL_GIVE.caliper) : TOOL_GIVE[input.tool],
   };
-  if (tip && teeth !== null && tip.mm / (teeth + 2) < FINEST_MODULE) {
-    const [other, turned] =
-      input.tip.unit === 'mm' ? ['inches', tip.mm * 25.4] : ['millimetres', tip.mm / 25.4];
-    const module = turned / (teeth + 2);
-    ask(
-      'sample-unit',
-      { path: 'tip', severity: 'query', given: input.tip.typed },
-      {
-        module: decimalText(tip.mm / (teeth + 2), 3),
-        other,
-        dp: decimalText(25.4 / module, 2),
-        m: decimalText(module, 3),
-      },
-    );
-  }
+  if (teeth !== null) questionUnit(input, readings, reader);
   // kept with the readings, though it says nothing of what gear this is
   length('room', input.room, 'The room where it goes');
-  if (tip && readings.root !== null && readings.root >= tip.mm)
-    wrong('spans-contradict', 'root', input.root.typed, {
-      first: mm(tip.mm),
-      why: 'the root is smaller than the outside',
-    });
+  if (tip && readings.root !== null && readings.root >= tip.mm) {
+    const where = { path: 'root', severity: 'wrong', given: input.root.typed } as const;
+    ask('spans-contradict', where, { first: mm(tip.mm), why: 'the root is smaller than the outside' });
+  }
   return { readings, issues };
 }
 

@@ -232,6 +232,7 @@ export class Person {
    * be counted.
    */
   async makesReady(): Promise<void> {
+    let missed = 0;
     for (;;) {
       const handle = await this.page.waitForFunction(
         () =>
@@ -244,8 +245,14 @@ export class Person {
       );
       const button = handle as ElementHandle<HTMLButtonElement>;
       if ((await button.evaluate(({ innerText }) => innerText)).startsWith('Space')) return;
-      await button.click();
-      await wait(BETWEEN_COUNTS_MS);
+      // drawn anew between being found and being pressed: it is looked for again
+      const gone = await button.click().then(
+        () => false,
+        () => true,
+      );
+      if (gone) missed += 1;
+      if (missed > 20) throw new Error('the button at the mill never stays');
+      await wait(gone ? 60 : BETWEEN_COUNTS_MS);
     }
   }
 

@@ -7,11 +7,11 @@ import {
   type DividingChoice,
   type Method,
 } from './dividing/index.ts';
-import { need } from './findings/index.ts';
+import { need, type Result } from './findings/index.ts';
 import { newDivideJob, withDividing, withHead, withPart, type Job } from './job/index.ts';
 import { isSpaced } from './kinds/index.ts';
 import { plan } from './plan/index.ts';
-import { STOCK_EQUIPMENT, STOCK_HEADS, STOCK_ROTARY, type Head } from './shop/index.ts';
+import { STOCK_EQUIPMENT, STOCK_HEADS, STOCK_ROTARY, type Equipment, type Head } from './shop/index.ts';
 import { exact, measure } from './units/index.ts';
 import { freezeRun, type Run } from './run/index.ts';
 
@@ -77,7 +77,18 @@ export function freeze(asked: Asked, method: Method, fits?: (choice: DividingCho
     ...dividing,
     choice: choose(asked, method, fits),
   }));
-  return need(
-    freezeRun({ job, planned: plan(job, shop), shop, start: { runId: 'r', jobRevision: 1, partId: 'p1' } }),
-  );
+  return need(beginRun(job, {}, shop));
 }
+
+/** A part’s plan frozen into a run, or why not; the first part of a job, unless said otherwise. */
+export const beginRun = (
+  job: Job,
+  start: Partial<Parameters<typeof freezeRun>[0]['start']> = {},
+  equipment: Equipment = STOCK_EQUIPMENT,
+): Result<Run> =>
+  freezeRun({
+    job,
+    planned: plan(job, equipment),
+    shop: equipment,
+    start: { runId: 'r', jobRevision: 1, partId: 'p1', ...start },
+  });

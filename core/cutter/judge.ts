@@ -54,8 +54,6 @@ export interface JudgedCutter {
   readonly sameForm: boolean;
 }
 
-const rad = (degrees: number): number => radiansOf(degrees);
-
 /**
  * The count a need is cut as by a cutter of this diameter. @param diameter mm over the outside; null when not
  * known
@@ -65,7 +63,7 @@ export function countFor(need: CutterNeed, by: 'disk' | 'book', diameter: number
   const atPitchLine = diameter === null ? null : diameter - 2 * need.dedendum;
   const { book, disk } = virtualTeeth({
     teeth: need.teeth,
-    helixAngle: rad(need.helixDeg),
+    helixAngle: radiansOf(need.helixDeg),
     normalModule: approx(need.pitch.module),
     cutterDiameter: atPitchLine,
   });

@@ -49,13 +49,8 @@ export {
   type Circle,
   type SimpleMove,
 } from './simple.ts';
-export {
-  planDividing,
-  type DividingDetail,
-  type DividingFacts,
-  type DividingGround,
-  type PlateDrawing,
-} from './station.ts';
+export type { DividingDetail, DividingFacts, PlateDrawing } from './detail.ts';
+export { planDividing, type DividingGround } from './station.ts';
 export { REACHES, reachOfCounts, type Reach } from './strip.ts';
 export { lineAim } from './table.ts';
 export { aimData, aimFrom, readStride, type AimData, type Target } from './target.ts';

@@ -1,67 +1,21 @@
 import { fieldAt, at, issueOf, type Issue } from '../findings/index.ts';
 import type { Equipment, GearSet, Head, Mill, Stepper } from '../shop/index.ts';
-import type { StationWork } from '../station/index.ts';
-import {
-  bothUnitsText,
-  approx,
-  decimalText,
-  exact,
-  knownLength,
-  parseLength,
-  plural,
-} from '../units/index.ts';
+import { exact, knownLength, plural } from '../units/index.ts';
 import { advanceText, countOf, type Aim } from './aim.ts';
-import { planMadePlate, type MadePlate } from './madePlate.ts';
+import { planMadePlate } from './madePlate.ts';
 import { quickMethods, rankMethods, simpleWays } from './methods.ts';
 import { noneFits } from './none.ts';
-import { preparationOf, type Preparation } from './preparation.ts';
-import { cautionsOf, tableValues, valuesOf } from './saying.ts';
-import type { ChoiceOf, DividingChoice, DividingInput } from './schema.ts';
-import { tableWay } from './table.ts';
-import { aimData, readStride, type AimData, type Target } from './target.ts';
+import { preparationOf } from './preparation.ts';
+import { cautionsOf, valuesOf } from './saying.ts';
+import type { DividingChoice, DividingInput } from './schema.ts';
+import { aimData, readStride, type Target } from './target.ts';
 import { canBeSet, wayOfChoice } from './ways.ts';
 import { leadRefuses } from './withLead.ts';
 import { advanceWords, choiceText } from './words.ts';
 import { workingOf } from './working.ts';
-import type { Ground, LeadGearing, MethodAnswer, Way } from './way.ts';
-
-/** The side of a plate to be drawn. */
-export interface PlateDrawing {
-  readonly plateName: string;
-  readonly side: 0 | 1;
-  readonly twoSided: boolean;
-  readonly circles: readonly number[];
-}
-
-export interface DividingDetail {
-  readonly head: { readonly id: string; readonly name: string; readonly ratio: string } | null;
-  readonly mill: { readonly id: string; readonly name: string } | null;
-  /** Round the work; null along a line, or while unknown. */
-  readonly aim: AimData | null;
-  /** Along a line, mm; null round the work. */
-  readonly line: { readonly spaces: number; readonly pitch: number } | null;
-  /** What is found at once: each method with its ways or why it is out, best first. */
-  readonly methods: readonly MethodAnswer[];
-  /** The way in force: the one chosen, else the best. Null when there is none. */
-  readonly inForce: Way | null;
-  readonly chosen: boolean;
-  /** The plate the way in force uses; where there is none, the one mounted or the first. */
-  readonly plate: PlateDrawing | null;
-  /** What changes on the head for the way in force. */
-  readonly preparation: readonly Preparation[];
-  /** Where this head has no way: other heads of the shop that do, each with its best move. */
-  readonly otherHeads: readonly { readonly id: string; readonly name: string; readonly move: string }[];
-  /** A plate or ring of this very count, to be drilled. */
-  readonly made: MadePlate | null;
-  /** How the work is geared to the table while it is cut; null for straight teeth. */
-  readonly lead: LeadGearing | null;
-}
-
-export interface DividingFacts {
-  readonly way: Way;
-  readonly head: Head | null;
-  readonly mill: Mill | null;
-}
+import type { Ground, LeadGearing, Way } from './way.ts';
+import type { DividingDetail, DividingWork, PlateDrawing } from './detail.ts';
+import { planLine } from './lineStation.ts';
 
 function plateDrawing(head: Head, way: Way | null): PlateDrawing | null {
   const at =
@@ -148,9 +102,7 @@ export interface DividingGround {
   readonly lead?: LeadGearing | null;
 }
 
-type Work = StationWork<DividingFacts, DividingDetail>;
-
-function emptyWork(input: DividingInput, { head, mill, lead }: DividingGround): Work {
+function emptyWork(input: DividingInput, { head, mill, lead }: DividingGround): DividingWork {
   return {
     id: 'dividing',
     facts: null,
@@ -193,7 +145,7 @@ export interface DividingAsked {
  * choice-no-longer-divides, choice-not-on-head, choice-not-geared, choice-not-with-lead, lead-no-indexing,
  * choice-lacks, stride-shares, stride-part-turn, holes-touch, ring-fouls, travel-short
  */
-export function planDividing({ input, target, ground, path }: DividingAsked): Work {
+export function planDividing({ input, target, ground, path }: DividingAsked): DividingWork {
   const empty = emptyWork(input, ground);
   if (target?.along === 'line') return planLine({ target: target, mill: ground.mill, path, empty });
   const { head } = ground;
@@ -234,8 +186,8 @@ function planTurn({
   readonly aim: Aim;
   readonly ground: DividingGround & { readonly head: Head };
   readonly path: string;
-  readonly empty: Work;
-}): Work {
+  readonly empty: DividingWork;
+}): DividingWork {
   const { head, shop } = ground;
   const { choice } = input;
   const methods = rankMethods(quickMethods(ground, aim));
@@ -289,87 +241,5 @@ function planTurn({
     cautions: cautionsOf(way, aim, ground.lead ?? null),
     issues,
     detail: { ...detail, preparation: preparationOf(way, head, ground.lead ?? null) },
-  };
-}
-
-/** Along a line: the table's screw, read from the first space. */
-function planLine({
-  target: { spaces, pitch },
-  mill,
-  path,
-  empty,
-}: {
-  readonly target: Extract<Target, { along: 'line' }>;
-  readonly mill: Mill | null;
-  readonly path: string;
-  readonly empty: Work;
-}): Work {
-  const detail = { ...empty.detail, line: { spaces, pitch: approx(pitch) } };
-  if (!mill) {
-    const issue: Issue = {
-      code: 'no-mill',
-      path: fieldAt<DividingInput>(path, 'millId'),
-      severity: 'blocked',
-    };
-    return { ...empty, answer: 'no mill chosen', issues: [issue], detail };
-  }
-  const made = tableWay(mill, spaces, pitch);
-  if (!made.ok) {
-    const issues = at(fieldAt<DividingInput>(path, 'millId'), made.issues);
-    return { ...empty, answer: 'the mill’s screw is not known', issues, detail };
-  }
-  const way = made.value;
-  const travel = parseLength(mill.travel);
-  const length = approx(pitch) * (spaces - 1);
-  const short = travel.ok && approx(travel.value) < length;
-  const issues: Issue[] = short
-    ? [
-        {
-          code: 'travel-short',
-          path: fieldAt<DividingInput>(path, 'millId'),
-          severity: 'query',
-          given: decimalText(length, 1),
-          allowed: decimalText(approx(travel.value), 1),
-          detail: { mill: mill.name },
-        },
-      ]
-    : [];
-  const { lead, marks } = way.choice as ChoiceOf<'table'>;
-  const mark = exact(lead).div(marks);
-  if (pitch.lt(mark) && !mill.readout)
-    issues.push({
-      code: 'marks-too-coarse',
-      path: fieldAt<DividingInput>(path, 'millId'),
-      severity: 'query',
-      given: bothUnitsText(approx(pitch), 'mm'),
-      detail: { mark: bothUnitsText(approx(mark), 'mm') },
-    });
-  return {
-    ...empty,
-    facts: { way, head: null, mill },
-    answer: way.words,
-    values: tableValues(way, spaces),
-    working: [
-      {
-        key: 'turns',
-        label: 'Turns of the screw for one space',
-        formula: '\\frac{p}{L}',
-        put: `\\frac{${decimalText(pitch, 6)}}{${decimalText(exact(lead), 6)}}`,
-        result: decimalText(pitch.div(lead), 6),
-        source: 'the table moves its screw’s lead for every turn',
-      },
-      {
-        key: 'reading',
-        label: 'Reading of space k, never added up from rounded moves',
-        formula: 'k\\,\\frac{p}{L}\\,n',
-        put: `k \\times ${decimalText(pitch.div(lead), 6)} \\times ${marks}`,
-        result: '\\text{rounded once}',
-        joined: '\\Rightarrow',
-        source: 'common practice',
-      },
-    ],
-    cautions: cautionsOf(way, { spaces, step: pitch, full: false, stride: 1, diameter: null }),
-    issues,
-    detail: { ...detail, inForce: way, preparation: preparationOf(way, null) },
   };
 }

@@ -8,7 +8,9 @@ export { proveHelix, spindleTurns, type HelixProof } from './motion.ts';
 export { positionsOf, strayText } from './saying.ts';
 export { leadSchema, emptyLead, type LeadInput } from './schema.ts';
 export { layingFor, setTable, type TableSetting } from './setting.ts';
-export { leadCutter, planLead, searchLeads, type LeadPlanned, type LeadQuestion } from './station.ts';
+export { leadCutter } from './equipped.ts';
+export { searchLeads, type LeadQuestion } from './question.ts';
+export { planLead, type LeadPlanned } from './station.ts';
 export type { LeadCutter, LeadDetail, LeadFacts, LeadGround, LeadWay, LeadWork } from './types.ts';
 export {
   approachAlong,

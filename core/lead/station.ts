@@ -1,104 +1,22 @@
-import {
-  fieldAt,
-  at,
-  fail,
-  issueOf,
-  ok,
-  type FiguresOf,
-  type Issue,
-  type IssueCode,
-  type Result,
-} from '../findings/index.ts';
+import { fieldAt, at, type Issue } from '../findings/index.ts';
 import type { SpurSizes } from '../gear/index.ts';
-import {
-  bracketRefuses,
-  clearsStud,
-  gearsIn,
-  ownsTrain,
-  tableOfGears,
-  trainText,
-  type GearTable,
-} from '../gearing/index.ts';
-import type { GearSet, Head, Mill } from '../shop/index.ts';
-import {
-  approx,
-  decimalText,
-  exact,
-  exactText,
-  lengthText,
-  parseLength,
-  parsePositiveLength,
-  type Exact,
-  type UnitSystem,
-  degreesOf,
-  radiansOf,
-} from '../units/index.ts';
+import { ownsTrain, trainText } from '../gearing/index.ts';
+import { approx, exact, exactText, parsePositiveLength, type Exact, radiansOf } from '../units/index.ts';
 import type { Placed } from '../station/index.ts';
 import { readGive } from './give.ts';
 import { machineLead } from './lead.ts';
-import {
-  findLeadTrains,
-  judgeTrain,
-  reachOfLeads,
-  usualLeadIdlers,
-  type LeadAsked,
-  type LeadTrain,
-} from './leadTrains.ts';
+import { findLeadTrains, judgeTrain, type LeadAsked } from './leadTrains.ts';
 import { cautionsOf, valuesOf, workingOf } from './saying.ts';
 import type { LeadInput } from './schema.ts';
 import { setTable } from './setting.ts';
 import { approachAlong, testLine } from './table.ts';
-import type { LeadCutter, LeadDetail, LeadGround, LeadWay, LeadWork } from './types.ts';
+import type { LeadCutter, LeadDetail, LeadGround, LeadWork } from './types.ts';
+import { equip } from './equipped.ts';
+import { judgeWay, OUT_OF_REACH, outOfReach } from './judge.ts';
+import { wayOfTrain } from './question.ts';
 
 const ALLOWED_MM = 0.02;
 const QUICK = 14;
-
-export function wayOfTrain(found: LeadTrain, head: Head, hand: 'right' | 'left'): LeadWay {
-  const { train, lead } = found;
-  const idlers = usualLeadIdlers(train, hand);
-  return {
-    train,
-    gears: gearsIn(train),
-    idlers,
-    lead: approx(lead),
-    leadText: exactText(lead),
-    helixDeg: degreesOf(found.helixAngle),
-    overFace: found.overFace,
-    clears: clearsStud(train),
-    refused: bracketRefuses(head.differential, train, idlers),
-  };
-}
-
-interface Equipped {
-  readonly head: Head;
-  readonly mill: Mill;
-  readonly screwLead: Exact;
-  readonly gearSet: GearSet;
-  readonly table: GearTable;
-}
-
-/**
- * Head, mill and gears, or what is lacking. Issues: no-head, lead-head-not-geared, lead-no-mill,
- * lead-screw-unknown, lead-no-gears, lead-gears-one
- */
-function equip(input: LeadInput, { head, mill, gearSets }: LeadGround, path: string): Result<Equipped> {
-  const blocked = <Code extends IssueCode>(code: Code, given = '', ...figures: FiguresOf<Code>): Issue =>
-    issueOf(code, { path, severity: 'blocked', given }, ...figures);
-  const setId = input.gearSetId ?? head?.differential?.gearSetId;
-  const gearSet = gearSets.find(({ id }) => id === setId) ?? null;
-  const lead = mill && parsePositiveLength(mill.lead, 'The lead of the screw');
-  const table = gearSet && tableOfGears(gearSet.gears);
-  const owned = gearSet?.gears.reduce((sum, { count }) => sum + count, 0) ?? 0;
-  const issues: Issue[] = [];
-  if (!head) issues.push(blocked('no-head'));
-  else if (!head.differential) issues.push(blocked('lead-head-not-geared', head.name));
-  else if (!gearSet || owned === 0) issues.push(blocked('lead-no-gears', gearSet?.name ?? head.name));
-  else if (owned === 1) issues.push(blocked('lead-gears-one', gearSet.name));
-  if (!mill) issues.push(blocked('lead-no-mill'));
-  else if (!lead?.ok) issues.push(blocked('lead-screw-unknown', mill.name));
-  if (issues.length > 0 || !head || !mill || !lead?.ok || !gearSet || !table) return fail(...issues);
-  return ok({ head, mill, screwLead: lead.value, gearSet, table });
-}
 
 function emptyDetail(input: LeadInput, { head, mill }: LeadGround, hand: 'right' | 'left'): LeadDetail {
   return {
@@ -135,9 +53,6 @@ function readAllowed(input: LeadInput, path: string): { readonly mm: number; rea
     ? { mm: approx(read.value), issues: give }
     : { mm: ALLOWED_MM, issues: [...give, ...at(fieldAt<LeadInput>(path, 'allowed'), read.issues)] };
 }
-
-/** The lead that is farther off than this, as a part of itself, is no lead for this gear. */
-const OUT_OF_REACH = 0.02;
 
 /** What a lead is planned from. */
 export interface LeadPlanned extends Placed {
@@ -249,7 +164,7 @@ export function planLead({ input, sizes, face, ground, cutter, path, units: syst
   };
   const issues = [
     ...allowed.issues,
-    ...judge({ way, allowed: allowed.mm, head, path, system }),
+    ...judgeWay({ way, allowed: allowed.mm, head, path, system }),
     ...setting.issues,
   ];
   const blocked = issues.some(({ severity }) => severity === 'blocked' || severity === 'wrong');
@@ -265,124 +180,4 @@ export function planLead({ input, sizes, face, ground, cutter, path, units: syst
     issues,
     detail: done,
   };
-}
-
-/** Issues: lead-off, lead-bracket */
-function judge({
-  way,
-  allowed,
-  head,
-  path,
-  system,
-}: {
-  readonly way: LeadWay;
-  readonly allowed: number;
-  readonly head: Head;
-  readonly path: string;
-  readonly system: UnitSystem;
-}): Issue[] {
-  const issues: Issue[] = [];
-  if (Math.abs(way.overFace) > allowed * 1000)
-    issues.push({
-      code: 'lead-off',
-      path: fieldAt<LeadInput>(path, 'choice'),
-      severity: 'query',
-      given: trainText(way.train),
-      detail: {
-        off: `${decimalText(Math.abs(way.overFace), 0)} µm`,
-        most: lengthText(allowed, system, 'fine'),
-      },
-    });
-  if (way.refused)
-    issues.push({
-      code: 'lead-bracket',
-      path: fieldAt<LeadInput>(path, 'choice'),
-      severity: 'blocked',
-      given: trainText(way.train),
-      detail: { head: head.name, why: way.refused },
-    });
-  return issues;
-}
-
-/** Issues: lead-out-of-reach */
-function outOfReach({
-  wanted,
-  table,
-  drive,
-  compound,
-  machine,
-  ratio,
-  path,
-  system,
-}: {
-  readonly wanted: number;
-  readonly table: GearTable;
-  readonly drive: LeadInput['drive'];
-  readonly compound: boolean;
-  readonly machine: Exact;
-  readonly ratio: Exact;
-  readonly path: string;
-  readonly system: UnitSystem;
-}): Issue {
-  const mm = (value: number) => lengthText(value, system);
-  const [shortest, longest] = reachOfLeads(table, machine, compound) ?? [0, 0];
-  // the same gears on the other shaft
-  const other =
-    drive === 'worm'
-      ? [shortest / approx(ratio), longest / approx(ratio)]
-      : [shortest * approx(ratio), longest * approx(ratio)];
-  const serves = wanted >= other[0]! && wanted <= other[1]!;
-  const way = drive === 'worm' ? 'Past the worm, on the spindle itself,' : 'Through the worm';
-  const hint = serves
-    ? `${way} they cut from ${mm(other[0]!)} to ${mm(other[1]!)}.`
-    : wanted > longest
-      ? 'A finer angle has a longer lead: this one wants a head of a larger ratio, or gears that differ more.'
-      : 'A steeper angle has a shorter lead: it wants gears that differ more.';
-  return {
-    code: 'lead-out-of-reach',
-    path: fieldAt<LeadInput>(path, 'choice'),
-    severity: 'blocked',
-    given: mm(wanted),
-    detail: { shortest: mm(shortest), longest: mm(longest), try: hint },
-  };
-}
-
-/**
- * The longer search: the best of every train of two, four and, where asked for, six gears. Run it off the
- * thread that draws.
- */
-export function searchLeads(
-  { gears, machine, asked, compound, six, head, hand }: LeadQuestion,
-  most = 50,
-): readonly LeadWay[] {
-  const found = findLeadTrains({
-    table: tableOfGears(gears),
-    machine: exact(machine),
-    asked,
-    leadSearch: { compound, six, most },
-  });
-  return found.map((train) => wayOfTrain(train, head, hand));
-}
-
-/** What a longer search is asked, as plain data. */
-export interface LeadQuestion {
-  readonly gears: GearSet['gears'];
-  /** Exact text, mm. */
-  readonly machine: string;
-  readonly asked: LeadAsked;
-  readonly compound: boolean;
-  readonly six: boolean;
-  readonly head: Head;
-  readonly hand: 'right' | 'left';
-}
-
-/** How far a cutter reaches, from what the shop says of it. */
-export function leadCutter(
-  cutter: { readonly diameter: Mill['lead']; readonly width: Mill['lead'] } | null,
-): LeadCutter {
-  const read = (typed: Mill['lead'] | undefined) => {
-    const length = typed && typed.typed.trim() !== '' ? parseLength(typed) : null;
-    return length?.ok ? approx(length.value) : null;
-  };
-  return { diameter: read(cutter?.diameter), width: read(cutter?.width) };
 }

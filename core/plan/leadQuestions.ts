@@ -11,17 +11,15 @@ interface Equipped {
   readonly gears: GearSet['gears'];
 }
 
-function equippedFor({
-  job,
-  part,
-  detail,
-  shop,
-}: {
+/** A helical part on its card, with what its lead station came to. */
+interface LeadOnCard {
   readonly job: Job;
   readonly part: SpurPart;
   readonly detail: LeadDetail;
   readonly shop: Equipment;
-}): Equipped | null {
+}
+
+function equippedFor({ job, part, detail, shop }: LeadOnCard): Equipped | null {
   const { head, gearSets } = dividingGround(job, shop, part);
   const set = gearSets.find(({ id }) => id === detail.gearSet?.id);
   return head && set ? { head, gears: set.gears } : null;
@@ -37,13 +35,7 @@ export function leadQuestion({
   detail,
   shop,
   six = part.lead.sixGears,
-}: {
-  readonly job: Job;
-  readonly part: SpurPart;
-  readonly detail: LeadDetail;
-  readonly shop: Equipment;
-  readonly six?: boolean | undefined;
-}): LeadQuestion | null {
+}: LeadOnCard & { readonly six?: boolean }): LeadQuestion | null {
   const equipped = equippedFor({ job, part, detail, shop });
   const { wanted, machineText, pitchDiameter, faceWidth, hand } = detail;
   if (!equipped || wanted === null || machineText === null || pitchDiameter === null || faceWidth === null)
@@ -64,17 +56,7 @@ export function leadQuestion({
  * What the search for angles that the gears cut is asked; null while something it needs is missing or cannot
  * be read.
  */
-export function bendQuestion({
-  job,
-  part,
-  detail,
-  shop,
-}: {
-  readonly job: Job;
-  readonly part: SpurPart;
-  readonly detail: LeadDetail;
-  readonly shop: Equipment;
-}): BendQuestion | null {
+export function bendQuestion({ job, part, detail, shop }: LeadOnCard): BendQuestion | null {
   const equipped = equippedFor({ job, part, detail, shop });
   const { pitch, teeth, depth, helixDeg, mate } = readGear(part.gear, job.units);
   const { machineText, faceWidth } = detail;

@@ -1,10 +1,10 @@
+import { beginRun } from '../sampleRuns.ts';
 import { expect, test } from '@jest/globals';
 import { newDivideJob, withPart, type Job } from '../job/index.ts';
-import { plan } from '../plan/index.ts';
 import { STOCK_EQUIPMENT } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import { need } from '../findings/index.ts';
-import { foldRun, freezeRun, holesDrilled, summarise, type Run, type RunEvent } from './index.ts';
+import { foldRun, holesDrilled, summarise, type Run, type RunEvent } from './index.ts';
 
 const ring = (passes: 'one' | 'rough-finish' = 'one'): Job =>
   withPart(newDivideJob({ id: 'j', name: 'Ring', units: 'mm', shop: STOCK_EQUIPMENT }), 'p1', (part) =>
@@ -16,20 +16,7 @@ const ring = (passes: 'one' | 'rough-finish' = 'one'): Job =>
         }
       : part,
   );
-const begun = (job: Job, more: object = {}): Run =>
-  need(
-    freezeRun({
-      job,
-      planned: plan(job, STOCK_EQUIPMENT),
-      shop: STOCK_EQUIPMENT,
-      start: {
-        runId: 'r',
-        jobRevision: 1,
-        partId: 'p1',
-        ...more,
-      },
-    }),
-  );
+const begun = (job: Job, more: object = {}): Run => need(beginRun(job, more));
 const event = (deviceSeq: number, rest: object) =>
   ({
     id: `e${deviceSeq}`,

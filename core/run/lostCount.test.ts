@@ -1,11 +1,11 @@
+import { beginRun } from '../sampleRuns.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { countAim, searchMethods } from '../dividing/index.ts';
 import { drawnSpurJob, withDividing, withPart } from '../job/index.ts';
-import { plan } from '../plan/index.ts';
 import { STOCK_EQUIPMENT, STOCK_HEADS } from '../shop/index.ts';
 import { greatestCommon } from '../units/index.ts';
-import { freezeRun, toldByHole, whereInRun, type Run } from './index.ts';
+import { toldByHole, whereInRun, type Run } from './index.ts';
 
 function runOf(teeth: number, passes: 'one' | 'rough-finish' = 'one', choice: unknown = null): Run {
   const drawn = drawnSpurJob({ id: 'j', name: 'Gear', pitch: '1', teeth, face: '10', bore: '4' });
@@ -16,16 +16,7 @@ function runOf(teeth: number, passes: 'one' | 'rough-finish' = 'one', choice: un
     'p1',
     (dividing) => ({ ...dividing, choice: choice as never }),
   );
-  const run = freezeRun({
-    job,
-    planned: plan(job, STOCK_EQUIPMENT),
-    shop: STOCK_EQUIPMENT,
-    start: {
-      runId: 'r',
-      jobRevision: 1,
-      partId: 'p1',
-    },
-  });
+  const run = beginRun(job);
   if (!run.ok) throw new Error(JSON.stringify(run.issues));
   return run.value;
 }

@@ -1,3 +1,4 @@
+import { beginRun } from '../sampleRuns.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { countAim, searchMethods } from '../dividing/index.ts';
@@ -341,16 +342,7 @@ describe('two screens on one run', () => {
 
 test('what names no cut of the run is passed over, and what was said of the closing move counts at the close only', () => {
   const job = drawnSpurJob({ id: 'j', name: 'Gear', pitch: '1', teeth: 14, face: '10', bore: '4' });
-  const frozen = freezeRun({
-    job,
-    planned: plan(job, STOCK_EQUIPMENT),
-    shop: STOCK_EQUIPMENT,
-    start: {
-      runId: 'r',
-      jobRevision: 1,
-      partId: 'p1',
-    },
-  });
+  const frozen = beginRun(job);
   if (!frozen.ok) throw new Error('a run');
   const run = frozen.value;
   let made = 0;

@@ -1,8 +1,8 @@
+import { beginRun } from '../sampleRuns.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { need, sayIssue } from '../findings/index.ts';
 import { drawnSpurJob, withDividing, withHead, withSpurPart, type Job } from '../job/index.ts';
-import { plan } from '../plan/index.ts';
 import { STOCK_EQUIPMENT, STOCK_HEADS } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import {
@@ -28,18 +28,7 @@ const twoPasses = (job: Job): Job =>
   withSpurPart(job, 'p1', (part) => ({ ...part, cut: { ...part.cut, passes: 'rough-finish' } }));
 
 type Start = Partial<Parameters<typeof freezeRun>[0]['start']>;
-const freeze = (job: Job, start: Start = {}) =>
-  freezeRun({
-    job,
-    planned: plan(job, STOCK_EQUIPMENT),
-    shop: STOCK_EQUIPMENT,
-    start: {
-      runId: 'r',
-      jobRevision: 1,
-      partId: 'p1',
-      ...start,
-    },
-  });
+const freeze = (job: Job, start: Start = {}) => beginRun(job, start);
 const runOf = (job: Job, start: Start = {}): Run => need(freeze(job, start));
 
 /** Events of one screen, a second apart unless said otherwise. */

@@ -52,6 +52,7 @@ export {
   STOCK_ROTARY,
   THREE_PLATES,
   TWO_SIDED_PLATE,
+  UNKNOWN_STANDING,
 } from './stock.ts';
 export {
   idFrom,

@@ -7,6 +7,8 @@ export {
   FRONT_RELIEF,
   readScale,
   SIDE_RELIEF,
+  checkBar,
+  templateLine,
   templateOf,
   type Template,
   type TemplateSize,

@@ -29,6 +29,13 @@ export interface TemplateSize {
   readonly printed: number;
 }
 
+/** mm on paper */
+interface TemplateLine {
+  readonly name: 'pitch line' | 'outside' | 'centre' | 'check' | 'relief';
+  readonly from: Point;
+  readonly to: Point;
+}
+
 /**
  * A tool’s form at a scale, as lines and words that any drawing program takes. mm on paper, y upward, the
  * tool’s tip at 0.
@@ -37,18 +44,31 @@ export interface Template {
   readonly scale: number;
   /** Closed: up one flank, over the shank, down the other. */
   readonly outline: readonly Point[];
-  readonly lines: readonly {
-    readonly name: 'pitch line' | 'outside' | 'centre' | 'check' | 'relief';
-    readonly from: Point;
-    readonly to: Point;
-  }[];
+  readonly lines: readonly TemplateLine[];
   readonly circles: readonly { readonly at: Point; readonly radius: number }[];
   readonly words: readonly { readonly at: Point; readonly height: number; readonly text: string }[];
   readonly sizes: readonly TemplateSize[];
   readonly buttons: TwoButtons | null;
 }
 
-const rad = (degrees: number): number => radiansOf(degrees);
+type At = readonly [x: number, y: number];
+
+/** A straight line on a template, mm on paper. */
+export const templateLine = (name: TemplateLine['name'], [x1, y1]: At, [x2, y2]: At): TemplateLine => ({
+  name,
+  from: { x: x1, y: y1 },
+  to: { x: x2, y: y2 },
+});
+
+/** A bar of known length with its ends marked, to measure a print by. @param at its height, mm on paper */
+export const checkBar = (at: number): readonly TemplateLine[] => {
+  const [left, right] = [-CHECK_BAR / 2, CHECK_BAR / 2];
+  return [
+    templateLine('check', [left, at], [right, at]),
+    templateLine('check', [left, at - 1.5], [left, at + 1.5]),
+    templateLine('check', [right, at - 1.5], [right, at + 1.5]),
+  ];
+};
 
 /**
  * A template for a fly cutter or another single-point tool: the tooth space of this very count, enlarged,
@@ -99,23 +119,6 @@ export function templateOf({
   const half = Math.max(top.x, buttons ? (buttons.spacing / 2 + buttons.radius) * scale : 0) + 8;
   const letter = Math.max(3, form.wholeDepth * scale * 0.06);
   const below = buttons ? Math.min(0, (buttons.centre.y - root - buttons.radius) * scale) : 0;
-  const line = ({
-    name,
-    x1,
-    y1,
-    x2,
-    y2,
-  }: {
-    readonly name: Template['lines'][number]['name'];
-    readonly x1: number;
-    readonly y1: number;
-    readonly x2: number;
-    readonly y2: number;
-  }) => ({
-    name,
-    from: { x: x1, y: y1 },
-    to: { x: x2, y: y2 },
-  });
   const barAt = below - 3 * letter;
   const reliefAt = half + 0.6 * form.wholeDepth * scale + 6;
   const words = [
@@ -127,30 +130,26 @@ export function templateOf({
     ),
     buttons
       ? `Largest distance of the arcs from the true flank: ${decimalText(buttons.residual, 2)} um.`
-      : `Relief: ${FRONT_RELIEF} deg below the tip, ${SIDE_RELIEF} deg at the sides. Ground square to the relief the form is ${decimalText(Math.cos(rad(FRONT_RELIEF)), 4)} as deep.`,
+      : `Relief: ${FRONT_RELIEF} deg below the tip, ${SIDE_RELIEF} deg at the sides. Ground square to the relief the form is ${decimalText(Math.cos(radiansOf(FRONT_RELIEF)), 4)} as deep.`,
   ];
   return {
     scale,
     outline,
     lines: [
-      line({ name: 'pitch line', x1: -half, y1: pitchUp * scale, x2: half, y2: pitchUp * scale }),
-      line({ name: 'outside', x1: -half, y1: top.y, x2: half, y2: top.y }),
-      line({ name: 'centre', x1: 0, y1: below - letter, x2: 0, y2: shank.y + letter }),
-      line({ name: 'check', x1: -CHECK_BAR / 2, y1: barAt, x2: CHECK_BAR / 2, y2: barAt }),
-      line({ name: 'check', x1: -CHECK_BAR / 2, y1: barAt - 1.5, x2: -CHECK_BAR / 2, y2: barAt + 1.5 }),
-      line({ name: 'check', x1: CHECK_BAR / 2, y1: barAt - 1.5, x2: CHECK_BAR / 2, y2: barAt + 1.5 }),
+      templateLine('pitch line', [-half, pitchUp * scale], [half, pitchUp * scale]),
+      templateLine('outside', [-half, top.y], [half, top.y]),
+      templateLine('centre', [0, below - letter], [0, shank.y + letter]),
+      ...checkBar(barAt),
       // the tool from the side: its face upright, its tip leaning back by the relief
       ...(buttons
         ? []
         : [
-            line({ name: 'relief', x1: reliefAt, y1: 0, x2: reliefAt, y2: shank.y }),
-            line({
-              name: 'relief',
-              x1: reliefAt,
-              y1: 0,
-              x2: reliefAt + shank.y * 0.6,
-              y2: shank.y * 0.6 * Math.tan(rad(FRONT_RELIEF)),
-            }),
+            templateLine('relief', [reliefAt, 0], [reliefAt, shank.y]),
+            templateLine(
+              'relief',
+              [reliefAt, 0],
+              [reliefAt + shank.y * 0.6, shank.y * 0.6 * Math.tan(radiansOf(FRONT_RELIEF))],
+            ),
           ]),
     ],
     circles: buttons

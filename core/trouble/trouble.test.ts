@@ -1,10 +1,9 @@
+import { beginRun } from '../sampleRuns.ts';
 import { describe, expect, test } from '@jest/globals';
 import { need } from '../findings/index.ts';
 import { drawnSpurJob, withDividing, withSpurPart } from '../job/index.ts';
 import { countAim, searchMethods } from '../dividing/index.ts';
-import { plan } from '../plan/index.ts';
-import { foldRun, freezeRun, type Run } from '../run/index.ts';
-import { STOCK_EQUIPMENT } from '../shop/index.ts';
+import { foldRun, type Run } from '../run/index.ts';
 import {
   causesOf,
   creep,
@@ -23,14 +22,7 @@ function runOf(teeth: number, method?: 'differential'): Run {
   const job = found
     ? withDividing(drawn, 'p1', (dividing) => ({ ...dividing, choice: found.ways[0]!.choice }))
     : drawn;
-  return need(
-    freezeRun({
-      job,
-      planned: plan(job, STOCK_EQUIPMENT),
-      shop: STOCK_EQUIPMENT,
-      start: { runId: 'r', jobRevision: 1, partId: 'p1' },
-    }),
-  );
+  return need(beginRun(job));
 }
 
 const factsOf = (run: Run, done = 0) => {
@@ -167,14 +159,7 @@ test('between two rounds none of the second is made yet; in it, those of the fir
     ...part,
     cut: { ...part.cut, passes: 'rough-finish' as const },
   }));
-  const run = need(
-    freezeRun({
-      job,
-      planned: plan(job, STOCK_EQUIPMENT),
-      shop: STOCK_EQUIPMENT,
-      start: { runId: 'r', jobRevision: 1, partId: 'p1' },
-    }),
-  );
+  const run = need(beginRun(job));
   expect([61, 62, 63, 100, 124].map((done) => factsOf(run, done).done)).toEqual([61, 0, 1, 38, 62]);
 });
 
@@ -233,18 +218,7 @@ describe('the figures that tell the causes apart, by hand', () => {
         spaces: 1,
       },
     }));
-    const run = need(
-      freezeRun({
-        job,
-        planned: plan(job, STOCK_EQUIPMENT),
-        shop: STOCK_EQUIPMENT,
-        start: {
-          runId: 'r',
-          jobRevision: 1,
-          partId: 'p1',
-        },
-      }),
-    );
+    const run = need(beginRun(job));
     expect(factsOf(run, 24)).toMatchObject({ ratio: null, circle: null, moveTurns: null, done: 24 });
     expect(factsOf(run, 0)).toMatchObject({ done: 0, divisions: 24, spaceDeg: 15 });
     expect(causesOf('end-tooth', { facts: factsOf(run, 24), part: 0.5, units: 'mm' })[1]!.cause).toBe(

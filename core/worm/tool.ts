@@ -1,5 +1,12 @@
 import type { DriveShape } from '../drive/index.ts';
-import { CHECK_BAR, FRONT_RELIEF, type Template, type TemplateSize } from '../toothform/index.ts';
+import {
+  CHECK_BAR,
+  checkBar,
+  FRONT_RELIEF,
+  templateLine,
+  type Template,
+  type TemplateSize,
+} from '../toothform/index.ts';
 import { decimalText, degreesOf, radiansOf } from '../units/index.ts';
 import type { WormInput } from './schema.ts';
 
@@ -82,23 +89,6 @@ export function wormTemplate({
   ];
   const letter = Math.max(3, depth * 0.06);
   const wide = half + shank * lean + 8;
-  const line = ({
-    name,
-    x1,
-    y1,
-    x2,
-    y2,
-  }: {
-    readonly name: Template['lines'][number]['name'];
-    readonly x1: number;
-    readonly y1: number;
-    readonly x2: number;
-    readonly y2: number;
-  }) => ({
-    name,
-    from: { x: x1, y: y1 },
-    to: { x: x2, y: y2 },
-  });
   const barAt = -3 * letter;
   const reliefAt = wide + 0.6 * depth + 6;
   const degrees = (angle: number) => decimalText(degreesOf(angle), 2);
@@ -116,20 +106,16 @@ export function wormTemplate({
     scale,
     outline: [...side.map(({ x, y }) => ({ x: -x, y })).reverse(), ...side],
     lines: [
-      line({ name: 'pitch line', x1: -wide, y1: pitchUp, x2: wide, y2: pitchUp }),
-      line({ name: 'outside', x1: -wide, y1: depth, x2: wide, y2: depth }),
-      line({ name: 'centre', x1: 0, y1: -letter, x2: 0, y2: shank + letter }),
-      line({ name: 'check', x1: -CHECK_BAR / 2, y1: barAt, x2: CHECK_BAR / 2, y2: barAt }),
-      line({ name: 'check', x1: -CHECK_BAR / 2, y1: barAt - 1.5, x2: -CHECK_BAR / 2, y2: barAt + 1.5 }),
-      line({ name: 'check', x1: CHECK_BAR / 2, y1: barAt - 1.5, x2: CHECK_BAR / 2, y2: barAt + 1.5 }),
-      line({ name: 'relief', x1: reliefAt, y1: 0, x2: reliefAt, y2: shank }),
-      line({
-        name: 'relief',
-        x1: reliefAt,
-        y1: 0,
-        x2: reliefAt + shank * 0.6 * Math.tan(radiansOf(FRONT_RELIEF)),
-        y2: shank * 0.6,
-      }),
+      templateLine('pitch line', [-wide, pitchUp], [wide, pitchUp]),
+      templateLine('outside', [-wide, depth], [wide, depth]),
+      templateLine('centre', [0, -letter], [0, shank + letter]),
+      ...checkBar(barAt),
+      templateLine('relief', [reliefAt, 0], [reliefAt, shank]),
+      templateLine(
+        'relief',
+        [reliefAt, 0],
+        [reliefAt + shank * 0.6 * Math.tan(radiansOf(FRONT_RELIEF)), shank * 0.6],
+      ),
     ],
     circles: [],
     words: [

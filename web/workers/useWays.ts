@@ -1,5 +1,5 @@
 import type { AimData, Ground } from '../../core/dividing/index.ts';
-import type { Equipment, Head } from '../../core/shop/index.ts';
+import { UNKNOWN_STANDING, type Equipment, type Head } from '../../core/shop/index.ts';
 import { useAnswer } from './useAnswer.ts';
 
 /** The longer search for ways of dividing. Without a ground or an aim nothing is asked. */
@@ -9,15 +9,6 @@ export const useWays = (ground: Ground | null, aim: AimData | null) =>
 /** The best way to a count on each of some heads; null for a head that has none. */
 export const useBestWays = (grounds: readonly Ground[], count: number) =>
   useAnswer('bestWays', [grounds, count]);
-
-const NOTHING_STANDS: Head['standing'] = {
-  worm: null,
-  lock: null,
-  ringId: null,
-  circle: null,
-  arms: null,
-  gears: null,
-};
 
 interface Reaching {
   readonly gearSets: Equipment['gearSets'];
@@ -29,6 +20,6 @@ interface Reaching {
 /** How each count from 2 on is best had with these heads; places in REACHES. */
 export function useReach(heads: readonly Head[], { gearSets, to, leadGeared = false }: Reaching) {
   // what stands on a head today has no part in what it reaches
-  const bare = heads.map((head) => ({ ...head, mounted: null, standing: NOTHING_STANDS }));
+  const bare = heads.map((head) => ({ ...head, mounted: null, standing: UNKNOWN_STANDING }));
   return useAnswer('reachOfCounts', [bare, { gearSets, leadGeared }, 2, to]);
 }

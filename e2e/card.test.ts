@@ -1,4 +1,5 @@
 import { expect, test } from '@jest/globals';
+import { drawnSpurJob } from '../core/job/index.ts';
 import { journeysIn } from './journeys.ts';
 
 const place = journeysIn('demo');
@@ -276,4 +277,34 @@ test('a panel and a drawing that do not arrive stay by themselves: the card work
   await person.seesNot(/could not be shown/);
   expect(person.faults.filter((fault) => !/could not be shown|dynamically imported/.test(fault))).toEqual([]);
   expect(person.faults.length).toBeGreaterThan(0);
+});
+
+test('a search that breaks off says so where its answer would stand, and is done again by a press', async () => {
+  const person = await place.sitDown();
+  await person.page.evaluateOnNewDocument(() => {
+    const RealWorker = window.Worker;
+    const here = window as Window & { workersDie?: boolean };
+    here.workersDie = true;
+    // as a device does that has no memory left for a worker, or a network that loses its file
+    window.Worker = class extends RealWorker {
+      constructor(file: string | URL, options?: WorkerOptions) {
+        super(here.workersDie ? '/assets/none.js' : file, options);
+      }
+    };
+  });
+  const job = drawnSpurJob({ id: 'year', name: 'Year wheel', pitch: '0.8', teeth: 73, face: '4', bore: '6' });
+  await place.workshop.ask('PUT', '/jobs/year', { revision: 0, job });
+  await person.goTo('/jobs/year/p1/dividing');
+  await person.sees(/near misses broke off \(it did not start\)\. Nothing is lost\./);
+  // what was not looked for may be there: nobody is sent to drill a ring
+  await person.seesNot(/Looking for trains|Make one/);
+  await person.page.evaluate(() => {
+    (window as Window & { workersDie?: boolean }).workersDie = false;
+  });
+  await person.pressButton('Try again');
+  // the rule of differential indexing: by 70, 40/70 = 28 on 49, the plate turned by 40(70 − 73)/70 = −48/28;
+  // or by 72, 40/72 = 15 on 27, and −40/72: whichever plate is on comes first
+  await person.sees(/28 spaces on 49, gears 48 : 28|15 spaces on 27, gears 40 : 72/);
+  await person.seesGo(/broke off/);
+  expect(person.faults).toEqual([]);
 });

@@ -10,7 +10,7 @@ import {
   chordSays,
   dueCheck,
   foldRun,
-  freezeRun,
+  type freezeRun,
   paceOf,
   placeOf,
   readRun,

@@ -13,7 +13,7 @@ export function WorkBroke({ what, broken }: { readonly what: string; readonly br
         </button>
       }
     >
-      {what} broke off ({broken.words}). Nothing on the card is lost.
+      {what} broke off ({broken.words}). Nothing is lost.
     </Notice>
   );
 }

@@ -8,7 +8,7 @@ import { dividingGround } from '../../../core/plan/index.ts';
 import { measure } from '../../../core/units/index.ts';
 import { MeasureField } from '../../fields/index.ts';
 import { Notice } from '../../frame/index.ts';
-import { useWays, WorkBroke } from '../../workers/index.ts';
+import { useWays } from '../../workers/index.ts';
 import { issuesBelow, type StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 import { ErrorsRound } from './ErrorsRound.tsx';
@@ -60,11 +60,11 @@ export function DividingPanel(props: StationProps<'dividing'>) {
       <OtherHeads {...props} />
       <Values values={station.values} units={units} only={shown} />
       {inForce && <Proved way={inForce} ratio={head?.ratio ?? ''} aim={aim} />}
-      <WorkBroke what="The search for more ways" broken={broken} />
       {aim && (
         <MethodsList
           answers={rankMethods([...methods, ...(searched?.methods ?? [])])}
-          searching={searched === null && broken === null}
+          searching={searched === null}
+          broken={broken}
           nearest={searched?.nearest ?? []}
           inForce={inForce}
           ratio={head?.ratio ?? ''}

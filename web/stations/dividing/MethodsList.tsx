@@ -7,6 +7,7 @@ import {
   type Way,
 } from '../../../core/dividing/index.ts';
 import { plural } from '../../../core/units/index.ts';
+import { WorkBroke, type Broken } from '../../workers/index.ts';
 
 const NAMES: Readonly<Record<Method, string>> = {
   simple: 'Simple',
@@ -23,7 +24,13 @@ const FEW = 6;
 interface MethodsListProps {
   /** Best first; those that are out come last. */
   readonly answers: readonly MethodAnswer[];
+  /**
+   * Is it not known yet what the longer search finds? Until then nothing is the best, and nothing has to be
+   * made.
+   */
   readonly searching: boolean;
+  /** The search broke off. */
+  readonly broken: Broken | null;
   /** Counts that can be had, where this one cannot. */
   readonly nearest: readonly number[];
   readonly inForce: Way | null;
@@ -44,6 +51,7 @@ interface MethodsListProps {
 export function MethodsList({
   answers,
   searching,
+  broken,
   nearest,
   inForce,
   ratio,
@@ -83,7 +91,8 @@ export function MethodsList({
           <div className="method-why">drilled once on a readout or on this head; then one hole a move.</div>
         </div>
       )}
-      {searching && <p className="said">Looking for trains, pairs of circles and near misses…</p>}
+      <WorkBroke what="The search for trains, pairs of circles and near misses" broken={broken} />
+      {searching && !broken && <p className="said">Looking for trains, pairs of circles and near misses…</p>}
       {nearest.length > 0 && (
         <p className="said">
           The nearest counts that can be had exactly:{' '}

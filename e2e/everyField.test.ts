@@ -100,7 +100,7 @@ test.each(Object.keys(PRESSES) as (keyof typeof PRESSES)[])(
         await input.type(wanted);
         // what cannot be is told, and is another test's
         if (await input.evaluate((element) => element.getAttribute('aria-invalid') === 'true')) {
-          await person.page.reload();
+          await person.page.reload({ waitUntil: 'domcontentloaded' });
           await person.page.waitForSelector('.shop-editor');
           continue;
         }
@@ -108,7 +108,7 @@ test.each(Object.keys(PRESSES) as (keyof typeof PRESSES)[])(
         tried += 1;
         await wait(150);
         await person.sees('✓ Stored');
-        await person.page.reload();
+        await person.page.reload({ waitUntil: 'domcontentloaded' });
         await person.page.waitForSelector('.shop-editor');
         const now = (await fieldsOf(person)).find((each) => each.name === name);
         // the press may be the very choice that takes the field away

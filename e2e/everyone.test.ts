@@ -45,7 +45,7 @@ const VIEWS: readonly (readonly [string, string])[] = [
 ];
 
 /** Names of faces on the screen that did not ship with the app. */
-async function strangersOn(person: Person, session: CDPSession): Promise<string[]> {
+async function strangersOn(session: CDPSession): Promise<string[]> {
   const look = async (): Promise<string[]> => {
     const { root } = await session.send('DOM.getDocument', { depth: 1 });
     const { nodeId } = await session.send('DOM.querySelector', { nodeId: root.nodeId, selector: 'body' });
@@ -109,7 +109,7 @@ test('no view has a serious fault for those who see, hear or move differently, b
   for (const [address, sign] of VIEWS) {
     await person.goTo(address);
     await person.sees(sign);
-    strangers.push(...(await strangersOn(person, session)).map((name) => `${name} on ${address}`));
+    strangers.push(...(await strangersOn(session)).map((name) => `${name} on ${address}`));
     // the next view comes in the shift this one was left in
     for (const swapped of [false, true]) {
       if (swapped) await swapShift(person, sign);

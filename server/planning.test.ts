@@ -42,6 +42,9 @@ describe('plans without storing', () => {
     ]);
     expect(body.methods[0]!.ways[0]!.proof).toMatchObject({ moves: 53, everySpaceTrue: true, closes: true });
     expect((await ask<Problem>('POST', '/ways', { job: jobNamed('w1'), partId: 'p9' })).status).toBe(404);
+    // the handbook's chart of change gears for these plates ends at 382 (Machinery's Handbook)
+    const none = await ask<LongSearch>('POST', '/ways', { job: jobNamed('w1', 383) });
+    expect(none.body.nearest).toContain(382);
   });
   test('problems name the field, what was given and the sentence; broken JSON is 400', async () => {
     const job = JSON.parse(JSON.stringify(jobNamed('f2'))) as { parts: { gear: { teeth: unknown } }[] };

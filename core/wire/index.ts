@@ -11,4 +11,13 @@ export type {
   StoredShop,
   UnreadRun,
 } from './answers.ts';
-export * as shapes from './shapes.ts';
+export {
+  addressOf,
+  type AnswerOf,
+  type Asked,
+  type BodyOf,
+  type Call,
+  type ParamsOf,
+  type QueryOf,
+} from './call.ts';
+export { calls } from './calls.ts';

@@ -147,7 +147,7 @@ export const planShape = z.strictObject({
 const way = z.looseObject({ words: z.string(), choice: z.looseObject({ method: z.string() }) });
 export const waysShape = z.strictObject({
   methods: z.array(z.looseObject({ method: z.string(), ways: z.array(way), out: z.string().nullable() })),
-  nearest: z.array(way),
+  nearest: z.array(z.int()),
 });
 
 const bent = z.looseObject({ helixDeg: z.number(), leadText: z.string() });

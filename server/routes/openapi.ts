@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { jobSchema } from '../../core/job/index.ts';
 import { runEventSchema, runSchema } from '../../core/run/index.ts';
 import { equipmentSchema } from '../../core/shop/index.ts';
-import type { Described } from './route.ts';
+import type { Call } from '../../core/wire/index.ts';
 
 const problemSchema = {
   type: 'object',
@@ -77,7 +77,7 @@ function jsonSchema(schema: z.ZodType): unknown {
   });
 }
 
-function operation(made: Described): object {
+function operation(made: Call): object {
   const inPath = [...made.path.matchAll(/\{(\w+)\}/g)].map(([, name]) => ({
     name,
     in: 'path',
@@ -115,10 +115,10 @@ function operation(made: Described): object {
   };
 }
 
-/** The API's description, from the same routes and schemas that serve it. */
-export function describeApi(routes: readonly Described[]): object {
+/** The API's description, from the same calls and schemas that serve it and that the page asks by. */
+export function describeApi(calls: readonly Call[]): object {
   const paths: Record<string, Record<string, object>> = {};
-  for (const made of routes) {
+  for (const made of calls) {
     (paths[`/api${made.path}`] ??= {})[made.method] = operation(made);
   }
   return {

@@ -1,18 +1,13 @@
 import type { Job } from '../../core/job/index.ts';
-import type { Piece, RunEvent } from '../../core/run/index.ts';
+import type { RunEvent } from '../../core/run/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
-import type {
-  Appended,
-  EventsPage,
-  JobListing,
-  Problem,
-  StoredJob,
-  StoredRun,
-  StoredShop,
-  LogEntry,
-  LogPage,
-  Restored,
-  UnreadRun,
+import {
+  addressOf,
+  calls,
+  type AnswerOf,
+  type Asked,
+  type Call,
+  type Problem,
 } from '../../core/wire/index.ts';
 
 /** The server said no, with its reasons. */
@@ -41,15 +36,17 @@ export function whenUnknownDevice(then: () => void): void {
   onUnknownDevice = then;
 }
 
-/** @param body text goes as it is: a file may be no JSON at all, and the server says so */
-async function ask<T>(path: string, method = 'GET', body: unknown = {}): Promise<T> {
-  const init: RequestInit = { method };
-  // what changes something always goes as JSON: nothing else is taken
-  if (method !== 'GET') {
-    init.body = typeof body === 'string' ? body : JSON.stringify(body);
+/** Asks the server what stands in core/wire: path, query and body as that says. */
+async function ask<Made extends Call>(call: Made, asked: Asked<Made>): Promise<AnswerOf<Made>> {
+  const { body = {} } = asked as { readonly body?: unknown };
+  const init: RequestInit = { method: call.method.toUpperCase() };
+  // what changes something always goes as JSON: nothing else is taken. A file goes as it is: it may
+  // be no JSON at all, and the server says so
+  if (call.method !== 'get') {
+    init.body = call.textBody ? String(body) : JSON.stringify(body);
     init.headers = { 'content-type': 'application/json' };
   }
-  const response = await fetch(`/api${path}`, init).catch(() => {
+  const response = await fetch(addressOf(call, asked), init).catch(() => {
     throw new AwayError();
   });
   const answer: unknown = await response.json().catch(() => undefined);
@@ -57,46 +54,36 @@ async function ask<T>(path: string, method = 'GET', body: unknown = {}): Promise
   if (typeof answer !== 'object' || answer === null) throw new AwayError();
   if (response.status === 401) onUnknownDevice();
   if (!response.ok) throw new ProblemError(response.status, answer);
-  return answer as T;
+  return answer as AnswerOf<Made>;
 }
-
-const seg = encodeURIComponent;
 
 export const api = {
   listJobs: (archived: boolean) =>
-    ask<{ jobs: JobListing[] }>(`/jobs?archived=${archived}`).then(({ jobs }) => jobs),
-  readJob: (id: string) => ask<StoredJob>(`/jobs/${seg(id)}`),
-  saveJob: (revision: number, job: Job) => ask<StoredJob>(`/jobs/${seg(job.id)}`, 'PUT', { revision, job }),
+    ask(calls.listJobs, { query: { archived: archived ? 'true' : 'false' } }).then(({ jobs }) => jobs),
+  readJob: (id: string) => ask(calls.readJob, { params: { id } }),
+  saveJob: (revision: number, job: Job) =>
+    ask(calls.saveJob, { params: { id: job.id }, body: { revision, job } }),
   changeJob: (id: string, change: { revision: number; name?: string; archived?: boolean }) =>
-    ask<StoredJob>(`/jobs/${seg(id)}`, 'PATCH', change),
+    ask(calls.changeJob, { params: { id }, body: change }),
   duplicateJob: (id: string, newId: string, name: string) =>
-    ask<StoredJob>(`/jobs/${seg(id)}/duplicate`, 'POST', { id: newId, name }),
-  importJob: (text: string) => ask<StoredJob>('/jobs/import', 'POST', text),
-  exportAddress: (id: string) => `/api/jobs/${seg(id)}/export`,
-  restoreKept: (id: string) => ask<StoredJob>(`/kept/${seg(id)}/restore`, 'POST'),
-  readShop: () => ask<StoredShop>('/shop'),
+    ask(calls.duplicateJob, { params: { id }, body: { id: newId, name } }),
+  importJob: (text: string) => ask(calls.importJob, { body: text }),
+  exportAddress: (id: string) => addressOf(calls.exportJob, { params: { id } }),
+  restoreKept: (id: string) => ask(calls.restoreKept, { params: { id } }),
+  readShop: () => ask(calls.readShop, {}),
   saveShop: (revision: number, equipment: Equipment) =>
-    ask<StoredShop>('/shop', 'PUT', { revision, equipment }),
-  startRun: (
-    jobId: string,
-    start: {
-      id: string;
-      partId: string;
-      revision: number;
-      piece: Piece;
-      continues: string | null;
-      deepens: { runId: string; by: number; register: 'kept' | 'found' } | null;
-    },
-  ) => ask<StoredRun>(`/jobs/${seg(jobId)}/runs`, 'POST', start),
-  runsOf: (jobId: string) => ask<{ runs: StoredRun[] }>(`/jobs/${seg(jobId)}/runs`).then(({ runs }) => runs),
-  readRun: (id: string) => ask<StoredRun>(`/runs/${seg(id)}`),
-  readEvents: (id: string, after: number) => ask<EventsPage>(`/runs/${seg(id)}/events?after=${after}`),
-  listLog: () => ask<{ runs: LogEntry[]; unread: UnreadRun[] }>('/log'),
-  readLog: (id: string) => ask<LogPage>(`/log/${seg(id)}`),
-  readPairing: () => ask<{ code: string | null; paired: boolean }>('/pairing'),
-  pair: (code: string) => ask<{ paired: boolean }>('/pair', 'POST', { code }),
-  backupAddress: '/api/backup',
-  restore: (text: string) => ask<Restored>('/restore', 'POST', text),
+    ask(calls.saveShop, { body: { revision, equipment } }),
+  startRun: (jobId: string, start: Asked<typeof calls.startRun>['body']) =>
+    ask(calls.startRun, { params: { id: jobId }, body: start }),
+  runsOf: (jobId: string) => ask(calls.runsOf, { params: { id: jobId } }).then(({ runs }) => runs),
+  readRun: (id: string) => ask(calls.readRun, { params: { id } }),
+  readEvents: (id: string, after: number) => ask(calls.readEvents, { params: { id }, query: { after } }),
+  listLog: () => ask(calls.listLog, {}),
+  readLog: (id: string) => ask(calls.readLog, { params: { id } }),
+  readPairing: () => ask(calls.readPairing, {}),
+  pair: (code: string) => ask(calls.pair, { body: { code } }),
+  backupAddress: addressOf(calls.backup, {}),
+  restore: (text: string) => ask(calls.restore, { body: text }),
   appendEvents: (id: string, events: readonly RunEvent[]) =>
-    ask<Appended>(`/runs/${seg(id)}/events`, 'POST', { events }),
+    ask(calls.appendEvents, { params: { id }, body: { events: [...events] } }),
 };

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { equipmentSchema, equipmentToToday } from '../../core/shop/index.ts';
+import { equipmentSchema, equipmentToToday } from '../shop/index.ts';
 
 /**
  * A job in a request may be of an older version; readJob checks it in full. The description shows today's

@@ -1,0 +1,58 @@
+import type { z } from 'zod';
+
+/**
+ * One thing that can be asked of the server, as data. The server answers it, the page asks it, and the API’s
+ * description tells of it, all from the same entry.
+ */
+export interface Call {
+  readonly method: 'get' | 'post' | 'put' | 'patch';
+  /** Below /api, with `{name}` for each part taken from the path. */
+  readonly path: string;
+  readonly summary: string;
+  readonly body?: z.ZodType;
+  /** The body is the text of a file, not JSON. */
+  readonly textBody?: true;
+  readonly query?: z.ZodType;
+  /** The shape of the answer; none where a file is sent. */
+  readonly answers?: z.ZodType;
+  readonly status?: 200 | 201;
+  /** What may be refused, beyond malformed bodies. */
+  readonly refusals?: readonly (401 | 403 | 404 | 409 | 413 | 422 | 429)[];
+}
+
+/** Keeps the types of path, body, query and answer with the entry. */
+export const call = <const Made extends Call>(made: Made): Made => made;
+
+type NamesIn<Path extends string> = Path extends `${string}{${infer Name}}${infer Rest}`
+  ? Name | NamesIn<Rest>
+  : never;
+
+/** What stands in the path: `{ id }` of `/jobs/{id}`. */
+export type ParamsOf<Made extends Call> = Readonly<Record<NamesIn<Made['path']>, string>>;
+type Read<Schema> = Schema extends z.ZodType ? z.output<Schema> : undefined;
+type Sent<Schema> = Schema extends z.ZodType ? z.input<Schema> : undefined;
+/** As the server has it, checked and with what was left out filled in. */
+export type BodyOf<Made extends Call> = Read<Made['body']>;
+export type QueryOf<Made extends Call> = Read<Made['query']>;
+/** Nothing where a file is sent. */
+export type AnswerOf<Made extends Call> = Made['answers'] extends z.ZodType
+  ? z.output<Made['answers']>
+  : void;
+
+/** What has to be given to ask it; nothing that it does not take. */
+export type Asked<Made extends Call> = ([NamesIn<Made['path']>] extends [never]
+  ? object
+  : { readonly params: ParamsOf<Made> }) &
+  (Made['body'] extends z.ZodType ? { readonly body: Sent<Made['body']> } : object) &
+  (Made['query'] extends z.ZodType ? { readonly query: Sent<Made['query']> } : object);
+
+/** Where it is asked: path and query filled in. */
+export function addressOf<Made extends Call>(made: Made, asked: Omit<Asked<Made>, 'body'>): string {
+  const { params = {}, query = {} } = asked as {
+    readonly params?: Readonly<Record<string, string>>;
+    readonly query?: Readonly<Record<string, unknown>>;
+  };
+  const path = made.path.replace(/\{(\w+)\}/g, (_, name: string) => encodeURIComponent(params[name]!));
+  const queries = new URLSearchParams(Object.entries(query).map(([name, value]) => [name, String(value)]));
+  return `/api${path}${queries.size > 0 ? `?${queries}` : ''}`;
+}

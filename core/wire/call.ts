@@ -53,8 +53,8 @@ export function addressOf<Made extends Call>(made: Made, asked: Omit<Asked<Made>
     readonly query?: Readonly<Record<string, unknown>>;
   };
   const path = made.path.replace(/\{(\w+)\}/g, (_, name: string) => encodeURIComponent(params[name]!));
-  const queries = new URLSearchParams(
-    Object.entries(query).map(([name, value]): [string, string] => [name, String(value)]),
+  const queries = Object.entries(query).map(
+    ([name, value]) => `${name}=${encodeURIComponent(String(value))}`,
   );
-  return `/api${path}${queries.size > 0 ? `?${queries}` : ''}`;
+  return `/api${path}${queries.length > 0 ? `?${queries.join('&')}` : ''}`;
 }

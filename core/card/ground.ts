@@ -1,10 +1,19 @@
 import type { DividingGround } from '../dividing/index.ts';
-import { readGear } from '../gear/index.ts';
+import { pickedCutter } from '../cutter/index.ts';
+import { readGear, type GearReadings } from '../gear/index.ts';
 import { mateOf, partnerOf, type Job } from '../job/index.ts';
-import { isGear, isIndexed, isThreaded, type IndexedPart, type Part } from '../kinds/index.ts';
+import {
+  isFormCut,
+  isGear,
+  isIndexed,
+  isThreaded,
+  type GearPart,
+  type IndexedPart,
+  type Part,
+} from '../kinds/index.ts';
 import type { SetupShop } from '../setup/index.ts';
 import type { Equipment, FormCutter, MeasuringTool } from '../shop/index.ts';
-import { approx, type UnitSystem } from '../units/index.ts';
+import type { UnitSystem } from '../units/index.ts';
 import type { AngleScale, LatheGround } from '../worm/index.ts';
 
 /**
@@ -17,11 +26,16 @@ export interface PartGround {
   readonly units: UnitSystem;
   readonly dividing: DividingGround;
   readonly setup: SetupShop;
-  readonly cutters: { readonly jobs: readonly FormCutter[]; readonly shop: readonly FormCutter[] };
+  /** The form cutters of the shop. */
+  readonly cutters: readonly FormCutter[];
   /** What there is to measure with. */
   readonly tools: readonly MeasuringTool[];
-  /** Taken off the teeth of the gear it is paired with in the same job, mm; 0 without one. */
-  readonly mateThinning: number;
+  /** The form cutter that was picked, the job’s own copy first; null where none is. */
+  readonly picked: FormCutter | null;
+  /** The gear as it is read, with the stamp of its cutter; null for what is no gear. */
+  readonly gear: GearReadings | null;
+  /** The gear it is paired with in the same job. */
+  readonly mate: GearReadings | null;
   readonly lathe: LatheGround;
   /** Of the mill that the wheel of its drive is gashed on; null where that is not known. */
   readonly scale: AngleScale | null;
@@ -78,6 +92,13 @@ function partnersScale(job: Job, shop: Equipment, part: Part): AngleScale | null
   return mill && { mill: mill.name, minutes: mill.scaleMinutes };
 }
 
+const pickedFor = (job: Job, shop: Equipment, part: Part): FormCutter | null =>
+  isFormCut(part) ? pickedCutter(part.cutter, job.equipment.cutters, shop.cutters) : null;
+
+/** A gear as it is read for its own card, the stamp of its cutter with it. */
+const readPart = (job: Job, shop: Equipment, part: GearPart): GearReadings =>
+  readGear(part.gear, job.units, pickedFor(job, shop, part)?.stamped ?? null);
+
 /** @param job a checked document @param shop what is on hand today */
 export function groundFor(job: Job, shop: Equipment, part: Part): PartGround {
   const by = isIndexed(part) ? part : NOTHING_DIVIDES;
@@ -87,9 +108,11 @@ export function groundFor(job: Job, shop: Equipment, part: Part): PartGround {
     units: job.units,
     dividing: dividingGround(job, shop, by),
     setup: setupShop(job, shop, by),
-    cutters: { jobs: job.equipment.cutters, shop: shop.cutters },
     tools: shop.tools,
-    mateThinning: mate ? approx(readGear(mate.gear, job.units).thinning) : 0,
+    cutters: shop.cutters,
+    picked: pickedFor(job, shop, part),
+    gear: isGear(part) ? readPart(job, shop, part) : null,
+    mate: mate && readPart(job, shop, mate),
     lathe: latheGround(job, shop, part),
     scale: partnersScale(job, shop, part),
   };

@@ -27,6 +27,12 @@ export interface BendQuestion {
   readonly give: Give;
 }
 
+/** The gear as drawn, with its mate, as far as an angle is bent from it. */
+export type BendBasis = Pick<
+  BendQuestion,
+  'teeth' | 'normalModule' | 'addendum' | 'helixDeg' | 'mateTeeth' | 'centre'
+>;
+
 /** An angle that the gears cut. Lengths mm, angles degrees. */
 export interface Bent {
   readonly helixDeg: number;

@@ -1,5 +1,12 @@
 export { bendAngle, bendPair, type Bending, type BentAngle, type PairAngle } from './bend.ts';
-export { searchBends, type BendAnswer, type BendQuestion, type Bent, type BentPair } from './bendSearch.ts';
+export {
+  searchBends,
+  type BendAnswer,
+  type BendBasis,
+  type BendQuestion,
+  type Bent,
+  type BentPair,
+} from './bendSearch.ts';
 export { readGive, type Give } from './give.ts';
 export { angleOfLead, helixLead, machineLead } from './lead.ts';
 export { findLeadTrains, leadOf, usualLeadIdlers, type LeadAsked, type LeadTrain } from './leadTrains.ts';

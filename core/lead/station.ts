@@ -4,6 +4,7 @@ import { ownsTrain, trainText } from '../gearing/index.ts';
 import { approx, exact, exactText, parsePositiveLength, type Exact, radiansOf } from '../units/index.ts';
 import type { Placed } from '../station/index.ts';
 import { readGive } from './give.ts';
+import type { BendBasis } from './bendSearch.ts';
 import { machineLead } from './lead.ts';
 import { findLeadTrains, judgeTrain, type LeadAsked } from './leadTrains.ts';
 import { cautionsOf, valuesOf, workingOf } from './saying.ts';
@@ -18,7 +19,10 @@ import { wayOfTrain } from './question.ts';
 const ALLOWED_MM = 0.02;
 const QUICK = 14;
 
-function emptyDetail(input: LeadInput, { head, mill }: LeadGround, hand: 'right' | 'left'): LeadDetail {
+function emptyDetail(
+  { input, ground: { head, mill }, bends }: LeadPlanned,
+  hand: 'right' | 'left',
+): LeadDetail {
   return {
     wanted: null,
     hand,
@@ -38,6 +42,7 @@ function emptyDetail(input: LeadInput, { head, mill }: LeadGround, hand: 'right'
     faceWidth: null,
     pitchDiameter: null,
     proof: null,
+    bends,
   };
 }
 
@@ -63,6 +68,7 @@ export interface LeadPlanned extends Placed {
   readonly face: Exact | null;
   readonly ground: LeadGround;
   readonly cutter: LeadCutter;
+  readonly bends: BendBasis | null;
 }
 
 /**
@@ -72,9 +78,10 @@ export interface LeadPlanned extends Placed {
  * lead-out-of-reach, lead-off, lead-train-lacks, lead-bracket; those of the table’s setting
  * Source: docs/sources.md#lead
  */
-export function planLead({ input, sizes, face, ground, cutter, path, units: system }: LeadPlanned): LeadWork {
+export function planLead(planned: LeadPlanned): LeadWork {
+  const { input, sizes, face, ground, cutter, path, units: system } = planned;
   const hand = sizes?.hand ?? 'right';
-  const detail = emptyDetail(input, ground, hand);
+  const detail = emptyDetail(planned, hand);
   const empty: LeadWork = {
     id: 'lead',
     facts: null,

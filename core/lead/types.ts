@@ -2,6 +2,7 @@ import type { Train } from '../gearing/index.ts';
 import type { GearSet, Head, Mill } from '../shop/index.ts';
 import type { StationWork } from '../station/index.ts';
 import type { Exact } from '../units/index.ts';
+import type { BendBasis } from './bendSearch.ts';
 import type { HelixProof } from './motion.ts';
 import type { LeadInput } from './schema.ts';
 import type { TableSetting } from './setting.ts';
@@ -52,6 +53,8 @@ export interface LeadDetail {
   readonly faceWidth: number | null;
   readonly pitchDiameter: number | null;
   readonly proof: HelixProof | null;
+  /** What an angle is bent from; null while the gear is not known. */
+  readonly bends: BendBasis | null;
 }
 
 /** What stations and runs build on. */

@@ -1,10 +1,8 @@
 import { dividingGround } from '../card/index.ts';
-import { readGear } from '../gear/index.ts';
 import type { Job } from '../job/index.ts';
 import type { SpurPart } from '../kinds/index.ts';
 import { readGive, type BendQuestion, type LeadDetail, type LeadQuestion } from '../lead/index.ts';
 import type { Equipment, GearSet, Head } from '../shop/index.ts';
-import { approx } from '../units/index.ts';
 
 interface Equipped {
   readonly head: Head;
@@ -58,22 +56,15 @@ export function leadQuestion({
  */
 export function bendQuestion({ job, part, detail, shop }: LeadOnCard): BendQuestion | null {
   const equipped = equippedFor({ job, part, detail, shop });
-  const { pitch, teeth, depth, helixDeg, mate } = readGear(part.gear, job.units);
-  const { machineText, faceWidth } = detail;
+  const { machineText, faceWidth, bends } = detail;
   const { give } = readGive(part.lead);
-  if (!equipped || !pitch || !teeth || !depth || machineText === null || faceWidth === null || !give)
-    return null;
+  if (!equipped || !bends || machineText === null || faceWidth === null || !give) return null;
   return {
     gears: equipped.gears,
     machine: machineText,
     compound: equipped.head.differential?.stud ?? false,
-    teeth,
-    normalModule: approx(pitch.module),
-    addendum: approx(depth.addendum),
+    ...bends,
     faceWidth,
-    helixDeg: approx(helixDeg),
-    mateTeeth: mate.crossed ? null : mate.teeth,
-    centre: mate.centre && approx(mate.centre),
     give,
   };
 }

@@ -1,20 +1,11 @@
-import type { GearInput } from '../gear/index.ts';
-import { pickedCutter } from '../cutter/index.ts';
+import type { GearInput, GearReadings } from '../gear/index.ts';
 import { fieldAt, type Issue } from '../findings/index.ts';
-import { readGear, type GearReadings } from '../gear/index.ts';
 import type { Job } from '../job/index.ts';
-import { isGear, type GearPart } from '../kinds/index.ts';
-import type { Equipment } from '../shop/index.ts';
+import { isGear } from '../kinds/index.ts';
 import { angleText, approx, decimalText, pitchText } from '../units/index.ts';
 
 /** Whole depths closer than this, in modules, are one school. */
 const SAME_DEPTH = 0.005;
-
-/** A gear as it is read for its own card, the stamp of its cutter with it. */
-function readPart(part: GearPart, job: Job, shop: Equipment): GearReadings {
-  const picked = pickedCutter(part.cutter, job.equipment.cutters, shop.cutters);
-  return readGear(part.gear, job.units, picked?.stamped ?? null);
-}
 
 /**
  * What a pair must have alike on any shafts: pitch, pressure angle, depth. Issues: pair-pitches-differ,
@@ -72,13 +63,15 @@ function leaning(a: GearReadings, b: GearReadings, path: string): Issue[] {
 
 /**
  * Two gears of one job that are to run together.
+ * @param readingsOf a gear as it was read for its own card, by the id of its part
  * Issues: pair-pitches-differ, pair-pressure-differs, pair-depths-differ, pair-angles-differ, pair-hands-same
  */
-export function judgePairs(job: Job, shop: Equipment): Issue[] {
+export function judgePairs(job: Job, readingsOf: (partId: string) => GearReadings | null): Issue[] {
   return job.relations.flatMap(({ kind, parts }): Issue[] => {
     const [one, two] = parts.map((id) => job.parts.find((part) => part.id === id));
     if (kind !== 'pair' || !one || !two || !isGear(one) || !isGear(two)) return [];
-    const [a, b] = [readPart(one, job, shop), readPart(two, job, shop)];
+    const [a, b] = [readingsOf(one.id), readingsOf(two.id)];
+    if (!a || !b) return [];
     const path = `parts.${one.id}.gear`;
     const crossed = one.gear.mate.shafts === 'crossed' || two.gear.mate.shafts === 'crossed';
     return [...alike(a, b, path), ...(crossed ? [] : leaning(a, b, path))];

@@ -1,9 +1,9 @@
 import { dequal } from 'dequal';
-import { groundFor, type AnyStationPlan, type PartPlan, type Plan } from '../card/index.ts';
+import { groundFor, type AnyStationPlan, type PartGround, type PartPlan, type Plan } from '../card/index.ts';
 import { issueOf, type Issue, type IssueCode, type IssueDetails } from '../findings/index.ts';
-import { readGear } from '../gear/index.ts';
+import type { GearReadings } from '../gear/index.ts';
 import { mateOf, partnerOf, type Job } from '../job/index.ts';
-import { isFormCut, isGear, isIndexed, isThreaded, type Part } from '../kinds/index.ts';
+import { isFormCut, isIndexed, isThreaded, type Part } from '../kinds/index.ts';
 import { composePart } from '../kinds/plans.ts';
 import type { Equipment, Head, Mill } from '../shop/index.ts';
 import { judgeDrives } from './drives.ts';
@@ -73,7 +73,17 @@ function kept<T extends Named>(own: T | null, all: readonly T[], built: (thing: 
 }
 
 /** How the shop differs today from what a part was planned with. */
-function changesSince(job: Job, shop: Equipment, part: Part): Issue[] {
+function changesSince({
+  job,
+  shop,
+  part,
+  on,
+}: {
+  readonly job: Job;
+  readonly shop: Equipment;
+  readonly part: Part;
+  readonly on: PartGround;
+}): Issue[] {
   const own = job.equipment;
   if (isThreaded(part)) {
     const lathe = kept(own.lathes.find(({ id }) => id === part.lathe.latheId) ?? null, shop.lathes);
@@ -85,7 +95,7 @@ function changesSince(job: Job, shop: Equipment, part: Part): Issue[] {
   const head = own.heads.find(({ id }) => id === part.dividing.headId) ?? null;
   const gears = own.gearSets.find(({ id }) => id === head?.differential?.gearSetId) ?? null;
   // straight teeth need nothing of the table but its travel
-  const usesMill = !isGear(part) || !readGear(part.gear, job.units).helixDeg.equals(0);
+  const usesMill = !on.gear?.helixDeg.equals(0);
   const mill = usesMill ? (own.mills.find(({ id }) => id === part.dividing.millId) ?? null) : null;
   const drives = own.steppers.filter(({ headId }) => headId === head?.id);
   const found: Issue[] = [];
@@ -144,16 +154,20 @@ function changesSince(job: Job, shop: Equipment, part: Part): Issue[] {
 interface Done {
   readonly part: PartPlan;
   readonly changes: readonly Issue[];
+  /** Of a gear, as it was read. */
+  readonly gear: GearReadings | null;
 }
 
 function planPart(job: Job, shop: Equipment, part: Part): Done {
-  const planned = composePart(part, groundFor(job, shop, part));
+  const on = groundFor(job, shop, part);
+  const planned = composePart(part, on);
   const lessons = lessonsFor(part, shop);
   const withLessons = (station: AnyStationPlan) =>
     ({ ...station, lessons: lessons.filter((lesson) => lesson.station === station.id) }) as AnyStationPlan;
   return {
     part: lessons.length === 0 ? planned : { ...planned, stations: planned.stations.map(withLessons) },
-    changes: changesSince(job, shop, part),
+    changes: changesSince({ job, shop, part, on }),
+    gear: on.gear,
   };
 }
 
@@ -180,14 +194,13 @@ function planChanged(job: Job, shop: Equipment, part: Part): Done {
  * @param job a checked document @param shop what is on hand today
  */
 export function plan(job: Job, shop: Equipment): Plan {
-  const findings: Issue[] = judgePairs(job, shop);
-  const parts = job.parts.map((part) => {
-    const { part: planned, changes } = planChanged(job, shop, part);
-    for (const found of changes)
-      if (!findings.some(({ given, code }) => given === found.given && code === found.code))
-        findings.push(found);
-    return planned;
-  });
+  const done = job.parts.map((part) => planChanged(job, shop, part));
+  const parts = done.map(({ part }) => part);
+  const readingsOf = (partId: string) => done.find(({ part }) => part.id === partId)?.gear ?? null;
+  const findings = judgePairs(job, readingsOf);
+  for (const found of done.flatMap(({ changes }) => changes))
+    if (!findings.some(({ given, code }) => given === found.given && code === found.code))
+      findings.push(found);
   findings.push(...judgeDrives(job, parts));
   return { jobId: job.id, name: job.name, units: job.units, parts, findings };
 }

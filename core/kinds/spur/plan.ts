@@ -14,20 +14,13 @@ import { judgeRoom, planArrival, type Arrival } from '../../arrival/index.ts';
 import { fieldAt } from '../../findings/index.ts';
 import { planBlank } from '../../blank/index.ts';
 import { planCut } from '../../cut/index.ts';
-import {
-  countFor,
-  cutterFor,
-  judgeCutter,
-  pickedCutter,
-  planCutter,
-  type CutterNeed,
-} from '../../cutter/index.ts';
+import { countFor, cutterFor, judgeCutter, planCutter, type CutterNeed } from '../../cutter/index.ts';
 import { countAim, planDividing } from '../../dividing/index.ts';
 import { planGear, readGear, type GearReadings, type SpurSizes } from '../../gear/index.ts';
 import type { SpurPart } from './document.ts';
 import { depthDialOf, planSetup, type SetupWork } from '../../setup/index.ts';
 import { planInspect, type InspectGround } from '../../inspect/index.ts';
-import { layingFor, planLead, type LeadPlanned } from '../../lead/index.ts';
+import { layingFor, planLead, type BendBasis, type LeadPlanned } from '../../lead/index.ts';
 import type { StationWork } from '../../station/index.ts';
 import type { ToothForm } from '../../toothform/index.ts';
 import { approx, knownLength, parsePositiveLength, type UnitSystem } from '../../units/index.ts';
@@ -84,7 +77,7 @@ function cutBy({
   const { countBy } = part.cutter;
   const need = cutterNeed(read);
   const { cutter, diameter } = inForce;
-  const judged = need && cutter ? judgeCutter({ cutter, need, by: countBy, owned: cutters.shop }) : null;
+  const judged = need && cutter ? judgeCutter({ cutter, need, by: countBy, owned: cutters }) : null;
   const ofItsRange = need && cutterFor(countFor(need, countBy, diameter))?.range.from;
   return { ...inForce, need, madeFor: judged?.madeFor ?? ofItsRange ?? read.teeth ?? Infinity };
 }
@@ -128,6 +121,19 @@ function planArrived({
   };
 }
 
+/** What an angle is bent from; null while the gear is not known. */
+const bendsFrom = ({ pitch, teeth, depth, helixDeg, mate }: GearReadings): BendBasis | null =>
+  pitch && teeth && depth
+    ? {
+        teeth,
+        normalModule: approx(pitch.module),
+        addendum: approx(depth.addendum),
+        helixDeg: approx(helixDeg),
+        mateTeeth: mate.crossed ? null : mate.teeth,
+        centre: mate.centre && approx(mate.centre),
+      }
+    : null;
+
 /** The spaces, and the lead that binds them: it is planned before the dividing and proved after it. */
 function planSpaces({
   part,
@@ -148,6 +154,7 @@ function planSpaces({
     face,
     ground,
     cutter,
+    bends: bendsFrom(read),
     path: `${on.path}.lead`,
     units: on.units,
   });
@@ -168,13 +175,17 @@ function planSpaces({
  * depth stamped on it, and the count it is made for, have their part in the gear.
  */
 export function planSpur(part: SpurPart, on: PartGround): PartPlan {
-  const { units, cutters } = on;
+  const { units, picked, gear: read } = on;
+  if (!read) throw new Error('A gear is planned on its readings.');
   const at = (field: string) => ({ path: `${on.path}.${field}`, units });
-  const inForce = cutterInForce(pickedCutter(part.cutter, cutters.jobs, cutters.shop), part.setup);
-  const picked = inForce.cutter;
-  const read = readGear(part.gear, units, picked?.stamped ?? null);
+  const inForce = cutterInForce(picked, part.setup);
   const by = cutBy({ part, partGround: on, inForce, read });
-  const own = planGear({ read, cutterTeeth: by.madeFor, mateThinning: on.mateThinning, ...at('gear') });
+  const own = planGear({
+    read,
+    cutterTeeth: by.madeFor,
+    mateThinning: on.mate ? approx(on.mate.thinning) : 0,
+    ...at('gear'),
+  });
   const sizes = own.facts;
   const gear = planArrived({ part, on, read, own });
   const blank = planBlank({ input: part.blank, sizes, path: on.path, units });
@@ -184,8 +195,8 @@ export function planSpur(part: SpurPart, on: PartGround): PartPlan {
     count: read.helixKnown ? read.teeth : null,
     need: by.need,
     form: sizes && formOf(sizes),
-    picked,
-    owned: cutters.shop,
+    picked: inForce.cutter,
+    owned: on.cutters,
     diameter: by.diameter,
     path: on.path,
     teethAt: 'gear.teeth',
@@ -210,7 +221,13 @@ export function planSpur(part: SpurPart, on: PartGround): PartPlan {
     travels: 'table',
     sizes,
   };
-  const setup = planSetup({ input: part.setup, work, shop: on.setup, picked, ...at('setup') });
+  const setup = planSetup({
+    input: part.setup,
+    work,
+    shop: on.setup,
+    picked: inForce.cutter,
+    ...at('setup'),
+  });
   const asCut: InspectGround | null =
     turned === null || !wholeDepth
       ? null

@@ -7,7 +7,7 @@ import {
   type PartPlan,
 } from '../../card/index.ts';
 import { planCut } from '../../cut/index.ts';
-import { countFor, judgeCutter, pickedCutter, planCutter, type CutterNeed } from '../../cutter/index.ts';
+import { countFor, judgeCutter, planCutter, type CutterNeed } from '../../cutter/index.ts';
 import { countAim, planDividing, type Target } from '../../dividing/index.ts';
 import { planDrive, type DriveFacts } from '../../drive/index.ts';
 import type { WheelPart } from './document.ts';
@@ -56,24 +56,21 @@ export function planWheelPart(part: WheelPart, on: PartGround): PartPlan {
   const wheelBlank = planRim({ input: part.rim, drive: facts, ...at('rim') });
   const rim = wheelBlank.facts;
   const need = facts && wheelNeed(facts);
-  const { cutter: picked, diameter } = cutterInForce(
-    pickedCutter(part.cutter, on.cutters.jobs, on.cutters.shop),
-    part.setup,
-  );
+  const { cutter: picked, diameter } = cutterInForce(on.picked, part.setup);
   const cutter = planCutter({
     choice: part.cutter,
     count: facts && facts.teeth,
     need,
     form: facts && formOf(facts),
     picked,
-    owned: on.cutters.shop,
+    owned: on.cutters,
     diameter,
     path: on.path,
     teethAt: 'drive.teeth',
   });
   const { countBy } = part.cutter;
   const judged =
-    need && picked ? judgeCutter({ cutter: picked, need, by: countBy, owned: on.cutters.shop }) : null;
+    need && picked ? judgeCutter({ cutter: picked, need, by: countBy, owned: on.cutters }) : null;
   const madeFor = judged?.madeFor ?? (need && countFor(need, countBy, diameter));
   const { mill } = on.dividing;
   const wheel = planWheel({

@@ -1,10 +1,16 @@
 import { useState } from 'react';
 import { smallAngleText } from '../../../core/dividing/index.ts';
-import { bendQuestion } from '../../../core/plan/index.ts';
+import { bendQuestion, stationOf } from '../../../core/plan/index.ts';
 import { mateOf, takeBentAngle, type BentTo } from '../../../core/job/index.ts';
 import { strayText, type Bent, type BentPair, type LeadInput } from '../../../core/lead/index.ts';
-import { readGear } from '../../../core/gear/index.ts';
-import { dmsText, exact, lengthText, otherSystem, type UnitSystem } from '../../../core/units/index.ts';
+import {
+  dmsText,
+  exact,
+  lengthText,
+  otherSystem,
+  pitchOf,
+  type UnitSystem,
+} from '../../../core/units/index.ts';
 import { echoAngle, Gears, Length, LengthField, MeasureField } from '../../fields/index.ts';
 import { useBends, WorkBroke } from '../../workers/index.ts';
 import { bindTo, issuesBelow, type StationProps } from '../../panel/index.ts';
@@ -19,20 +25,27 @@ const byMinutes = (degrees: number): string =>
 
 /** Angles near the one drawn whose lead the gears cut exactly; one for both gears, where there is a mate. */
 export function BendAngle(props: BendAngleProps) {
-  const { station, part, job, shop, units, set, edit, issuesAt } = props;
+  const { station, part, planned, job, shop, units, set, edit, issuesAt } = props;
   const [open, setOpen] = useState(false);
   const [stopped, setStopped] = useState<string | null>(null);
   const { detail } = station;
+  const normalPitch = stationOf(planned, 'gear')?.detail.normalPitch ?? null;
   const { give } = part.lead;
   const setGive = (change: Partial<LeadInput['give']>) => set({ give: { ...give, ...change } });
-  const read = readGear(part.gear, units);
   const question = open ? bendQuestion({ job, part, detail, shop }) : null;
   const asked = question && JSON.stringify(question);
   const { found, broken } = useBends(stopped === asked ? null : question);
   const partner = mateOf(job, part.id);
   const take = (to: BentTo) =>
-    read.pitch &&
-    edit((now) => takeBentAngle({ job: now, partId: part.id, bentTo: to, normalPitch: read.pitch! }));
+    normalPitch &&
+    edit((now) =>
+      takeBentAngle({
+        job: now,
+        partId: part.id,
+        bentTo: to,
+        normalPitch: pitchOf(normalPitch.system, exact(normalPitch.figure)),
+      }),
+    );
   const at = issuesBelow(issuesAt, 'lead.give');
   const bind = bindTo(give, setGive, at);
   return (
@@ -45,7 +58,7 @@ export function BendAngle(props: BendAngleProps) {
           echo={give.angle.typed === '' ? 'Empty: 1°.' : echoAngle(give.angle)}
           suffix={<span className="unit">°</span>}
         />
-        {read.mate.teeth !== null && (
+        {detail.bends?.mateTeeth != null && (
           <LengthField
             label="The centre distance by"
             {...bind('centre')}
@@ -80,7 +93,7 @@ export function BendAngle(props: BendAngleProps) {
       {found?.pair && (
         <PairTable
           rows={found.pair}
-          mate={read.mate.teeth!}
+          mate={detail.bends!.mateTeeth!}
           units={units}
           hasPart={partner !== null}
           onTake={(row) => take({ ...row })}

@@ -1,13 +1,12 @@
 import type { Identified } from '../sample/index.ts';
 import { readSample, type SampleInput } from '../sample/index.ts';
-import type { Working } from '../station/index.ts';
+import { mmTex, type Working } from '../station/index.ts';
 import { involute } from '../involute/index.ts';
 import { approx, decimalText, parseAngleDeg, parsePositiveLength, radiansOf } from '../units/index.ts';
 import type { StockAnswer } from './blankOnHand.ts';
 import type { PairForShafts } from './shafts.ts';
 
 /** Figures written into TeX: lengths always in mm there, the unit the formulas are worked in. */
-const mm = (value: number) => `${decimalText(value, 4)}\\ \\mathrm{mm}`;
 const figure = (value: number, places = 4) => decimalText(value, places);
 const ISO = 'ISO 21771';
 const inv = (degrees: number) => involute(radiansOf(degrees));
@@ -57,7 +56,7 @@ export function sampleWorking(input: SampleInput, { best: [best] }: Identified):
       label: 'Outside from the bore',
       formula: 'd_a = \\text{bore} + 2e',
       put: `${figure(bore)} + 2 \\times ${figure((tip.mm - bore) / 2)}`,
-      result: mm(tip.mm),
+      result: mmTex(tip.mm),
       source: 'common practice for odd counts',
     });
   if (!best) return lines;
@@ -69,7 +68,7 @@ export function sampleWorking(input: SampleInput, { best: [best] }: Identified):
       label: 'Module by outside and count',
       formula: `m = \\frac{d_a}{z + ${two}}`,
       put: `\\frac{${figure(tip.mm)}}{${teeth} + ${two}}`,
-      result: `${mm(tip.mm / (teeth + Number(two)))}\\ (${figure(25.4 / (tip.mm / (teeth + Number(two))), 2)}\\ \\mathrm{DP})`,
+      result: `${mmTex(tip.mm / (teeth + Number(two)))}\\ (${figure(25.4 / (tip.mm / (teeth + Number(two))), 2)}\\ \\mathrm{DP})`,
       source: ISO,
     });
   if (tip && best.helixDeg !== 0)
@@ -92,7 +91,7 @@ export function sampleWorking(input: SampleInput, { best: [best] }: Identified):
       best.helixDeg === 0
         ? `${figure(module)}(${teeth} + ${two})`
         : `\\frac{${teeth} \\times ${figure(module)}}{\\cos ${figure(best.helixDeg, 2)}^\\circ} + ${two} \\times ${figure(module)}`,
-    result: mm(best.tipDiameter),
+    result: mmTex(best.tipDiameter),
     source: ISO,
   });
   if (basePitch !== null)
@@ -101,7 +100,7 @@ export function sampleWorking(input: SampleInput, { best: [best] }: Identified):
       label: 'Base pitch by two spans',
       formula: 'm\\cos\\alpha = \\frac{W_{k+1} - W_k}{\\pi}',
       put: `\\frac{${figure(basePitch)}}{\\pi}`,
-      result: mm(basePitch / Math.PI),
+      result: mmTex(basePitch / Math.PI),
       source: ISO,
     });
   const spanFit = best.fits.find(({ reading }) => reading === 'span');
@@ -111,7 +110,7 @@ export function sampleWorking(input: SampleInput, { best: [best] }: Identified):
       label: `Span over ${span.k} of ${best.pitch}`,
       formula: 'W_k = m\\cos\\alpha\\,[\\pi(k - \\tfrac12) + z\\,\\mathrm{inv}\\,\\alpha]',
       put: `${figure(module)}\\cos ${best.angleDeg ?? 20}^\\circ[\\pi(${span.k} - \\tfrac12) + ${teeth} \\times ${figure(inv(best.angleDeg ?? 20), 6)}]`,
-      result: mm(spanFit.nominal),
+      result: mmTex(spanFit.nominal),
       source: ISO,
     });
   if (mateCentre)
@@ -120,7 +119,7 @@ export function sampleWorking(input: SampleInput, { best: [best] }: Identified):
       label: 'Centres with the mate',
       formula: 'a = \\frac{m(z_1 + z_2)}{2}',
       put: `\\frac{${figure(module)}(${teeth} + ${mateCentre.teeth})}{2}`,
-      result: mm((module * (teeth + mateCentre.teeth)) / 2),
+      result: mmTex((module * (teeth + mateCentre.teeth)) / 2),
       source: ISO,
     });
   return lines;
@@ -154,7 +153,7 @@ export function stockWorking(
       label: 'To turn it to',
       formula: 'd_a = m\\,z + 2h_a',
       put: `${figure(module)} \\times ${best.teeth} + 2 \\times ${figure(addendum)}`,
-      result: mm(best.tipDiameter),
+      result: mmTex(best.tipDiameter),
       source: ISO,
     });
   return lines;
@@ -182,7 +181,7 @@ export function shaftsWorking(
       label: 'Centres of that pair',
       formula: 'a_0 = \\frac{m(z_1 + z_2)}{2}',
       put: `\\frac{${figure(first.module)}(${one} + ${two})}{2}`,
-      result: mm(first.nominalCentre),
+      result: mmTex(first.nominalCentre),
       source: ISO,
     },
   ];
@@ -192,7 +191,7 @@ export function shaftsWorking(
       label: 'Backlash where the shafts are',
       formula: 'j = 2a(\\mathrm{inv}\\,\\alpha_w - \\mathrm{inv}\\,\\alpha)',
       put: `2 \\times ${figure(centre)}(${figure(involute(Math.acos((first.nominalCentre * Math.cos(pressureAngle)) / centre)), 6)} - ${figure(involute(pressureAngle), 6)})`,
-      result: mm(first.backlash),
+      result: mmTex(first.backlash),
       source: ISO,
     });
   return lines;

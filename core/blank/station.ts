@@ -2,7 +2,14 @@ import type { GearInput } from '../gear/index.ts';
 import { fieldAt, at, ok, type Issue, type Result } from '../findings/index.ts';
 import { questionPitch, type SpurSizes } from '../gear/index.ts';
 import { type GearDrawing } from '../involute/index.ts';
-import { lengthValue, type Placed, type StationWork, type Value, type Working } from '../station/index.ts';
+import {
+  mmTex,
+  lengthValue,
+  type Placed,
+  type StationWork,
+  type Value,
+  type Working,
+} from '../station/index.ts';
 import {
   approx,
   decimalText,
@@ -152,14 +159,13 @@ function workingOf(sizes: SpurSizes, bore: Exact | null, measured: Exact | null)
   // as deep as it is cut: thinner teeth go deeper
   const h = decimalText(approx(sizes.cutDepth), 4);
   const da = decimalText(approx(sizes.tipDiameter), 4);
-  const mm = (value: Exact) => `${decimalText(approx(value), 4)}\\ \\mathrm{mm}`;
   const lines: Working[] = [
     {
       key: 'tipDiameter',
       label: 'Blank diameter',
       formula: 'd_a = d + 2h_a',
       put: `${d} + 2 \\times ${ha}`,
-      result: mm(sizes.tipDiameter),
+      result: mmTex(sizes.tipDiameter),
       source: 'ISO 21771',
     },
     {
@@ -167,7 +173,7 @@ function workingOf(sizes: SpurSizes, bore: Exact | null, measured: Exact | null)
       label: 'Root diameter',
       formula: 'd_f = d_a - 2h',
       put: `${da} - 2 \\times ${h}`,
-      result: mm(sizes.rootDiameter),
+      result: mmTex(sizes.rootDiameter),
       source: 'ISO 21771',
     },
   ];
@@ -177,7 +183,7 @@ function workingOf(sizes: SpurSizes, bore: Exact | null, measured: Exact | null)
       label: 'Metal under the teeth',
       formula: '\\frac{d_f - \\text{bore}}{2}',
       put: `\\frac{${decimalText(approx(sizes.rootDiameter), 4)} - ${decimalText(approx(bore), 4)}}{2}`,
-      result: mm(sizes.rootDiameter.sub(bore).div(2)),
+      result: mmTex(sizes.rootDiameter.sub(bore).div(2)),
       source: 'by drawing it',
     });
   }
@@ -188,7 +194,7 @@ function workingOf(sizes: SpurSizes, bore: Exact | null, measured: Exact | null)
       label: 'Depth on the dial, from this blank’s outside',
       formula: 'h + \\frac{\\delta}{2}',
       put: `${decimalText(sizes.cutDepth, 4)} + \\frac{${decimalText(off, 4)}}{2}`,
-      result: mm(sizes.cutDepth.add(off.div(2))),
+      result: mmTex(sizes.cutDepth.add(off.div(2))),
       source: 'keeps the root where it belongs; by drawing it',
     });
   }

@@ -1,5 +1,6 @@
 import { issueOf, at, fail, ok, type Issue, type Result } from '../findings/index.ts';
 import {
+  mmTex,
   lengthValue,
   type Placed,
   type StationWork,
@@ -101,7 +102,7 @@ function workingOf(rounds: readonly Round[], wholeDepth: Exact): Working[] {
         label: 'Depth of the one round',
         formula: 'h_1 = h',
         put: mm(wholeDepth),
-        result: `${mm(wholeDepth)}\\ \\mathrm{mm}`,
+        result: mmTex(wholeDepth),
         source: 'the whole depth of the gear station',
       },
     ];
@@ -113,7 +114,7 @@ function workingOf(rounds: readonly Round[], wholeDepth: Exact): Working[] {
       label: 'Rough depth',
       formula: 'h_1 = h - u',
       put: `${mm(wholeDepth)} - ${left}`,
-      result: `${mm(rough.depth)}\\ \\mathrm{mm}`,
+      result: mmTex(rough.depth),
       source: 'leave u for the finish round; common practice',
     },
   ];

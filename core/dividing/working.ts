@@ -1,4 +1,4 @@
-import type { Working } from '../station/index.ts';
+import { degreesTex, type Working } from '../station/index.ts';
 import { decimalText, exact, type Exact } from '../units/index.ts';
 import { advanceOf, countOf, movesOf, type Aim } from './aim.ts';
 import type { ChoiceOf, DividingChoice } from './schema.ts';
@@ -240,7 +240,7 @@ export function workingOf(way: Way, aim: Aim, ratio: string): Working[] {
       label: 'Angle of one space',
       formula: '\\frac{360^\\circ}{N}',
       put: `\\frac{360^\\circ}{${count}}`,
-      result: `${decimalText(exact(360, count), 5)}^\\circ`,
+      result: degreesTex(exact(360, count), 5),
       source: 'one turn of the work has 360°',
     });
   if (proof.everySpaceTrue && aim.full && moveTex(choice)) lines.push(checkLine(way, aim, ratio));

@@ -1,4 +1,6 @@
 import {
+  degreesTex,
+  mmTex,
   angleValue,
   lengthValue,
   pitchValue,
@@ -50,8 +52,7 @@ export function workingOf(
 ): Working[] {
   const { worm, axialModule, wormDiameter, wheelDiameter, starts, teeth, plane, proportions, centre } = facts;
   const f = (value: number) => decimalText(value, 4);
-  const mm = (value: number) => `${f(value)}\\ \\mathrm{mm}`;
-  const angle = `${decimalText(pair.leadAngleDeg, 4)}^\\circ`;
+  const angle = degreesTex(pair.leadAngleDeg, 4);
   const lines: Working[] = [];
   if (plane === 'normal')
     lines.push({
@@ -59,7 +60,7 @@ export function workingOf(
       label: 'Module along the axis',
       formula: 'm = \\frac{m_n}{\\cos\\gamma},\\ \\sin\\gamma = \\frac{z_1 m_n}{d_1}',
       put: `\\frac{${f(module!)}}{\\cos ${angle}}`,
-      result: mm(axialModule),
+      result: mmTex(axialModule),
       source: 'by geometry of the thread',
     });
   return [
@@ -69,7 +70,7 @@ export function workingOf(
       label: 'Axial pitch',
       formula: 'p_x = \\pi m',
       put: `\\pi \\times ${f(axialModule)}`,
-      result: mm(worm.axialPitch),
+      result: mmTex(worm.axialPitch),
       source: HANDBOOK,
     },
     {
@@ -77,7 +78,7 @@ export function workingOf(
       label: 'Lead',
       formula: 'p_z = z_1 p_x',
       put: `${starts} \\times ${f(worm.axialPitch)}`,
-      result: mm(worm.lead),
+      result: mmTex(worm.lead),
       source: HANDBOOK,
     },
     {
@@ -94,7 +95,7 @@ export function workingOf(
       label: 'Wheel, pitch diameter',
       formula: 'd_2 = z_2 m',
       put: `${teeth} \\times ${f(axialModule)}`,
-      result: mm(wheelDiameter),
+      result: mmTex(wheelDiameter),
       source: HANDBOOK,
     },
     {
@@ -102,7 +103,7 @@ export function workingOf(
       label: 'Centre distance',
       formula: 'a = \\frac{d_1 + d_2}{2}',
       put: `\\frac{${f(wormDiameter)} + ${f(wheelDiameter)}}{2}`,
-      result: mm(centre),
+      result: mmTex(centre),
       source: HANDBOOK,
     },
     {

@@ -1,7 +1,7 @@
 import type { GearInput } from './schema.ts';
 import { fieldAt, type Issue } from '../findings/index.ts';
 import { crossedPair, mateOnCrossedShafts, type CrossedReport } from '../mesh/index.ts';
-import type { Working } from '../station/index.ts';
+import { degreesTex, mmTex, type Working } from '../station/index.ts';
 import { approx, decimalText, lengthText, type UnitSystem, radiansOf, degreesOf } from '../units/index.ts';
 import type { GearReadings } from './readings.ts';
 import type { SpurSizes } from './spurSizes.ts';
@@ -95,7 +95,7 @@ export function crossedWorking(found: CrossedDetail, sizes: SpurSizes): Working[
       label: `Angle of the shafts, ${same ? 'one hand' : 'opposite hands'}`,
       formula: same ? '\\Sigma = \\beta_1 + \\beta_2' : '\\Sigma = |\\beta_1 - \\beta_2|',
       put: same ? `${own}^\\circ + ${other}^\\circ` : `|${own}^\\circ - ${other}^\\circ|`,
-      result: `${decimalText(found.shaftDeg, 3)}^\\circ`,
+      result: degreesTex(found.shaftDeg, 3),
       source,
     },
     {
@@ -103,7 +103,7 @@ export function crossedWorking(found: CrossedDetail, sizes: SpurSizes): Working[
       label: 'Centre distance',
       formula: 'a = \\frac{m_n}{2}\\left(\\frac{z_1}{\\cos\\beta_1} + \\frac{z_2}{\\cos\\beta_2}\\right)',
       put: `\\frac{${m}}{2}\\left(\\frac{${sizes.teeth}}{\\cos ${own}^\\circ} + \\frac{${found.mateTeeth}}{\\cos ${other}^\\circ}\\right)`,
-      result: `${decimalText(found.centre, 4)}\\ \\mathrm{mm}`,
+      result: mmTex(found.centre, 4),
       source,
     },
   ];

@@ -1,4 +1,4 @@
-import type { Working } from '../station/index.ts';
+import { degreesTex, mmTex, type Working } from '../station/index.ts';
 import { approx, decimalText, radiansOf, degreesOf } from '../units/index.ts';
 import type { SpurSizes } from './spurSizes.ts';
 
@@ -14,7 +14,6 @@ export interface HelicalDetail {
   readonly tipHelixDeg: number;
 }
 /** Figures written into TeX: lengths always in mm there. */
-const mm = (value: number) => `${decimalText(value, 4)}\\ \\mathrm{mm}`;
 
 /** @returns null for straight teeth */
 export function helicalOf(sizes: SpurSizes): HelicalDetail | null {
@@ -35,7 +34,7 @@ export function helicalOf(sizes: SpurSizes): HelicalDetail | null {
 export function helicalWorking(sizes: SpurSizes): Working[] {
   const found = helicalOf(sizes);
   if (!found) return [];
-  const b = `${decimalText(sizes.helixDeg, 4)}^\\circ`;
+  const b = degreesTex(sizes.helixDeg, 4);
   const [m, d] = [decimalText(approx(sizes.module), 4), decimalText(found.pitchDiameter, 4)];
   const source = 'ISO 21771';
   return [
@@ -44,7 +43,7 @@ export function helicalWorking(sizes: SpurSizes): Working[] {
       label: 'Transverse module',
       formula: 'm_t = \\frac{m_n}{\\cos\\beta}',
       put: `\\frac{${m}}{\\cos ${b}}`,
-      result: mm(found.transverseModule),
+      result: mmTex(found.transverseModule),
       source,
     },
     {
@@ -52,7 +51,7 @@ export function helicalWorking(sizes: SpurSizes): Working[] {
       label: 'Lead of the helix',
       formula: 'L = \\frac{\\pi d}{\\tan\\beta}',
       put: `\\frac{\\pi \\times ${d}}{\\tan ${b}}`,
-      result: mm(found.lead),
+      result: mmTex(found.lead),
       source,
     },
     {

@@ -1,6 +1,9 @@
 import type { SpurSizes } from '../gear/index.ts';
 import { meshesOf, trainText } from '../gearing/index.ts';
 import {
+  degreesTex,
+  mmTex,
+  unitTex,
   angleValue,
   figureValue,
   lengthValue,
@@ -100,9 +103,7 @@ export function workingOf(
     readonly cutter: LeadCutter;
   },
 ): Working[] {
-  const mm = (value: number | Exact, places = 4) =>
-    `${decimalText(typeof value === 'number' ? value : approx(value), places)}\\ \\mathrm{mm}`;
-  const b = `${decimalText(sizes.helixDeg, 4)}^\\circ`;
+  const b = degreesTex(sizes.helixDeg, 4);
   const meshes = meshesOf(way.train);
   const product = (which: 'driver' | 'driven') => meshes.map((mesh) => mesh[which]).join(' \\times ');
   const handbook = 'Machinery’s Handbook, helical milling';
@@ -115,7 +116,7 @@ export function workingOf(
       label: 'Lead of the helix',
       formula: 'L = \\frac{\\pi z m_n}{\\sin\\beta}',
       put: `\\frac{\\pi \\times ${sizes.teeth} \\times ${decimalText(approx(sizes.module), 4)}}{\\sin ${b}}`,
-      result: mm(detail.wanted!),
+      result: mmTex(detail.wanted!),
       source: 'ISO 21771',
     },
     {
@@ -126,7 +127,7 @@ export function workingOf(
         detail.drive === 'worm'
           ? `${decimalText(ratio)} \\times ${decimalText(screwLead)}`
           : decimalText(screwLead),
-      result: mm(machine),
+      result: mmTex(machine),
       source: handbook,
     },
     {
@@ -142,7 +143,7 @@ export function workingOf(
       label: 'Lead these gears cut',
       formula: "L' = L_0\\,\\frac{\\text{drivens}}{\\text{drivers}}",
       put: `${decimalText(machine, 4)} \\times \\frac{${product('driven')}}{${product('driver')}}`,
-      result: mm(way.lead),
+      result: mmTex(way.lead),
       source: handbook,
     },
     {
@@ -159,7 +160,7 @@ export function workingOf(
       label: 'Tooth astray at the end of the face',
       formula: "\\Delta = b\\,\\pi d\\left(\\frac{1}{L'} - \\frac{1}{L}\\right)",
       put: `${face} \\times \\pi \\times ${d}\\left(\\frac{1}{${decimalText(way.lead, 4)}} - \\frac{1}{${decimalText(detail.wanted!, 4)}}\\right)`,
-      result: `${decimalText(way.overFace, 2)}\\ \\mathrm{\u00b5m}`,
+      result: unitTex(way.overFace, '\u00b5m', 2),
       source: 'by geometry',
     },
   ];
@@ -169,7 +170,7 @@ export function workingOf(
       label: 'Turn over the face',
       formula: "\\varphi = 360^\\circ\\,\\frac{b}{L'}",
       put: `360^\\circ \\times \\frac{${face}}{${decimalText(way.lead, 4)}}`,
-      result: `${decimalText(test.spindleDeg, 3)}^\\circ`,
+      result: degreesTex(test.spindleDeg, 3),
       source: 'by geometry',
     });
   const [h, D, w] = [sizes.cutDepth, cutter.diameter ?? 0, cutter.width ?? 0].map((value) =>
@@ -181,7 +182,7 @@ export function workingOf(
       label: 'Approach along the work',
       formula: '\\sqrt{h(D_c - h)}\\cos\\beta + \\frac{w}{2}\\sin\\beta',
       put: `\\sqrt{${h}(${D} - ${h})}\\cos ${b} + \\frac{${w}}{2}\\sin ${b}`,
-      result: mm(detail.approach, 2),
+      result: mmTex(detail.approach, 2),
       source: 'common practice; checked by the cutter’s outline',
     });
   return [...lines, ...settingWorking(detail.table, h!, D!)];
@@ -192,7 +193,6 @@ export function workingOf(
  * cutter's diameter, as text
  */
 function settingWorking(table: TableSetting | null, h: string, D: string): Working[] {
-  const mm = (value: number) => `${decimalText(value, 3)}\\ \\mathrm{mm}`;
   const lines: Working[] = [];
   if (table?.wider != null)
     lines.push({
@@ -200,17 +200,17 @@ function settingWorking(table: TableSetting | null, h: string, D: string): Worki
       label: 'Mouth of a space wider, for the nearest mark, at most',
       formula: '2\\sqrt{h(D_c - h)}\\,\\tan\\delta',
       put: `2\\sqrt{${h}(${D} - ${h})}\\,\\tan ${decimalText(Math.abs(table.off), 4)}^\\circ`,
-      result: mm(table.wider),
+      result: mmTex(table.wider, 3),
       source: 'by geometry',
     });
   if (table?.size && table.reach !== null) {
-    const s = `${decimalText(table.scale, 3)}^\\circ`;
+    const s = degreesTex(table.scale, 3);
     lines.push({
       key: 'reach',
       label: 'Corner of the swung table, from its middle',
       formula: '\\frac{l}{2}\\sin\\beta + \\frac{t}{2}\\cos\\beta',
       put: `\\frac{${decimalText(table.size.length, 1)}}{2}\\sin ${s} + \\frac{${decimalText(table.size.width, 1)}}{2}\\cos ${s}`,
-      result: mm(table.reach),
+      result: mmTex(table.reach, 3),
       source: 'by geometry',
     });
   }

@@ -1,5 +1,7 @@
 import { readCuttingSpeed, type Material } from '../shop/index.ts';
 import {
+  mmTex,
+  unitTex,
   figureValue,
   lengthValue,
   textValue,
@@ -88,7 +90,7 @@ interface With {
 
 export function workingOf(detail: SetupDetail, { read, material }: With): Working[] {
   const { data, cutter, stroke, sink, depth, helixDeg, round, outside } = detail;
-  const mm = (value: number, places = 3) => decimalText(value, places);
+  const f = (value: number, places = 3) => decimalText(value, places);
   const lines: Working[] = [];
   const push = ({
     key,
@@ -111,8 +113,8 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
       key: 'rpm',
       label: 'Spindle speed',
       formula: 'n = \\frac{1000\\,v}{\\pi D}',
-      put: `\\frac{1000 \\times ${mm(approx(speed.value), 1)}}{\\pi \\times ${mm(cutter.diameter)}}`,
-      result: `${mm(data.rpmWanted, 1)} \\rightarrow ${mm(data.rpm, 1)}\\ \\mathrm{rpm}`,
+      put: `\\frac{1000 \\times ${f(approx(speed.value), 1)}}{\\pi \\times ${f(cutter.diameter)}}`,
+      result: `${f(data.rpmWanted, 1)} \\rightarrow ${f(data.rpm, 1)}\\ \\mathrm{rpm}`,
       source: 'cutting-speed formula, Machinery’s Handbook; the step at or below it',
     });
     if (data.feedWanted !== null)
@@ -120,8 +122,8 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
         key: 'feed',
         label: 'Feed',
         formula: 'F = n\\,z_c\\,f_z',
-        put: `${mm(data.rpm, 1)} \\times ${cutter.teeth} \\times ${mm(data.feedWanted / data.rpm / cutter.teeth!)}`,
-        result: `${mm(data.feedWanted, 1)} \\rightarrow ${mm(data.feed!, 1)}\\ \\mathrm{mm/min}`,
+        put: `${f(data.rpm, 1)} \\times ${cutter.teeth} \\times ${f(data.feedWanted / data.rpm / cutter.teeth!)}`,
+        result: `${f(data.feedWanted, 1)} \\rightarrow ${f(data.feed!, 1)}\\ \\mathrm{mm/min}`,
         source: 'feed per tooth, Machinery’s Handbook; the step at or below it',
       });
   }
@@ -133,8 +135,8 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
       formula: straight
         ? 'a = \\sqrt{h(D-h)}'
         : 'a = \\sqrt{h(D-h)}\\,\\cos\\beta + \\tfrac{w}{2}\\sin\\beta',
-      put: `\\sqrt{${mm(depth)}(${mm(cutter.diameter)} - ${mm(depth)})}${straight ? '' : `\\cos ${mm(helixDeg, 2)}^\\circ + ${mm((cutter.width ?? 0) / 2)}\\sin ${mm(helixDeg, 2)}^\\circ`}`,
-      result: `${mm(stroke.approach)}\\ \\mathrm{mm}`,
+      put: `\\sqrt{${f(depth)}(${f(cutter.diameter)} - ${f(depth)})}${straight ? '' : `\\cos ${f(helixDeg, 2)}^\\circ + ${f((cutter.width ?? 0) / 2)}\\sin ${f(helixDeg, 2)}^\\circ`}`,
+      result: mmTex(stroke.approach, 3),
       source: 'half the chord of the cutter at that depth',
     });
   }
@@ -144,8 +146,8 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
       key: 'first-touch',
       label: 'The table, where the first cut touches',
       formula: 'a - a_1',
-      put: `${mm(stroke.approach)} - ${mm(stroke.approach - firstTouch)}`,
-      result: `${mm(firstTouch)}\\ \\mathrm{mm}`,
+      put: `${f(stroke.approach)} - ${f(stroke.approach - firstTouch)}`,
+      result: mmTex(firstTouch, 3),
       source: 'the approach at full depth, less that of the first round',
     });
   if (stroke && detail.face !== null)
@@ -153,8 +155,8 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
       key: 'clear',
       label: 'Clear on the far side, from the first touch',
       formula: '2a + b',
-      put: `2 \\times ${mm(stroke.approach)} + ${mm(detail.face)}`,
-      result: `${mm(stroke.clearAfter)}\\ \\mathrm{mm}`,
+      put: `2 \\times ${f(stroke.approach)} + ${f(detail.face)}`,
+      result: mmTex(stroke.clearAfter, 3),
       source: 'the approach on either side, and the face between',
     });
   if (sink)
@@ -162,8 +164,8 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
       key: 'out',
       label: 'Clear when drawn out by',
       formula: 'h',
-      put: mm(sink.depth),
-      result: `${mm(sink.depth)}\\ \\mathrm{mm}`,
+      put: f(sink.depth),
+      result: mmTex(sink.depth, 3),
       source: 'the depth on the dial, from the touch: the Wheel station',
     });
   const travel = stroke ? stroke.travel[detail.indexAt] : sink && sink.depth + CLEAR_BY;
@@ -174,8 +176,8 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
       key: 'time',
       label: 'Time for all cuts',
       formula: 'N\\left(\\frac{s}{F} + t\\right)',
-      put: `${mm(detail.minutes / perCut, 0)} \\left(\\frac{${mm(travel)}}{${mm(data.feed, 1)}} + \\frac{${seconds}}{60}\\right)`,
-      result: `${mm(detail.minutes, 0)}\\ \\mathrm{min}`,
+      put: `${f(detail.minutes / perCut, 0)} \\left(\\frac{${f(travel)}}{${f(data.feed, 1)}} + \\frac{${seconds}}{60}\\right)`,
+      result: unitTex(detail.minutes, 'min', 0),
       source: 'feed, return and indexing of each; common practice',
     });
   }
@@ -186,11 +188,11 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
       label: 'Move to the middle',
       formula: chosen.formula,
       put: chosen.formula
-        .replace('D', mm(outside))
-        .replace('w', mm(cutter.width))
-        .replace('t', mm(read.paper ?? 0))
-        .replace('H', mm(chosen.move - cutter.width / 2)),
-      result: `${mm(chosen.move)}\\ \\mathrm{mm}`,
+        .replace('D', f(outside))
+        .replace('w', f(cutter.width))
+        .replace('t', f(read.paper ?? 0))
+        .replace('H', f(chosen.move - cutter.width / 2)),
+      result: mmTex(chosen.move, 3),
       source: 'geometry of the touch',
     });
   if (round)
@@ -198,8 +200,8 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
       key: 'eccentric',
       label: 'Off the middle',
       formula: `e = \\frac{2}{n}\\left|\\sum r_i\\,e^{i\\theta_i}\\right|`,
-      put: `\\frac{2}{${round.readings.length}} \\times ${mm((round.off * round.readings.length) / 2, 4)}`,
-      result: `${mm(round.off, 4)}\\ \\mathrm{mm}`,
+      put: `\\frac{2}{${round.readings.length}} \\times ${f((round.off * round.readings.length) / 2, 4)}`,
+      result: mmTex(round.off, 4),
       source: 'least squares: the circle that lies best through the readings',
     });
   return lines;

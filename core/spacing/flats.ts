@@ -8,7 +8,7 @@ import {
   type IssueCode,
   type Result,
 } from '../findings/index.ts';
-import { lengthValue, type Value, type Working } from '../station/index.ts';
+import { mmTex, lengthValue, type Value, type Working } from '../station/index.ts';
 import {
   approx,
   decimalText,
@@ -117,7 +117,6 @@ export function flatsValues(flats: Flats): Value[] {
 export function flatsWorking(flats: Flats, count: number, diameter: number): Working[] {
   const D = decimalText(diameter, 4);
   const AF = decimalText(flats.across, 4);
-  const mm = (value: number) => `${decimalText(value, 4)}\\ \\mathrm{mm}`;
   const source = 'by geometry of the polygon in the round';
   return [
     {
@@ -125,7 +124,7 @@ export function flatsWorking(flats: Flats, count: number, diameter: number): Wor
       label: 'Depth of a flat',
       formula: 'h = \\frac{D - AF}{2}',
       put: `\\frac{${D} - ${AF}}{2}`,
-      result: mm(flats.depth),
+      result: mmTex(flats.depth),
       source,
     },
     {
@@ -133,7 +132,7 @@ export function flatsWorking(flats: Flats, count: number, diameter: number): Wor
       label: 'Largest across flats with sharp corners',
       formula: 'D\\cos\\frac{180^\\circ}{n}',
       put: `${D}\\cos\\frac{180^\\circ}{${count}}`,
-      result: mm(flats.fullCorners),
+      result: mmTex(flats.fullCorners),
       source,
     },
   ];

@@ -1,6 +1,8 @@
 import { angleAim, countAim, type Target } from '../dividing/index.ts';
 import { at, fail, ok, type Issue, type Result } from '../findings/index.ts';
 import {
+  degreesTex,
+  mmTex,
   angleValue,
   lengthValue,
   type Placed,
@@ -108,7 +110,7 @@ function readAngle(input: SpacingInput, spaces: number, diameter: number | null)
         label: 'First to last',
         formula: '(N - 1)\\,\\theta',
         put: `${spaces - 1} \\times ${decimalText(angle.value, 6)}^\\circ`,
-        result: `${decimalText(angle.value.mul(spaces - 1), 6)}^\\circ`,
+        result: degreesTex(angle.value.mul(spaces - 1), 6),
         source: 'by adding up',
       },
     ],
@@ -139,7 +141,7 @@ function readCount(input: SpacingInput, spaces: number, diameter: number | null)
         label: 'Angle from one to the next',
         formula: '\\frac{360^\\circ}{N}',
         put: `\\frac{360^\\circ}{${spaces}}`,
-        result: `${decimalText(angle, 6)}^\\circ`,
+        result: degreesTex(angle, 6),
         source: 'one turn of the work has 360°',
       },
     ],
@@ -215,7 +217,7 @@ function readLine(input: SpacingInput, spaces: number, system: UnitSystem): Resu
     label: 'Pitch of the rack',
     formula: 'p = \\pi\\,m',
     put: `\\pi \\times ${decimalText(m, 6)}`,
-    result: `${decimalText(approx(m) * Math.PI, 5)}\\ \\mathrm{mm}`,
+    result: mmTex(approx(m) * Math.PI, 5),
     source: 'ISO 21771',
   };
   return ok(

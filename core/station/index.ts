@@ -1,4 +1,4 @@
-export { boardTex } from './board.ts';
+export { boardTex, degreesTex, mmTex, unitTex } from './board.ts';
 export {
   answerToSettle,
   giveText,

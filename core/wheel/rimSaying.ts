@@ -1,5 +1,5 @@
 import type { DriveShape } from '../drive/index.ts';
-import { lengthValue, textValue, type Value, type Working } from '../station/index.ts';
+import { mmTex, lengthValue, textValue, type Value, type Working } from '../station/index.ts';
 import { decimalText, degreesOf } from '../units/index.ts';
 import type { RimReadings, RimShape } from './rim.ts';
 
@@ -48,7 +48,6 @@ export function rimWorking(
   { wheelDiameter, addendum, wormDiameter, centre }: DriveShape,
 ): Working[] {
   const f = (value: number) => decimalText(value, 4);
-  const mm = (value: number) => `${f(value)}\\ \\mathrm{mm}`;
   const source = 'Machinery’s Handbook, worm wheels; by geometry';
   const half = degreesOf(Math.asin(Math.min(1, shape.hollow / 2 / shape.throatRadius)));
   const lines: Working[] = [
@@ -57,7 +56,7 @@ export function rimWorking(
       label: 'Throat diameter',
       formula: 'd_{a2} = d_2 + 2h_a',
       put: `${f(wheelDiameter)} + 2 \\times ${f(addendum)}`,
-      result: mm(shape.throat),
+      result: mmTex(shape.throat),
       source,
     },
   ];
@@ -69,7 +68,7 @@ export function rimWorking(
       label: 'Throat radius',
       formula: 'r_t = \\frac{d_1}{2} - h_a',
       put: `\\frac{${f(wormDiameter)}}{2} - ${f(addendum)}`,
-      result: mm(shape.throatRadius),
+      result: mmTex(shape.throatRadius),
       source,
     },
     {
@@ -77,7 +76,7 @@ export function rimWorking(
       label: 'Outside, at the corners',
       formula: '2\\left(a - r_t\\cos\\tfrac{\\nu}{2}\\right)',
       put: `2\\left(${f(centre)} - ${f(shape.throatRadius)}\\cos ${decimalText(half, 3)}^\\circ\\right)`,
-      result: mm(shape.outside),
+      result: mmTex(shape.outside),
       source,
     },
   ];

@@ -1,5 +1,8 @@
 import type { DriveFacts } from '../drive/index.ts';
 import {
+  degreesTex,
+  mmTex,
+  unitTex,
   angleValue,
   lengthValue,
   textValue,
@@ -104,8 +107,7 @@ export function workingOf({
 }): Working[] {
   const { worm, teeth, starts, wormDiameter, addendum, centre } = drive;
   const f = (value: number) => decimalText(value, 4);
-  const mm = (value: number) => `${f(value)}\\ \\mathrm{mm}`;
-  const angle = `${decimalText(degreesOf(worm.leadAngle), 4)}^\\circ`;
+  const angle = degreesTex(degreesOf(worm.leadAngle), 4);
   const lines: Working[] = [
     {
       key: 'leadAngle',
@@ -132,7 +134,7 @@ export function workingOf({
       label: 'Lean over the face, for the nearest mark',
       formula: 'b\\tan\\delta',
       put: `${f(rim.faceWidth)}\\tan ${decimalText(Math.abs(setting.scale - degreesOf(worm.leadAngle)), 4)}^\\circ`,
-      result: `${decimalText(lean, 1)}\\ \\mathrm{\u00b5m}`,
+      result: unitTex(lean, '\u00b5m', 1),
       source: 'by geometry',
     });
   if (infeed?.fromCorners && infeed.rise === null)
@@ -141,7 +143,7 @@ export function workingOf({
       label: 'Depth from the corners, run across',
       formula: 'h + \\frac{d_c - d_{a2}}{2}',
       put: `${f(worm.depth)} + \\frac{${f(rim.corners)} - ${f(rim.throat)}}{2}`,
-      result: mm(infeed.fromCorners),
+      result: mmTex(infeed.fromCorners),
       source: 'by geometry of the rim',
     });
   if (infeed?.fromCorners && infeed.rise !== null)
@@ -150,7 +152,7 @@ export function workingOf({
       label: 'Depth from the corners',
       formula: 'r_f - r_c - \\left(R - \\sqrt{R^2 - e^2}\\right)',
       put: `R = ${f(cutterDiameter! / 2)},\\ e = \\frac{${f(rim.hollow / 2)}}{\\cos ${angle}},\\ r_f = ${f(wormDiameter / 2 + worm.depth - addendum)},\\ a = ${f(centre)}`,
-      result: mm(infeed.fromCorners),
+      result: mmTex(infeed.fromCorners),
       source: 'by geometry of cutter and rim',
     });
   if (hobStock !== null)
@@ -159,7 +161,7 @@ export function workingOf({
       label: 'Gash, short by what the hob takes',
       formula: 'h - u',
       put: `${f(depth + hobStock)} - ${f(hobStock)}`,
-      result: mm(depth),
+      result: mmTex(depth),
       source: 'common practice',
     });
   return lines;

@@ -1,6 +1,8 @@
 import type { DriveFacts } from '../drive/index.ts';
 import { trainText } from '../gearing/index.ts';
 import {
+  mmTex,
+  unitTex,
   figureValue,
   lengthValue,
   pitchValue,
@@ -90,14 +92,13 @@ export function workingOf({
 }): Working[] {
   const ratio: Exact = lathe.box.find(({ name }) => name === way.setting)?.ratio ?? exact(1);
   const gears = way.train ? trainText(way.train).replace(/ : /g, '/').replace(/, /g, '\\times ') : '1';
-  const mm = (value: number, places = 6) => `${decimalText(value, places)}\\ \\mathrm{mm}`;
   return [
     {
       key: 'cut',
       label: 'Lead these gears cut',
       formula: "p' = p_s \\times \\text{box} \\times \\frac{\\text{drivers}}{\\text{drivens}}",
       put: `${decimalText(lathe.leadscrew, 4)} \\times ${exactText(ratio)} \\times ${gears}`,
-      result: mm(approx(exact(way.leadText))),
+      result: mmTex(approx(exact(way.leadText)), 6),
       source: 'common practice; by the motion of the gears',
     },
     {
@@ -113,7 +114,7 @@ export function workingOf({
       label: 'Length the wheel reaches over',
       formula: '4\\sqrt{\\tfrac{d_2}{2} h_a}',
       put: `4\\sqrt{\\tfrac{${decimalText(wheelDiameter, 3)}}{2} \\times ${decimalText(addendum, 4)}}`,
-      result: mm(engaged, 3),
+      result: mmTex(engaged, 3),
       source: 'chord of the throat circle, by geometry',
     },
     {
@@ -121,7 +122,7 @@ export function workingOf({
       label: 'Astray over it',
       formula: "\\Delta = l\\left(\\frac{p'}{p_z} - 1\\right)",
       put: `${decimalText(engaged, 3)} \\times ${decimalText(way.ppm, 2)}\\times 10^{-6}`,
-      result: `${decimalText(way.overLength, 2)}\\ \\mathrm{\u00b5m}`,
+      result: unitTex(way.overLength, '\u00b5m', 2),
       source: 'by geometry',
     },
   ];

@@ -11,6 +11,8 @@ import { at, type Issue } from '../findings/index.ts';
 import { settingOf } from '../lead/index.ts';
 import { readScale } from '../toothform/index.ts';
 import {
+  degreesTex,
+  mmTex,
   angleValue,
   lengthValue,
   pitchValue,
@@ -257,10 +259,9 @@ function workingOf({
   readonly lengths: { readonly usual: number; readonly engaged: number } | null;
 }): Working[] {
   const f = (value: number) => decimalText(value, 4);
-  const mm = (value: number) => `${f(value)}\\ \\mathrm{mm}`;
   const of = (part: number) => `${decimalText(part, 4)}`;
   const px = f(worm.axialPitch);
-  const a = `${decimalText(degreesOf(proportions.pressureAngle), 2)}^\\circ`;
+  const a = degreesTex(degreesOf(proportions.pressureAngle), 2);
   const source = proportions.source;
   return [
     {
@@ -268,7 +269,7 @@ function workingOf({
       label: 'Outside of the worm',
       formula: 'd_{a1} = d_1 + 2h_a',
       put: `${f(wormDiameter)} + 2 \\times ${f(addendum)}`,
-      result: mm(worm.outside),
+      result: mmTex(worm.outside),
       source: HANDBOOK,
     },
     {
@@ -276,7 +277,7 @@ function workingOf({
       label: 'Depth of the thread',
       formula: `h = ${of(proportions.depth)}\\,p_x`,
       put: `${of(proportions.depth)} \\times ${px}`,
-      result: mm(worm.depth),
+      result: mmTex(worm.depth),
       source,
     },
     {
@@ -284,7 +285,7 @@ function workingOf({
       label: 'Root',
       formula: 'd_{f1} = d_{a1} - 2h',
       put: `${f(worm.outside)} - 2 \\times ${f(worm.depth)}`,
-      result: mm(worm.root),
+      result: mmTex(worm.root),
       source: HANDBOOK,
     },
     {
@@ -295,7 +296,7 @@ function workingOf({
           ? '\\tfrac12 p_x - 2(h - h_a)\\tan\\alpha'
           : '\\left(\\tfrac12 p_x - 2(h - h_a)\\tan\\alpha\\right)\\cos\\gamma',
       put: `\\tfrac12 ${px} - 2(${f(worm.depth)} - ${f(addendum)})\\tan ${a}`,
-      result: mm(tool.flat),
+      result: mmTex(tool.flat),
       source: `${source}; by geometry`,
     },
     {
@@ -303,7 +304,7 @@ function workingOf({
       label: 'Crest',
       formula: '\\tfrac12 p_x - 2h_a\\tan\\alpha',
       put: `\\tfrac12 ${px} - 2 \\times ${f(addendum)}\\tan ${a}`,
-      result: mm(worm.crest),
+      result: mmTex(worm.crest),
       source: `${source}; by geometry`,
     },
     ...(lengths === null
@@ -314,7 +315,7 @@ function workingOf({
             label: 'Usual length of thread',
             formula: 'p_x\\left(4.5 + \\frac{z_2}{50}\\right)',
             put: `${px}\\left(4.5 + \\frac{${teeth}}{50}\\right)`,
-            result: mm(lengths.usual),
+            result: mmTex(lengths.usual),
             source: 'Machinery’s Handbook, worm gearing (from memory)',
           },
           {
@@ -325,7 +326,7 @@ function workingOf({
                 : 'The wheel reaches over less',
             formula: '4\\sqrt{\\tfrac{d_2}{2} h_a}',
             put: `4\\sqrt{\\tfrac{${f(wheelDiameter)}}{2} \\times ${f(addendum)}}`,
-            result: mm(lengths.engaged),
+            result: mmTex(lengths.engaged),
             source: 'chord of the throat circle, by geometry',
           },
         ]),

@@ -1,30 +1,25 @@
 import {
   cutterInForce,
-  cuttingBy,
   finishPart,
   gearingOf,
-  helixCutting,
   withProof,
   type CutterInForce,
   type PartGround,
   type PartPlan,
-  type StationDetails,
 } from '../../card/index.ts';
-import { judgeRoom, planArrival, type Arrival } from '../../arrival/index.ts';
-import { fieldAt } from '../../findings/index.ts';
 import { planBlank } from '../../blank/index.ts';
 import { planCut } from '../../cut/index.ts';
 import { countFor, cutterFor, judgeCutter, planCutter, type CutterNeed } from '../../cutter/index.ts';
 import { countAim, planDividing } from '../../dividing/index.ts';
 import { planGear, readGear, type GearReadings, type SpurSizes } from '../../gear/index.ts';
-import type { SpurPart } from './document.ts';
-import { depthDialOf, planSetup, type SetupWork } from '../../setup/index.ts';
-import { planInspect, type InspectGround } from '../../inspect/index.ts';
+import { planInspect } from '../../inspect/index.ts';
 import { layingFor, planLead, type BendBasis, type LeadPlanned } from '../../lead/index.ts';
-import type { StationWork } from '../../station/index.ts';
+import { planSetup } from '../../setup/index.ts';
 import type { ToothForm } from '../../toothform/index.ts';
-import { approx, knownLength, parsePositiveLength, type UnitSystem } from '../../units/index.ts';
-import { angleAssumed, handUnasked, sampleSaysOther } from './sampleSaysOther.ts';
+import { approx, type UnitSystem } from '../../units/index.ts';
+import { planArrived } from './arrived.ts';
+import { cuttingOf, dialDepth, faceOf, inspectedOn, workOf, type GearOnBlank } from './asCut.ts';
+import type { SpurPart } from './document.ts';
 
 /** What the gear asks of a cutter; null while count, pitch or angle is unknown. */
 function cutterNeed({
@@ -54,9 +49,6 @@ const formOf = (sizes: SpurSizes): ToothForm => ({
   thinning: 0,
 });
 
-/** By how much a gear was sunk deeper since, mm. */
-const sunkOf = ({ sunk }: SpurPart['inspect']): number => knownLength(sunk) ?? 0;
-
 /** The cutter in force, what the gear asks of it, and the count it is made for. */
 interface CutBy extends CutterInForce {
   readonly need: CutterNeed | null;
@@ -80,45 +72,6 @@ function cutBy({
   const judged = need && cutter ? judgeCutter({ cutter, need, by: countBy, owned: cutters }) : null;
   const ofItsRange = need && cutterFor(countFor(need, countBy, diameter))?.range.from;
   return { ...inForce, need, madeFor: judged?.madeFor ?? ofItsRange ?? read.teeth ?? Infinity };
-}
-
-/** The gear with how it arrived: until something is taken, the arrival is the answer. */
-function planArrived({
-  part,
-  on,
-  read,
-  own,
-}: {
-  readonly part: SpurPart;
-  readonly on: PartGround;
-  readonly read: GearReadings;
-  readonly own: ReturnType<typeof planGear>;
-}): StationWork<SpurSizes, StationDetails['gear']> {
-  const { arrival } = part;
-  const path = `${on.path}.arrival`;
-  const arrived = planArrival({
-    arrival,
-    input: part.gear,
-    gear: read,
-    head: on.dividing.head,
-    path,
-    units: on.units,
-  });
-  const asks = [
-    ...angleAssumed(arrival, read.pressureAngleDeg, `${on.path}.gear`),
-    ...handUnasked({ arrival, helical: !read.helixDeg.equals(0), hand: read.hand, path }),
-    ...sampleSaysOther(arrival, arrived.detail, fieldAt<Arrival>(path, 'taken')),
-    ...(own.facts
-      ? judgeRoom({ arrival, tipDiameter: approx(own.facts.tipDiameter), path, system: on.units })
-      : []),
-  ];
-  return {
-    ...own,
-    answer: own.facts === null && arrived.answer ? arrived.answer : own.answer,
-    issues: [...own.issues, ...arrived.issues, ...asks],
-    working: [...arrived.working, ...own.working],
-    detail: { ...own.detail, arrival: arrived.detail },
-  };
 }
 
 /** What an angle is bent from; null while the gear is not known. */
@@ -169,91 +122,60 @@ function planSpaces({
   return { dividing, lead: helical ? lead : null };
 }
 
+/** The form cutter: what the gear asks of one, and which there is. */
+const planFormCutter = ({
+  part,
+  on,
+  read,
+  sizes,
+  by,
+}: {
+  readonly part: SpurPart;
+  readonly on: PartGround;
+  readonly read: GearReadings;
+  readonly sizes: SpurSizes | null;
+  readonly by: CutBy;
+}) =>
+  planCutter({
+    choice: part.cutter,
+    // of a helical gear the count alone says nothing
+    count: read.helixKnown ? read.teeth : null,
+    need: by.need,
+    form: sizes && formOf(sizes),
+    picked: by.cutter,
+    owned: on.cutters,
+    diameter: by.diameter,
+    path: on.path,
+    teethAt: 'gear.teeth',
+  });
+
 /**
  * A spur part, station by station in shop order; each builds on the facts of those before it.
  * Stations that do not need what is missing still answer. The cutter that was picked is looked up first: the
  * depth stamped on it, and the count it is made for, have their part in the gear.
  */
 export function planSpur(part: SpurPart, on: PartGround): PartPlan {
-  const { units, picked, gear: read } = on;
+  const { units, picked, gear: read, path } = on;
   if (!read) throw new Error('A gear is planned on its readings.');
-  const at = (field: string) => ({ path: `${on.path}.${field}`, units });
+  const at = (field: string) => ({ path: `${path}.${field}`, units });
   const inForce = cutterInForce(picked, part.setup);
   const by = cutBy({ part, partGround: on, inForce, read });
-  const own = planGear({
-    read,
-    cutterTeeth: by.madeFor,
-    mateThinning: on.mate ? approx(on.mate.thinning) : 0,
-    ...at('gear'),
-  });
+  const mateThinning = on.mate ? approx(on.mate.thinning) : 0;
+  const own = planGear({ read, cutterTeeth: by.madeFor, mateThinning, ...at('gear') });
   const sizes = own.facts;
   const gear = planArrived({ part, on, read, own });
-  const blank = planBlank({ input: part.blank, sizes, path: on.path, units });
-  const cutter = planCutter({
-    choice: part.cutter,
-    // of a helical gear the count alone says nothing
-    count: read.helixKnown ? read.teeth : null,
-    need: by.need,
-    form: sizes && formOf(sizes),
-    picked: inForce.cutter,
-    owned: on.cutters,
-    diameter: by.diameter,
-    path: on.path,
-    teethAt: 'gear.teeth',
-  });
-  // a bore that is wrong is no reason to keep the lead back
-  const faceRead = parsePositiveLength(part.blank.faceWidth, '');
-  const face = faceRead.ok ? faceRead.value : null;
+  const blank = planBlank({ input: part.blank, sizes, path, units });
+  const cutter = planFormCutter({ part, on, read, sizes, by });
+  const face = faceOf(part);
+  const onBlank: GearOnBlank = { read, sizes, blank };
   const { dividing, lead } = planSpaces({ part, on, read, leadPlanned: { sizes, face, cutter: by } });
-  const wholeDepth = blank.facts?.dialDepth ?? sizes?.cutDepth ?? read.depth?.wholeDepth ?? null;
   const spaces = read.teeth === null ? null : { spaces: read.teeth, full: true };
-  const cut = planCut({ input: part.cut, wholeDepth, spaces, ...at('cut') });
-  const turned = sizes && approx(blank.facts?.measured ?? sizes.tipDiameter);
-  const bore = blank.facts?.bore ? approx(blank.facts.bore) : null;
-  const work: SetupWork = {
-    outside: turned,
-    bore,
-    face: face && approx(face),
-    module: sizes && approx(sizes.module),
-    teeth: read.teeth,
-    helixDeg: approx(read.helixDeg),
-    rounds: cut.detail.rounds,
-    travels: 'table',
-    sizes,
-  };
-  const setup = planSetup({
-    input: part.setup,
-    work,
-    shop: on.setup,
-    picked: inForce.cutter,
-    ...at('setup'),
-  });
-  const asCut: InspectGround | null =
-    turned === null || !wholeDepth
-      ? null
-      : {
-          outside: turned,
-          // a gear that was sunk is as deep as it was sunk to, not as the card would cut the next
-          depth: approx(wholeDepth) + sunkOf(part.inspect),
-          faceWidth: work.face,
-          cutterTeeth: by.madeFor,
-          tools: on.tools,
-          dial: depthDialOf(on.setup.mill, units),
-        };
-  const inspect = planInspect({ input: part.inspect, sizes, ground: asCut, ...at('inspect') });
-  const helix = lead?.facts ? helixCutting(lead.facts, lead.detail) : null;
-  const cutting =
-    gear.facts && blank.facts && dividing.facts && cut.facts && (!lead || helix)
-      ? {
-          ...cuttingBy(cut.facts, cut.detail, setup),
-          divisions: gear.facts.teeth,
-          full: true,
-          helix,
-          touchOn: 'outside' as const,
-          outside: approx(blank.facts.measured ?? blank.facts.tipDiameter),
-          bore: bore !== null && bore > 0 ? bore : null,
-        }
-      : null;
+  const cut = planCut({ input: part.cut, wholeDepth: dialDepth(onBlank), spaces, ...at('cut') });
+  const work = workOf(onBlank, face, cut);
+  const setup = planSetup({ input: part.setup, work, shop: on.setup, picked: by.cutter, ...at('setup') });
+  const measured = { sunk: part.inspect.sunk, face, cutterTeeth: by.madeFor };
+  const ground = inspectedOn(onBlank, on, measured);
+  const inspect = planInspect({ input: part.inspect, sizes, ground, ...at('inspect') });
   const works = { gear, blank, cutter, dividing, lead, setup, cut, inspect };
-  return finishPart(part, units, { works, cutting });
+  return finishPart(part, units, { works, cutting: cuttingOf(onBlank, { dividing, lead, cut, setup }) });
 }

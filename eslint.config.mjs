@@ -34,6 +34,15 @@ export default tseslint.config(
     rules: {
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-explicit-any': 'error',
+      // a store is read by what is needed of it: else every change of it draws anew
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            'CallExpression[callee.name=/^use(Draft|Preferences|ShopSave|Faces)$/][arguments.length=0]',
+          message: 'Name what is read of the store.',
+        },
+      ],
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       // what is promised is waited for, or said not to be
       '@typescript-eslint/no-floating-promises': 'error',

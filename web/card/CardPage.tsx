@@ -20,9 +20,13 @@ const isStation = (id: string | undefined): id is StationId => STATION_IDS.inclu
 /** A job's route card. The job is opened into the draft once; from there the draft is what is shown. */
 export function CardPage() {
   const { jobId = '', partId, stationId } = useParams();
-  const draft = useDraft();
+  const opened = useDraft(({ job }) => job?.id === jobId);
+  const isNew = useDraft(({ job, revision }) => job?.id === jobId && revision === 0);
+  const name = useDraft(({ job }) => (job?.id === jobId ? job.name : ''));
+  const open = useDraft((draft) => draft.open);
+  const revision = useDraft((draft) => draft.revision);
+  const saved = useDraft(({ save }) => save.kind === 'stored');
   const shop = useShop();
-  const isNew = draft.job?.id === jobId && draft.revision === 0;
   const stored = useQuery({
     queryKey: keys.job(jobId),
     queryFn: () => api.readJob(jobId),
@@ -31,21 +35,18 @@ export function CardPage() {
     staleTime: 0,
   });
 
-  const { open, revision, save } = draft;
-  useTitle(draft.job?.id === jobId ? draft.job.name : '');
-  const opened = draft.job?.id === jobId;
+  useTitle(name);
   const freshData = stored.isFetchedAfterMount ? stored.data : undefined;
   useEffect(() => {
     // changed on another screen while nothing here was waiting to be stored
-    const overtaken =
-      opened && save.kind === 'stored' && freshData !== undefined && freshData.revision > revision;
+    const overtaken = opened && saved && freshData !== undefined && freshData.revision > revision;
     if (freshData && (!opened || overtaken)) open(freshData.job, freshData.revision);
     else if (!opened && stored.isError) {
       // a new job whose page was closed before its first save
       const kept = keptDraft(jobId);
       if (kept?.revision === 0) open(kept.job, 0);
     }
-  }, [opened, save.kind, revision, freshData, stored.isError, open, jobId]);
+  }, [opened, saved, revision, freshData, stored.isError, open, jobId]);
   useEffect(() => () => void useDraft.getState().flush(), [jobId]);
 
   if (stored.isError && !opened) {
@@ -59,7 +60,7 @@ export function CardPage() {
       </Shell>
     );
   }
-  if (!opened || !draft.job || !shop.data) {
+  if (!opened || !shop.data) {
     return (
       <Shell>
         <p className="page-say">Opening the card…</p>
@@ -84,7 +85,7 @@ function OpenCard({
   readonly stationId: StationId;
   readonly kept: readonly { id: string; at: string }[];
 }) {
-  const { job } = useDraft();
+  const job = useDraft((draft) => draft.job);
   const shop = useShop();
   const equipment = shop.data!.equipment;
   const planned = useMemo(() => planOrFault(job!, equipment), [job, equipment]);
@@ -113,7 +114,8 @@ function PlannedCard({
   readonly stationId: StationId;
   readonly kept: readonly { id: string; at: string }[];
 }) {
-  const { job, edit } = useDraft();
+  const job = useDraft((draft) => draft.job);
+  const edit = useDraft((draft) => draft.edit);
   const shop = useShop();
   const setUnits = usePreferences((preferences) => preferences.setUnits);
   const swapWorking = usePreferences((preferences) => preferences.swapWorking);

@@ -42,7 +42,8 @@ function sinkOf(
 
 /** Below the drawing: the one thing to do next in brass, and the way to the mill. */
 export function NextThing({ job, part, station, goTo }: NextThingProps) {
-  const { edit, revision } = useDraft();
+  const edit = useDraft((draft) => draft.edit);
+  const revision = useDraft((draft) => draft.revision);
   const navigate = useNavigate();
   const [query, setQuery] = useSearchParams();
   const again = query.get('start') === 'again';

@@ -1,3 +1,4 @@
+import { useShallow } from 'zustand/react/shallow';
 import { newId } from '../state/index.ts';
 import { dropDraft, useDraft } from '../edits/index.ts';
 import { Button } from 'antd';
@@ -6,7 +7,9 @@ import { Notice } from '../frame/index.ts';
 
 /** What is stored and what is not, always in sight. */
 export function SaveLine() {
-  const { save, job, revision, open, edit, flush } = useDraft();
+  const { save, job, revision, open, edit, flush } = useDraft(
+    useShallow(({ save, job, revision, open, edit, flush }) => ({ save, job, revision, open, edit, flush })),
+  );
   const navigate = useNavigate();
   if (!job) return null;
 

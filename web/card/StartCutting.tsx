@@ -36,7 +36,8 @@ interface StartCuttingProps {
  * The last look before metal is cut: what the run will be, and what is still in doubt. Starting freezes it.
  */
 export function StartCutting({ job, part, cutting, going, sink, before, onClose }: StartCuttingProps) {
-  const { edit, flush } = useDraft();
+  const edit = useDraft((draft) => draft.edit);
+  const flush = useDraft((draft) => draft.flush);
   const navigate = useNavigate();
   const [ticked, setTicked] = useState<readonly string[]>([]);
   const [register, setRegister] = useState<'kept' | 'found'>('kept');

@@ -15,7 +15,8 @@ export function WorkingPanel({
   /** How far its figures may move before a settled station is in doubt. */
   readonly give: string | null;
 }) {
-  const { workingShown, swapWorking } = usePreferences();
+  const workingShown = usePreferences((preferences) => preferences.workingShown);
+  const swapWorking = usePreferences((preferences) => preferences.swapWorking);
   const [shownAtFirst] = useState(workingShown);
   if (working.length === 0) return null;
   return (

@@ -13,7 +13,8 @@ interface ShellProps {
 
 /** Head of every page but the mill's. */
 export function Shell({ children, tools, here }: ShellProps) {
-  const { shift, swapShift } = usePreferences();
+  const shift = usePreferences((preferences) => preferences.shift);
+  const swapShift = usePreferences((preferences) => preferences.swapShift);
   const [keysShown, showKeys] = useState(false);
   const navigate = useNavigate();
   useKeys({ '?': () => showKeys(true), l: swapShift, b: () => void navigate('/') });

@@ -32,7 +32,8 @@ type Dialog = 'note' | 'lost' | 'wrong' | 'options' | 'end';
 export function Mill({ run, state, events, act, link }: MillProps) {
   const navigate = useNavigate();
   const [dialog, setDialog] = useState<Dialog | null>(null);
-  const { eachStep, largeType } = usePreferences();
+  const eachStep = usePreferences((preferences) => preferences.eachStep);
+  const largeType = usePreferences((preferences) => preferences.largeType);
   const wake = useWakeLock();
   const { next, closed, ended, paused, takeBack, turnsMade, tried } = state;
   /** Where someone opened the check half-way; who has every step asked is stopped for it. */

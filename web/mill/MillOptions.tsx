@@ -1,3 +1,4 @@
+import { useShallow } from 'zustand/react/shallow';
 import { Switch } from 'antd';
 import { usePreferences } from '../state/index.ts';
 import { MillDialog } from './MillDialog.tsx';
@@ -20,7 +21,14 @@ const WAKE: Readonly<Record<WakeLockState, string>> = {
 
 /** How this screen counts, and what its browser gives. */
 export function MillOptions({ open, wake, keeps, onClose, onEnd }: MillOptionsProps) {
-  const { eachStep, largeType, swapEachStep, swapLargeType } = usePreferences();
+  const { eachStep, largeType, swapEachStep, swapLargeType } = usePreferences(
+    useShallow(({ eachStep, largeType, swapEachStep, swapLargeType }) => ({
+      eachStep,
+      largeType,
+      swapEachStep,
+      swapLargeType,
+    })),
+  );
   return (
     <MillDialog open={open} title="This screen" onClose={onClose}>
       <label className="mill-option">

@@ -117,7 +117,7 @@ function putBack(now: Equipment, before: Equipment): Equipment {
 }
 
 function ShopSaveLine() {
-  const save = useShopSave();
+  const save = useShopSave((kept) => kept);
   switch (save.kind) {
     case 'stored':
       return <span className="shop-save">✓ Stored</span>;

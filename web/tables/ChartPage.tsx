@@ -105,7 +105,7 @@ function Chart({ equipment }: { readonly equipment: Equipment }) {
   const selectId = useId();
   const head = equipment.heads.find(({ id }) => id === headId) ?? null;
   const { row, issues } = useMemo(() => readRow(typed, train), [typed, train]);
-  const { chartLetters: letters } = usePreferences();
+  const letters = usePreferences(({ chartLetters }) => chartLetters);
   const check = useMemo(
     () => row && head && checkOn({ head, equipment, row, letters }),
     [row, head, equipment, letters],
@@ -180,7 +180,8 @@ function labelOf(field: Field, letters: ChartLetters): string {
  * Which letter of the chart stands for which position: no two books use the same, so it is asked and kept.
  */
 function Letters({ positions }: { readonly positions: readonly ChartPosition[] }) {
-  const { chartLetters: letters, setChartLetters } = usePreferences();
+  const letters = usePreferences(({ chartLetters }) => chartLetters);
+  const setChartLetters = usePreferences((preferences) => preferences.setChartLetters);
   const twice = (at: ChartPosition) =>
     positions.some((other) => other !== at && letters[at] !== undefined && letters[other] === letters[at]);
   return (

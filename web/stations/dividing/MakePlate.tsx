@@ -51,7 +51,7 @@ export function MakePlate({
   const navigate = useNavigate();
   const [failed, setFailed] = useState<string | null>(null);
   const [asked, setAsked] = useState<string | null>(null);
-  const { revision } = useDraft();
+  const revision = useDraft((draft) => draft.revision);
   const runs = useRunsOf(job.id, revision > 0);
   const { made } = part.dividing;
   const here = useRef<HTMLDivElement>(null);

@@ -47,6 +47,11 @@ export default tseslint.config(
       // what is promised is waited for, or said not to be
       '@typescript-eslint/no-floating-promises': 'error',
       '@typescript-eslint/await-thenable': 'error',
+      // a thing that is no text is not put into one
+      '@typescript-eslint/restrict-template-expressions': [
+        'error',
+        { allowNumber: true, allowBoolean: true, allowNullish: true, allowAny: true, allowArray: true },
+      ],
       '@typescript-eslint/no-misused-promises': 'error',
       '@typescript-eslint/switch-exhaustiveness-check': [
         'error',

@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { greatest } from 'd3-array';
-import { sayIssue, type Issue } from '../core/findings/index.ts';
+import type { Issue } from '../core/findings/index.ts';
+import { sayIssue } from '../core/messages/index.ts';
 import type { Job } from '../core/job/index.ts';
 import { plan } from '../core/plan/index.ts';
 import type { Equipment } from '../core/shop/index.ts';

@@ -1,4 +1,5 @@
-import { sayIssue, type Issue } from '../core/findings/index.ts';
+import type { Issue } from '../core/findings/index.ts';
+import { sayIssue } from '../core/messages/index.ts';
 import type { Problem } from '../core/wire/index.ts';
 
 /** Something a request asked for that is refused, with every reason. Becomes an RFC 9457 problem document. */

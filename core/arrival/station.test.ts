@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { readGear, type GearInput } from '../gear/index.ts';
-import { sayIssue } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import { jobFileText, newSpurJob, readJobFile, withSpurPart } from '../job/index.ts';
 import type { SpurPart } from '../kinds/index.ts';
 import { STOCK_EQUIPMENT, STOCK_HEADS } from '../shop/index.ts';

@@ -1,9 +1,9 @@
 import { depthByRule, type GearInput, type GearReadings } from '../gear/index.ts';
-import { fieldAt, at, type Issue } from '../findings/index.ts';
+import { toldLength, fieldAt, at, type Issue } from '../findings/index.ts';
 import { identify, readSample, type Identified, type Readings, type SampleInput } from '../sample/index.ts';
 import type { Head } from '../shop/index.ts';
 import type { Placed, Working } from '../station/index.ts';
-import { approx, lengthText, parsePositiveLength, type UnitSystem } from '../units/index.ts';
+import { approx, parsePositiveLength, type UnitSystem } from '../units/index.ts';
 import { gearsFromStock, type StockAnswer } from './blankOnHand.ts';
 import { readShafts, readStock } from './read.ts';
 import type { Arrival } from './schema.ts';
@@ -104,7 +104,7 @@ function stockWork({
     path: fieldAt<Arrival>(path, 'stock.diameter'),
     severity: 'query',
     given: input.diameter.typed,
-    detail: { least: lengthText(approx(least), system) },
+    detail: { least: toldLength(approx(least), system) },
   };
   const [D, u, m, ha] = [stock, cleanUp, module, depth.addendum].map(approx) as [
     number,
@@ -186,7 +186,7 @@ export function judgeRoom({
   const { room } = arrival.sample;
   const read = parsePositiveLength(room, 'The room');
   if (!read.ok || tipDiameter <= approx(read.value)) return [];
-  const detail = { tip: lengthText(tipDiameter, system) };
+  const detail = { tip: toldLength(tipDiameter, system) };
   return [
     {
       code: 'room-short',

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { sayIssue } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import { drawnSpurJob, withSpurPart, type Job } from '../job/index.ts';
 import { plan, stationOf } from '../plan/index.ts';
 import { STOCK_EQUIPMENT } from '../shop/index.ts';

@@ -1,5 +1,5 @@
 import type { GearInput } from '../gear/index.ts';
-import { fieldAt, at, ok, type Issue, type Result } from '../findings/index.ts';
+import { toldLength, fieldAt, at, ok, type Issue, type Result } from '../findings/index.ts';
 import { questionPitch, type SpurSizes } from '../gear/index.ts';
 import { type GearDrawing } from '../involute/index.ts';
 import {
@@ -14,7 +14,6 @@ import {
   approx,
   decimalText,
   lengthFigure,
-  lengthText,
   parseLength,
   parsePositiveLength,
   type Exact,
@@ -104,13 +103,13 @@ function judgeBore({
   const wall = sizes.rootDiameter.sub(bore).div(2);
   const path = 'bore';
   if (wall.lte(0)) {
-    const root = `Ø ${lengthText(approx(sizes.rootDiameter), system)}`;
+    const root = toldLength(approx(sizes.rootDiameter), system);
     return [{ code: 'bore-over-root', path, severity: 'wrong', given, detail: { root } }];
   }
   if (bore.gt(0) && wall.lt(sizes.depth.wholeDepth)) {
     const detail = {
-      wall: lengthText(approx(wall), system),
-      wanted: lengthText(approx(sizes.depth.wholeDepth), system),
+      wall: toldLength(approx(wall), system),
+      wanted: toldLength(approx(sizes.depth.wholeDepth), system),
     };
     return [{ code: 'bore-near-root', path, severity: 'query', given, detail }];
   }
@@ -135,11 +134,11 @@ function judgeMeasured({
 }): Issue[] {
   const off = measured.sub(sizes.tipDiameter);
   if (off.equals(0)) return [];
-  const mm = (value: Exact) => lengthText(approx(value), system, 'fine');
+  const mm = (value: Exact) => toldLength(approx(value), system, 'fine');
   const path = 'measured';
   const far = off.abs().gt(sizes.depth.addendum.div(4));
   if (far) {
-    const detail = { off: mm(off.abs()), wanted: `Ø ${mm(sizes.tipDiameter)}` };
+    const detail = { off: mm(off.abs()), wanted: mm(sizes.tipDiameter) };
     return [{ code: 'blank-far-off', path, severity: 'query', given, detail }];
   }
   const over = off.gt(0);

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { sayIssue } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import { exact, measure, type UnitSystem } from '../units/index.ts';
 import { planCut, type CutInput, type CutAsked } from './index.ts';
 

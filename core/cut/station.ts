@@ -1,4 +1,4 @@
-import { issueOf, at, fail, ok, type Issue, type Result } from '../findings/index.ts';
+import { toldLength, issueOf, at, fail, ok, type Issue, type Result } from '../findings/index.ts';
 import {
   mmTex,
   lengthValue,
@@ -12,7 +12,6 @@ import {
   approx,
   decimalText,
   lengthFigure,
-  lengthText,
   parseCount,
   parsePositiveLength,
   type Exact,
@@ -48,7 +47,7 @@ function roundsOf(input: CutInput, wholeDepth: Exact, system: UnitSystem): Resul
   const stock = parsePositiveLength(input.finishStock, 'The depth left for the finish pass');
   if (!stock.ok) return fail(...at('finishStock', stock.issues));
   if (stock.value.gte(wholeDepth)) {
-    const detail = { depth: lengthText(approx(wholeDepth), system) };
+    const detail = { depth: toldLength(approx(wholeDepth), system) };
     return fail({
       code: 'finish-stock-too-deep',
       path: 'finishStock',

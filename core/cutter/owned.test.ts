@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { sayIssue } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import { plainCutter, type FormCutter } from '../shop/index.ts';
 import { formErrors } from '../toothform/index.ts';
 import { exact, measure, pitchOf } from '../units/index.ts';

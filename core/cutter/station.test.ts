@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { sayIssue } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import { plainCutter, type FormCutter } from '../shop/index.ts';
 import { exact, measure, pitchOf, knownLength } from '../units/index.ts';
 import {

@@ -1,4 +1,4 @@
-import { fieldAt, at, type Issue } from '../findings/index.ts';
+import { toldLength, fieldAt, at, type Issue } from '../findings/index.ts';
 import type { Mill } from '../shop/index.ts';
 import { bothUnitsText, approx, decimalText, exact, parseLength } from '../units/index.ts';
 import { preparationOf } from './preparation.ts';
@@ -58,7 +58,7 @@ export function planLine({
       path: fieldAt<DividingInput>(path, 'millId'),
       severity: 'query',
       given: bothUnitsText(approx(pitch), 'mm'),
-      detail: { mark: bothUnitsText(approx(mark), 'mm') },
+      detail: { mark: toldLength(approx(mark), 'mm', 'both') },
     });
   return {
     ...empty,

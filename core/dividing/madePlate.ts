@@ -1,7 +1,6 @@
-import { at, type Issue } from '../findings/index.ts';
+import { toldLength, at, type Issue } from '../findings/index.ts';
 import {
   approx,
-  bothUnitsText,
   parseAngleDeg,
   parseLength,
   parsePositiveLength,
@@ -87,6 +86,7 @@ function fouls({
 }): Issue[] {
   const rim = radius + holeSize / 2 + Math.max(2, holeSize / 2);
   if (use !== 'ring' || centreHeight === null || rim < centreHeight) return [];
+  const units = pitchCircle.unit === 'in' ? 'in' : 'mm';
   return [
     {
       code: 'ring-fouls',
@@ -94,8 +94,8 @@ function fouls({
       severity: 'note',
       given: pitchCircle.typed,
       detail: {
-        reaches: bothUnitsText(rim, pitchCircle.unit === 'in' ? 'in' : 'mm'),
-        height: bothUnitsText(centreHeight, pitchCircle.unit === 'in' ? 'in' : 'mm'),
+        reaches: toldLength(rim, units, 'both'),
+        height: toldLength(centreHeight, units, 'both'),
       },
     },
   ];
@@ -133,8 +133,8 @@ export function planMadePlate(
       severity: 'note',
       given: input.pitchCircle.typed,
       detail: {
-        holes: String(holes),
-        least: (holeSize / Math.sin(Math.PI / holes)).toFixed(1),
+        holes,
+        least: holeSize / Math.sin(Math.PI / holes),
       },
     };
     return { plate: null, issues: [touching] };

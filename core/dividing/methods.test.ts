@@ -220,7 +220,7 @@ describe('block order', () => {
     expect(read.ok ? null : read.issues[0]).toMatchObject({
       code: 'stride-shares',
       allowed: '5 or 7',
-      detail: { cut: '29' },
+      detail: { cut: 29 },
     });
     expect(readStride(measure('', 'count'), countAim(58))).toEqual({ ok: true, value: 1 });
     const part = readStride(measure('3', 'count'), angleAim(exact(10), 5));

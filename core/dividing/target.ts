@@ -44,7 +44,7 @@ export function readStride(typed: Measure, aim: Aim): Result<number> {
     ...issue,
     code: 'stride-shares',
     allowed,
-    detail: { spaces: String(aim.spaces), cut: String(aim.spaces / shared) },
+    detail: { spaces: aim.spaces, cut: aim.spaces / shared },
   };
   return fail(found);
 }

@@ -157,7 +157,7 @@ function readStarts(input: DriveInput, teeth: number | null): Result<number> {
     path: '',
     severity: 'wrong',
     given: input.starts.typed,
-    detail: { teeth: String(teeth) },
+    detail: { teeth },
   });
 }
 

@@ -1,5 +1,5 @@
 import { isUndercut } from '../involute/index.ts';
-import { at, issueOf, type FiguresOf, type Issue, type IssueCode } from '../findings/index.ts';
+import { toldLength, at, issueOf, type FiguresOf, type Issue, type IssueCode } from '../findings/index.ts';
 import { type Placed, type StationWork, textValue } from '../station/index.ts';
 import {
   decimalText,
@@ -55,18 +55,18 @@ function solve(
     : fromCentre({ plane, module, starts, teeth, centre: given });
   if (!solved)
     return byWorm
-      ? wrong('worm-threads-across', { least: lengthText(starts * module, system) })
+      ? wrong('worm-threads-across', { least: toldLength(starts * module, system) })
       : wrong('worm-centre-none');
   const { axialModule, pitchDiameter } = solved;
   const wheelDiameter = teeth * axialModule;
-  if (pitchDiameter <= 0) return wrong('worm-centre-short', { wheel: lengthText(wheelDiameter / 2, system) });
+  if (pitchDiameter <= 0) return wrong('worm-centre-short', { wheel: toldLength(wheelDiameter / 2, system) });
   const proportions = shape.proportionsAt(Math.PI * axialModule);
   const worm = wormSizes({ axialModule, starts, pitchDiameter, proportions });
   if (worm.root <= 0)
     return wrong('worm-thin', {
-      worm: lengthText(pitchDiameter, system),
-      depth: lengthText(worm.depth, system),
-      least: lengthText(pitchDiameter - worm.root, system),
+      worm: toldLength(pitchDiameter, system),
+      depth: toldLength(worm.depth, system),
+      least: toldLength(pitchDiameter - worm.root, system),
     });
   if (worm.toolFlat <= 0 || worm.crest <= 0)
     return {
@@ -111,7 +111,7 @@ function judge({ worm, teeth, proportions, wormDiameter }: DriveFacts, sizeField
       path: sizeField,
       severity: 'query',
       given: angle,
-      detail: { fair: `${FAIR_GASH_DEG}°` },
+      detail: { fair: FAIR_GASH_DEG },
     });
   if (worm.root < worm.depth)
     issues.push({
@@ -128,8 +128,8 @@ function judge({ worm, teeth, proportions, wormDiameter }: DriveFacts, sizeField
       severity: 'query',
       given: String(teeth),
       detail: {
-        least: decimalText(least, 1),
-        angle: dmsText(exact(degreesOf(2 * proportions.pressureAngle).toFixed(4))),
+        least,
+        angle: degreesOf(2 * proportions.pressureAngle),
       },
     });
   return issues;

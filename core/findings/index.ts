@@ -1,4 +1,5 @@
-export { ISSUE_FIGURES, type IssueCode, type IssueDetails } from './details.ts';
+export { ISSUE_FIGURES, type DetailNames, type DetailOf, type IssueCode } from './details.ts';
+export { toldLength, type ToldLength } from './figure.ts';
 export {
   at,
   breaksThings,
@@ -8,6 +9,5 @@ export {
   type IssueOf,
   type Severity,
 } from './issue.ts';
-export { ISSUE_CODES, sayIssue } from './messages.ts';
 export { fail, need, ok, type Result } from './result.ts';
 export { fieldAt, type FieldIn } from './place.ts';

@@ -1,7 +1,7 @@
-import type { IssueCode, IssueDetails, OwnFigures } from './details.ts';
+import type { DetailNames, DetailOf, IssueCode, OwnFigures } from './details.ts';
 
 /**
- * What can be wrong with something a person gave us, as data. The words live in messages.ts alone.
+ * What can be wrong with something a person gave us, as data. The words live in core/messages alone.
  *
  * - `needed`: nothing was given yet; the station stays open, nothing is refused.
  * - `wrong`: cannot be used; refused at the boundary, the last good document stays stored.
@@ -11,7 +11,7 @@ import type { IssueCode, IssueDetails, OwnFigures } from './details.ts';
  */
 export type Severity = 'needed' | 'wrong' | 'blocked' | 'query' | 'note';
 
-/** An issue of one code, with the figures that its sentence needs, already worded. */
+/** An issue of one code, with the figures that its sentence needs. */
 export type IssueOf<Code extends IssueCode> = Code extends IssueCode
   ? {
       readonly code: Code;
@@ -23,17 +23,17 @@ export type IssueOf<Code extends IssueCode> = Code extends IssueCode
       /** What would be right. */
       readonly allowed?: string;
     } & Readonly<Record<OwnFigures<Code>, string>> &
-      ([IssueDetails[Code]] extends [never]
+      ([DetailNames<Code>] extends [never]
         ? { readonly detail?: undefined }
-        : { readonly detail: Readonly<Record<IssueDetails[Code], string>> })
+        : { readonly detail: DetailOf<Code> })
   : never;
 
 export type Issue = IssueOf<IssueCode>;
 
 /** The figures of a code as arguments: none where its sentence needs none. */
-export type FiguresOf<Code extends IssueCode> = [IssueDetails[Code]] extends [never]
+export type FiguresOf<Code extends IssueCode> = [DetailNames<Code>] extends [never]
   ? readonly []
-  : readonly [detail: Readonly<Record<IssueDetails[Code], string>>];
+  : readonly [detail: DetailOf<Code>];
 
 /** An issue whose code is an argument, with the figures that this code’s sentence needs. */
 export function issueOf<Code extends IssueCode>(

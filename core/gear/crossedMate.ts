@@ -1,5 +1,5 @@
 import type { GearInput } from './schema.ts';
-import { fieldAt, type Issue } from '../findings/index.ts';
+import { toldLength, fieldAt, type Issue } from '../findings/index.ts';
 import { crossedPair, mateOnCrossedShafts, type CrossedReport } from '../mesh/index.ts';
 import { degreesTex, mmTex, type Working } from '../station/index.ts';
 import { approx, decimalText, lengthText, type UnitSystem, radiansOf, degreesOf } from '../units/index.ts';
@@ -71,7 +71,7 @@ export function judgeCrossed({
       path: fieldAt<GearInput>(path, 'mate.helix'),
       severity: 'wrong',
       given: `${decimalText(shafts, 3)}°`,
-      detail: { found: `${decimalText(found.shaftDeg, 3)}°` },
+      detail: { found: found.shaftDeg },
     });
   if (centre && Math.abs(approx(centre) - found.centre) > 0.02)
     issues.push({
@@ -79,7 +79,7 @@ export function judgeCrossed({
       path: fieldAt<GearInput>(path, 'mate.centre'),
       severity: 'query',
       given: lengthText(approx(centre), system, 'fine'),
-      detail: { nominal: lengthText(found.centre, system, 'fine') },
+      detail: { nominal: toldLength(found.centre, system, 'fine') },
     });
   return issues;
 }

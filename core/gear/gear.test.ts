@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { sayIssue } from '../messages/index.ts';
 import { isUndercut, undercutBelow } from '../involute/index.ts';
 import { drawnSpurJob, withSpurPart } from '../job/index.ts';
 import { plan } from '../plan/index.ts';
@@ -110,7 +111,7 @@ describe('is the pitch plausible?', () => {
       code: 'pitch-slip',
       severity: 'query',
       given: 'm 14',
-      detail: { other: '14 DP', otherBlank: 'Ø 76.20 mm' },
+      detail: { other: '14 DP', otherBlank: { mm: 76.2, units: 'mm' } },
     });
   });
   test('module 2 typed as 2 DP is questioned', () => {
@@ -132,6 +133,7 @@ describe('is the pitch plausible?', () => {
   test('look-alikes are named with what they add up to: m 1.25 beside 20 DP (m 1.27)', () => {
     const [note] = comparePitch(module('1.25'), 58, 'mm');
     // |1.27/1.25 − 1| · π · 1.25 · 58 = 3.64 mm
-    expect(note).toMatchObject({ code: 'pitch-look-alike', detail: { other: '20 DP', drift: '3.64 mm' } });
+    expect(note).toMatchObject({ code: 'pitch-look-alike', detail: { other: '20 DP', teeth: 58 } });
+    expect(sayIssue(note!)).toContain('over 58 teeth the pitch line differs by 3.64 mm');
   });
 });

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { sayIssue } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import { crossedForCentre, crossedPair, mateOnCrossedShafts } from '../mesh/index.ts';
 import { approx, exact, measure, type Unit } from '../units/index.ts';
 import { depthByRule, plainTeeth, planGear, readGear, spurSizes, type GearInput } from './index.ts';

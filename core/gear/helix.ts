@@ -1,4 +1,5 @@
 import {
+  toldLength,
   at,
   fail,
   issueOf,
@@ -112,11 +113,11 @@ function fromCentre(
   const given = lengthText(approx(centre), system);
   if (approx(centre) < straight - 1e-9)
     return fail(
-      wrong('helix-centre-short', 'mate.centre', given, { straight: lengthText(straight, system) }),
+      wrong('helix-centre-short', 'mate.centre', given, { straight: toldLength(straight, system) }),
     );
   const angle = degrees(Math.acos(Math.min(1, straight / approx(centre))));
   if (angle.lte(MOST_HELIX_DEG)) return ok(angle);
-  return fail(wrong('helix-centre-long', 'mate.centre', given, { straight: lengthText(straight, system) }));
+  return fail(wrong('helix-centre-long', 'mate.centre', given, { straight: toldLength(straight, system) }));
 }
 
 /**
@@ -148,7 +149,7 @@ function fromCrossedCentre(
   if (best === undefined)
     return fail(
       wrong('helix-crossed-none', 'mate.centre', lengthText(approx(centre), system), {
-        least: lengthText(found.least, system),
+        least: toldLength(found.least, system),
       }),
     );
   return ok({ angle: degrees(best), other: other === undefined ? null : degrees(other) });
@@ -175,7 +176,7 @@ function fromLead({
   const angle = input.pitchPlane === 'transverse' ? Math.atan(part) : part < 1 ? Math.asin(part) : Infinity;
   if (angle <= radiansOf(MOST_HELIX_DEG)) return ok(degrees(angle));
   const least = Math.PI * teeth * approx(pitch.module);
-  return fail(wrong('helix-lead-short', 'lead', input.lead.typed, { least: lengthText(least, system) }));
+  return fail(wrong('helix-lead-short', 'lead', input.lead.typed, { least: toldLength(least, system) }));
 }
 
 /** A print rubbed off the tips shows β_a there: tan β = tan β_a·d/d_a, gone over until it stands still. */
@@ -223,7 +224,7 @@ function atOdds(input: GearInput, pitch: Pitch, helixDeg: Exact): Issue[] {
     expected: `${decimalText(said.figure, 4)}${said.system === 'dp' ? ' DP' : ''}`,
     plane,
     fits,
-    angle: `${decimalText(helixDeg, 3)}°`,
+    angle: approx(helixDeg),
   };
   return [wrong('pitches-at-odds', 'otherPitch', input.otherPitch.typed, detail)];
 }
@@ -251,13 +252,12 @@ function solve(
       const crossed = fromCrossedCentre(input, known);
       if (!crossed.ok) return crossed;
       const { angle, other } = crossed.value;
-      const said = (value: Exact) => `${decimalText(value, 3)}°`;
       const note = (also: Exact): Issue => ({
         code: 'helix-two-angles',
         path: 'helixFrom',
         severity: 'note',
-        given: said(angle),
-        detail: { other: said(also) },
+        given: `${decimalText(angle, 3)}°`,
+        detail: { other: approx(also) },
       });
       return ok({ angle, notes: other ? [note(other)] : [] });
     }

@@ -1,5 +1,5 @@
 import type { GearInput } from './schema.ts';
-import { fieldAt, type Issue } from '../findings/index.ts';
+import { toldLength, fieldAt, type Issue } from '../findings/index.ts';
 import { involute, isUndercut } from '../involute/index.ts';
 import { centreForBacklash, deeperForThinning, meshAt, type MeshReport, type Pair } from '../mesh/index.ts';
 import { mmTex, type Working } from '../station/index.ts';
@@ -98,8 +98,8 @@ export function judgeMesh({
   readonly path: string;
   readonly system: UnitSystem;
 }): Issue[] {
-  const mm = (value: number) => lengthText(value, system, 'fine');
-  const given = mm(report.centre);
+  const mm = (value: number) => toldLength(value, system, 'fine');
+  const given = lengthText(report.centre, system, 'fine');
   const at = fieldAt<GearInput>(path, 'mate.centre');
   if (report.operatingAngle === null)
     return [
@@ -169,7 +169,7 @@ export function judgeThinning({
   readonly system: UnitSystem;
 }): Issue[] {
   if (!TOO_MUCH(sizes)) return [];
-  const tooth = lengthText(sizes.circularPitch / 2, system);
+  const tooth = toldLength(sizes.circularPitch / 2, system);
   const usable = approx(sizes.thinning) < sizes.circularPitch / 2;
   return [
     {

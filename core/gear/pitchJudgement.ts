@@ -1,4 +1,4 @@
-import type { Issue } from '../findings/index.ts';
+import { toldLength, type Issue } from '../findings/index.ts';
 import {
   approx,
   decimalText,
@@ -100,7 +100,7 @@ export function questionPitch({
       detail: {
         why: here.join(' and '),
         other: pitchText(other),
-        otherBlank: `Ø ${lengthText(blank(other), system)}`,
+        otherBlank: toldLength(blank(other), system),
       },
     },
   ];
@@ -121,14 +121,14 @@ export function comparePitch(pitch: Pitch, teeth: number, system: UnitSystem): I
   const other = nearestStandard(pitch, pitch.system === 'module' ? 'dp' : 'module');
   const apart = approx(other.module.div(pitch.module)) - 1;
   if (Math.abs(apart) > 0.02) return [];
-  const drift = lengthText(Math.abs(apart) * Math.PI * approx(pitch.module) * teeth, system);
+  const drift = toldLength(Math.abs(apart) * Math.PI * approx(pitch.module) * teeth, system);
   return [
     {
       code: 'pitch-look-alike',
       path: '',
       severity: 'note',
       given,
-      detail: { other: pitchText(other), teeth: String(teeth), drift },
+      detail: { other: pitchText(other), teeth, drift },
     },
   ];
 }

@@ -1,9 +1,7 @@
-import { at, fail, type Issue, type Result } from '../findings/index.ts';
+import { toldLength, at, fail, type Issue, type Result } from '../findings/index.ts';
 import {
   approx,
-  decimalText,
   exact,
-  lengthText,
   parseAngleDeg,
   parseCount,
   parseOptionalLength,
@@ -107,7 +105,7 @@ function readDepth({
   const given = depth.from === 'stamped' ? stamped.typed : input.depth.wholeDepth.typed;
   const twice = depth.addendum.mul(2);
   if (depth.wholeDepth.lte(twice)) {
-    const detail = { twice: lengthText(approx(twice), system, 'fine') };
+    const detail = { twice: toldLength(approx(twice), system, 'fine') };
     issues.push({ code: 'depth-under-addendum', path, severity: 'wrong', given, detail });
     return { depth: null, issues };
   }
@@ -118,7 +116,7 @@ function readDepth({
       path,
       severity: 'query',
       given,
-      detail: { factor: decimalText(factor, 2) },
+      detail: { factor },
     });
   }
   return { depth, issues };

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { sayIssue } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import { drawnHelicalJob, drawnSpurJob, withSpurPart, type Job } from '../job/index.ts';
 import type { SpurPart } from '../kinds/index.ts';
 import { plan, stationOf } from '../plan/index.ts';

@@ -1,11 +1,10 @@
 import type { GearInput } from './schema.ts';
 import { isUndercut } from '../involute/index.ts';
-import { fieldAt, type Issue } from '../findings/index.ts';
+import { toldLength, fieldAt, type Issue } from '../findings/index.ts';
 import { type Placed, type StationWork } from '../station/index.ts';
 import {
   dmsText,
   approx,
-  decimalText,
   degreesText,
   exactText,
   lengthText,
@@ -48,7 +47,7 @@ function judge(sizes: SpurSizes, path: string, system: UnitSystem): Issue[] {
     path: fieldAt<GearInput>(path, 'pitch'),
   }));
   if (sizes.rootDiameter.lte(0)) {
-    const detail = { blank: lengthText(approx(sizes.tipDiameter), system) };
+    const detail = { blank: toldLength(approx(sizes.tipDiameter), system) };
     issues.push({
       code: 'depth-over-root',
       path: fieldAt<GearInput>(path, 'depth.stamped'),
@@ -59,7 +58,7 @@ function judge(sizes: SpurSizes, path: string, system: UnitSystem): Issue[] {
   }
   const limit = undercutOf(sizes);
   if (isUndercut(sizes.teeth, limit)) {
-    const detail = { limit: decimalText(limit, 1), angle: degreesText(sizes.pressureAngleDeg) };
+    const detail = { limit, angle: approx(sizes.pressureAngleDeg) };
     issues.push({
       code: 'undercut',
       path: fieldAt<GearInput>(path, 'teeth'),

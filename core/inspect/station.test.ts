@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { sayIssue } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import { toothHalfAngle } from '../involute/index.ts';
 import { drawnHelicalJob, drawnSpurJob, withSpurPart, type Job } from '../job/index.ts';
 import { thinningFromDeeper } from '../mesh/index.ts';

@@ -1,5 +1,5 @@
 import type { SpurSizes } from '../gear/index.ts';
-import { fieldAt, at, type Issue } from '../findings/index.ts';
+import { toldLength, fieldAt, at, type Issue } from '../findings/index.ts';
 import { deeperForThinning } from '../mesh/index.ts';
 import { lengthValue, type Placed, type StationWork, textValue, type Value } from '../station/index.ts';
 import { approx, lengthFigure, lengthText, parseOptionalLength, type UnitSystem } from '../units/index.ts';
@@ -156,7 +156,7 @@ export function planInspect({
         path: id,
         severity: 'query',
         given: input[id].typed,
-        detail: { should: lengthText(should, system, 'fine') },
+        detail: { should: toldLength(should, system, 'fine') },
       })),
     ),
   );
@@ -257,7 +257,7 @@ function judge(told: readonly Check[], verdict: InspectDetail['verdict'], system
         detail: {
           way: other.thick! > 0 ? 'thick' : 'thin',
           by: told.find(({ id }) => id === verdict.by)!.name.toLowerCase(),
-          best: mm(verdict.thick),
+          best: toldLength(Math.abs(verdict.thick), system, 'fine'),
           bestWay: verdict.thick > 0 ? 'thick' : 'thin',
         },
       },
@@ -268,7 +268,7 @@ function judge(told: readonly Check[], verdict: InspectDetail['verdict'], system
       path: verdict.by,
       severity: 'query',
       given: mm(verdict.thick),
-      detail: { sink: mm(verdict.sink) },
+      detail: { sink: toldLength(Math.abs(verdict.sink), system, 'fine') },
     });
   if (verdict.thick < -verdict.tolerance)
     issues.push({ code: 'inspect-thin', path: verdict.by, severity: 'query', given: mm(verdict.thick) });

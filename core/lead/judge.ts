@@ -1,7 +1,7 @@
-import { fieldAt, type Issue } from '../findings/index.ts';
+import { toldLength, fieldAt, type Issue } from '../findings/index.ts';
 import { trainText, type GearTable } from '../gearing/index.ts';
 import type { Head } from '../shop/index.ts';
-import { approx, decimalText, lengthText, type Exact, type UnitSystem } from '../units/index.ts';
+import { approx, lengthText, type Exact, type UnitSystem } from '../units/index.ts';
 import { reachOfLeads } from './leadTrains.ts';
 import type { LeadInput } from './schema.ts';
 import type { LeadWay } from './types.ts';
@@ -31,8 +31,8 @@ export function judgeWay({
       severity: 'query',
       given: trainText(way.train),
       detail: {
-        off: `${decimalText(Math.abs(way.overFace), 0)} µm`,
-        most: lengthText(allowed, system, 'fine'),
+        off: Math.abs(way.overFace),
+        most: toldLength(allowed, system, 'fine'),
       },
     });
   if (way.refused)
@@ -85,6 +85,6 @@ export function outOfReach({
     path: fieldAt<LeadInput>(path, 'choice'),
     severity: 'blocked',
     given: mm(wanted),
-    detail: { shortest: mm(shortest), longest: mm(longest), try: hint },
+    detail: { shortest: toldLength(shortest, system), longest: toldLength(longest, system), try: hint },
   };
 }

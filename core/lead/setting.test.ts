@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { sayIssue } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import { drawnHelicalJob, withSpurPart, type Job } from '../job/index.ts';
 import type { SpurPart } from '../kinds/index.ts';
 import { plan, stationOf, type PartPlan } from '../plan/index.ts';

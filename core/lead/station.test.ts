@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { sayIssue } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import { tableOfGears, TWELVE_GEARS, trainText, type Train } from '../gearing/index.ts';
 import { drawnHelicalJob, withSpurPart, type Job } from '../job/index.ts';
 import type { SpurPart } from '../kinds/index.ts';

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { emptyArrival, type Arrival } from '../arrival/index.ts';
-import { sayIssue } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import { newSpurJob, withSpurPart } from '../job/index.ts';
 import { STOCK_EQUIPMENT as shop } from '../shop/index.ts';
 import { measure, type Unit } from '../units/index.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { sayIssue } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import { drawnSpurJob, withSpurPart, type Job } from '../job/index.ts';
 import type { SpurPart } from '../kinds/index.ts';
 import { NO_EQUIPMENT, STOCK_EQUIPMENT, STOCK_HEADS } from '../shop/index.ts';

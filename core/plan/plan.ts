@@ -1,6 +1,6 @@
 import { dequal } from 'dequal';
 import { groundFor, type AnyStationPlan, type PartGround, type PartPlan, type Plan } from '../card/index.ts';
-import { issueOf, type Issue, type IssueCode, type IssueDetails } from '../findings/index.ts';
+import { issueOf, type Issue, type IssueCode, type DetailNames } from '../findings/index.ts';
 import type { GearReadings } from '../gear/index.ts';
 import { mateOf, partnerOf, type Job } from '../job/index.ts';
 import { isFormCut, isIndexed, isThreaded, type Part } from '../kinds/index.ts';
@@ -51,7 +51,7 @@ type Kept = { readonly own: Named; readonly live: Named | null; readonly changed
 
 /** The issues that are told with the name of a thing in the shop. */
 type ChangeCode = {
-  [Code in IssueCode]: [IssueDetails[Code]] extends ['what' | 'head'] ? Code : never;
+  [Code in IssueCode]: [DetailNames<Code>] extends ['what' | 'head'] ? Code : never;
 }[IssueCode];
 
 /** What was copied into the job and is otherwise in the shop now, or gone. */

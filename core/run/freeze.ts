@@ -178,7 +178,7 @@ export function freezeRun({
     run.jobId !== job.id || run.partId !== part.id || run.divisions !== divisions || run.full !== full;
   const rounds = thick && isOther(thick.run) ? null : roundsOf(part.cutting, start);
   if (!rounds) {
-    const detail = { was: String(thick!.run.divisions) };
+    const detail = { was: thick!.run.divisions };
     return fail({ ...wrong, code: 'deepen-other', path: 'deepens', given: String(divisions), detail });
   }
   if (from && (isOther(from.run) || from.run.rounds.length !== rounds.length))
@@ -187,7 +187,7 @@ export function freezeRun({
       code: 'continue-other',
       path: 'continues',
       given: String(divisions),
-      detail: { was: String(from.run.divisions), rounds: String(from.run.rounds.length) },
+      detail: { was: from.run.divisions, rounds: from.run.rounds.length },
     });
   if (from && (from.done < 1 || from.done >= from.run.cuts.length))
     return fail({ ...wrong, code: 'continue-none', path: 'continues' });

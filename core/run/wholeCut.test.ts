@@ -1,7 +1,8 @@
 import { beginRun } from '../sampleRuns.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { need, sayIssue } from '../findings/index.ts';
+import { need } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import { drawnSpurJob, withDividing, withHead, withSpurPart, type Job } from '../job/index.ts';
 import { STOCK_EQUIPMENT, STOCK_HEADS } from '../shop/index.ts';
 import { measure } from '../units/index.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { spanOver, usualSpan } from '../inspect/index.ts';
-import { sayIssue } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import { measure } from '../units/index.ts';
 import { PITCHES } from './families.ts';
 import {

@@ -1,4 +1,12 @@
-import { at, issueOf, type FiguresOf, type Issue, type IssueCode, type Result } from '../findings/index.ts';
+import {
+  toldLength,
+  at,
+  issueOf,
+  type FiguresOf,
+  type Issue,
+  type IssueCode,
+  type Result,
+} from '../findings/index.ts';
 import {
   approx,
   decimalText,
@@ -55,7 +63,7 @@ function readerOf(system: UnitSystem) {
     where: Pick<Issue, 'path' | 'severity' | 'given'>,
     ...figures: FiguresOf<Code>
   ) => void issues.push(issueOf(code, where, ...figures));
-  return { issues, take, length, count, leaf, ask, mm: (value: number) => lengthText(value, system) };
+  return { issues, take, length, count, leaf, ask, mm: (value: number) => toldLength(value, system), system };
 }
 type Reader = ReturnType<typeof readerOf>;
 
@@ -85,7 +93,7 @@ function readTip(input: SampleInput, { length, ask, mm }: Reader): Readings['tip
 function readSpans(
   input: SampleInput,
   known: Pick<Readings, 'tip'> & { readonly count: number | null },
-  { length, count, ask, mm }: Reader,
+  { length, count, ask, mm, system }: Reader,
 ): Pick<Readings, 'span' | 'basePitch'> {
   const k = count('spanTeeth', {
     given: input.spanTeeth,
@@ -105,7 +113,7 @@ function readSpans(
     basePitch <= 0
       ? 'it must be larger by one base pitch'
       : tip && basePitch > tip.mm / 1.5
-        ? `one base pitch would be ${mm(basePitch)}, too much for a gear of this outside`
+        ? `one base pitch would be ${lengthText(basePitch, system)}, too much for a gear of this outside`
         : null;
   if (why === null) return { span: read, basePitch };
   const where = { path: 'spanNext', severity: 'wrong', given: input.spanNext.typed } as const;

@@ -1,4 +1,4 @@
-import { issueOf, type FiguresOf, type Issue, type IssueCode } from '../findings/index.ts';
+import { toldLength, issueOf, type FiguresOf, type Issue, type IssueCode } from '../findings/index.ts';
 import type { Mandrel } from '../shop/index.ts';
 import { lengthText, type UnitSystem } from '../units/index.ts';
 import type { SetupRead } from './read.ts';
@@ -56,6 +56,7 @@ export function judgeSetup({
 }): Issue[] {
   const issues: Issue[] = [];
   const mm = (value: number) => lengthText(value, system);
+  const length = (value: number) => toldLength(value, system);
   type Field = keyof SetupInput | 'millId' | 'choice';
   const tell = <Code extends IssueCode>(
     code: Code,
@@ -76,11 +77,11 @@ export function judgeSetup({
       });
   for (const [field, most] of Object.entries(LARGEST) as [keyof typeof LARGEST, number][]) {
     const size = read[field];
-    if (size !== null && size > most) ask('setup-size-far', field, mm(size), { most: mm(most) });
+    if (size !== null && size > most) ask('setup-size-far', field, mm(size), { most: length(most) });
   }
   const { cutter, depth, data } = detail;
   if (cutter.diameter !== null && depth !== null && depth >= cutter.diameter / 2)
-    ask('setup-cutter-small', 'cutterDiameter', mm(cutter.diameter), { depth: mm(depth) });
+    ask('setup-cutter-small', 'cutterDiameter', mm(cutter.diameter), { depth: length(depth) });
   if (input.mandrelId !== null && input.holding !== 'chuck' && input.holding !== 'bar') {
     const fit = detail.mandrels.find(({ id }) => id === input.mandrelId);
     if (!mandrel) tell('setup-left-shop', 'note', 'mandrelId', 'The mandrel');
@@ -90,7 +91,7 @@ export function judgeSetup({
     tell('setup-left-shop', 'note', 'materialId', 'The material');
   if (data?.tooFast && read.speedSet === null)
     tell('speed-none', 'note', 'speedSet', String(Math.round(data.rpm)), {
-      wanted: String(Math.round(data.rpmWanted)),
+      wanted: data.rpmWanted,
     });
   if (detail.round && detail.round.runout > RUNOUT_FAR) ask('runout-far', 'round', mm(detail.round.runout));
   for (const field of ['alongTop', 'alongSide'] as const) {
@@ -98,13 +99,13 @@ export function judgeSetup({
     if (moved === null) continue;
     if (read.alongLength === null) tell('along-alone', 'needed', 'alongLength', mm(Math.abs(moved)));
     else if (Math.abs(moved) > ALONG_FAR * read.alongLength)
-      ask('along-far', field, mm(Math.abs(moved)), { length: mm(read.alongLength) });
+      ask('along-far', field, mm(Math.abs(moved)), { length: length(read.alongLength) });
   }
   const { keyWidth, keyCutter } = read;
   if (keyWidth !== null && keyCutter !== null && (keyCutter > keyWidth || keyWidth > 2 * keyCutter))
     tell('keyway-cutter', 'wrong', 'keyCutter', mm(keyCutter), {
-      width: mm(keyWidth),
-      least: mm(keyWidth / 2),
+      width: length(keyWidth),
+      least: length(keyWidth / 2),
     });
   return issues;
 }

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { sayIssue } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import { drawnSpurJob, withMill, withSpurPart, type Job } from '../job/index.ts';
 import { plan, stationOf } from '../plan/index.ts';
 import { plainMandrel, STOCK_EQUIPMENT, STOCK_MILL, type Equipment } from '../shop/index.ts';

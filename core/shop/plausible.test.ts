@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { need, sayIssue } from '../findings/index.ts';
+import { need } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import { measure } from '../units/index.ts';
 import {
   plainCutter,

@@ -1,12 +1,5 @@
-import { fail, ok, type Result } from '../findings/index.ts';
-import {
-  approx,
-  lengthText,
-  otherSystem,
-  parseLength,
-  type Measure,
-  type UnitSystem,
-} from '../units/index.ts';
+import { toldLength, fail, ok, type Result } from '../findings/index.ts';
+import { approx, otherSystem, parseLength, type Measure, type UnitSystem } from '../units/index.ts';
 import type { FormCutter } from './schema.ts';
 import { leadFromThreads } from './reading.ts';
 import { lengthCell } from './rowReaders.ts';
@@ -72,8 +65,8 @@ export function readSize(
   const detail = {
     what,
     read: `${typed.trim()} ${units}`,
-    least: lengthText(least, units),
-    most: lengthText(most, units),
+    least: toldLength(least, units),
+    most: toldLength(most, units),
     other: likely(otherMm) ? `${typed.trim()} ${other}` : '',
   };
   return fail({ code: 'size-unlikely', path: '', severity: 'wrong', given: typed, detail });

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { sayIssue } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import { newDivideJob } from '../job/index.ts';
 import { STOCK_EQUIPMENT } from '../shop/index.ts';
 import { exact, measure } from '../units/index.ts';

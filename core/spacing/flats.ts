@@ -1,4 +1,5 @@
 import {
+  toldLength,
   at,
   fail,
   issueOf,
@@ -13,7 +14,6 @@ import {
   approx,
   decimalText,
   exact,
-  lengthText,
   parsePositiveLength,
   type Exact,
   type UnitSystem,
@@ -74,7 +74,7 @@ export function readFlats({
       path,
       severity: 'wrong',
       given,
-      detail: { stock: lengthText(D, system) },
+      detail: { stock: toldLength(D, system) },
     });
   const issues: Issue[] = [];
   const note = <Code extends IssueCode>(code: Code, ...figures: FiguresOf<Code>) =>
@@ -82,13 +82,13 @@ export function readFlats({
   // the corner lies on the round, or where the flats meet inside it
   const corner = Math.min(D / 2, AF / 2 / Math.cos(Math.PI / flats));
   const gauge = flats % 2 === 1 ? AF / 2 + corner : null;
-  if (gauge !== null) note('flats-odd', { flats: String(flats), gauge: lengthText(gauge, system) });
+  if (gauge !== null) note('flats-odd', { flats, gauge: toldLength(gauge, system) });
   // deeper than the corners reach: the flats meet inside the round
   const corners = AF <= fullCorners + 1e-9;
   if (AF < fullCorners - 1e-9)
     note('flats-corners-lost', {
-      full: lengthText(fullCorners, system),
-      over: lengthText(AF / Math.cos(Math.PI / flats), system),
+      full: toldLength(fullCorners, system),
+      over: toldLength(AF / Math.cos(Math.PI / flats), system),
     });
   if (typed && depth && Math.abs(approx(depth) - (D - AF) / 2) > 0.005)
     issues.push({
@@ -96,7 +96,7 @@ export function readFlats({
       path: 'depth',
       severity: 'query',
       given: input.depth.typed,
-      detail: { depth: lengthText((D - AF) / 2, system, 'fine') },
+      detail: { depth: toldLength((D - AF) / 2, system, 'fine') },
     });
   return ok({ flats: { across: AF, depth: (D - AF) / 2, gauge, fullCorners, corners }, issues });
 }

@@ -95,7 +95,7 @@ function readAngle(input: SpacingInput, spaces: number, diameter: number | null)
   const total = angle.value.mul(aim.full ? spaces : spaces - 1);
   // the last of five at 90° stands where the first does
   const over = total.gte(360) && !aim.full;
-  const detail = { total: angleText(total), on: total.equals(360) ? 'first' : '' };
+  const detail = { total: approx(total), on: total.equals(360) ? 'first' : '' };
   return ok({
     target: { along: 'turn', aim },
     answer: `${many(spaces, input.what)}, ${angleText(angle.value)} apart`,

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { need, sayIssue } from '../findings/index.ts';
+import { need } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import {
   approx,
   exact,

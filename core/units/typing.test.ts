@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { sayIssue, type Issue, type Result } from '../findings/index.ts';
+import type { Issue, Result } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import {
   exact,
   exactText,

@@ -1,12 +1,11 @@
 import { FAIR_GASH_DEG, type DriveFacts } from '../drive/index.ts';
-import { at, type FieldIn, type Issue } from '../findings/index.ts';
+import { toldLength, at, type FieldIn, type Issue } from '../findings/index.ts';
 import type { Mill } from '../shop/index.ts';
 import {
   approx,
   decimalText,
   dmsText,
   exact,
-  lengthText,
   parseCount,
   parsePositiveLength,
   type UnitSystem,
@@ -42,7 +41,7 @@ export function readGash(input: GashInput, depth: number, system: UnitSystem): G
       path: 'hobStock',
       severity: 'wrong',
       given: input.hobStock.typed,
-      detail: { depth: lengthText(depth, system) },
+      detail: { depth: toldLength(depth, system) },
     });
   return { hobStock: left < depth ? left : null, flutes: flutes.ok ? flutes.value : null, issues };
 }
@@ -74,7 +73,7 @@ export function judgeGash({
       path: SCHOOL,
       severity: 'query',
       given: dmsText(exact(leadDeg.toFixed(6))),
-      detail: { fair: `${FAIR_GASH_DEG}°` },
+      detail: { fair: FAIR_GASH_DEG },
     });
   if (school !== 'traverse' && rim?.rim === 'throat' && diameter === null)
     issues.push({ code: 'gash-cutter-unknown', path: SCHOOL, severity: 'note' });
@@ -84,7 +83,7 @@ export function judgeGash({
       path: SCHOOL,
       severity: 'query',
       given: decimalText(diameter, 2),
-      detail: { worm: decimalText(worm.outside, 2) },
+      detail: { worm: worm.outside },
     });
   if (school === 'traverse' && rim?.rim === 'throat')
     issues.push({ code: 'gash-hollow-straight', path: SCHOOL, severity: 'note' });
@@ -95,7 +94,7 @@ export function judgeGash({
       path: SCHOOL,
       severity: 'query',
       given: `${decimalText(contact.digs, 0)} µm`,
-      detail: { clear: lengthText(contact.clear, system) },
+      detail: { clear: toldLength(contact.clear, system) },
     });
   if (hob?.shares)
     issues.push({ code: 'hob-flutes-share', path: 'flutes', severity: 'query', given: String(hob.flutes) });

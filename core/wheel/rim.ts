@@ -1,5 +1,5 @@
 import { parseSize, shapeOf, wheelSizes, type DriveFacts, type DriveShape } from '../drive/index.ts';
-import { at, fail, ok, type Issue, type Result } from '../findings/index.ts';
+import { at, fail, ok, toldLength, type Issue, type Result } from '../findings/index.ts';
 import type { Placed, StationWork } from '../station/index.ts';
 import {
   approx,
@@ -182,7 +182,7 @@ function judge({
 }): Issue[] {
   const { worm, wheelDiameter, addendum } = drive;
   const issues: Issue[] = [];
-  const mm = (value: number, finish: 'shop' | 'fine' = 'shop') => lengthText(value, system, finish);
+  const mm = (value: number, finish: 'shop' | 'fine' = 'shop') => toldLength(value, system, finish);
   const root = wheelDiameter - 2 * (worm.depth - addendum);
   if (bore !== null) {
     const wall = (root - bore) / 2;
@@ -192,7 +192,7 @@ function judge({
         path: 'bore',
         severity: 'wrong',
         given: input.bore.typed,
-        detail: { root: `Ø ${mm(root)}` },
+        detail: { root: mm(root) },
       });
     else if (bore > 0 && wall < worm.depth)
       issues.push({
@@ -208,7 +208,7 @@ function judge({
       code: 'rim-chamfer-root',
       path: 'faceWidth',
       severity: 'query',
-      given: mm(shape.faceWidth),
+      given: lengthText(shape.faceWidth, system),
       detail: { most: mm(2 * Math.tan(shape.faceAngle / 2) * (drive.centre - root / 2)) },
     });
   if (measured !== null) {
@@ -219,7 +219,7 @@ function judge({
         path: 'measured',
         severity: worm.depth + off / 2 > 0 ? 'query' : 'wrong',
         given: input.measured.typed,
-        detail: { off: mm(Math.abs(off), 'fine'), wanted: `Ø ${mm(shape.throat, 'fine')}` },
+        detail: { off: mm(Math.abs(off), 'fine'), wanted: mm(shape.throat, 'fine') },
       });
     else if (Math.abs(off) > 1e-9) {
       const over = off > 0;
@@ -246,7 +246,7 @@ function judge({
         path: 'corners',
         severity: corners <= shape.throat ? 'wrong' : 'query',
         given: input.corners.typed,
-        detail: { off: mm(Math.abs(off), 'fine'), wanted: `Ø ${mm(shape.outside, 'fine')}` },
+        detail: { off: mm(Math.abs(off), 'fine'), wanted: mm(shape.outside, 'fine') },
       });
   }
   return issues;

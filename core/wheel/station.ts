@@ -81,7 +81,7 @@ export function planWheel({
       path: fieldAt<GashInput>(path, 'school'),
       severity: 'blocked',
       given: dmsText(exact(leadDeg.toFixed(6))),
-      detail: { most: `${MOST_GASH_DEG}°` },
+      detail: { most: MOST_GASH_DEG },
     };
     return {
       ...empty,

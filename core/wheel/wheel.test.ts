@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { need, sayIssue } from '../findings/index.ts';
+import { need } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import { agreeOnDrive, drawnDriveJob, partnerOf, withDrive, withPart, type Job } from '../job/index.ts';
 import type { WheelPart } from '../kinds/index.ts';
 import { plan, settleOpen, stationOf } from '../plan/index.ts';

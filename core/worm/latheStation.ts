@@ -13,7 +13,7 @@ import {
 import { clearsStud, ownsTrain, tableOfGears, trainText } from '../gearing/index.ts';
 import { readBox, type BoxSetting, type ShopLathe } from '../shop/index.ts';
 import type { Placed, StationWork } from '../station/index.ts';
-import { approx, decimalText, exact, lengthText, parsePositiveLength } from '../units/index.ts';
+import { approx, exact, lengthText, parsePositiveLength } from '../units/index.ts';
 import {
   compareWays,
   findLatheGears,
@@ -217,7 +217,7 @@ function planThread(asked: ThreadAsked): Work {
       path: choice,
       severity: 'blocked',
       given: lengthText(lead, units),
-      detail: { off: `${decimalText(Math.abs(tooFar.ppm) / 10_000, 1)} %` },
+      detail: { off: Math.abs(tooFar.ppm) / 10_000 },
     };
     return { ...empty, answer: 'no gears near this lead', issues: [...empty.issues, far] };
   }
@@ -295,8 +295,8 @@ function judge({
       ...issue,
       code: 'lathe-off',
       detail: {
-        off: `${decimalText(Math.abs(way.overLength), 0)} µm`,
-        most: `${decimalText(allowed, 0)} µm`,
+        off: Math.abs(way.overLength),
+        most: allowed,
       },
     });
   if (way.train && !clearsStud(way.train)) issues.push({ ...issue, code: 'lathe-stud' });

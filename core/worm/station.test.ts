@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { sayIssue } from '../findings/index.ts';
+import { sayIssue } from '../messages/index.ts';
 import { clearsStud } from '../gearing/index.ts';
 import { drawnDriveJob, withPart, type Job } from '../job/index.ts';
 import type { WormPart } from '../kinds/index.ts';

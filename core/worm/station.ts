@@ -7,7 +7,7 @@ import {
   type DriveFacts,
   type DriveShape,
 } from '../drive/index.ts';
-import { at, type Issue } from '../findings/index.ts';
+import { toldLength, at, type Issue } from '../findings/index.ts';
 import { settingOf } from '../lead/index.ts';
 import { readScale } from '../toothform/index.ts';
 import {
@@ -159,7 +159,7 @@ export function planWorm({
       path: 'length',
       severity: 'query',
       given: lengthText(length, system),
-      detail: { engaged: lengthText(engaged, system) },
+      detail: { engaged: toldLength(engaged, system) },
     });
   const leadDeg = degreesOf(worm.leadAngle);
   const setting = scale && { mill: scale.mill, ...settingOf(leadDeg, scale.minutes, 10) };

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { sayIssue } from '../../core/findings/index.ts';
+import { sayIssue } from '../../core/messages/index.ts';
 import type { Job } from '../../core/job/index.ts';
 import { plan } from '../../core/plan/index.ts';
 import { promptSheet } from '../../core/prompts/index.ts';

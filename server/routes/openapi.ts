@@ -24,6 +24,11 @@ const problemSchema = {
           severity: { enum: ['needed', 'wrong', 'blocked', 'query', 'note'] },
           given: { type: 'string' },
           allowed: { type: 'string' },
+          detail: {
+            type: 'object',
+            description:
+              'The figures of the message by name: words, numbers, angles in degrees, lengths as { mm, units }',
+          },
           message: { type: 'string', description: 'What is wrong and what would be right' },
         },
       },

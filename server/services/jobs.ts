@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
-import { sayIssue } from '../../core/findings/index.ts';
+import { sayIssue } from '../../core/messages/index.ts';
 import { duplicateJob, readJobFile, type Job } from '../../core/job/index.ts';
 import { plan, refusals, whatItIs, type Plan } from '../../core/plan/index.ts';
 import { nowLine } from '../../core/prompts/index.ts';

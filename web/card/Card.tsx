@@ -8,7 +8,8 @@ import {
   useSyncExternalStore,
   type ComponentType,
 } from 'react';
-import { sayIssue, type Issue } from '../../core/findings/index.ts';
+import type { Issue } from '../../core/findings/index.ts';
+import { sayIssue } from '../../core/messages/index.ts';
 import { withPart, type Job } from '../../core/job/index.ts';
 import { placeOf, type Part, type PlaceIn } from '../../core/kinds/index.ts';
 import type { AnyStationPlan, PartPlan, Plan } from '../../core/plan/index.ts';

@@ -1,7 +1,8 @@
 import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { sayIssue, type Issue } from '../../core/findings/index.ts';
+import type { Issue } from '../../core/findings/index.ts';
+import { sayIssue } from '../../core/messages/index.ts';
 import { indexedParts, mateOf, partnerOf, withHead, type Job } from '../../core/job/index.ts';
 import { wordsOf } from '../../core/kinds/index.ts';
 import type { PartPlan } from '../../core/plan/index.ts';

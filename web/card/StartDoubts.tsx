@@ -1,5 +1,6 @@
 import { Checkbox } from 'antd';
-import { breaksThings, sayIssue, type Issue } from '../../core/findings/index.ts';
+import { breaksThings, type Issue } from '../../core/findings/index.ts';
+import { sayIssue } from '../../core/messages/index.ts';
 import type { AnyStationPlan } from '../../core/plan/index.ts';
 import { Notice } from '../frame/index.ts';
 

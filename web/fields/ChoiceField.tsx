@@ -1,6 +1,7 @@
 import { Segmented, Select } from 'antd';
 import { useId, type ReactNode } from 'react';
-import { sayIssue, type Issue } from '../../core/findings/index.ts';
+import type { Issue } from '../../core/findings/index.ts';
+import { sayIssue } from '../../core/messages/index.ts';
 
 interface ChoiceFieldProps<T extends string> {
   readonly label: string;

@@ -1,4 +1,5 @@
-import { sayIssue, type Issue } from '../../core/findings/index.ts';
+import type { Issue } from '../../core/findings/index.ts';
+import { sayIssue } from '../../core/messages/index.ts';
 
 interface HandAskProps {
   /** Null while nobody has said. */

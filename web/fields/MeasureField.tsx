@@ -1,6 +1,7 @@
 import { Input, Segmented } from 'antd';
 import { useId, useState, type ReactNode } from 'react';
-import { sayIssue, type Issue } from '../../core/findings/index.ts';
+import type { Issue } from '../../core/findings/index.ts';
+import { sayIssue } from '../../core/messages/index.ts';
 import { stepped, type Measure, type Unit } from '../../core/units/index.ts';
 
 interface MeasureFieldProps {

@@ -7,7 +7,7 @@ const note = (path: string): Issue => ({
   code: 'undercut',
   path,
   severity: 'note',
-  detail: { angle: '', limit: '' },
+  detail: { angle: 20, limit: 17.1 },
 });
 
 describe('fields bound to the document', () => {

@@ -1,6 +1,6 @@
 import { Button, Modal } from 'antd';
 import { useRef, useState } from 'react';
-import { sayIssue } from '../../core/findings/index.ts';
+import { sayIssue } from '../../core/messages/index.ts';
 import { readTable, TABLE_NAMES, writeTable, type TableId, type TableRead } from '../../core/shop/index.ts';
 import { plural } from '../../core/units/index.ts';
 import { Notice, saveTable } from '../frame/index.ts';

@@ -1,7 +1,8 @@
 import { Button, Segmented } from 'antd';
 import { useState } from 'react';
 import { cutterSet, rangeByNumber, rangeText, type CutterSchool } from '../../core/cutter/index.ts';
-import { ok, sayIssue, type Result } from '../../core/findings/index.ts';
+import { ok, type Result } from '../../core/findings/index.ts';
+import { sayIssue } from '../../core/messages/index.ts';
 import {
   idFrom,
   lengthCellText,

@@ -1,6 +1,7 @@
 import { Input } from 'antd';
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
-import { sayIssue, type Result } from '../../core/findings/index.ts';
+import type { Result } from '../../core/findings/index.ts';
+import { sayIssue } from '../../core/messages/index.ts';
 
 interface KeptFieldProps<T> {
   readonly label: string;

@@ -1,7 +1,7 @@
 import { Segmented } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { sayIssue } from '../../../core/findings/index.ts';
+import { sayIssue } from '../../../core/messages/index.ts';
 import { withCutter } from '../../../core/job/index.ts';
 import { rangeText, type JudgedCutter } from '../../../core/cutter/index.ts';
 import { decimalText, degreesOf } from '../../../core/units/index.ts';

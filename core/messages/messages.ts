@@ -1,10 +1,24 @@
-import type { IssueCode } from './details.ts';
-import type { Issue, IssueOf } from './issue.ts';
+import type { Issue, IssueCode, IssueOf, ToldLength } from '../findings/index.ts';
+import { angleText, bothUnitsText, decimalText, exact, lengthText } from '../units/index.ts';
 
-const d = <Key extends string>(
-  { detail }: { readonly detail: Readonly<Record<Key, string>> },
-  key: Key,
-): string => detail[key];
+type With<Name extends string, Figure> = { readonly detail: Readonly<Record<Name, Figure>> };
+
+/** Words as they stand. */
+const d = <Name extends string>({ detail }: With<Name, string>, name: Name): string => detail[name];
+/** A number. */
+const num = <Name extends string>({ detail }: With<Name, number>, name: Name, places = 6): string =>
+  decimalText(detail[name], places);
+/** An angle given in degrees. */
+const deg = <Name extends string>({ detail }: With<Name, number>, name: Name): string =>
+  `${decimalText(detail[name], 3)}°`;
+/** An angle in degrees, minutes and seconds where they are whole. */
+const dms = <Name extends string>({ detail }: With<Name, number>, name: Name): string =>
+  angleText(exact(detail[name].toFixed(6)));
+/** A length in the units of who reads it. */
+function len<Name extends string>({ detail }: With<Name, ToldLength>, name: Name): string {
+  const { mm, units, finish } = detail[name];
+  return finish === 'both' ? bothUnitsText(mm, units) : lengthText(mm, units, finish);
+}
 
 /**
  * Every sentence a person reads about something wrong, in one place: what is wrong, then what would be right.
@@ -24,25 +38,25 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
   'pitches-impossible': (i) =>
     `A normal pitch of ${d(i, 'normal')} cannot go with a transverse one of ${d(i, 'transverse')}: along the normal the teeth stand closer, never wider apart. Were the two exchanged?`,
   'pitches-at-odds': (i) =>
-    `The two pitches are at odds with a helix of ${d(i, 'angle')}: the ${d(i, 'plane')} pitch would be ${d(i, 'expected')}, not ${i.given}. The two as given mean ${d(i, 'fits')}. Put one of the three right, or leave this one empty.`,
+    `The two pitches are at odds with a helix of ${deg(i, 'angle')}: the ${d(i, 'plane')} pitch would be ${d(i, 'expected')}, not ${i.given}. The two as given mean ${d(i, 'fits')}. Put one of the three right, or leave this one empty.`,
   'helix-needs-mate': () =>
     'Still needed: the teeth of the mate and the centre distance wanted, further down. The angle follows from them.',
   'helix-transverse-centre': () =>
     'A transverse pitch fixes the pitch diameters whatever the angle, so a centre distance cannot tell the angle. Give the normal pitch, the cutter’s own.',
   'helix-centre-short': (i) =>
-    `${i.given} is closer than these counts stand as straight gears, ${d(i, 'straight')}; a helix only spreads them. Take fewer teeth or a finer pitch.`,
+    `${i.given} is closer than these counts stand as straight gears, ${len(i, 'straight')}; a helix only spreads them. Take fewer teeth or a finer pitch.`,
   'helix-centre-long': (i) =>
-    `${i.given} is so far from the ${d(i, 'straight')} of straight gears that no cutter can be laid along the teeth. Take more teeth or a coarser pitch.`,
+    `${i.given} is so far from the ${len(i, 'straight')} of straight gears that no cutter can be laid along the teeth. Take more teeth or a coarser pitch.`,
   'helix-crossed-none': (i) =>
-    `No angle brings this pair to ${i.given}: on shafts crossed so it stands at least ${d(i, 'least')} apart.`,
+    `No angle brings this pair to ${i.given}: on shafts crossed so it stands at least ${len(i, 'least')} apart.`,
   'helix-lead-short': (i) =>
-    `A lead of ${i.given} is too short for these teeth: at any angle it is more than ${d(i, 'least')}. Was it measured over less than a whole turn?`,
+    `A lead of ${i.given} is too short for these teeth: at any angle it is more than ${len(i, 'least')}. Was it measured over less than a whole turn?`,
   'helix-two-angles': (i) =>
-    `Two angles give this centre distance. ${i.given} is taken, the one nearer to half the shaft angle; the other is ${d(i, 'other')}. To use it, type it as the angle.`,
+    `Two angles give this centre distance. ${i.given} is taken, the one nearer to half the shaft angle; the other is ${deg(i, 'other')}. To use it, type it as the angle.`,
   'shafts-at-odds': (i) =>
-    `These helices and hands cross their shafts at ${d(i, 'found')}, not ${i.given}. Leave the mate’s angle empty and it follows from the shafts.`,
+    `These helices and hands cross their shafts at ${deg(i, 'found')}, not ${i.given}. Leave the mate’s angle empty and it follows from the shafts.`,
   'crossed-centre-off': (i) =>
-    `The pitch cylinders of this pair touch at ${d(i, 'nominal')}, and the shafts stand ${i.given} apart. Let the angle come from the centre distance, or move a shaft.`,
+    `The pitch cylinders of this pair touch at ${len(i, 'nominal')}, and the shafts stand ${i.given} apart. Let the angle come from the centre distance, or move a shaft.`,
   'pair-angles-differ': (i) =>
     `The two gears of this pair have helix angles of ${i.given}. On parallel shafts they mesh only with one and the same angle.`,
   'pair-hands-same': (i) =>
@@ -55,55 +69,55 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
     `The two gears of this pair go by different depths, ${i.given}. They run while each clears the other’s tips: look at the clearance, or take one rule for both.`,
   'shafts-needed': () => 'Still needed: the angle of the shafts, or the mate’s own helix angle.',
   'thinning-too-much': (i) =>
-    `Taking ${i.given} off a tooth of ${d(i, 'tooth')} leaves too little to carry anything.`,
+    `Taking ${i.given} off a tooth of ${len(i, 'tooth')} leaves too little to carry anything.`,
   'mesh-too-close': (i) =>
-    `At ${i.given} the two cannot roll at all: their base circles overlap. Shafts for this pair stand ${d(i, 'nominal')} apart.`,
+    `At ${i.given} the two cannot roll at all: their base circles overlap. Shafts for this pair stand ${len(i, 'nominal')} apart.`,
   'mesh-binds': (i) =>
-    `At ${i.given} the pair has ${d(i, 'backlash')} of backlash: it binds. Spread the shafts to ${d(i, 'spread')}, or sink the cutter ${d(i, 'deeper')} more into this gear.`,
+    `At ${i.given} the pair has ${len(i, 'backlash')} of backlash: it binds. Spread the shafts to ${len(i, 'spread')}, or sink the cutter ${len(i, 'deeper')} more into this gear.`,
   'mesh-bottoms': (i) =>
-    `At ${i.given} the tips reach the roots: ${d(i, 'clearance')} of clearance. The pair cannot be put together so.`,
+    `At ${i.given} the tips reach the roots: ${len(i, 'clearance')} of clearance. The pair cannot be put together so.`,
   'mesh-interferes': (i) =>
-    `The tips of the ${d(i, 'which')} run ${d(i, 'by')} past the end of the other’s involute and dig in at its root. Relieve those tips a little, or take more teeth for the smaller gear.`,
+    `The tips of the ${d(i, 'which')} run ${len(i, 'by')} past the end of the other’s involute and dig in at its root. Relieve those tips a little, or take more teeth for the smaller gear.`,
   'mesh-barely': (i) =>
     `Only ${i.given} of contact: below 1.1 one pair of teeth lets go about when the next takes hold, and it knocks.`,
   'blank-off-nominal': (i) =>
-    `The blank is ${d(i, 'off')} ${d(i, 'way')} size. Set from its outside, the dial goes to ${d(i, 'dial')} instead of ${d(i, 'nominal')}: root and tooth come out right, the tips are ${d(i, 'tips')}.`,
+    `The blank is ${len(i, 'off')} ${d(i, 'way')} size. Set from its outside, the dial goes to ${len(i, 'dial')} instead of ${len(i, 'nominal')}: root and tooth come out right, the tips are ${d(i, 'tips')}.`,
   'blank-far-off': (i) =>
-    `A blank of ${i.given} is ${d(i, 'off')} off ${d(i, 'wanted')}, more than a quarter of the addendum. Was it measured in other units, or turned for another gear?`,
+    `A blank of ${i.given} is ${len(i, 'off')} off Ø ${len(i, 'wanted')}, more than a quarter of the addendum. Was it measured in other units, or turned for another gear?`,
   'pitch-slip': (i) =>
-    `${i.given} with these figures is ${d(i, 'why')}. If the drawing says ${d(i, 'other')}, the blank is ${d(i, 'otherBlank')}.`,
+    `${i.given} with these figures is ${d(i, 'why')}. If the drawing says ${d(i, 'other')}, the blank is Ø ${len(i, 'otherBlank')}.`,
   'pitch-not-standard': (i) =>
     `${i.given} is not a standard pitch. Nearest: ${d(i, 'nearest')}. A stock cutter may not exist for it.`,
   'pitch-look-alike': (i) =>
-    `${i.given} is close to ${d(i, 'other')}, and they do not run together: over ${d(i, 'teeth')} teeth the pitch line differs by ${d(i, 'drift')}.`,
+    `${i.given} is close to ${d(i, 'other')}, and they do not run together: over ${num(i, 'teeth')} teeth the pitch line differs by ${len(i, 'drift')}.`,
   'bore-over-root': (i) =>
-    `A bore of ${i.given} is larger than the root, ${d(i, 'root')}: no metal would be left under the teeth. Give a smaller bore, or check the pitch.`,
+    `A bore of ${i.given} is larger than the root, Ø ${len(i, 'root')}: no metal would be left under the teeth. Give a smaller bore, or check the pitch.`,
   'bore-near-root': (i) =>
-    `Only ${d(i, 'wall')} of metal is left between bore and root. Below the whole depth, ${d(i, 'wanted')}, a tooth can tear out or a key has no room.`,
+    `Only ${len(i, 'wall')} of metal is left between bore and root. Below the whole depth, ${len(i, 'wanted')}, a tooth can tear out or a key has no room.`,
   'depth-under-addendum': (i) =>
-    `A whole depth of ${i.given} leaves no clearance: it must be more than twice the addendum, ${d(i, 'twice')}.`,
+    `A whole depth of ${i.given} leaves no clearance: it must be more than twice the addendum, ${len(i, 'twice')}.`,
   'depth-over-root': (i) =>
-    `A whole depth of ${i.given} would cut past the centre of this blank (Ø ${d(i, 'blank')}).`,
+    `A whole depth of ${i.given} would cut past the centre of this blank (Ø ${len(i, 'blank')}).`,
   'depth-unusual': (i) =>
-    `${i.given} is ${d(i, 'factor')} of the module; whole depths run from 1.8 to 2.4. Read the stamp again, or check its unit.`,
+    `${i.given} is ${num(i, 'factor', 2)} of the module; whole depths run from 1.8 to 2.4. Read the stamp again, or check its unit.`,
   undercut: (i) =>
-    `Fewer than ${d(i, 'limit')} teeth at ${d(i, 'angle')}: a generated mate would undercut these. A form cutter copies its own shape, so the teeth come out, but the mate may dig in at the root: try the pair before relying on it.`,
+    `Fewer than ${num(i, 'limit', 1)} teeth at ${deg(i, 'angle')}: a generated mate would undercut these. A form cutter copies its own shape, so the teeth come out, but the mate may dig in at the root: try the pair before relying on it.`,
   'addendum-missing': () => 'A depth typed from a book or print also needs its addendum.',
   'tip-under-bore': (i) =>
-    `An outside of ${d(i, 'tip')} is not more than the bore, ${d(i, 'bore')}. One of the two is in other units, or it is a radius.`,
+    `An outside of ${len(i, 'tip')} is not more than the bore, ${len(i, 'bore')}. One of the two is in other units, or it is a radius.`,
   'tips-at-odds': (i) =>
-    `Over two tips it is ${d(i, 'over')}, and by the bore of ${d(i, 'bore')} with ${d(i, 'edge')} to a tip on either side ${d(i, 'reached')}. They cannot both be; measure both again before either is believed.`,
+    `Over two tips it is ${len(i, 'over')}, and by the bore of ${len(i, 'bore')} with ${len(i, 'edge')} to a tip on either side ${len(i, 'reached')}. They cannot both be; measure both again before either is believed.`,
   'spans-contradict': (i) =>
-    `${i.given} does not go with ${d(i, 'first')}: ${d(i, 'why')}. Count the teeth between the jaws again.`,
+    `${i.given} does not go with ${len(i, 'first')}: ${d(i, 'why')}. Count the teeth between the jaws again.`,
   'span-alone': (i) =>
-    `A span of ${d(i, 'span')} says nothing without its teeth: how many stand between the jaws?`,
+    `A span of ${len(i, 'span')} says nothing without its teeth: how many stand between the jaws?`,
   'sample-unit': (i) =>
     `With this count that is module ${d(i, 'module')}, finer than any standard. If it was read in ${d(i, 'other')}, it is ${d(i, 'dp')} DP (module ${d(i, 'm')}).`,
   'stock-used-up': (i) => `Taking ${i.given} off to clean up leaves nothing of the stock.`,
   'stock-too-small': (i) =>
-    `${i.given} is too small for any gear of this pitch: six teeth need ${d(i, 'least')} of stock.`,
+    `${i.given} is too small for any gear of this pitch: six teeth need ${len(i, 'least')} of stock.`,
   'room-short': (i) =>
-    `The gear is ${d(i, 'tip')} over its tips, and there is room for ${i.given}: it would keep a cover from closing, or foul. Better known before metal is bought.`,
+    `The gear is ${len(i, 'tip')} over its tips, and there is room for ${i.given}: it would keep a cover from closing, or foul. Better known before metal is bought.`,
   'sample-says-other': (i) =>
     `The sample was taken for ${i.given}; with the readings as they are now it is ${d(i, 'now')}. Take that, or settle this station as it stands.`,
   'angle-assumed': (i) =>
@@ -149,9 +163,9 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
   'lead-screw-unknown': (i) =>
     `The table screw of ${i.given} has no lead that can be used: a turn of the screw must move the table by more than nothing. Measure it over ten turns.`,
   'lead-out-of-reach': (i) =>
-    `No train of these gears comes near a lead of ${i.given}: they cut from ${d(i, 'shortest')} to ${d(i, 'longest')}. ${d(i, 'try')}`,
+    `No train of these gears comes near a lead of ${i.given}: they cut from ${len(i, 'shortest')} to ${len(i, 'longest')}. ${d(i, 'try')}`,
   'lead-off': (i) =>
-    `The tooth ends up ${d(i, 'off')} beside its place over this face, more than the ${d(i, 'most')} allowed. Bend the angle a little, or let six gears or another set come nearer.`,
+    `The tooth ends up ${num(i, 'off', 0)} µm beside its place over this face, more than the ${len(i, 'most')} allowed. Bend the angle a little, or let six gears or another set come nearer.`,
   'lead-train-lacks': (i) =>
     `${i.given} was chosen, and these gears do not hold it any more. Choose a train again.`,
   'lead-bracket': (i) => `${i.given} does not go on ${d(i, 'head')}: ${d(i, 'why')}.`,
@@ -188,13 +202,13 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
   'choice-lacks': (i) =>
     `${d(i, 'way')} was chosen, and ${d(i, 'head')} no longer has what it needs. Pick a way again.`,
   'stride-shares': (i) =>
-    `Every ${i.given}th space meets only ${d(i, 'cut')} of the ${d(i, 'spaces')}, since the two share a factor.${i.allowed ? ` Take ${i.allowed}.` : ''}`,
+    `Every ${i.given}th space meets only ${num(i, 'cut')} of the ${num(i, 'spaces')}, since the two share a factor.${i.allowed ? ` Take ${i.allowed}.` : ''}`,
   'stride-part-turn': () =>
     'Block order goes round and round, so it needs a whole turn. Here cut in order: 1.',
   'holes-touch': (i) =>
-    `${d(i, 'holes')} holes run into one another on a circle of ${i.given}. It must be more than ${d(i, 'least')} mm across, or the holes smaller.`,
+    `${num(i, 'holes')} holes run into one another on a circle of ${i.given}. It must be more than ${num(i, 'least', 1)} mm across, or the holes smaller.`,
   'ring-fouls': (i) =>
-    `Such a ring reaches ${d(i, 'reaches')} from the middle, and the spindle stands ${d(i, 'height')} above the table: it would not turn. A smaller circle, or a head on risers.`,
+    `Such a ring reaches ${len(i, 'reaches')} from the middle, and the spindle stands ${len(i, 'height')} above the table: it would not turn. A smaller circle, or a head on risers.`,
   'chart-letter-twice': (i) => `${i.given} stands for two positions. A chart’s letter stands for one.`,
   'travel-short': (i) =>
     `From first to last is ${i.given} mm, and the table of ${d(i, 'mill')} travels ${i.allowed} mm. Cut it in two settings, or turn it end for end.`,
@@ -210,18 +224,18 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
     `An angle from one to the next is more than 0 and at most a whole turn, 360°; ${i.given} is not.`,
   'angles-overlap': (i) =>
     d(i, 'on') === 'first'
-      ? `From the first to the last of them is ${d(i, 'total')}, a whole turn: the last falls on the first. Is one fewer meant?`
-      : `${i.given} come to ${d(i, 'total')}, more than a whole turn: the last ones fall among the first. Is that meant?`,
+      ? `From the first to the last of them is ${dms(i, 'total')}, a whole turn: the last falls on the first. Is one fewer meant?`
+      : `${i.given} come to ${dms(i, 'total')}, more than a whole turn: the last ones fall among the first. Is that meant?`,
   'marks-too-coarse': (i) =>
-    `A space is ${i.given}, and a mark of the dial ${d(i, 'mark')}: some spaces would be read on the same mark. It takes a finer dial, or a readout.`,
+    `A space is ${i.given}, and a mark of the dial ${len(i, 'mark')}: some spaces would be read on the same mark. It takes a finer dial, or a readout.`,
   'flats-over-stock': (i) =>
-    `${i.given} does not go on stock of ${d(i, 'stock')}: a flat lies inside the round, and not past its centre.`,
+    `${i.given} does not go on stock of ${len(i, 'stock')}: a flat lies inside the round, and not past its centre.`,
   'flats-odd': (i) =>
-    `${d(i, 'flats')} is odd: no flat lies opposite another. Across flats is twice the way from flat to centre; gauge it from a flat to the corner opposite, ${d(i, 'gauge')}.`,
+    `${num(i, 'flats')} is odd: no flat lies opposite another. Across flats is twice the way from flat to centre; gauge it from a flat to the corner opposite, ${len(i, 'gauge')}.`,
   'flats-corners-lost': (i) =>
-    `Below ${d(i, 'full')} the flats meet inside the round: the corners come out at Ø ${d(i, 'over')}, under the stock.`,
+    `Below ${len(i, 'full')} the flats meet inside the round: the corners come out at Ø ${len(i, 'over')}, under the stock.`,
   'flats-depth-other': (i) =>
-    `A depth of ${i.given} is not what across flats asks for, ${d(i, 'depth')}. Across flats counts; clear one of the two.`,
+    `A depth of ${i.given} is not what across flats asks for, ${len(i, 'depth')}. Across flats counts; clear one of the two.`,
   'ratio-bad': (i) =>
     `“${i.given}” is not a worm ratio. Write the turns of the crank for one turn of the spindle, like 40, 40:1 or 81/2.`,
   'name-twice': (i) => `Two ${d(i, 'what')} are called ${i.given}. Give each its own name.`,
@@ -239,27 +253,27 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
   'word-unknown': (i) => `“${i.given}” is not known for ${d(i, 'what')}. Write ${i.allowed}.`,
   'plate-twice': (i) => `Two plates are called ${i.given}. Give each its own letter.`,
   'worm-threads-across': (i) =>
-    `On a worm of Ø ${i.given} threads of this normal pitch would lie straight across. It must be thicker than ${d(i, 'least')}.`,
+    `On a worm of Ø ${i.given} threads of this normal pitch would lie straight across. It must be thicker than ${len(i, 'least')}.`,
   'worm-centre-none': (i) =>
     `No worm of this normal pitch fits a centre distance of ${i.given} with that many starts. Take fewer starts, a finer pitch, or spread the shafts.`,
   'worm-centre-short': (i) =>
-    `At ${i.given} there is no room for a worm: the wheel alone reaches ${d(i, 'wheel')} from its shaft. Take fewer teeth, a finer pitch, or spread the shafts.`,
+    `At ${i.given} there is no room for a worm: the wheel alone reaches ${len(i, 'wheel')} from its shaft. Take fewer teeth, a finer pitch, or spread the shafts.`,
   'worm-thin': (i) =>
-    `A thread ${d(i, 'depth')} deep leaves no core in a worm of Ø ${d(i, 'worm')}. Its pitch diameter must be more than ${d(i, 'least')}.`,
+    `A thread ${len(i, 'depth')} deep leaves no core in a worm of Ø ${len(i, 'worm')}. Its pitch diameter must be more than ${len(i, 'least')}.`,
   'worm-thread-pointed': (i) =>
     `At ${i.given} and this depth the ${d(i, 'which') === 'crest' ? 'thread comes to a point before its outside' : 'tool comes to a point before the root'}. Take a smaller angle or less depth.`,
   'worm-depth-odd': () =>
     'The depth of a thread must be more than its addendum: the rest is below the pitch line.',
   'worm-steep': (i) =>
-    `A lead angle of ${i.given} is more than the ${d(i, 'fair')} or so that a form cutter gashes fairly. A thicker worm or fewer starts bring it down; or hob the wheel.`,
+    `A lead angle of ${i.given} is more than the ${deg(i, 'fair')} or so that a form cutter gashes fairly. A thicker worm or fewer starts bring it down; or hob the wheel.`,
   'worm-slender': (i) =>
     `The core of this worm is only ${i.given} of its pitch diameter, thinner than its thread is deep: it bends under the cut. A thicker worm is stiffer.`,
   'wheel-undercut': (i) =>
-    `${i.given} teeth are fewer than the ${d(i, 'least')} that a ${d(i, 'angle')} worm clears: hobbed, the roots are undercut; gashed, the thread may rub there. More teeth, or a tool of a larger angle.`,
+    `${i.given} teeth are fewer than the ${num(i, 'least', 1)} that a ${deg(i, 'angle')} worm clears: hobbed, the roots are undercut; gashed, the thread may rub there. More teeth, or a tool of a larger angle.`,
   'starts-over-wheel': (i) =>
-    `${i.given} starts are too many for a wheel of ${d(i, 'teeth')} teeth: it would turn as fast as its worm, or faster. Take fewer starts.`,
+    `${i.given} starts are too many for a wheel of ${num(i, 'teeth')} teeth: it would turn as fast as its worm, or faster. Take fewer starts.`,
   'worm-short': (i) =>
-    `The wheel reaches over ${d(i, 'engaged')} of the worm; a thread of ${i.given} leaves teeth hanging in the air.`,
+    `The wheel reaches over ${len(i, 'engaged')} of the worm; a thread of ${i.given} leaves teeth hanging in the air.`,
   'drive-differs': (i) =>
     `Worm and wheel of this drive were planned with other figures: ${i.given}. So they do not run together. Open the Drive of the right one and put its figures on both.`,
   'no-lathe': () => 'No lathe is chosen. List one in the shop, with its leadscrew, box and change gears.',
@@ -271,9 +285,9 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
   'lathe-gears-lack': (i) =>
     `${i.given}: these gears or this setting are not on this lathe any more. Choose again.`,
   'lathe-out-of-reach': (i) =>
-    `No gears and setting of this lathe come near a lead of ${i.given}: the nearest is ${d(i, 'off')} off. It wants gears that differ more, or another box.`,
+    `No gears and setting of this lathe come near a lead of ${i.given}: the nearest is ${num(i, 'off', 1)} % off. It wants gears that differ more, or another box.`,
   'lathe-off': (i) =>
-    `With ${i.given} the thread goes ${d(i, 'off')} astray over what the wheel reaches; ${d(i, 'most')} is allowed. More change gears, or allow more.`,
+    `With ${i.given} the thread goes ${num(i, 'off', 0)} µm astray over what the wheel reaches; ${num(i, 'most', 0)} µm is allowed. More change gears, or allow more.`,
   'lathe-stud': (i) =>
     `With ${i.given} neighbouring gears may touch the stud’s shafts, by the rule of thumb. Lay them on the bracket before the work is chucked.`,
   'lathe-changed': (i) => `${d(i, 'what')} was changed in the shop since this job took it.`,
@@ -281,60 +295,60 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
   'starts-way': (i) => `${i.given} the next start cannot be reached here. ${d(i, 'why')}`,
   'box-bad': (i) => `“${i.given}” is no setting of a box. Write them like 8 9 10 11½ 12, or with commas.`,
   'rim-chamfer-root': (i) =>
-    `A face of ${i.given} is chamfered down to below the roots. With this face angle a face of up to ${d(i, 'most')} keeps its teeth whole.`,
+    `A face of ${i.given} is chamfered down to below the roots. With this face angle a face of up to ${len(i, 'most')} keeps its teeth whole.`,
   'gash-no-mill': (i) => `Still needed: ${i.allowed}. Its scale says how near the lead angle can be set.`,
   'gash-too-steep': (i) =>
-    `A lead angle of ${i.given} is beyond what a form cutter can gash: neither table nor head lays it over ${d(i, 'most')}. Take a thicker worm or fewer starts.`,
+    `A lead angle of ${i.given} is beyond what a form cutter can gash: neither table nor head lays it over ${deg(i, 'most')}. Take a thicker worm or fewer starts.`,
   'gash-steep': (i) =>
-    `At ${i.given} a form cutter leaves flanks that bear poorly; up to ${d(i, 'fair')} or so it is fair. Gash short of depth and hob it, or take a thicker worm.`,
+    `At ${i.given} a form cutter leaves flanks that bear poorly; up to ${deg(i, 'fair')} or so it is fair. Gash short of depth and hob it, or take a thicker worm.`,
   'gash-corners': (i) =>
-    `Cut so, the corners of the teeth touch ${i.given} before the middle, more than the usual backlash: the worm does not go in. Keep the hollow to ${d(i, 'clear')}, take a larger cutter, or gash short and hob.`,
+    `Cut so, the corners of the teeth touch ${i.given} before the middle, more than the usual backlash: the worm does not go in. Keep the hollow to ${len(i, 'clear')}, take a larger cutter, or gash short and hob.`,
   'gash-hollow-straight': () =>
     'Drawn straight across a hollow rim the gash is as deep at the corners as in the middle, and the teeth are thin there. For a traverse leave the rim plain.',
   'hob-stock-deep': (i) =>
-    `Leaving ${i.given} for the hob is not possible: it must be less than the depth, ${d(i, 'depth')}.`,
+    `Leaving ${i.given} for the hob is not possible: it must be less than the depth, ${len(i, 'depth')}.`,
   'hob-flutes-share': (i) =>
     `${i.given} flutes share a factor with the starts, so the same teeth of the hob meet the same spaces and their errors stay. Take a count that does not.`,
   'cutter-under-worm': (i) =>
-    `A cutter of Ø ${i.given} mm is smaller than the worm, Ø ${d(i, 'worm')} mm: it leaves metal at the corners where the worm has to pass. Take a larger one.`,
+    `A cutter of Ø ${i.given} mm is smaller than the worm, Ø ${num(i, 'worm', 2)} mm: it leaves metal at the corners where the worm has to pass. Take a larger one.`,
   'setup-size-far': (i) =>
-    `${i.given} is more than ${d(i, 'most')}, the largest that stands on such a mill. Check its unit.`,
+    `${i.given} is more than ${len(i, 'most')}, the largest that stands on such a mill. Check its unit.`,
   'setup-no-room': (i) =>
     `${d(i, 'what')}: ${i.given} is needed, and there is ${d(i, 'has')}. ${d(i, 'remedy')}`,
   'setup-cutter-small': (i) =>
-    `A cutter of ${i.given} cannot sink ${d(i, 'depth')}: its arbor would reach the work first. Take a larger cutter, or check its diameter.`,
+    `A cutter of ${i.given} cannot sink ${len(i, 'depth')}: its arbor would reach the work first. Take a larger cutter, or check its diameter.`,
   'setup-left-shop': (i) => `${i.given} chosen here is no longer in the shop. Choose another.`,
   'mandrel-fit': (i) => `${i.given} does not hold this blank: ${d(i, 'why')}.`,
   'speed-none': (i) =>
-    `The slowest speed of this mill, ${i.given} rpm, is faster than the ${d(i, 'wanted')} rpm wanted. Use it with a light feed and plenty of oil, or a smaller cutter.`,
+    `The slowest speed of this mill, ${i.given} rpm, is faster than the ${num(i, 'wanted', 0)} rpm wanted. Use it with a light feed and plenty of oil, or a smaller cutter.`,
   'readings-few': (i) =>
     `${i.given} readings cannot tell which way it is off. Give 3 to 72, at equal steps once round: 0 .02 .05 .02.`,
   'runout-far': (i) =>
     `A runout of ${i.given} is more than indicating leaves. Were these thous, or hundredths of a millimetre? Write the unit behind a reading: .02mm.`,
   'along-far': (i) =>
-    `${i.given} over ${d(i, 'length')} is more than a vice or table is out. Check its unit.`,
+    `${i.given} over ${len(i, 'length')} is more than a vice or table is out. Check its unit.`,
   'along-alone': (i) => `Over what length did it move by ${i.given}?`,
   'keyway-cutter': (i) =>
-    `A keyway of ${d(i, 'width')} wants a cutter from ${d(i, 'least')} to ${d(i, 'width')}; ${i.given} is not.`,
+    `A keyway of ${len(i, 'width')} wants a cutter from ${len(i, 'least')} to ${len(i, 'width')}; ${i.given} is not.`,
   'inspect-far': (i) =>
-    `${i.given} is far from the ${d(i, 'should')} it should be. Was it read in the other unit, over other teeth, or with another pin?`,
+    `${i.given} is far from the ${len(i, 'should')} it should be. Was it read in the other unit, over other teeth, or with another pin?`,
   'inspect-disagree': (i) =>
-    `This reading says the teeth are ${i.given} too ${d(i, 'way')}; ${d(i, 'by')} says ${d(i, 'best')} too ${d(i, 'bestWay')}. Measure both again before anything is sunk.`,
+    `This reading says the teeth are ${i.given} too ${d(i, 'way')}; ${d(i, 'by')} says ${len(i, 'best')} too ${d(i, 'bestWay')}. Measure both again before anything is sunk.`,
   'inspect-thick': (i) =>
-    `The teeth are ${i.given} too thick. While the gear is still on the head, sink the cutter ${d(i, 'sink')} more and go round again.`,
+    `The teeth are ${i.given} too thick. While the gear is still on the head, sink the cutter ${len(i, 'sink')} more and go round again.`,
   'inspect-thin': (i) =>
     `The teeth are ${i.given} too thin. Nothing puts metal back: in mesh the backlash is that much more than planned.`,
   'finish-stock-too-deep': (i) =>
-    `Leaving ${i.given} for the finish pass is not possible: it must be more than zero and less than the whole depth, ${d(i, 'depth')}.`,
+    `Leaving ${i.given} for the finish pass is not possible: it must be more than zero and less than the whole depth, ${len(i, 'depth')}.`,
   'start-space-out-of-range': (i) => `The run cannot start at space ${i.given}. ${i.allowed}.`,
   'continue-other': (i) =>
-    `The run at the mill divides ${d(i, 'was')} in ${d(i, 'rounds')} rounds, and this plan ${i.given}: it cannot go on with it. Give the card the same count and rounds, or start a run of its own.`,
+    `The run at the mill divides ${num(i, 'was')} in ${num(i, 'rounds')} rounds, and this plan ${i.given}: it cannot go on with it. Give the card the same count and rounds, or start a run of its own.`,
   'continue-none': () =>
     'Nothing of that run is cut yet, or all of it is: there is nothing to go on with. Start a run of its own.',
   'continue-order': () =>
     'The run at the mill takes the spaces in another order than this plan: going on would cut some twice and leave others out. Give the card the same order of spaces.',
   'deepen-other': (i) =>
-    `The gear that measured thick was cut in ${d(i, 'was')} spaces, and the card now says ${i.given}: sinking it so would cut between its teeth. Give the card the count it was cut with.`,
+    `The gear that measured thick was cut in ${num(i, 'was')} spaces, and the card now says ${i.given}: sinking it so would cut between its teeth. Give the card the count it was cut with.`,
   'not-ready-to-cut': (i) => `Not ready to cut: ${i.allowed}.`,
   'not-json': (i) => `This is not a job file: it cannot be read as JSON (${d(i, 'where')}). ${i.allowed}`,
   'cut-short': () =>
@@ -353,7 +367,7 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
   'stored-unreadable': (i) =>
     `${d(i, 'what')} is stored and cannot be read here (${d(i, 'why')}). It is kept as it is, and a backup takes it along.`,
   'size-unlikely': (i) =>
-    `${d(i, 'what')} of ${d(i, 'read')}? It runs from ${d(i, 'least')} to ${d(i, 'most')}.${d(i, 'other') ? ` If ${d(i, 'other')} is meant, write it so;` : ''} with its unit behind it any figure is taken.`,
+    `${d(i, 'what')} of ${d(i, 'read')}? It runs from ${len(i, 'least')} to ${len(i, 'most')}.${d(i, 'other') ? ` If ${d(i, 'other')} is meant, write it so;` : ''} with its unit behind it any figure is taken.`,
   'list-dash': (i) =>
     `“${i.given}” can be read as two circles or as all from one to the other. Write each by itself: ${i.allowed}.`,
   'figure-beyond': (i) =>

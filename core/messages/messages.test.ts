@@ -2,25 +2,35 @@ import { describe, expect, test } from '@jest/globals';
 import {
   at,
   fail,
-  ISSUE_CODES,
   ISSUE_FIGURES,
   need,
   ok,
-  sayIssue,
+  toldLength,
   type Issue,
   type IssueCode,
-} from './index.ts';
+} from '../findings/index.ts';
+import { ISSUE_CODES, sayIssue } from './index.ts';
+
+/** A figure of each sort, with what it must look like where it is told; each another. */
+const FIGURES: Readonly<Record<string, (i: number) => readonly [unknown, string]>> = {
+  word: (i) => [`${i} marks`, `${i} marks`],
+  number: (i) => [i, String(i)],
+  angle: (i) => [i, `${i}°`],
+  length: (i) => [toldLength(i, 'mm', 'fine'), `${i}.000 mm`],
+};
 
 /**
  * An issue with just the figures that its code asks of whoever reports it, each another: a misspelt one would
  * be missed.
  */
 function withItsFigures(code: IssueCode): { readonly issue: Issue; readonly figures: readonly string[] } {
-  const figures = ISSUE_FIGURES[code].map((key: string, i) => [key, `${i + 11} mm`] as const);
-  const { given, allowed, ...detail } = Object.fromEntries(figures) as Record<string, string>;
+  const made = Object.entries<string>(ISSUE_FIGURES[code]).map(
+    ([name, sort], i) => [name, ...FIGURES[sort]!(i + 11)] as const,
+  );
+  const { given, allowed, ...detail } = Object.fromEntries(made.map(([name, figure]) => [name, figure]));
   return {
     issue: { code, path: 'x', severity: 'wrong', given, allowed, detail } as unknown as Issue,
-    figures: figures.filter(([key]) => key !== CHOOSES[code]).map(([, figure]) => figure),
+    figures: made.filter(([name]) => name !== CHOOSES[code]).map(([, , told]) => told),
   };
 }
 
@@ -61,7 +71,7 @@ test('a sentence that goes by a figure has a word for each', () => {
       path: 'count',
       severity: 'query',
       given: '5 × 90°',
-      detail: { on, total: '360°' },
+      detail: { on, total: 360 },
     });
   expect(overlap('first')).toMatch(/^From the first to the last of them is 360°, a whole turn/);
   expect(overlap('others')).toMatch(/^5 × 90° come to 360°, more than a whole turn/);
@@ -77,6 +87,22 @@ test('a sentence that goes by a figure has a word for each', () => {
     'thread',
     'tool',
   ]);
+});
+
+test('a length is told in the units of who reads it, as fine as it matters, or in both', () => {
+  const bore = (root: Issue) => sayIssue(root);
+  const issue = (root: ReturnType<typeof toldLength>): Issue => ({
+    code: 'bore-over-root',
+    path: 'bore',
+    severity: 'wrong',
+    given: '95',
+    detail: { root },
+  });
+  // 88.9 mm are 3.5 inches
+  expect(bore(issue(toldLength(88.9, 'mm')))).toContain('the root, Ø 88.90 mm: no metal');
+  expect(bore(issue(toldLength(88.9, 'in')))).toContain('the root, Ø 3.500 in: no metal');
+  expect(bore(issue(toldLength(88.9, 'in', 'fine')))).toContain('Ø 3.5000 in');
+  expect(bore(issue(toldLength(88.9, 'mm', 'both')))).toContain('Ø 88.900 mm (3.5000 in): no metal');
 });
 
 describe('results', () => {

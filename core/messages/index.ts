@@ -1,0 +1,1 @@
+export { ISSUE_CODES, sayIssue } from './messages.ts';

@@ -17,6 +17,7 @@ export const base = {
     ],
   },
   testEnvironment: 'node',
+  moduleNameMapper: { '\\.css$': '<rootDir>/web/noStyle.ts' },
 };
 export default {
   ...base,

@@ -7,7 +7,13 @@ class Unobserved {
   unobserve(): void {}
   disconnect(): void {}
 }
+/** Takes every question and answers none. */
+class SilentWorker extends EventTarget {
+  postMessage(): void {}
+  terminate(): void {}
+}
 Object.assign(globalThis, {
+  Worker: SilentWorker,
   TextDecoder,
   TextEncoder,
   ResizeObserver: Unobserved,

@@ -45,6 +45,20 @@ describe('questions to a helper off the drawing thread', () => {
     expect([hired.length, hired[0]!.dismissed]).toEqual([1, false]);
   });
 
+  test('where none can be had, the question breaks off, and the next one tries again', async () => {
+    const helper = new FakeHelper();
+    let refused = true;
+    const asker = new Asker(() => {
+      if (refused) throw new Error('no workers here');
+      return helper;
+    });
+    await expect(asker.ask(question('ways')).answer).rejects.toThrow('no workers here');
+    refused = false;
+    const again = asker.ask(question('ways'));
+    helper.answer(7);
+    expect(await again.answer).toBe(7);
+  });
+
   test('one dropped while it waits is never asked; one dropped in the middle takes its helper with it', async () => {
     const { hired, asker } = shopOfHelpers();
     const long = asker.ask(question('long'));

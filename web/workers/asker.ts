@@ -69,11 +69,16 @@ export class Asker {
     const next = this.queue.shift();
     if (!next) return;
     this.current = next;
-    const helper = (this.helper ??= this.engage());
-    helper.ask(next.question).then(
+    this.put(next.question).then(
       (answer) => this.end(next, () => next.settle(answer)),
       (fault: unknown) => this.end(next, () => next.refuse(asError(fault))),
     );
+  }
+
+  /** A helper that cannot even be hired is a fault like any other of its. */
+  private async put(question: Question): Promise<unknown> {
+    const helper = (this.helper ??= this.engage());
+    return await helper.ask(question);
   }
 
   private engage(): Helper {

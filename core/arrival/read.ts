@@ -1,5 +1,5 @@
 import { toothSystem, type GearReadings } from '../gear/index.ts';
-import { at, fail, ok, type Issue, type Result } from '../findings/index.ts';
+import { placedUnder, fail, ok, type Issue, type Result } from '../findings/index.ts';
 import {
   approx,
   exact,
@@ -34,8 +34,8 @@ export function readStock(input: StockInput): {
   const diameter = parsePositiveLength(input.diameter, 'The stock’s diameter');
   const cleanUp = notNegative(input.cleanUp, 'What comes off to clean up');
   const issues = [
-    ...(diameter.ok ? [] : at('diameter', diameter.issues)),
-    ...(cleanUp.ok ? [] : at('cleanUp', cleanUp.issues)),
+    ...(diameter.ok ? [] : placedUnder('diameter', diameter.issues)),
+    ...(cleanUp.ok ? [] : placedUnder('cleanUp', cleanUp.issues)),
   ];
   const off = cleanUp.ok ? cleanUp.value : exact(0);
   if (diameter.ok && off.gte(diameter.value)) {
@@ -57,7 +57,7 @@ export function readShafts(
   const issues: Issue[] = [];
   const take = <T>(path: string, result: Result<T>): T | null => {
     if (result.ok) return result.value;
-    issues.push(...at(path, result.issues));
+    issues.push(...placedUnder(path, result.issues));
     return null;
   };
   const centre = take('centre', parsePositiveLength(input.centre, 'The centre distance'));

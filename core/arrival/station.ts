@@ -1,5 +1,5 @@
 import { depthByRule, type GearInput, type GearReadings } from '../gear/index.ts';
-import { toldLength, fieldAt, at, type Issue } from '../findings/index.ts';
+import { toldLength, fieldAt, placedUnder, type Issue } from '../findings/index.ts';
 import { identify, readSample, type Identified, type Readings, type SampleInput } from '../sample/index.ts';
 import type { Head } from '../shop/index.ts';
 import type { Placed, Working } from '../station/index.ts';
@@ -37,7 +37,7 @@ const PAIRS_SHOWN = 12;
 
 /** What was not given yet is not told at every field: the panel says what it waits for. */
 const told = (path: string, issues: readonly Issue[]): Issue[] =>
-  at(
+  placedUnder(
     path,
     issues.filter(({ severity }) => severity !== 'needed'),
   );
@@ -65,7 +65,7 @@ function sampleWork({ sample, taken }: ArrivalOf<'sample'>, path: string, system
   const { found, working } = whatItIs(sample, readings);
   return {
     detail: { by: 'sample', found },
-    issues: at(fieldAt<Arrival>(path, 'sample'), issues),
+    issues: placedUnder(fieldAt<Arrival>(path, 'sample'), issues),
     working,
     answer: taken ? null : 'a sample to measure',
   };

@@ -1,5 +1,5 @@
 import type { GearInput } from '../gear/index.ts';
-import { toldLength, fieldAt, at, ok, type Issue, type Result } from '../findings/index.ts';
+import { toldLength, fieldAt, placedUnder, ok, type Issue, type Result } from '../findings/index.ts';
 import { questionPitch, type SpurSizes } from '../gear/index.ts';
 import { type GearDrawing } from '../involute/index.ts';
 import {
@@ -60,9 +60,9 @@ function readBlank(input: BlankInput): BlankReadings {
     bore: bore.value,
     measured: measured.ok ? measured.value : null,
     issues: [
-      ...(measured.ok ? [] : at('measured', measured.issues)),
-      ...(face.ok ? [] : at('faceWidth', face.issues)),
-      ...at('bore', bore.issues),
+      ...(measured.ok ? [] : placedUnder('measured', measured.issues)),
+      ...(face.ok ? [] : placedUnder('faceWidth', face.issues)),
+      ...placedUnder('bore', bore.issues),
     ],
   };
 }
@@ -218,7 +218,10 @@ export function planBlank({
   units: system,
 }: BlankAsked): StationWork<BlankFacts, BlankDetail> {
   const read = readBlank(input);
-  const issues: Issue[] = at(fieldAt<{ blank: BlankInput; gear: GearInput }>(path, 'blank'), read.issues);
+  const issues: Issue[] = placedUnder(
+    fieldAt<{ blank: BlankInput; gear: GearInput }>(path, 'blank'),
+    read.issues,
+  );
   const face = read.faceWidth && lengthFigure(approx(read.faceWidth), system);
   const sized: Value[] = [];
   if (read.faceWidth)
@@ -248,13 +251,13 @@ export function planBlank({
     bore: read.bore && approx(read.bore),
     system,
   });
-  issues.push(...at(fieldAt<{ blank: BlankInput; gear: GearInput }>(path, 'gear.pitch'), slip));
+  issues.push(...placedUnder(fieldAt<{ blank: BlankInput; gear: GearInput }>(path, 'gear.pitch'), slip));
   const boreIssues = read.bore ? judgeBore({ bore: read.bore, given: input.bore.typed, sizes, system }) : [];
-  issues.push(...at(fieldAt<{ blank: BlankInput; gear: GearInput }>(path, 'blank'), boreIssues));
+  issues.push(...placedUnder(fieldAt<{ blank: BlankInput; gear: GearInput }>(path, 'blank'), boreIssues));
   const measured = read.measured;
   if (measured)
     issues.push(
-      ...at(
+      ...placedUnder(
         fieldAt<{ blank: BlankInput; gear: GearInput }>(path, 'blank'),
         judgeMeasured({ measured, given: input.measured.typed, sizes, system }),
       ),

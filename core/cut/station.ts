@@ -1,4 +1,4 @@
-import { toldLength, issueOf, at, fail, ok, type Issue, type Result } from '../findings/index.ts';
+import { toldLength, issueOf, placedUnder, fail, ok, type Issue, type Result } from '../findings/index.ts';
 import {
   mmTex,
   lengthValue,
@@ -45,7 +45,7 @@ export interface Spaces {
 function roundsOf(input: CutInput, wholeDepth: Exact, system: UnitSystem): Result<readonly Round[]> {
   if (input.passes === 'one') return ok([{ name: 'one', depth: wholeDepth }]);
   const stock = parsePositiveLength(input.finishStock, 'The depth left for the finish pass');
-  if (!stock.ok) return fail(...at('finishStock', stock.issues));
+  if (!stock.ok) return fail(...placedUnder('finishStock', stock.issues));
   if (stock.value.gte(wholeDepth)) {
     const detail = { depth: toldLength(approx(wholeDepth), system) };
     return fail({
@@ -75,7 +75,7 @@ function readStart(input: CutInput, { spaces, full }: Spaces): Result<number> {
     ? `Spaces run from 1 to ${spaces}`
     : 'This is less than a whole turn, so it starts at space 1';
   return fail(
-    ...at(
+    ...placedUnder(
       'startSpace',
       start.issues.map((issue) =>
         issue.code === 'out-of-range'
@@ -155,7 +155,10 @@ export function planCut({
   const scratch: readonly Round[] = input.scratch ? [{ name: 'scratch', depth: null }] : [];
   const rounds = read.ok ? ok([...scratch, ...read.value]) : read;
   const start = readStart(input, spaces);
-  const issues: Issue[] = at(path, [...(rounds.ok ? [] : rounds.issues), ...(start.ok ? [] : start.issues)]);
+  const issues: Issue[] = placedUnder(path, [
+    ...(rounds.ok ? [] : rounds.issues),
+    ...(start.ok ? [] : start.issues),
+  ]);
   if (!rounds.ok) return { ...empty, answer: 'passes to be set', issues };
   return {
     ...empty,

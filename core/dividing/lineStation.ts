@@ -1,4 +1,4 @@
-import { toldLength, fieldAt, at, type Issue } from '../findings/index.ts';
+import { toldLength, fieldAt, placedUnder, type Issue } from '../findings/index.ts';
 import type { Mill } from '../shop/index.ts';
 import { bothUnitsText, approx, decimalText, exact, parseLength } from '../units/index.ts';
 import { preparationOf } from './preparation.ts';
@@ -31,7 +31,7 @@ export function planLine({
   }
   const made = tableWay(mill, spaces, pitch);
   if (!made.ok) {
-    const issues = at(fieldAt<DividingInput>(path, 'millId'), made.issues);
+    const issues = placedUnder(fieldAt<DividingInput>(path, 'millId'), made.issues);
     return { ...empty, answer: 'the mill’s screw is not known', issues, detail };
   }
   const way = made.value;

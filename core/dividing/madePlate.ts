@@ -1,4 +1,4 @@
-import { toldLength, at, type Issue } from '../findings/index.ts';
+import { toldLength, placedUnder, type Issue } from '../findings/index.ts';
 import {
   approx,
   parseAngleDeg,
@@ -116,10 +116,10 @@ export function planMadePlate(
   const start = parseAngleDeg(input.startAngle);
   const error = parseLength(input.holeError);
   const issues = [
-    ...(circle.ok ? [] : at('pitchCircle', circle.issues)),
-    ...(size.ok ? [] : at('holeSize', size.issues)),
-    ...(start.ok ? [] : at('startAngle', start.issues)),
-    ...(error.ok ? [] : at('holeError', error.issues)),
+    ...(circle.ok ? [] : placedUnder('pitchCircle', circle.issues)),
+    ...(size.ok ? [] : placedUnder('holeSize', size.issues)),
+    ...(start.ok ? [] : placedUnder('startAngle', start.issues)),
+    ...(error.ok ? [] : placedUnder('holeError', error.issues)),
   ];
   if (!circle.ok || !size.ok || !start.ok || !error.ok) return { plate: null, issues };
   const [pitchCircle, holeSize] = [approx(circle.value), approx(size.value)];

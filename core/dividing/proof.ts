@@ -34,7 +34,7 @@ export interface Proof {
   readonly end: number;
 }
 
-function judge({
+function proofOf({
   motion,
   advance,
   moves,
@@ -89,7 +89,7 @@ export function proveDivision(head: HeadMechanism, move: CrankMove, divisions: n
   const back =
     !head.plateRatio.equals(0) ||
     pinIsBack({ ratio: head.ratio, turns: exact(1), circle: move.circle, hole });
-  return judge({ motion, advance: exact(1, divisions), moves: divisions, pinBack: back });
+  return proofOf({ motion, advance: exact(1, divisions), moves: divisions, pinBack: back });
 }
 
 /**
@@ -102,5 +102,5 @@ export function proveChoice(ratio: Exact, choice: DividingChoice, aim: Aim): Pro
   const { hole } = motion.states[moves]!;
   const simple = choice.method === 'simple' && plateRatioOf(choice).equals(0);
   const back = !simple || pinIsBack({ ratio, turns: advanceOf(aim).mul(moves), circle: choice.circle, hole });
-  return judge({ motion, advance: advanceOf(aim), moves, pinBack: back });
+  return proofOf({ motion, advance: advanceOf(aim), moves, pinBack: back });
 }

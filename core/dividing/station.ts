@@ -1,4 +1,4 @@
-import { fieldAt, at, issueOf, type Issue } from '../findings/index.ts';
+import { fieldAt, placedUnder, issueOf, type Issue } from '../findings/index.ts';
 import type { Equipment, GearSet, Head, Mill, Stepper } from '../shop/index.ts';
 import { exact, knownLength, plural } from '../units/index.ts';
 import { advanceText, countOf, type Aim } from './aim.ts';
@@ -163,7 +163,7 @@ export function planDividing({ input, target, ground, path }: DividingAsked): Di
     return {
       ...empty,
       answer: 'block order to be set',
-      issues: at(fieldAt<DividingInput>(path, 'stride'), stride.issues),
+      issues: placedUnder(fieldAt<DividingInput>(path, 'stride'), stride.issues),
       detail: { ...empty.detail, aim: aimData(target.aim) },
     };
   return planTurn({
@@ -214,7 +214,7 @@ function planTurn({
     plate: plateDrawing(head, way),
     made: made?.plate ?? null,
   };
-  const issues = at(fieldAt<DividingInput>(path, 'made'), made?.issues ?? []);
+  const issues = placedUnder(fieldAt<DividingInput>(path, 'made'), made?.issues ?? []);
   if (!way && choice) {
     const broken = brokenChoice({ choice, ground, aim, path });
     return { ...empty, answer: 'choose a way again', issues: [broken, ...issues], detail };

@@ -1,4 +1,4 @@
-import { at, fail, ok, type Issue, type Result } from '../findings/index.ts';
+import { placedUnder, fail, ok, type Issue, type Result } from '../findings/index.ts';
 import { leadFromThreads } from '../shop/index.ts';
 import {
   approx,
@@ -71,13 +71,13 @@ function inRange(module: number, path: string, { typed }: Measure): Result<never
 function readPitch(input: DriveInput): Result<ReadPitch> {
   if (input.pitchBy === 'pitch') {
     const read = parsePitch(input.pitch);
-    if (!read.ok) return fail(...at('pitch', read.issues));
+    if (!read.ok) return fail(...placedUnder('pitch', read.issues));
     const module = approx(read.value.module);
     return inRange(module, 'pitch', input.pitch) ?? ok({ pitch: read.value, module });
   }
   const given = leadFromThreads(input.axialPitch.typed) ?? input.axialPitch;
   const read = parseSize(given, 'The axial pitch');
-  if (!read.ok) return fail(...at('axialPitch', read.issues));
+  if (!read.ok) return fail(...placedUnder('axialPitch', read.issues));
   const module = read.value / Math.PI;
   const odd = inRange(module, 'axialPitch', input.axialPitch);
   if (odd) return odd;
@@ -95,9 +95,9 @@ function readShape({ thread }: DriveInput): Result<ThreadShape> {
   const addendum = parseSize(thread.addendum, 'The addendum of the thread');
   const depth = parseSize(thread.depth, 'The depth of the thread');
   const issues: Issue[] = [
-    ...(angle.ok ? [] : at('thread.angle', angle.issues)),
-    ...(addendum.ok ? [] : at('thread.addendum', addendum.issues)),
-    ...(depth.ok ? [] : at('thread.depth', depth.issues)),
+    ...(angle.ok ? [] : placedUnder('thread.angle', angle.issues)),
+    ...(addendum.ok ? [] : placedUnder('thread.addendum', addendum.issues)),
+    ...(depth.ok ? [] : placedUnder('thread.depth', depth.issues)),
   ];
   if (angle.ok && (angle.value.lt(1) || angle.value.gt(90)))
     issues.push({
@@ -174,7 +174,7 @@ export function readDrive(input: DriveInput): DriveReadings {
     ? parseSize(input.wormDiameter, 'The worm’s pitch diameter')
     : parseSize(input.centre, 'The centre distance');
   const friction = readFriction(input.friction);
-  const issuesOf = (read: Result<unknown>, path: string) => (read.ok ? [] : at(path, read.issues));
+  const issuesOf = (read: Result<unknown>, path: string) => (read.ok ? [] : placedUnder(path, read.issues));
   return {
     pitch: pitch.ok ? pitch.value.pitch : null,
     plane: input.pitchBy === 'axial' ? 'axial' : input.plane,

@@ -1,4 +1,4 @@
-import { at, type Issue } from '../findings/index.ts';
+import { placedUnder, type Issue } from '../findings/index.ts';
 import { standardPitches } from '../gear/index.ts';
 import {
   approx,
@@ -70,7 +70,7 @@ interface Readings {
   readonly centre: number | null;
 }
 
-function judge(
+function fitsOfModule(
   module: number,
   { outside, spaces, over, teeth, throat, centre }: Readings,
 ): readonly SampleFit[] {
@@ -147,7 +147,7 @@ export function identifyDrive(sample: DriveSample): SampleAnswer {
   const issues: Issue[] = [];
   const length = (field: 'outside' | 'over' | 'throat' | 'centre', what: string): number | null => {
     const read = parseOptionalLength(sample[field], what);
-    if (!read.ok) issues.push(...at(field, read.issues));
+    if (!read.ok) issues.push(...placedUnder(field, read.issues));
     return read.ok && read.value?.gt(0) ? approx(read.value) : null;
   };
   const count = ({
@@ -163,7 +163,7 @@ export function identifyDrive(sample: DriveSample): SampleAnswer {
   }): number | null => {
     if (sample[field].typed.trim() === '') return null;
     const read = parseCount({ given: sample[field], what, least, most });
-    if (!read.ok) issues.push(...at(field, read.issues));
+    if (!read.ok) issues.push(...placedUnder(field, read.issues));
     return read.ok ? read.value : null;
   };
   count({ field: 'starts', what: 'The number of starts', least: 1, most: MOST_STARTS });
@@ -178,7 +178,7 @@ export function identifyDrive(sample: DriveSample): SampleAnswer {
   };
   const judged = candidates()
     .map((one): DriveCandidate => {
-      const fits = judge(one.module, readings);
+      const fits = fitsOfModule(one.module, readings);
       const against = fits.filter((fit) => !fit.fits).length;
       return {
         ...one,

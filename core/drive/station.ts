@@ -1,5 +1,12 @@
 import { isUndercut } from '../involute/index.ts';
-import { toldLength, at, issueOf, type FiguresOf, type Issue, type IssueCode } from '../findings/index.ts';
+import {
+  toldLength,
+  placedUnder,
+  issueOf,
+  type FiguresOf,
+  type Issue,
+  type IssueCode,
+} from '../findings/index.ts';
 import { type Placed, type StationWork, textValue } from '../station/index.ts';
 import {
   decimalText,
@@ -101,7 +108,7 @@ function solve(
 }
 
 /** Issues: worm-steep, wheel-undercut, worm-slender */
-function judge({ worm, teeth, proportions, wormDiameter }: DriveFacts, sizeField: string): Issue[] {
+function judgeDrive({ worm, teeth, proportions, wormDiameter }: DriveFacts, sizeField: string): Issue[] {
   const issues: Issue[] = [];
   const angle = dmsText(exact(degreesOf(worm.leadAngle).toFixed(6)));
   const steep = degreesOf(worm.leadAngle) > FAIR_GASH_DEG;
@@ -168,8 +175,8 @@ export function planDrive({ input, path, units: system }: DriveAsked): DriveWork
   const issues = [
     ...read.issues,
     ...found,
-    ...(facts ? judge(facts, input.sizeBy === 'worm' ? 'wormDiameter' : 'centre') : []),
-    ...at('sample', sample.issues),
+    ...(facts ? judgeDrive(facts, input.sizeBy === 'worm' ? 'wormDiameter' : 'centre') : []),
+    ...placedUnder('sample', sample.issues),
   ];
   return {
     id: 'drive',
@@ -203,7 +210,7 @@ export function planDrive({ input, path, units: system }: DriveAsked): DriveWork
           },
         ]
       : [],
-    issues: at(path, issues),
+    issues: placedUnder(path, issues),
     detail: { shape: facts && shapeOf(facts), pair, sample },
   };
 }

@@ -1,7 +1,7 @@
 export { ISSUE_FIGURES, type DetailNames, type DetailOf, type IssueCode } from './details.ts';
 export { toldLength, type ToldLength } from './figure.ts';
 export {
-  at,
+  placedUnder,
   breaksThings,
   issueOf,
   type FiguresOf,

@@ -60,6 +60,6 @@ const BREAKING: ReadonlySet<IssueCode> = new Set([
 export const breaksThings = ({ code }: Issue): boolean => BREAKING.has(code);
 
 /** Puts issues found inside something at the place where that something stands in the document. */
-export function at(path: string, issues: readonly Issue[]): Issue[] {
+export function placedUnder(path: string, issues: readonly Issue[]): Issue[] {
   return issues.map((issue) => ({ ...issue, path: issue.path ? `${path}.${issue.path}` : path }));
 }

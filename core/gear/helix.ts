@@ -1,6 +1,6 @@
 import {
   toldLength,
-  at,
+  placedUnder,
   fail,
   issueOf,
   ok,
@@ -75,7 +75,7 @@ function carried(pitch: Pitch, times: number): Pitch {
 /** Issues: those of the parser; out-of-range */
 function readAngle(typed: Measure, path: string): Result<Exact> {
   const angle = parseAngleDeg(typed);
-  if (!angle.ok) return fail(...at(path, angle.issues));
+  if (!angle.ok) return fail(...placedUnder(path, angle.issues));
   if (angle.value.gte(0) && angle.value.lte(MOST_HELIX_DEG)) return angle;
   const allowed = `A helix angle lies from 0° (spur) to ${MOST_HELIX_DEG}°; which way it leans is its hand, given beside it`;
   return fail({ ...wrong('out-of-range', path, typed.typed, { what: 'A helix angle' }), allowed });
@@ -84,7 +84,7 @@ function readAngle(typed: Measure, path: string): Result<Exact> {
 /** Both pitches given: cos β = m_n/m_t. Issues: pitches-impossible */
 function fromPitches(input: GearInput, pitch: Pitch): Result<Exact> {
   const other = parsePitch(input.otherPitch);
-  if (!other.ok) return fail(...at('otherPitch', other.issues));
+  if (!other.ok) return fail(...placedUnder('otherPitch', other.issues));
   const [normal, transverse] = input.pitchPlane === 'normal' ? [pitch, other.value] : [other.value, pitch];
   const cosine = approx(normal.module.div(transverse.module));
   if (cosine <= 1) return ok(degrees(Math.acos(cosine)));
@@ -132,7 +132,7 @@ function fromCrossedCentre(
   const shafts = parseAngleDeg(input.mate.shaftAngle);
   // one that cannot be read is told of with the mate’s own fields
   if (!shafts.ok)
-    return empty(input.mate.shaftAngle) ? fail(...at('mate.shaftAngle', shafts.issues)) : fail();
+    return empty(input.mate.shaftAngle) ? fail(...placedUnder('mate.shaftAngle', shafts.issues)) : fail();
   if (mateTeeth === null || centre === null)
     return fail({
       code: 'helix-needs-mate',
@@ -171,7 +171,7 @@ function fromLead({
   readonly system: UnitSystem;
 }): Result<Exact> {
   const lead = parsePositiveLength(input.lead, 'The lead');
-  if (!lead.ok) return fail(...at('lead', lead.issues));
+  if (!lead.ok) return fail(...placedUnder('lead', lead.issues));
   const part = (Math.PI * teeth * approx(pitch.module)) / approx(lead.value);
   const angle = input.pitchPlane === 'transverse' ? Math.atan(part) : part < 1 ? Math.asin(part) : Infinity;
   if (angle <= radiansOf(MOST_HELIX_DEG)) return ok(degrees(angle));
@@ -204,7 +204,7 @@ function fromPrint(
 function atOdds(input: GearInput, pitch: Pitch, helixDeg: Exact): Issue[] {
   if (empty(input.otherPitch) || input.helixFrom === 'pitches') return [];
   const other = parsePitch(input.otherPitch);
-  if (!other.ok) return at('otherPitch', other.issues);
+  if (!other.ok) return placedUnder('otherPitch', other.issues);
   const cosine = Math.cos(radiansOf(approx(helixDeg)));
   const expected = carried(pitch, input.pitchPlane === 'normal' ? 1 / cosine : cosine);
   // a print gives four figures

@@ -1,4 +1,4 @@
-import { toldLength, at, fail, type Issue, type Result } from '../findings/index.ts';
+import { toldLength, placedUnder, fail, type Issue, type Result } from '../findings/index.ts';
 import {
   approx,
   exact,
@@ -75,7 +75,7 @@ function readDepth({
   const issues: Issue[] = [];
   const take = (path: string, result: Result<Exact>): Exact | null => {
     if (result.ok) return result.value;
-    issues.push(...at(path, result.issues));
+    issues.push(...placedUnder(path, result.issues));
     return null;
   };
   const depth = ((): ToothDepth | null => {
@@ -203,7 +203,7 @@ export function readGear(
   const issues: Issue[] = [];
   const take = <T>(path: string, result: Result<T>): T | null => {
     if (result.ok) return result.value;
-    issues.push(...at(path, result.issues));
+    issues.push(...placedUnder(path, result.issues));
     return null;
   };
   const typedPitch = take('pitch', parsePitch(input.pitch));

@@ -41,7 +41,7 @@ export interface GearDetail {
   readonly normalPitch: { readonly system: 'module' | 'dp'; readonly figure: string } | null;
 }
 
-function judge(sizes: SpurSizes, path: string, system: UnitSystem): Issue[] {
+function judgeSizes(sizes: SpurSizes, path: string, system: UnitSystem): Issue[] {
   const issues = comparePitch(sizes.pitch, sizes.teeth, system).map((issue) => ({
     ...issue,
     path: fieldAt<GearInput>(path, 'pitch'),
@@ -125,7 +125,7 @@ export function planGear({
     depth,
     variation: { helixDeg, hand, thinning, cutterTeeth },
   });
-  issues.push(...judge(sizes, path, system));
+  issues.push(...judgeSizes(sizes, path, system));
   issues.push(...judgeThinning({ sizes, given: lengthText(approx(thinning), system, 'fine'), path, system }));
   const mesh = meshWithMate({ sizes, gearReadings: read, cutterTeeth, mateThinning });
   if (mesh)

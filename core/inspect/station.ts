@@ -1,5 +1,5 @@
 import type { SpurSizes } from '../gear/index.ts';
-import { toldLength, fieldAt, at, type Issue } from '../findings/index.ts';
+import { toldLength, fieldAt, placedUnder, type Issue } from '../findings/index.ts';
 import { deeperForThinning } from '../mesh/index.ts';
 import { lengthValue, type Placed, type StationWork, textValue, type Value } from '../station/index.ts';
 import { approx, lengthFigure, lengthText, parseOptionalLength, type UnitSystem } from '../units/index.ts';
@@ -41,7 +41,7 @@ function readAll(input: InspectInput): { readonly read: Read; readonly issues: r
   const issues: Issue[] = [];
   const take = (field: Exclude<keyof InspectInput, 'round'>, what: string): number | null => {
     const length = parseOptionalLength(input[field], what);
-    if (!length.ok) issues.push(...at(field, length.issues));
+    if (!length.ok) issues.push(...placedUnder(field, length.issues));
     return length.ok && length.value !== null && (length.value.gt(0) || field === 'runout')
       ? approx(length.value)
       : null;
@@ -113,7 +113,7 @@ export function planInspect({
   units: system,
 }: InspectAsked): StationWork<InspectFacts, InspectDetail> {
   const { read, issues: found } = readAll(input);
-  const issues: Issue[] = at(path, found);
+  const issues: Issue[] = placedUnder(path, found);
   const empty: StationWork<InspectFacts, InspectDetail> = {
     id: 'inspect',
     facts: null,
@@ -149,7 +149,7 @@ export function planInspect({
       reading !== null && !out && Math.abs(reading - should) > FAR * module * (id === 'pins' ? 2 : 1),
   );
   issues.push(
-    ...at(
+    ...placedUnder(
       path,
       far.map(({ id, should }): Issue => ({
         code: 'inspect-far',
@@ -177,9 +177,9 @@ export function planInspect({
         agreed: !told.some((other) => atOdds(other, best.thick!, tolerance)),
       }
     : null;
-  issues.push(...at(path, judge(told, verdict, system)));
+  issues.push(...placedUnder(path, judgeTeeth(told, verdict, system)));
   const listed = readRound(input.round.readings);
-  if (!listed.ok) issues.push(...at(fieldAt<InspectInput>(path, 'round'), listed.issues));
+  if (!listed.ok) issues.push(...placedUnder(fieldAt<InspectInput>(path, 'round'), listed.issues));
   const round =
     listed.ok && listed.value.length > 0
       ? roundSays({ what: input.round.what, readings: listed.value, checks, expected })
@@ -241,7 +241,7 @@ const atOdds = ({ thick }: Check, best: number, tolerance: number): boolean =>
   Math.abs(thick! - best) > 2 * tolerance;
 
 /** Issues: inspect-disagree, inspect-thick, inspect-thin */
-function judge(told: readonly Check[], verdict: InspectDetail['verdict'], system: UnitSystem): Issue[] {
+function judgeTeeth(told: readonly Check[], verdict: InspectDetail['verdict'], system: UnitSystem): Issue[] {
   if (!verdict) return [];
   const mm = (value: number) => lengthText(Math.abs(value), system, 'fine');
   const issues: Issue[] = [];

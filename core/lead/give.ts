@@ -1,4 +1,4 @@
-import { at, fail, ok, type Issue, type Result } from '../findings/index.ts';
+import { placedUnder, fail, ok, type Issue, type Result } from '../findings/index.ts';
 import { approx, parseAngleDeg, parseOptionalLength, type Measure } from '../units/index.ts';
 import type { LeadInput } from './schema.ts';
 
@@ -44,9 +44,9 @@ export function readGive({ give }: Pick<LeadInput, 'give'>): {
   const centre = parseOptionalLength(give.centre, 'What the centre distance may move');
   const diameter = parseOptionalLength(give.diameter, 'What the outside may move');
   const issues = [
-    ...(angle.ok ? [] : at('give.angle', angle.issues)),
-    ...(centre.ok ? [] : at('give.centre', centre.issues)),
-    ...(diameter.ok ? [] : at('give.diameter', diameter.issues)),
+    ...(angle.ok ? [] : placedUnder('give.angle', angle.issues)),
+    ...(centre.ok ? [] : placedUnder('give.centre', centre.issues)),
+    ...(diameter.ok ? [] : placedUnder('give.diameter', diameter.issues)),
   ];
   if (!angle.ok || !centre.ok || !diameter.ok) return { give: null, issues };
   return {

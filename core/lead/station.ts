@@ -1,4 +1,4 @@
-import { fieldAt, at, type Issue } from '../findings/index.ts';
+import { fieldAt, placedUnder, type Issue } from '../findings/index.ts';
 import type { SpurSizes } from '../gear/index.ts';
 import { ownsTrain, trainText } from '../gearing/index.ts';
 import { approx, exact, exactText, parsePositiveLength, type Exact, radiansOf } from '../units/index.ts';
@@ -51,12 +51,12 @@ function emptyDetail(
  * not-positive; those of `give`
  */
 function readAllowed(input: LeadInput, path: string): { readonly mm: number; readonly issues: Issue[] } {
-  const give = at(path, readGive(input).issues);
+  const give = placedUnder(path, readGive(input).issues);
   if (input.allowed.typed.trim() === '') return { mm: ALLOWED_MM, issues: give };
   const read = parsePositiveLength(input.allowed, 'What a tooth may stray');
   return read.ok
     ? { mm: approx(read.value), issues: give }
-    : { mm: ALLOWED_MM, issues: [...give, ...at(fieldAt<LeadInput>(path, 'allowed'), read.issues)] };
+    : { mm: ALLOWED_MM, issues: [...give, ...placedUnder(fieldAt<LeadInput>(path, 'allowed'), read.issues)] };
 }
 
 /** What a lead is planned from. */

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import {
-  at,
+  placedUnder,
   fail,
   ISSUE_FIGURES,
   need,
@@ -108,8 +108,8 @@ test('a length is told in the units of who reads it, as fine as it matters, or i
 describe('results', () => {
   const issue: Issue = { code: 'missing', path: 'teeth', severity: 'needed', allowed: 'the teeth' };
   test('an issue is put under the place where it was found; one of the whole stands at the place itself', () => {
-    expect(at('parts.p1.gear', [issue])[0]!.path).toBe('parts.p1.gear.teeth');
-    expect(at('parts.p1', [{ ...issue, path: '' }])[0]!.path).toBe('parts.p1');
+    expect(placedUnder('parts.p1.gear', [issue])[0]!.path).toBe('parts.p1.gear.teeth');
+    expect(placedUnder('parts.p1', [{ ...issue, path: '' }])[0]!.path).toBe('parts.p1');
   });
   test('what has failed is never taken for a value', () => {
     expect(need(ok(5))).toBe(5);

@@ -86,7 +86,7 @@ function turnTo(
   return [turn, plate];
 }
 
-function tell(next: Cut): Step[] {
+function askForHole(next: Cut): Step[] {
   const { landing, space } = next;
   if (!asksLanding(next) || !('hole' in landing)) return [];
   const backHole = landing.on === 'two-circles' ? landing.backHole : null;
@@ -205,7 +205,7 @@ function between(run: Run, last: Cut, next: Cut): Step[] {
     ...unlock(run),
     ...moved(run, [
       ...turnTo(run, next.landing, last, { space: next.space, round: false }),
-      ...tell(next),
+      ...askForHole(next),
       ...arms(run),
     ]),
     ...lock(run),

@@ -1,6 +1,6 @@
 import {
   toldLength,
-  at,
+  placedUnder,
   issueOf,
   type FiguresOf,
   type Issue,
@@ -43,7 +43,7 @@ function readerOf(system: UnitSystem) {
   const issues: Issue[] = [];
   const take = <T>(path: string, result: Result<T>): T | null => {
     if (result.ok) return result.value;
-    issues.push(...at(path, result.issues));
+    issues.push(...placedUnder(path, result.issues));
     return null;
   };
   const length = (path: string, typed: Measure, what: string): number | null => {

@@ -1,4 +1,4 @@
-import { at, type Issue, type Result } from '../findings/index.ts';
+import { placedUnder, type Issue, type Result } from '../findings/index.ts';
 import {
   approx,
   parseCount,
@@ -70,7 +70,7 @@ export function readSetup(input: SetupInput): {
 } {
   const issues: Issue[] = [];
   const take = <T>(field: keyof SetupInput, result: Result<T>): T | null => {
-    if (!result.ok) issues.push(...at(field, result.issues));
+    if (!result.ok) issues.push(...placedUnder(field, result.issues));
     return result.ok ? result.value : null;
   };
   const isEmpty = (given: Measure) => given.typed.trim() === '';

@@ -1,4 +1,4 @@
-import { at, type Issue } from '../findings/index.ts';
+import { placedUnder, type Issue } from '../findings/index.ts';
 import { eccentricOf, goodFor, runoutSays } from '../inspect/index.ts';
 import type { StationWork } from '../station/index.ts';
 import { knownLength } from '../units/index.ts';
@@ -205,7 +205,7 @@ export function planSetup(asked: SetupAsked): StationWork<SetupFacts, SetupDetai
   const standing = standingOf(asked);
   const { read, mandrel, material } = standing;
   const { detail, perCut } = detailOf(asked, standing);
-  const issues: Issue[] = at(path, [
+  const issues: Issue[] = placedUnder(path, [
     ...standing.issues,
     ...judgeSetup({ input, read, detail, with: { mandrel, bore: work.bore, system } }),
   ]);

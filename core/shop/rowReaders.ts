@@ -79,7 +79,7 @@ export function all<T extends readonly Result<unknown>[]>(
 export const sameName = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
 
 /** In place of the one of that name, else at the end. */
-export function put<T extends { readonly id: string; readonly name: string }>(
+export function withThing<T extends { readonly id: string; readonly name: string }>(
   things: readonly T[],
   thing: T,
 ): readonly T[] {

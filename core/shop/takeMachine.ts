@@ -7,7 +7,7 @@ import {
   idOf,
   lengthCell,
   optionalLength,
-  put,
+  withThing,
   readName,
   readWhole,
   readWord,
@@ -122,7 +122,7 @@ export function takeMill(equipment: Equipment, cells: Cells): Result<Equipment> 
     tableWidth: tableWidth!,
     toColumn: toColumn!,
   };
-  return ok({ ...equipment, mills: put(equipment.mills, mill) });
+  return ok({ ...equipment, mills: withThing(equipment.mills, mill) });
 }
 
 export function takeMaterial(equipment: Equipment, cells: Cells): Result<Equipment> {
@@ -143,7 +143,7 @@ export function takeMaterial(equipment: Equipment, cells: Cells): Result<Equipme
     chipLoad,
     starting,
   };
-  return ok({ ...equipment, materials: put(equipment.materials, material) });
+  return ok({ ...equipment, materials: withThing(equipment.materials, material) });
 }
 
 export function takeMandrel(equipment: Equipment, cells: Cells): Result<Equipment> {
@@ -168,7 +168,7 @@ export function takeMandrel(equipment: Equipment, cells: Cells): Result<Equipmen
     length: length!,
     key,
   };
-  return ok({ ...equipment, mandrels: put(equipment.mandrels, mandrel) });
+  return ok({ ...equipment, mandrels: withThing(equipment.mandrels, mandrel) });
 }
 
 export function takeLathe(equipment: Equipment, cells: Cells): Result<Equipment> {
@@ -215,5 +215,5 @@ export function takeLathe(equipment: Equipment, cells: Cells): Result<Equipment>
     slideLead,
     slideMarks,
   };
-  return ok({ ...equipment, lathes: put(equipment.lathes, lathe) });
+  return ok({ ...equipment, lathes: withThing(equipment.lathes, lathe) });
 }

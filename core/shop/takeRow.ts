@@ -7,7 +7,7 @@ import {
   idOf,
   lengthCell,
   optionalLength,
-  put,
+  withThing,
   readName,
   readWhole,
   readWord,
@@ -78,7 +78,7 @@ export function takeHead(equipment: Equipment, cells: Cells): Result<Equipment> 
     handwheel: hasWheel ? { marks, vernier, reads } : null,
     centreHeight: cells['centre height'] === undefined ? before.centreHeight : centreHeight,
   };
-  return ok({ ...equipment, heads: put(equipment.heads, head) });
+  return ok({ ...equipment, heads: withThing(equipment.heads, head) });
 }
 
 export function takePlate(equipment: Equipment, cells: Cells): Result<Equipment> {
@@ -100,7 +100,7 @@ export function takePlate(equipment: Equipment, cells: Cells): Result<Equipment>
   const first = side === 1 ? { circles } : (other[0] ?? { circles });
   const second = side === 2 && other[0] ? { circles } : other[1];
   const plate: Plate = { id, name, sides: second ? [first, second] : [first], made };
-  return ok(withHeadChanged(equipment, { ...head, plates: put(head.plates, plate) }));
+  return ok(withHeadChanged(equipment, { ...head, plates: withThing(head.plates, plate) }));
 }
 
 export function takeRing(equipment: Equipment, cells: Cells): Result<Equipment> {
@@ -118,7 +118,7 @@ export function takeRing(equipment: Equipment, cells: Cells): Result<Equipment> 
   if (!read.ok) return read;
   const [head, count, name, made, onWork] = read.value;
   const ring: Ring = { id: idOf(head.rings, name), name, holes: count, made, ...(onWork ? { onWork } : {}) };
-  return ok(withHeadChanged(equipment, { ...head, rings: put(head.rings, ring) }));
+  return ok(withHeadChanged(equipment, { ...head, rings: withThing(head.rings, ring) }));
 }
 
 export function takeGear(equipment: Equipment, cells: Cells): Result<Equipment> {
@@ -153,7 +153,7 @@ export function takeGear(equipment: Equipment, cells: Cells): Result<Equipment> 
     pitch: noted(cell('pitch'), before.pitch),
     gears,
   };
-  return ok({ ...equipment, gearSets: put(equipment.gearSets, set) });
+  return ok({ ...equipment, gearSets: withThing(equipment.gearSets, set) });
 }
 
 export function takeStepper(equipment: Equipment, cells: Cells): Result<Equipment> {
@@ -179,7 +179,7 @@ export function takeStepper(equipment: Equipment, cells: Cells): Result<Equipmen
     microsteps,
     belt,
   };
-  return ok({ ...equipment, steppers: put(equipment.steppers, stepper) });
+  return ok({ ...equipment, steppers: withThing(equipment.steppers, stepper) });
 }
 
 /** A pitch that says itself which it is: `M1.5` or `14 DP`. Kept as the figure and its unit. */
@@ -247,5 +247,5 @@ export function takeCutter(equipment: Equipment, cells: Cells): Result<Equipment
     stamped: stamped!,
     material: cell('material').trim().slice(0, 40),
   };
-  return ok({ ...equipment, cutters: put(equipment.cutters, cutter) });
+  return ok({ ...equipment, cutters: withThing(equipment.cutters, cutter) });
 }

@@ -1,6 +1,6 @@
 import {
   toldLength,
-  at,
+  placedUnder,
   fail,
   issueOf,
   ok,
@@ -64,7 +64,7 @@ export function readFlats({
   const across = typed
     ? parsePositiveLength(input.acrossFlats, 'Across flats')
     : ok(diameter.sub(depth!.mul(2)));
-  if (!across.ok) return fail(...at('acrossFlats', across.issues));
+  if (!across.ok) return fail(...placedUnder('acrossFlats', across.issues));
   const AF = approx(across.value);
   const given = typed ? input.acrossFlats.typed : input.depth.typed;
   const path = typed ? 'acrossFlats' : 'depth';

@@ -1,5 +1,5 @@
 import { angleAim, countAim, type Target } from '../dividing/index.ts';
-import { at, fail, ok, type Issue, type Result } from '../findings/index.ts';
+import { placedUnder, fail, ok, type Issue, type Result } from '../findings/index.ts';
 import {
   degreesTex,
   mmTex,
@@ -87,7 +87,7 @@ const countValue = (spaces: number): Value =>
 
 function readAngle(input: SpacingInput, spaces: number, diameter: number | null): Result<Read> {
   const angle = parseAngleDeg(input.angle);
-  if (!angle.ok) return fail(...at('angle', angle.issues));
+  if (!angle.ok) return fail(...placedUnder('angle', angle.issues));
   const given = input.angle.typed;
   if (angle.value.lte(0) || angle.value.gt(360))
     return fail({ code: 'angle-over-turn', path: 'angle', severity: 'wrong', given });
@@ -194,7 +194,7 @@ function inReach(mm: Exact, path: string, given: string): Issue[] {
 function readLine(input: SpacingInput, spaces: number, system: UnitSystem): Result<Read> {
   if (input.by === 'length') {
     const length = parsePositiveLength(input.length, 'The spacing');
-    if (!length.ok) return fail(...at('length', length.issues));
+    if (!length.ok) return fail(...placedUnder('length', length.issues));
     const far = inReach(length.value, 'length', input.length.typed);
     if (far.length > 0) return fail(...far);
     return ok(
@@ -208,7 +208,7 @@ function readLine(input: SpacingInput, spaces: number, system: UnitSystem): Resu
     );
   }
   const pitch = parsePitch(input.pitch);
-  if (!pitch.ok) return fail(...at('pitch', pitch.issues));
+  if (!pitch.ok) return fail(...placedUnder('pitch', pitch.issues));
   const m = pitch.value.module;
   const far = inReach(m.mul(PI), 'pitch', input.pitch.typed);
   if (far.length > 0) return fail(...far);
@@ -249,12 +249,12 @@ export function planSpacing({
   const diameter = optional(input.diameter, 'The diameter');
   const depth = optional(input.depth, 'The depth');
   const side = [
-    ...(diameter.ok ? [] : at('diameter', diameter.issues)),
-    ...(depth.ok ? [] : at('depth', depth.issues)),
+    ...(diameter.ok ? [] : placedUnder('diameter', diameter.issues)),
+    ...(depth.ok ? [] : placedUnder('depth', depth.issues)),
   ];
   const mm = diameter.ok && diameter.value ? approx(diameter.value) : null;
   const read: Result<Read> = !count.ok
-    ? fail(...at('count', count.issues))
+    ? fail(...placedUnder('count', count.issues))
     : input.by === 'count'
       ? ok(readCount(input, count.value, mm))
       : input.by === 'angle'
@@ -262,7 +262,7 @@ export function planSpacing({
         : readLine(input, count.value, system);
   const empty = { id: 'spacing', cautions: [] } as const;
   if (!read.ok) {
-    const issues = at(path, [...read.issues, ...side]);
+    const issues = placedUnder(path, [...read.issues, ...side]);
     return {
       ...empty,
       facts: null,
@@ -303,7 +303,7 @@ export function planSpacing({
       ...(deep ? [lengthValue({ key: 'depth', label: 'Depth', symbol: 'h', settles: true }, deep)] : []),
     ],
     working: [...working, ...(flats && mm !== null ? flatsWorking(flats, spaces, mm) : [])],
-    issues: at(path, [...queries, ...side, ...flatIssues]),
+    issues: placedUnder(path, [...queries, ...side, ...flatIssues]),
     detail: {
       drawing: { along: target.along, spaces, step, diameter: mm, acrossFlats: flats?.across ?? null },
     },

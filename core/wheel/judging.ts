@@ -1,5 +1,5 @@
 import { FAIR_GASH_DEG, type DriveFacts } from '../drive/index.ts';
-import { toldLength, at, type FieldIn, type Issue } from '../findings/index.ts';
+import { toldLength, placedUnder, type FieldIn, type Issue } from '../findings/index.ts';
 import type { Mill } from '../shop/index.ts';
 import {
   approx,
@@ -31,8 +31,8 @@ export function readGash(input: GashInput, depth: number, system: UnitSystem): G
       : parsePositiveLength(input.hobStock, 'What is left for the hob');
   const flutes = parseCount({ given: input.flutes, what: 'The number of flutes', least: 3, most: 24 });
   const issues: Issue[] = [
-    ...(stock && !stock.ok ? at('hobStock', stock.issues) : []),
-    ...(flutes.ok ? [] : at('flutes', flutes.issues)),
+    ...(stock && !stock.ok ? placedUnder('hobStock', stock.issues) : []),
+    ...(flutes.ok ? [] : placedUnder('flutes', flutes.issues)),
   ];
   const left = stock?.ok ? approx(stock.value) : depth / 10;
   if (left >= depth)

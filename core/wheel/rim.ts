@@ -1,5 +1,5 @@
 import { parseSize, shapeOf, wheelSizes, type DriveFacts, type DriveShape } from '../drive/index.ts';
-import { at, fail, ok, toldLength, type Issue, type Result } from '../findings/index.ts';
+import { placedUnder, fail, ok, toldLength, type Issue, type Result } from '../findings/index.ts';
 import type { Placed, StationWork } from '../station/index.ts';
 import {
   approx,
@@ -103,7 +103,7 @@ function readRim(input: RimInput): RimReadings {
           found.code === 'missing' ? { ...found, allowed: 'the bore (0 for none)' } : found,
         ),
       );
-  const issuesOf = (read: Result<unknown>, path: string) => (read.ok ? [] : at(path, read.issues));
+  const issuesOf = (read: Result<unknown>, path: string) => (read.ok ? [] : placedUnder(path, read.issues));
   return {
     face: face.ok ? face.value : null,
     faceAngle: spread.ok ? spread.value : null,
@@ -167,7 +167,7 @@ export function rimShape({
 }
 
 /** Issues: bore-over-root, bore-near-root, blank-off-nominal, blank-far-off, rim-chamfer-root */
-function judge({
+function judgeRim({
   shape,
   rimReadings: { bore, measured, corners },
   input,
@@ -273,7 +273,7 @@ export function planRim({ input, drive, path, units: system }: RimAsked): Statio
     values: [],
     working: [],
     cautions: [],
-    issues: at(path, read.issues),
+    issues: placedUnder(path, read.issues),
     detail: { facts: null, drive: drive && shapeOf(drive), usual: [] },
   };
   if (!drive) return empty;
@@ -286,7 +286,7 @@ export function planRim({ input, drive, path, units: system }: RimAsked): Statio
     faceWidth: read.face ?? usualFace(usual),
     faceAngle: read.faceAngle,
   });
-  const issues = judge({ shape, rimReadings: read, input, drive, system });
+  const issues = judgeRim({ shape, rimReadings: read, input, drive, system });
   const wrong = [...read.issues, ...issues].some(({ severity }) => severity === 'wrong');
   const facts: RimFacts = {
     ...shape,
@@ -301,7 +301,7 @@ export function planRim({ input, drive, path, units: system }: RimAsked): Statio
     answer: `Ø ${figure(shape.outside)} × ${figure(shape.faceWidth)}${shape.rim === 'throat' ? `, throat ${figure(shape.throat)}` : ''}`,
     values: rimValues(shape, read, drive),
     working: rimWorking(shape, drive),
-    issues: at(path, [...read.issues, ...issues]),
+    issues: placedUnder(path, [...read.issues, ...issues]),
     detail: { facts, drive: shapeOf(drive), usual },
   };
 }

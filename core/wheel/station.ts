@@ -1,5 +1,5 @@
 import { engagedLength, MOST_GASH_DEG, shapeOf, wheelCutAs, type DriveFacts } from '../drive/index.ts';
-import { fieldAt, at, type Issue } from '../findings/index.ts';
+import { fieldAt, placedUnder, type Issue } from '../findings/index.ts';
 import { setTable, settingOf } from '../lead/index.ts';
 import type { Placed, StationWork } from '../station/index.ts';
 import type { Mill } from '../shop/index.ts';
@@ -86,7 +86,7 @@ export function planWheel({
     return {
       ...empty,
       answer: 'too steep to gash',
-      issues: [steep, ...at(path, read.issues)],
+      issues: [steep, ...placedUnder(path, read.issues)],
       detail: known,
     };
   }
@@ -109,7 +109,7 @@ export function planWheel({
     hob,
   };
   const issues = [
-    ...at(path, [
+    ...placedUnder(path, [
       ...read.issues,
       ...judgeGash({ driveFacts: drive, wheelCutter: cutter, wheelDetail: done, mill, system }),
     ]),

@@ -1,7 +1,7 @@
 import { engagedLength, type DriveFacts } from '../drive/index.ts';
 import {
   fieldAt,
-  at,
+  placedUnder,
   fail,
   issueOf,
   ok,
@@ -141,7 +141,7 @@ export function planLathe(asked: LatheAsked): StationWork<LatheFacts, LatheDetai
   const given =
     input.allowed.typed.trim() === '' ? null : parsePositiveLength(input.allowed, 'What a thread may stray');
   const fields: Issue[] =
-    given && !given.ok ? at(fieldAt<ThreadingInput>(path, 'allowed'), given.issues) : [];
+    given && !given.ok ? placedUnder(fieldAt<ThreadingInput>(path, 'allowed'), given.issues) : [];
   const empty = { ...waiting(asked), issues: fields };
   if (!drive) return empty;
   const { worm, wheelDiameter, addendum, starts } = drive;
@@ -252,7 +252,7 @@ function geared(asked: ThreadAsked, ways: readonly LatheWay[], way: LatheWay): W
   });
   const byStarts = starts.find(({ by }) => by === input.startsBy) ?? null;
   const detail: LatheDetail = { ...empty.detail, ways, inForce: way, starts, byStarts };
-  const issues = [...empty.issues, ...judge({ way, byStarts, allowed: detail.allowed, path })];
+  const issues = [...empty.issues, ...judgeLatheWay({ way, byStarts, allowed: detail.allowed, path })];
   return {
     ...empty,
     facts: issues.some(({ severity }) => severity === 'wrong') ? null : { way },
@@ -273,7 +273,7 @@ function geared(asked: ThreadAsked, ways: readonly LatheWay[], way: LatheWay): W
 }
 
 /** Issues: lathe-off, lathe-stud, starts-way */
-function judge({
+function judgeLatheWay({
   way,
   byStarts,
   allowed,

@@ -7,7 +7,7 @@ import {
   type DriveFacts,
   type DriveShape,
 } from '../drive/index.ts';
-import { toldLength, at, type Issue } from '../findings/index.ts';
+import { toldLength, placedUnder, type Issue } from '../findings/index.ts';
 import { settingOf } from '../lead/index.ts';
 import { readScale } from '../toothform/index.ts';
 import {
@@ -136,7 +136,7 @@ export function planWorm({
     },
   };
   const given = input.length.typed.trim() === '' ? null : parseSize(input.length, 'The length of the thread');
-  const issues: Issue[] = given && !given.ok ? at('length', given.issues) : [];
+  const issues: Issue[] = given && !given.ok ? placedUnder('length', given.issues) : [];
   if (readScale(input.scale.typed) === null)
     issues.push({
       code: 'out-of-range',
@@ -146,7 +146,7 @@ export function planWorm({
       allowed: 'It runs from 1 to 200 times life size',
       detail: { what: 'A scale' },
     });
-  if (!drive) return { ...empty, issues: at(path, issues) };
+  if (!drive) return { ...empty, issues: placedUnder(path, issues) };
   const { worm, teeth, addendum, wheelDiameter } = drive;
   const tool = toolOf(drive, input.tool);
   const usual = usualThreadLength(worm.axialPitch, teeth);
@@ -183,7 +183,7 @@ export function planWorm({
         text: 'hands, sleeves and rags away from work and leadscrew; stop the spindle to measure. The lathe’s manual and your shop’s rules come first.',
       },
     ],
-    issues: at(path, issues),
+    issues: placedUnder(path, issues),
     detail: {
       schools: schoolsFor(worm.axialPitch),
       drive: shapeOf(drive),

@@ -26,7 +26,7 @@ export function FormErrors({ ground, angleDeg }: { readonly ground: FormGround; 
           <ul className="error-says">
             {errors.map((one, i) => (
               <li key={one.madeFor} className={`is-line-${i}`}>
-                {one.name}, made for {one.madeFor}: {say(one)}
+                {one.name}, made for {one.madeFor}: {errorSaying(one)}
               </li>
             ))}
           </ul>
@@ -46,7 +46,7 @@ export function FormErrors({ ground, angleDeg }: { readonly ground: FormGround; 
 const micro = (error: number): string =>
   `${error > 0 ? '+' : ''}${error.toFixed(Math.abs(error) < 10 ? 1 : 0)} µm`;
 
-function say({ worst, atRoot, atTip }: CutterErrors): string {
+function errorSaying({ worst, atRoot, atTip }: CutterErrors): string {
   if (worst < 0.05) return 'exact for this count';
   return `${micro(atTip)} at the tip, ${micro(atRoot)} where the flank begins`;
 }
@@ -66,7 +66,7 @@ function Plot({ errors }: { readonly errors: readonly CutterErrors[] }) {
       className="error-plot"
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       role="img"
-      aria-label={`Error of the flank in µm from root to tip: ${errors.map((one) => `${one.name} ${say(one)}`).join('; ')}`}
+      aria-label={`Error of the flank in µm from root to tip: ${errors.map((one) => `${one.name} ${errorSaying(one)}`).join('; ')}`}
     >
       <Axis scale={y} on="left" at={PAD.left} marks={4} />
       <Axis scale={x} on="bottom" at={HEIGHT - PAD.bottom} marks={5} />

@@ -1,17 +1,21 @@
 import type { z } from 'zod';
 
+/** Where and how something is asked. */
+export interface Place {
+  readonly method: 'get' | 'post' | 'put' | 'patch';
+  /** Below /api, with `{name}` for each part taken from the path. */
+  readonly path: string;
+  /** The body is the text of a file, not JSON. */
+  readonly textBody?: true;
+}
+
 /**
  * One thing that can be asked of the server, as data. The server answers it, the page asks it, and the API’s
  * description tells of it, all from the same entry.
  */
-export interface Call {
-  readonly method: 'get' | 'post' | 'put' | 'patch';
-  /** Below /api, with `{name}` for each part taken from the path. */
-  readonly path: string;
+export interface Call extends Place {
   readonly summary: string;
   readonly body?: z.ZodType;
-  /** The body is the text of a file, not JSON. */
-  readonly textBody?: true;
   readonly query?: z.ZodType;
   /** The shape of the answer; none where a file is sent. */
   readonly answers?: z.ZodType;
@@ -21,7 +25,10 @@ export interface Call {
 }
 
 /** Keeps the types of path, body, query and answer with the entry. */
-export const call = <const Made extends Call>(made: Made): Made => made;
+export const call = <const At extends Place, const Rest extends Omit<Call, keyof Place>>(
+  place: At,
+  rest: Rest,
+): At & Rest => ({ ...place, ...rest });
 
 type NamesIn<Path extends string> = Path extends `${string}{${infer Name}}${infer Rest}`
   ? Name | NamesIn<Rest>
@@ -46,13 +53,15 @@ export type Asked<Made extends Call> = ([NamesIn<Made['path']>] extends [never]
   (Made['body'] extends z.ZodType ? { readonly body: Sent<Made['body']> } : object) &
   (Made['query'] extends z.ZodType ? { readonly query: Sent<Made['query']> } : object);
 
+/** What fills in a path and a query. */
+export interface Where {
+  readonly params?: Readonly<Record<string, string>>;
+  readonly query?: Readonly<Record<string, unknown>>;
+}
+
 /** Where it is asked: path and query filled in. */
-export function addressOf<Made extends Call>(made: Made, asked: Omit<Asked<Made>, 'body'>): string {
-  const { params = {}, query = {} } = asked as {
-    readonly params?: Readonly<Record<string, string>>;
-    readonly query?: Readonly<Record<string, unknown>>;
-  };
-  const path = made.path.replace(/\{(\w+)\}/g, (_, name: string) => encodeURIComponent(params[name]!));
+export function addressOf(place: Place, { params = {}, query = {} }: Where): string {
+  const path = place.path.replace(/\{(\w+)\}/g, (_, name: string) => encodeURIComponent(params[name]!));
   const queries = Object.entries(query).map(
     ([name, value]) => `${name}=${encodeURIComponent(String(value))}`,
   );

@@ -18,6 +18,7 @@ import type {
 } from './answers.ts';
 import { equipmentBodySchema, jobBodySchema } from './bodies.ts';
 import { call } from './call.ts';
+import { PLACES } from './places.ts';
 import * as shapes from './shapes.ts';
 
 /**
@@ -38,17 +39,13 @@ const partOfJob = z.object({
 
 /** What can be planned without storing anything, and the shop. */
 export const planningCalls = {
-  plan: call({
-    method: 'post',
-    path: '/plan',
+  plan: call(PLACES.plan, {
     summary: 'The plan of a job, stored nowhere: with the equipment given, else with the stock sets.',
     body: z.object({ job: jobBodySchema, equipment: equipmentBodySchema.optional() }),
     answers: answering<Plan>(shapes.planShape),
     refusals: [422],
   }),
-  ways: call({
-    method: 'post',
-    path: '/ways',
+  ways: call(PLACES.ways, {
     summary:
       'Every way of dividing a part of a job, by method, the least trouble first; those that are out say why. Stored nowhere.',
     body: partOfJob,
@@ -57,24 +54,18 @@ export const planningCalls = {
     ),
     refusals: [404, 422],
   }),
-  leads: call({
-    method: 'post',
-    path: '/leads',
+  leads: call(PLACES.leads, {
     summary:
       'Trains for the lead of a helical part, the least astray over its face first, and the angles near its own that the gears cut exactly; empty where the part has no lead. Stored nowhere.',
     body: partOfJob,
     answers: answering<{ readonly trains: readonly LeadWay[]; readonly bent: BendAnswer }>(shapes.leadsShape),
     refusals: [404, 422],
   }),
-  readShop: call({
-    method: 'get',
-    path: '/shop',
+  readShop: call(PLACES.readShop, {
     summary: 'The shop’s equipment with its revision.',
     answers: storedShop,
   }),
-  saveShop: call({
-    method: 'put',
-    path: '/shop',
+  saveShop: call(PLACES.saveShop, {
     summary: 'Saves the shop’s equipment.',
     body: z.object({ revision: z.int().min(0), equipment: equipmentBodySchema }),
     answers: storedShop,
@@ -83,42 +74,31 @@ export const planningCalls = {
 };
 
 export const jobCalls = {
-  listJobs: call({
-    method: 'get',
-    path: '/jobs',
+  listJobs: call(PLACES.listJobs, {
     summary: 'The jobs on the bench, or those put away, each with its newest run.',
     query: z.object({ archived: z.enum(['true', 'false']).default('false') }),
     answers: answering<{ readonly jobs: readonly JobListing[] }>(shapes.jobListingsShape),
   }),
-  importJob: call({
-    method: 'post',
-    path: '/jobs/import',
+  importJob: call(PLACES.importJob, {
     summary: 'A job from the text of a job file. Nothing is stored when it cannot be read.',
-    textBody: true,
     body: z.string(),
     answers: storedJob,
     status: 201,
     refusals: [413, 422],
   }),
-  readJob: call({
-    method: 'get',
-    path: '/jobs/{id}',
+  readJob: call(PLACES.readJob, {
     summary: 'A job document with its revision.',
     answers: storedJob,
     refusals: [404],
   }),
-  saveJob: call({
-    method: 'put',
-    path: '/jobs/{id}',
+  saveJob: call(PLACES.saveJob, {
     summary:
       'Saves a job; revision 0 makes it. A save from a stale revision is refused and what was sent is kept.',
     body: z.object({ revision: z.int().min(0), job: jobBodySchema }),
     answers: storedJob,
     refusals: [409, 422],
   }),
-  changeJob: call({
-    method: 'patch',
-    path: '/jobs/{id}',
+  changeJob: call(PLACES.changeJob, {
     summary: 'Renames a job, puts it away or takes it out again.',
     body: z.object({
       revision: z.int().min(1),
@@ -128,24 +108,18 @@ export const jobCalls = {
     answers: storedJob,
     refusals: [404, 409, 422],
   }),
-  duplicateJob: call({
-    method: 'post',
-    path: '/jobs/{id}/duplicate',
+  duplicateJob: call(PLACES.duplicateJob, {
     summary: 'The same job under another id and name, with nothing cut.',
     body: z.object({ id: idSchema, name: nameSchema }),
     answers: storedJob,
     status: 201,
     refusals: [404, 422],
   }),
-  exportJob: call({
-    method: 'get',
-    path: '/jobs/{id}/export',
+  exportJob: call(PLACES.exportJob, {
     summary: 'The job as a job file.',
     refusals: [404],
   }),
-  restoreKept: call({
-    method: 'post',
-    path: '/kept/{id}/restore',
+  restoreKept: call(PLACES.restoreKept, {
     summary: 'Takes out a version kept from a stale save, as a job beside the other.',
     answers: storedJob,
     status: 201,
@@ -154,9 +128,7 @@ export const jobCalls = {
 };
 
 export const runCalls = {
-  startRun: call({
-    method: 'post',
-    path: '/jobs/{id}/runs',
+  startRun: call(PLACES.startRun, {
     summary: 'Starts a run: freezes the part’s plan, equipment and ordered cuts.',
     body: z
       .object({
@@ -182,31 +154,23 @@ export const runCalls = {
     status: 201,
     refusals: [404, 409, 422],
   }),
-  runsOf: call({
-    method: 'get',
-    path: '/jobs/{id}/runs',
+  runsOf: call(PLACES.runsOf, {
     summary: 'The runs of a job, newest first.',
     answers: answering<{ readonly runs: readonly StoredRun[] }>(shapes.storedRunsShape),
     refusals: [404],
   }),
-  readRun: call({
-    method: 'get',
-    path: '/runs/{id}',
+  readRun: call(PLACES.readRun, {
     summary: 'A run as frozen, with the state of its count.',
     answers: storedRun,
     refusals: [404],
   }),
-  readEvents: call({
-    method: 'get',
-    path: '/runs/{id}/events',
+  readEvents: call(PLACES.readEvents, {
     summary: 'The events of a run, or only those that arrived later than the last ones seen.',
     query: z.object({ after: z.coerce.number<number>().int().min(0).default(0) }),
     answers: answering<EventsPage>(shapes.eventsShape),
     refusals: [404, 422],
   }),
-  appendEvents: call({
-    method: 'post',
-    path: '/runs/{id}/events',
+  appendEvents: call(PLACES.appendEvents, {
     summary: 'Adds events to a run. Repeats are passed over; all are stored, or none.',
     body: z.object({ events: z.array(runEventSchema).min(1).max(2000) }),
     answers: answering<Appended>(shapes.appendedShape),
@@ -215,32 +179,23 @@ export const runCalls = {
 };
 
 export const logCalls = {
-  listLog: call({
-    method: 'get',
-    path: '/log',
+  listLog: call(PLACES.listLog, {
     summary: 'The logbook: every run of every job, newest first, without its single counts.',
     answers: answering<{ readonly runs: readonly LogEntry[]; readonly unread: readonly UnreadRun[] }>(
       shapes.logShape,
     ),
   }),
-  readLog: call({
-    method: 'get',
-    path: '/log/{id}',
+  readLog: call(PLACES.readLog, {
     summary: 'One run of the logbook, with what was measured on its part since and the runs linked with it.',
     answers: answering<LogPage>(shapes.logPageShape),
     refusals: [404],
   }),
-  backup: call({
-    method: 'get',
-    path: '/backup',
+  backup: call(PLACES.backup, {
     summary: 'The whole workshop as one file: shop, jobs, kept versions, runs and every count.',
   }),
-  restore: call({
-    method: 'post',
-    path: '/restore',
+  restore: call(PLACES.restore, {
     summary:
       'Puts a backup back, all of it or nothing. What it replaces is kept as versions, and the workshop as it stood is put aside as a file.',
-    textBody: true,
     body: z.string(),
     answers: answering<Restored>(shapes.restoredShape),
     refusals: [413, 422],
@@ -249,15 +204,11 @@ export const logCalls = {
 
 /** Answered before the rest, by who lets devices in. */
 export const pairingCalls = {
-  readPairing: call({
-    method: 'get',
-    path: '/pairing',
+  readPairing: call(PLACES.readPairing, {
     summary: 'Is this device let in? On the server’s own machine, also the code for others.',
     answers: shapes.pairingShape,
   }),
-  pair: call({
-    method: 'post',
-    path: '/pair',
+  pair: call(PLACES.pair, {
     summary: 'Lets this device in by the code that stands on the server’s own screen; a cookie keeps it.',
     body: z.object({ code: z.string() }),
     answers: shapes.pairedShape,
@@ -267,3 +218,4 @@ export const pairingCalls = {
 
 /** Everything that can be asked under /api. */
 export const calls = { ...planningCalls, ...jobCalls, ...runCalls, ...logCalls, ...pairingCalls };
+export type Calls = typeof calls;

@@ -18,6 +18,9 @@ export {
   type BodyOf,
   type Call,
   type ParamsOf,
+  type Place,
   type QueryOf,
+  type Where,
 } from './call.ts';
-export { calls } from './calls.ts';
+export { calls, type Calls } from './calls.ts';
+export { PLACES } from './places.ts';

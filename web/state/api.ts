@@ -3,10 +3,12 @@ import type { RunEvent } from '../../core/run/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import {
   addressOf,
-  calls,
+  PLACES,
   type AnswerOf,
   type Asked,
-  type Call,
+  type Calls,
+  type Place,
+  type Where,
   type Problem,
 } from '../../core/wire/index.ts';
 
@@ -36,17 +38,23 @@ export function whenUnknownDevice(then: () => void): void {
   onUnknownDevice = then;
 }
 
+type Name = keyof Calls & keyof typeof PLACES;
+
 /** Asks the server what stands in core/wire: path, query and body as that says. */
-async function ask<Made extends Call>(call: Made, asked: Asked<Made>): Promise<AnswerOf<Made>> {
-  const { body = {} } = asked as { readonly body?: unknown };
-  const init: RequestInit = { method: call.method.toUpperCase() };
+async function ask<Called extends Name>(
+  called: Called,
+  asked: Asked<Calls[Called]>,
+): Promise<AnswerOf<Calls[Called]>> {
+  const place: Place = PLACES[called];
+  const { body = {}, ...where } = asked as Where & { readonly body?: unknown };
+  const init: RequestInit = { method: place.method.toUpperCase() };
   // what changes something always goes as JSON: nothing else is taken. A file goes as it is: it may
   // be no JSON at all, and the server says so
-  if (call.method !== 'get') {
-    init.body = call.textBody ? String(body) : JSON.stringify(body);
+  if (place.method !== 'get') {
+    init.body = place.textBody ? String(body) : JSON.stringify(body);
     init.headers = { 'content-type': 'application/json' };
   }
-  const response = await fetch(addressOf(call, asked), init).catch(() => {
+  const response = await fetch(addressOf(place, where), init).catch(() => {
     throw new AwayError();
   });
   const answer: unknown = await response.json().catch(() => undefined);
@@ -54,36 +62,35 @@ async function ask<Made extends Call>(call: Made, asked: Asked<Made>): Promise<A
   if (typeof answer !== 'object' || answer === null) throw new AwayError();
   if (response.status === 401) onUnknownDevice();
   if (!response.ok) throw new ProblemError(response.status, answer);
-  return answer as AnswerOf<Made>;
+  return answer as AnswerOf<Calls[Called]>;
 }
 
 export const api = {
   listJobs: (archived: boolean) =>
-    ask(calls.listJobs, { query: { archived: archived ? 'true' : 'false' } }).then(({ jobs }) => jobs),
-  readJob: (id: string) => ask(calls.readJob, { params: { id } }),
+    ask('listJobs', { query: { archived: archived ? 'true' : 'false' } }).then(({ jobs }) => jobs),
+  readJob: (id: string) => ask('readJob', { params: { id } }),
   saveJob: (revision: number, job: Job) =>
-    ask(calls.saveJob, { params: { id: job.id }, body: { revision, job } }),
+    ask('saveJob', { params: { id: job.id }, body: { revision, job } }),
   changeJob: (id: string, change: { revision: number; name?: string; archived?: boolean }) =>
-    ask(calls.changeJob, { params: { id }, body: change }),
+    ask('changeJob', { params: { id }, body: change }),
   duplicateJob: (id: string, newId: string, name: string) =>
-    ask(calls.duplicateJob, { params: { id }, body: { id: newId, name } }),
-  importJob: (text: string) => ask(calls.importJob, { body: text }),
-  exportAddress: (id: string) => addressOf(calls.exportJob, { params: { id } }),
-  restoreKept: (id: string) => ask(calls.restoreKept, { params: { id } }),
-  readShop: () => ask(calls.readShop, {}),
-  saveShop: (revision: number, equipment: Equipment) =>
-    ask(calls.saveShop, { body: { revision, equipment } }),
-  startRun: (jobId: string, start: Asked<typeof calls.startRun>['body']) =>
-    ask(calls.startRun, { params: { id: jobId }, body: start }),
-  runsOf: (jobId: string) => ask(calls.runsOf, { params: { id: jobId } }).then(({ runs }) => runs),
-  readRun: (id: string) => ask(calls.readRun, { params: { id } }),
-  readEvents: (id: string, after: number) => ask(calls.readEvents, { params: { id }, query: { after } }),
-  listLog: () => ask(calls.listLog, {}),
-  readLog: (id: string) => ask(calls.readLog, { params: { id } }),
-  readPairing: () => ask(calls.readPairing, {}),
-  pair: (code: string) => ask(calls.pair, { body: { code } }),
-  backupAddress: addressOf(calls.backup, {}),
-  restore: (text: string) => ask(calls.restore, { body: text }),
+    ask('duplicateJob', { params: { id }, body: { id: newId, name } }),
+  importJob: (text: string) => ask('importJob', { body: text }),
+  exportAddress: (id: string) => addressOf(PLACES.exportJob, { params: { id } }),
+  restoreKept: (id: string) => ask('restoreKept', { params: { id } }),
+  readShop: () => ask('readShop', {}),
+  saveShop: (revision: number, equipment: Equipment) => ask('saveShop', { body: { revision, equipment } }),
+  startRun: (jobId: string, start: Asked<Calls['startRun']>['body']) =>
+    ask('startRun', { params: { id: jobId }, body: start }),
+  runsOf: (jobId: string) => ask('runsOf', { params: { id: jobId } }).then(({ runs }) => runs),
+  readRun: (id: string) => ask('readRun', { params: { id } }),
+  readEvents: (id: string, after: number) => ask('readEvents', { params: { id }, query: { after } }),
+  listLog: () => ask('listLog', {}),
+  readLog: (id: string) => ask('readLog', { params: { id } }),
+  readPairing: () => ask('readPairing', {}),
+  pair: (code: string) => ask('pair', { body: { code } }),
+  backupAddress: addressOf(PLACES.backup, {}),
+  restore: (text: string) => ask('restore', { body: text }),
   appendEvents: (id: string, events: readonly RunEvent[]) =>
-    ask(calls.appendEvents, { params: { id }, body: { events: [...events] } }),
+    ask('appendEvents', { params: { id }, body: { events: [...events] } }),
 };

@@ -1,4 +1,5 @@
 export { boardTex, degreesTex, mmTex, unitTex } from './board.ts';
+export { breaksMachine, wordsOf } from './caution.ts';
 export {
   answerToSettle,
   giveText,

@@ -17,6 +17,7 @@ import type { Equipment } from '../../core/shop/index.ts';
 import { giveText, type StationId } from '../../core/station/index.ts';
 import { Guard, Notice } from '../frame/index.ts';
 import { stationScreens, type StationProps } from '../stations/index.ts';
+import { Cautions } from './Cautions.tsx';
 import { IssueDesk } from './issueDesk.ts';
 import { NextThing } from './NextThing.tsx';
 import { RouteCard } from './RouteCard.tsx';
@@ -65,6 +66,15 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
     editPart: editPart,
     issuesAt,
   };
+  const scrolled = useRef<HTMLDivElement>(null);
+  const work = useRef<HTMLElement>(null);
+  const first = useRef(true);
+  useEffect(() => {
+    // a station opens at its top; on a telephone the page goes there with it
+    scrolled.current?.scrollTo(0, 0);
+    if (!first.current && matchMedia('(max-width: 720px)').matches) work.current?.scrollIntoView();
+    first.current = false;
+  }, [job.id, part.id, station.id]);
   return (
     <main className="card">
       <RouteCard
@@ -75,8 +85,8 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
         shop={equipment}
         kept={kept}
       />
-      <section className="work" aria-label={station.title}>
-        <div className="work-scroll">
+      <section className="work" aria-label={station.title} ref={work}>
+        <div className="work-scroll" ref={scrolled}>
           <StationHead station={station} />
           <StationSays station={station} />
           <Guard what="This station" of={station}>
@@ -87,15 +97,7 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
           </Guard>
           <WorkingPanel working={station.working} give={giveText(station.values, job.units)} />
         </div>
-        {station.cautions.length > 0 && (
-          <div className="caution">
-            {station.cautions.map(({ code, when, text }) => (
-              <p key={code}>
-                <strong>{when}:</strong> {text}
-              </p>
-            ))}
-          </div>
-        )}
+        <Cautions key={`${job.id}-${station.id}-cautions`} cautions={station.cautions} />
       </section>
       <section className="scribe on-dye" aria-label="Drawing">
         <div className="scribe-sheet" tabIndex={0}>

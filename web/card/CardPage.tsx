@@ -13,7 +13,9 @@ import { api, keys, usePreferences, useShop } from '../state/index.ts';
 import { CannotPlan } from './CannotPlan.tsx';
 import { Card } from './Card.tsx';
 import './card.css';
+import './caution.css';
 import './work.css';
+import './phone.css';
 
 const isStation = (id: string | undefined): id is StationId => STATION_IDS.includes(id as StationId);
 

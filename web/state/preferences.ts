@@ -15,6 +15,9 @@ interface Preferences {
   readonly largeType: boolean;
   /** What the chart that is being read calls the positions of gears. */
   readonly chartLetters: ChartLetters;
+  /** The words of cautions that were read. */
+  readonly cautionsRead: readonly string[];
+  readCautions(words: readonly string[]): void;
   setChartLetters(letters: ChartLetters): void;
   swapEachStep(): void;
   swapLargeType(): void;
@@ -22,6 +25,9 @@ interface Preferences {
   setUnits(units: UnitSystem): void;
   swapWorking(): void;
 }
+
+/** More than there are; a browser’s store is small. */
+const MOST_CAUTIONS = 300;
 
 /** What this browser remembers of a person's taste. */
 export const usePreferences = create<Preferences>()(
@@ -33,6 +39,11 @@ export const usePreferences = create<Preferences>()(
       eachStep: false,
       largeType: false,
       chartLetters: {},
+      cautionsRead: [],
+      readCautions: (words) =>
+        set(({ cautionsRead }) => ({
+          cautionsRead: [...new Set([...cautionsRead, ...words])].slice(-MOST_CAUTIONS),
+        })),
       setChartLetters: (chartLetters) => set({ chartLetters }),
       swapEachStep: () => set(({ eachStep }) => ({ eachStep: !eachStep })),
       swapLargeType: () => set(({ largeType }) => ({ largeType: !largeType })),

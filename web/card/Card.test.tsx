@@ -119,4 +119,21 @@ describe('a spur gear on its card', () => {
     // 1.5 × 62 = 93
     await reads(panel, /Moved since it was settled.*96\.00 mm → 93\.00 mm/);
   });
+  test('a step is undone from whichever station, by key or button, and redone', async () => {
+    open(wheel(62), 'gear');
+    await typeInto('Teeth', '58');
+    await userEvent.click(within(route()).getByRole('link', { name: /Blank/ }));
+    await typeInto('Face width', '15');
+    await reads(route, /58 teeth.*Ø 90\.00 × 15\.00/);
+    await userEvent.keyboard('{Control>}z{/Control}');
+    await reads(route, /58 teeth.*Ø 90\.00 × 12\.00/);
+    await userEvent.click(screen.getByRole('button', { name: 'Undo' }));
+    await reads(route, /62 teeth.*Ø 96\.00 × 12\.00/);
+    // beyond the start nothing happens
+    await userEvent.keyboard('{Control>}z{/Control}');
+    await reads(route, /62 teeth.*Ø 96\.00 × 12\.00/);
+    expect(screen.getByRole('button', { name: 'Undo' }).getAttribute('aria-disabled')).toBe('true');
+    await userEvent.keyboard('{Control>}{Shift>}z{/Shift}{/Control}');
+    await reads(route, /58 teeth.*Ø 90\.00 × 12\.00/);
+  });
 });

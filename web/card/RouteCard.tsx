@@ -1,5 +1,5 @@
 import { Button, Input } from 'antd';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Issue } from '../../core/findings/index.ts';
 import { sayIssue } from '../../core/messages/index.ts';
@@ -8,7 +8,7 @@ import { wordsOf } from '../../core/kinds/index.ts';
 import type { PartPlan } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import type { StationId } from '../../core/station/index.ts';
-import { Notice } from '../frame/index.ts';
+import { Notice, Steps } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
 import { api } from '../state/index.ts';
 import { SaveLine } from './SaveLine.tsx';
@@ -44,6 +44,12 @@ export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteC
     const head = shop.heads.find((candidate) => candidate.id === id);
     if (head) edit((now) => withHead({ job: now, partId: part.id, head, shop }));
   };
+  const list = useRef<HTMLOListElement>(null);
+  useEffect(() => {
+    // on a telephone the strip comes to the station that is open
+    const here = list.current?.querySelector<HTMLElement>('[aria-current]');
+    if (here) list.current?.scrollTo?.({ left: here.offsetLeft - 60 });
+  }, [stationId]);
   return (
     <section className="route" aria-label="Route card">
       <div className="route-head">
@@ -52,7 +58,7 @@ export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteC
       </div>
       {job.parts.length > 1 && <PartTabs job={job} partId={part.id} />}
       <nav aria-label="Stations">
-        <ol className="route-list">
+        <ol className="route-list" ref={list}>
           {part.stations.map((station) => {
             const [first] = station.moved;
             return (
@@ -67,7 +73,8 @@ export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteC
                   <span className="route-body">
                     <span className="route-title">
                       {station.title}
-                      {first && ` · ${first.label.toLowerCase()} moved`}
+                      {first &&
+                        ` · ${first.label === 'Move' ? 'another move' : `${first.label.toLowerCase()} moved`}`}
                     </span>
                     <span className="route-answer">{station.answer}</span>
                   </span>
@@ -101,11 +108,21 @@ export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteC
         ))}
         <div className="route-last">
           <SaveLine />
+          <JobSteps />
           <Link to={`/jobs/${job.id}/print`}>Print</Link>
         </div>
       </div>
     </section>
   );
+}
+
+/** Back a step of the job, whichever station it was at. */
+function JobSteps() {
+  const canUndo = useDraft((draft) => draft.canUndo);
+  const canRedo = useDraft((draft) => draft.canRedo);
+  const undo = useDraft((draft) => draft.undo);
+  const redo = useDraft((draft) => draft.redo);
+  return <Steps canUndo={canUndo} canRedo={canRedo} undo={undo} redo={redo} />;
 }
 
 /** A job of several parts, each with a card of its own: a ring first, then the gear that it indexes. */

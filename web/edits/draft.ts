@@ -1,3 +1,4 @@
+import { dequal } from 'dequal';
 import { hashKey } from '@tanstack/react-query';
 import { create } from 'zustand';
 import type { Job } from '../../core/job/index.ts';
@@ -5,6 +6,7 @@ import { plan, refusals } from '../../core/plan/index.ts';
 import { NO_EQUIPMENT } from '../../core/shop/index.ts';
 import type { StoredJob } from '../../core/wire/index.ts';
 import { api, createSaver, keys, queryClient, type SaveFault } from '../state/index.ts';
+import { History, tabStore } from './history.ts';
 import { forgetDraft, keepDraft, keptDraft, putDraftAside } from './keptDrafts.ts';
 
 export type SaveState =
@@ -19,12 +21,21 @@ interface DraftState {
   /** Revision the draft was made from; 0 for a job not stored yet. */
   readonly revision: number;
   readonly save: SaveState;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
   open(job: Job, revision: number): void;
   edit(change: (job: Job) => Job): void;
+  /** Goes back a step, whichever station it was at; nothing at the start. */
+  undo(): void;
+  redo(): void;
   /** Stores at once what is waiting; resolves when it is done or refused. */
   flush(): Promise<void>;
   close(): void;
 }
+
+/** What was done to the job that is open. */
+const history = new History<Job>(() => Date.now());
+const steps = () => ({ canUndo: history.canUndo, canRedo: history.canRedo });
 
 /** Would the server refuse it? One that cannot even be planned is never sent. */
 function refuses(job: Job): boolean {
@@ -66,10 +77,19 @@ export const useDraft = create<DraftState>()((set, get) => {
       if (isOpen(job)) set({ save: fault });
     },
   });
+  /** Shows another state of the job that is open, and stores it a moment later. */
+  const show = (job: Job) => {
+    const { revision, save } = get();
+    keepDraft(job, revision);
+    set({ job, ...steps(), save: save.kind === 'conflict' ? save : { kind: 'waiting' } });
+    if (save.kind !== 'conflict') saver.later();
+  };
   return {
     job: null,
     revision: 0,
     save: { kind: 'stored' },
+    canUndo: false,
+    canRedo: false,
     open: (job, revision) => {
       saver.stop();
       const kept = keptDraft(job.id);
@@ -77,24 +97,39 @@ export const useDraft = create<DraftState>()((set, get) => {
       const same = kept !== null && hashKey([kept.job]) === hashKey([job]);
       if (same) forgetDraft(job.id);
       // typed but not stored when the page was last closed
-      if (kept && !same && revision >= kept.revision) {
-        set({ job: kept.job, revision: kept.revision, save: { kind: 'waiting' } });
+      const waits = kept && !same && revision >= kept.revision ? kept : null;
+      const { job: left } = get();
+      if (left && left.id !== job.id) history.keep(left);
+      history.open(tabStore(job.id), waits?.job ?? job, dequal);
+      if (waits) {
+        set({ job: waits.job, revision: waits.revision, ...steps(), save: { kind: 'waiting' } });
         saver.soon();
-      } else set({ job, revision, save: { kind: 'stored' } });
+      } else set({ job, revision, ...steps(), save: { kind: 'stored' } });
     },
     edit: (change) => {
-      const { job, revision, save } = get();
+      const { job } = get();
       if (!job) return;
       const changed = change(job);
       if (changed === job) return;
-      keepDraft(changed, revision);
-      set({ job: changed, save: save.kind === 'conflict' ? save : { kind: 'waiting' } });
-      if (save.kind !== 'conflict') saver.later();
+      history.record(job, changed);
+      show(changed);
+    },
+    undo: () => {
+      const { job } = get();
+      const before = job && history.undo(job);
+      if (before) show(before);
+    },
+    redo: () => {
+      const { job } = get();
+      const after = job && history.redo(job);
+      if (after) show(after);
     },
     flush: () => saver.now(),
     close: () => {
       saver.stop();
-      set({ job: null, revision: 0, save: { kind: 'stored' } });
+      const { job } = get();
+      if (job) history.keep(job);
+      set({ job: null, revision: 0, save: { kind: 'stored' }, canUndo: false, canRedo: false });
     },
   };
 });
@@ -112,3 +147,9 @@ export function dropDraft(id: string): void {
   useDraft.getState().close();
   void queryClient.invalidateQueries({ queryKey: keys.job(id) });
 }
+
+// undone is what was done on this page before it was loaded anew, too
+globalThis.addEventListener?.('pagehide', () => {
+  const { job } = useDraft.getState();
+  if (job) history.keep(job);
+});

@@ -7,4 +7,12 @@ export {
   type AsideDraft,
   type KeptDraft,
 } from './keptDrafts.ts';
-export { editShop, storeMineOverIt, takeStoredShop } from './shop.ts';
+export {
+  editShop,
+  openShopSteps,
+  redoShop,
+  storeMineOverIt,
+  takeStoredShop,
+  undoShop,
+  useShopSteps,
+} from './shop.ts';

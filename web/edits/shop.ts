@@ -1,6 +1,10 @@
+import { dequal } from 'dequal';
+import { create } from 'zustand';
 import { equipmentSchema, type Equipment } from '../../core/shop/index.ts';
 import type { StoredShop } from '../../core/wire/index.ts';
 import { api, createSaver, keys, queryClient, useShopSave, type ShopSave } from '../state/index.ts';
+
+import { History, tabStore } from './history.ts';
 
 const setSave = (save: ShopSave) => useShopSave.setState(save, true);
 const held = () => queryClient.getQueryData<StoredShop>(keys.shop);
@@ -26,6 +30,46 @@ const saver = createSaver<StoredShop, StoredShop>({
     setSave(fault.kind === 'failed' ? { kind: 'refused', message: fault.message } : fault),
 });
 
+/** What was done to the shop on this page, and what it was when that was told last. */
+const history = new History<Equipment>(() => Date.now());
+let known: Equipment | null = null;
+
+/** Can the last change of the shop be undone here? */
+export const useShopSteps = create<{ readonly canUndo: boolean; readonly canRedo: boolean }>()(() => ({
+  canUndo: false,
+  canRedo: false,
+}));
+
+/** The shop as it stands now. What another screen changed meanwhile cannot be undone from here. */
+export function openShopSteps(now: Equipment): void {
+  if (known === null || !dequal(known, now)) history.open(tabStore('shop'), now, dequal);
+  known = now;
+  useShopSteps.setState({ canUndo: history.canUndo, canRedo: history.canRedo });
+}
+
+/** Shows it at once, and stores it a moment later. */
+function show(equipment: Equipment): void {
+  const now = held();
+  if (!now) return;
+  void queryClient.cancelQueries({ queryKey: keys.shop });
+  queryClient.setQueryData<StoredShop>(keys.shop, { ...now, equipment });
+  known = equipment;
+  openShopSteps(equipment);
+  if (useShopSave.getState().kind === 'conflict') return;
+  setSave({ kind: 'waiting' });
+  saver.later();
+}
+
+function step(which: 'undo' | 'redo'): void {
+  const now = held();
+  if (!now) return;
+  openShopSteps(now.equipment);
+  const other = history[which](now.equipment);
+  if (other) show(other);
+}
+export const undoShop = (): void => step('undo');
+export const redoShop = (): void => step('redo');
+
 /**
  * Changes the shop: shown at once, stored a moment later.
  * @returns null, or why the change cannot be: two things of one name, a set of gears that is still used
@@ -35,12 +79,9 @@ export function editShop(change: (equipment: Equipment) => Equipment): string | 
   if (!now) return 'The shop is not open yet.';
   const checked = equipmentSchema.safeParse(change(now.equipment));
   if (!checked.success) return checked.error.issues[0]?.message ?? 'That cannot be.';
-  void queryClient.cancelQueries({ queryKey: keys.shop });
-  queryClient.setQueryData<StoredShop>(keys.shop, { ...now, equipment: checked.data });
-  if (useShopSave.getState().kind !== 'conflict') {
-    setSave({ kind: 'waiting' });
-    saver.later();
-  }
+  openShopSteps(now.equipment);
+  history.record(now.equipment, checked.data);
+  show(checked.data);
   return null;
 }
 
@@ -60,4 +101,8 @@ export async function storeMineOverIt(): Promise<void> {
   await saver.now();
 }
 
-window.addEventListener('pagehide', () => void saver.now());
+window.addEventListener('pagehide', () => {
+  const now = held();
+  if (now) history.keep(now.equipment);
+  void saver.now();
+});

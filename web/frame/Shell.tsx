@@ -63,7 +63,7 @@ const KEYS: readonly { readonly where: string; readonly keys: readonly (readonly
     where: 'On the bench',
     keys: [
       ['N', 'new job: what is on the bench?'],
-      ['1 – 5', 'there: a drawing, a gear to copy, a piece, two shafts, just divide'],
+      ['1 – 6', 'there: a drawing, a gear to copy, a piece, two shafts, just divide, a worm drive'],
       ['M', 'back to the mill: the job that was interrupted'],
     ],
   },
@@ -73,6 +73,7 @@ const KEYS: readonly { readonly where: string; readonly keys: readonly (readonly
       ['1 – 8', 'open a station'],
       ['S', 'settle it'],
       ['W', 'show or hide the working'],
+      ['Ctrl Z', 'back a step; Ctrl Shift Z forth again; in the shop as well'],
       ['U', 'swap mm and inches'],
       ['M', 'at the mill'],
     ],

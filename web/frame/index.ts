@@ -4,6 +4,7 @@ export { Notice } from './Notice.tsx';
 export { PageFault, PageWait } from './PageStates.tsx';
 export { PairDevice } from './PairDevice.tsx';
 export { saveFile as saveText, saveTable } from './saveTable.ts';
+export { Steps } from './Steps.tsx';
 export { Shell } from './Shell.tsx';
 export { dayText, minutesText } from './when.ts';
 export { useTitle } from './useTitle.ts';

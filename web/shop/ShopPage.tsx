@@ -1,9 +1,17 @@
 import { Button } from 'antd';
-import { useCallback, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { NavLink, useParams } from 'react-router';
 import type { Equipment } from '../../core/shop/index.ts';
-import { Notice, Shell, useTitle } from '../frame/index.ts';
-import { editShop, storeMineOverIt, takeStoredShop } from '../edits/index.ts';
+import { Notice, Shell, Steps, useTitle } from '../frame/index.ts';
+import {
+  editShop,
+  openShopSteps,
+  redoShop,
+  storeMineOverIt,
+  takeStoredShop,
+  undoShop,
+  useShopSteps,
+} from '../edits/index.ts';
 import { useShop, useShopSave } from '../state/index.ts';
 import { Cutters } from './Cutters.tsx';
 import { GearSets } from './GearSets.tsx';
@@ -44,9 +52,10 @@ export function ShopPage() {
             </NavLink>
           ))}
           <ShopSaveLine />
+          <ShopSteps />
         </nav>
         {shop.data ? (
-          <OpenShop equipment={shop.data.equipment} Table={Table} />
+          <OpenShop key={table} equipment={shop.data.equipment} Table={Table} />
         ) : (
           <p className="page-say">{shop.error?.message ?? 'Opening…'}</p>
         )}
@@ -64,6 +73,7 @@ function OpenShop({
 }) {
   const [removed, setRemoved] = useState<{ readonly what: string; readonly before: Equipment } | null>(null);
   const [refused, setRefused] = useState<string | null>(null);
+  useEffect(() => openShopSteps(equipment), [equipment]);
   const remove = useCallback<ShopProps['remove']>(
     (what, change) => {
       const why = editShop(change);
@@ -114,6 +124,12 @@ function putBack(now: Equipment, before: Equipment): Equipment {
     materials: lacking(before.materials, now.materials),
     mandrels: lacking(before.mandrels, now.mandrels),
   };
+}
+
+function ShopSteps() {
+  const canUndo = useShopSteps((steps) => steps.canUndo);
+  const canRedo = useShopSteps((steps) => steps.canRedo);
+  return <Steps canUndo={canUndo} canRedo={canRedo} undo={undoShop} redo={redoShop} />;
 }
 
 function ShopSaveLine() {

@@ -8,15 +8,20 @@ export const roundTextSchema = z.object({ typed: z.string().max(600), unit: unit
 export type RoundText = z.infer<typeof roundTextSchema>;
 
 const MOST_READINGS = 72;
+const LENGTH_UNIT = /^(?:mm|in|inch|inches|thou|")$/i;
 
 /**
- * Indicator readings one after another: `0 .02 .05 -.01`, all in one unit.
+ * Indicator readings one after another: `0 .02 .05 -.01`, all in one unit, which may stand behind the last.
  * Issues: those of the length parser for each; readings-few
  */
 export function readRound({ typed, unit }: RoundText): Result<readonly number[]> {
-  const words = typed.split(/[\s;]+|,(?=\s)/).filter((word) => word !== '');
+  const said = typed.split(/[\s;]+|,(?=\s)/).filter((word) => word !== '');
+  // `0 .002 .007 in`: the unit behind the last is meant for all
+  const behind = LENGTH_UNIT.test(said.at(-1) ?? '') ? ` ${said.at(-1)}` : '';
+  const words = behind ? said.slice(0, -1) : said;
   if (words.length === 0) return ok([]);
-  const read = words.map((word) => parseLength(measure(word, unit)));
+  const bare = (word: string) => /^[-+]?[\d.,/]+$/.test(word);
+  const read = words.map((word) => parseLength(measure(bare(word) ? word + behind : word, unit)));
   const issues = read.flatMap((one) => (one.ok ? [] : one.issues));
   if (issues.length > 0) return fail(issues[0]!);
   const few = { code: 'readings-few', path: '', severity: 'wrong', given: String(words.length) } as const;

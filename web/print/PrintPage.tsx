@@ -67,7 +67,7 @@ export function PrintPage() {
             name={job.name}
             units={job.units}
             asked={askedOf(part.id)}
-            foot={`Card no. ${revision}, ${dayText(updatedAt)}`}
+            foot={`Card as stored on ${dayText(updatedAt)}, version ${revision}`}
           />
         ))}
       </div>

@@ -81,11 +81,13 @@ function Table({ job, partId, shop, stored }: TableProps) {
   );
   const round = stationOf(part, 'spacing')?.detail.drawing;
   const circle = round?.along === 'turn' ? round.diameter : null;
+  // a motor’s or a table’s has no crank to count
+  const cranked = rows.some(({ crankTurns }) => crankTurns !== null);
   const cells = shown.map((row) => [
-    ...cellsOf({ row, way, ratio: detail.head?.ratio ?? '1', cuts }),
+    ...cellsOf({ row, way, ratio: detail.head?.ratio ?? '1', cuts, cranked }),
     ...(circle === null ? [] : readoutOf(row, circle)),
   ]);
-  const heading = [...headingOf(way), ...(circle === null ? [] : ['X mm', 'Y mm'])];
+  const heading = [...headingOf(way, cranked), ...(circle === null ? [] : ['X mm', 'Y mm'])];
   return (
     <main className="indexing">
       <header className="indexing-head">
@@ -197,7 +199,7 @@ function rowsOf(way: Way, part: PartPlan): IndexingRow[] {
     : [];
 }
 
-function headingOf({ choice }: Way): readonly string[] {
+function headingOf({ choice }: Way, cranked: boolean): readonly string[] {
   const place = choice.method === 'table' ? 'mm from the first' : 'angle from the first';
   const lands =
     choice.method === 'stepper'
@@ -205,7 +207,7 @@ function headingOf({ choice }: Way): readonly string[] {
       : choice.method === 'handwheel' || choice.method === 'table'
         ? 'reading'
         : 'hole';
-  return ['space', 'move', lands, 'turns of the crank', place, 'off by', 'cut'];
+  return ['space', 'move', lands, ...(cranked ? ['turns of the crank'] : []), place, 'off by', 'cut'];
 }
 
 function landsIn({ landing }: IndexingRow, way: Way, ratio: string): string {
@@ -252,18 +254,20 @@ function cellsOf({
   way,
   ratio,
   cuts,
+  cranked,
 }: {
   readonly row: IndexingRow;
   readonly way: Way;
   readonly ratio: string;
   readonly cuts: Cuts;
+  readonly cranked: boolean;
 }): readonly string[] {
   const place = exact(row.place);
   return [
     String(row.space),
     moveOf(row, way, ratio),
     landsIn(row, way, ratio),
-    turnsText(row.crankTurns),
+    ...(cranked ? [turnsText(row.crankTurns)] : []),
     way.choice.method === 'table' ? place.valueOf().toFixed(3) : dmsText(place),
     offText(row, way),
     cutText(cuts, row.space),

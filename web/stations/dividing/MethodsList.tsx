@@ -188,8 +188,9 @@ function UseButton({
       className={`use-button ${isNext ? 'is-next' : ''}`}
       aria-label={chosen ? undefined : `Use ${way.words}`}
       aria-pressed={chosen}
-      onClick={() => onChoose(way)}
-      disabled={chosen}
+      // pressed it stays where the focus is: the next key goes on from here
+      aria-disabled={chosen}
+      onClick={() => !chosen && onChoose(way)}
     >
       {chosen ? 'in use' : 'Use'}
     </button>

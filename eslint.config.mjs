@@ -14,8 +14,8 @@ export default tseslint.config(
     rules: {
       'house/through-the-index': 'error',
       'house/no-formatter-ignored': 'error',
-      // beyond three, things are told apart by name
-      'max-params': ['error', 5],
+      // beyond three, things are told apart by name; the figures that a code asks for come after it
+      'max-params': ['error', 4],
       // the formatter breaks what can be broken; what is left long is a sentence
       'max-len': [
         'error',
@@ -82,6 +82,10 @@ export default tseslint.config(
         },
       ],
     },
+  },
+  {
+    files: tests,
+    rules: { 'max-params': ['error', 5] },
   },
   {
     // what was written once stays what it was: a step of a migration calls nothing that lives on

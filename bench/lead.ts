@@ -79,7 +79,7 @@ function benchLathe(): boolean {
   const bases = LATHE.box.map(({ ratio }) => approx(LATHE.leadscrew.mul(ratio)));
   const loops = () =>
     Math.min(...bases.map((base) => Math.min(nested(teeth, lead / base) * base, Math.abs(base - lead))));
-  const search = () => findLatheGears(LATHE, lead, 20, { most: 1 })[0]!;
+  const search = () => findLatheGears(LATHE, { lead, engaged: 20 }, { most: 1 })[0]!;
   const same = Math.abs(loops() - Math.abs(search().lead - lead)) < 1e-12;
   console.log(`${same ? 'kept ' : 'MISSED'}  the same lathe gears from 24 gears and 32 settings`);
   const { work, yardstick } = compare({ name: 'lathe', work: loops, yardstick: search, rounds: 5 });

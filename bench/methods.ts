@@ -162,7 +162,7 @@ export function benchMethods(): boolean {
   );
   const strip = compare({
     name: 'strip',
-    work: () => reachOfCounts(STOCK_HEADS, STOCK_EQUIPMENT, 2, MOST),
+    work: () => reachOfCounts(STOCK_HEADS, STOCK_EQUIPMENT, { from: 2, to: MOST }),
     yardstick: () => bySearch(quiet),
     rounds: 3,
   });

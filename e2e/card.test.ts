@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { drawnSpurJob } from '../core/job/index.ts';
 import { journeysIn } from './journeys.ts';
+import { wait } from './person.ts';
 
 const place = journeysIn('demo');
 
@@ -306,5 +307,106 @@ test('a search that breaks off says so where its answer would stand, and is done
   // or by 72, 40/72 = 15 on 27, and −40/72: whichever plate is on comes first
   await person.sees(/28 spaces on 49, gears 48 : 28|15 spaces on 27, gears 40 : 72/);
   await person.seesGo(/broke off/);
+  expect(person.faults).toEqual([]);
+});
+
+test('a step back goes over stations and over a reload, and is stored; what another tab changed is left alone', async () => {
+  const person = await place.sitDown();
+  await person.goTo('/jobs/demo-lens-second/p1/gear');
+  await person.sees('62 teeth, m 1.5, 20°');
+  await person.types('Teeth', '58');
+  await person.sees('58 teeth, m 1.5, 20°');
+  await person.sees('✓ Stored');
+  await person.goTo('/jobs/demo-lens-second/p1/blank');
+  await person.sees('Ø 90.00');
+  await person.pressButton('Undo');
+  await person.sees('62 teeth, m 1.5, 20°');
+  await person.sees('✓ Stored');
+  const stored = await place.workshop.ask<{ job: { parts: { gear: { teeth: { typed: string } } }[] } }>(
+    'GET',
+    '/jobs/demo-lens-second',
+  );
+  expect(stored.job.parts[0]!.gear.teeth.typed).toBe('62');
+  // beyond the start nothing happens
+  await person.pressButton('Undo');
+  await person.sees('62 teeth, m 1.5, 20°');
+
+  // changed in another tab meanwhile: it is shown here, and is not undone from here
+  await person.types('Face width', '15');
+  await person.sees('✓ Stored');
+  const other = await place.sitDown();
+  await other.goTo('/jobs/demo-lens-second/p1/blank');
+  await other.sees('Ø 96.00 × 15.00');
+  await other.types('Face width', '16');
+  await other.sees('✓ Stored');
+  await person.page.bringToFront();
+  await person.sees('Ø 96.00 × 16.00');
+  await person.pressButton('Undo');
+  await wait(700);
+  await person.sees('Ø 96.00 × 16.00');
+  await person.types('Face width', '14');
+  await person.sees('✓ Stored');
+  expect(person.faults).toEqual([]);
+});
+
+test('on a telephone the station that is open stands under the thumb, and what to do next is in sight', async () => {
+  const person = await place.sitDown();
+  await person.page.setViewport({ width: 390, height: 844, hasTouch: true, isMobile: true });
+  await person.goTo('/jobs/demo-lens-second/p1/gear');
+  await person.sees('Depth rule');
+  const tops = () =>
+    person.page.evaluate(() => {
+      const top = (selector: string) => document.querySelector(selector)!.getBoundingClientRect();
+      return {
+        strip: top('.route-list').bottom,
+        work: top('.work').top,
+        next: top('.next-things').bottom,
+        wide: document.documentElement.scrollWidth,
+        small: [...document.querySelectorAll<HTMLElement>('.route-station, .next-things button')].filter(
+          (each) => each.offsetHeight < 44 && each.offsetParent !== null,
+        ).length,
+      };
+    });
+  await person.page.evaluate(() => scrollTo(0, 600));
+  // the strip is still there: another station, and its panel begins right below it
+  const station = await person.page.$('.route-station[href$="/dividing"]');
+  await station!.tap();
+  await person.sees('Ways on this head');
+  await person.page.waitForFunction(() => document.querySelector('.work')!.getBoundingClientRect().top > 0);
+  const at = await tops();
+  expect(at.work).toBeLessThan(200);
+  expect(at.work).toBeGreaterThanOrEqual(at.strip - 2);
+  expect(at.next).toBeLessThanOrEqual(845);
+  expect(at.wide).toBe(390);
+  expect(at.small).toBe(0);
+  expect(person.faults).toEqual([]);
+});
+
+test('what was changed in the shop is undone by key, also after the page was loaded anew', async () => {
+  const person = await place.sitDown();
+  await person.goTo('/shop/mandrels');
+  await person.goTo('/shop');
+  await person.sees('Table to the middle of its spindle');
+  await person.types('Worm ratio', '72');
+  await person.key('Tab');
+  await person.sees('72 turns of the crank');
+  await person.sees('✓ Stored');
+  await person.goTo('/shop');
+  await person.sees('72 turns of the crank');
+  await person.page.keyboard.down('Control');
+  await person.page.keyboard.press('z');
+  await person.page.keyboard.up('Control');
+  await person.sees('40 turns of the crank');
+  await person.sees('✓ Stored');
+  const { equipment } = await place.workshop.ask<{ equipment: { heads: { ratio: string }[] } }>(
+    'GET',
+    '/shop',
+  );
+  expect(equipment.heads[0]!.ratio).toBe('40');
+  await person.pressButton('Redo');
+  await person.sees('72 turns of the crank');
+  await person.pressButton('Undo');
+  await person.sees('40 turns of the crank');
+  await person.sees('✓ Stored');
   expect(person.faults).toEqual([]);
 });

@@ -143,13 +143,19 @@ export interface NearDifferential extends Omit<DifferentialMove, 'plateRatio'> {
 export function findNearDifferentials(
   ratio: Exact,
   divisions: number,
-  circles: readonly Circle[],
-  gears: GearTable,
   {
+    circles,
+    gears,
     simpleOnly = false,
     most = 20,
     stride = 1,
-  }: { readonly simpleOnly?: boolean; readonly most?: number; readonly stride?: number } = {},
+  }: {
+    readonly circles: readonly Circle[];
+    readonly gears: GearTable;
+    readonly simpleOnly?: boolean;
+    readonly most?: number;
+    readonly stride?: number;
+  },
 ): NearDifferential[] {
   const found: NearDifferential[] = [];
   const R = approx(ratio);

@@ -132,7 +132,9 @@ function approximateAnswer(ground: Ground, aim: Aim, most: number): MethodAnswer
   ];
   if (differentialOut(ground, aim) === null) {
     const { differential } = head;
-    const near = findNearDifferentials(ratio, countOf(aim)!, circles, differentialGears(head, gearSets)!, {
+    const near = findNearDifferentials(ratio, countOf(aim)!, {
+      circles,
+      gears: differentialGears(head, gearSets)!,
       simpleOnly: !differential!.stud,
       most,
       stride: aim.stride,

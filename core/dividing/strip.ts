@@ -62,8 +62,7 @@ function reachOf(head: HeadReady, count: number): number {
 export function reachOfCounts(
   heads: readonly Head[],
   equipment: ReachGround,
-  from: number,
-  to: number,
+  { from, to }: { readonly from: number; readonly to: number },
 ): Uint8Array {
   const made = heads.map((head) => ready(head, equipment));
   return Uint8Array.from({ length: Math.max(0, to - from + 1) }, (_, i) =>

@@ -94,7 +94,7 @@ describe('dividing with the lead geared', () => {
 
   test('the strip of counts knows it', () => {
     const reach = (count: number, of: Head, leadGeared: boolean) =>
-      REACHES[reachOfCounts([of], { gearSets: [STOCK_GEARS], leadGeared }, count, count)[0]!];
+      REACHES[reachOfCounts([of], { gearSets: [STOCK_GEARS], leadGeared }, { from: count, to: count })[0]!];
     expect([reach(53, head, false), reach(53, head, true), reach(53, onWork, true)]).toEqual([
       'differential',
       'none',

@@ -87,22 +87,23 @@ export function valuesOf({
   ];
 }
 
-export function workingOf(
-  sizes: SpurSizes,
-  detail: LeadDetail,
-  way: LeadWay,
-  {
-    screwLead,
-    ratio,
-    machine,
-    cutter,
-  }: {
-    readonly screwLead: Exact;
-    readonly ratio: Exact;
-    readonly machine: Exact;
-    readonly cutter: LeadCutter;
-  },
-): Working[] {
+export function workingOf({
+  sizes,
+  leadDetail: detail,
+  way,
+  screwLead,
+  ratio,
+  machine,
+  cutter,
+}: {
+  readonly sizes: SpurSizes;
+  readonly leadDetail: LeadDetail;
+  readonly way: LeadWay;
+  readonly screwLead: Exact;
+  readonly ratio: Exact;
+  readonly machine: Exact;
+  readonly cutter: LeadCutter;
+}): Working[] {
   const b = degreesTex(sizes.helixDeg, 4);
   const meshes = meshesOf(way.train);
   const product = (which: 'driver' | 'driven') => meshes.map((mesh) => mesh[which]).join(' \\times ');

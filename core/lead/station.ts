@@ -182,7 +182,7 @@ export function planLead(planned: LeadPlanned): LeadWork {
       : { train: way.train, idlers: way.idlers, drive: input.drive, hand, lead, screwLead, ratio },
     answer: `${trainText(way.train)}, ${setting.words}`,
     values: valuesOf({ leadDetail: done, way, lead, table: setting.setting }),
-    working: workingOf(sizes, done, way, { screwLead, ratio, machine, cutter }),
+    working: workingOf({ sizes, leadDetail: done, way, screwLead, ratio, machine, cutter }),
     cautions: cautionsOf(done),
     issues,
     detail: done,

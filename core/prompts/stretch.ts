@@ -68,9 +68,8 @@ function arms({ move }: Run): Step[] {
 /** The move to a landing: one, or two where crank and plate move by turns. */
 function turnTo(
   run: Run,
-  landing: Cut['landing'],
   last: Cut,
-  { space, round }: { space: number; round: boolean },
+  { landing, space, round }: { landing: Cut['landing']; space: number; round: boolean },
 ): Act[] {
   const from = last.landing;
   const turn: Act = { do: 'turn', landing, from, space, round };
@@ -204,7 +203,7 @@ function between(run: Run, last: Cut, next: Cut): Step[] {
     ...(dueCheck(run, last) ? [{ act: { do: 'chord' }, learner: true } as const] : []),
     ...unlock(run),
     ...moved(run, [
-      ...turnTo(run, next.landing, last, { space: next.space, round: false }),
+      ...turnTo(run, last, { landing: next.landing, space: next.space, round: false }),
       ...askForHole(next),
       ...arms(run),
     ]),
@@ -219,7 +218,7 @@ function toFirst(run: Run, last: Cut, next: Cut): Act[] {
   const { space } = next;
   if (run.full) {
     const landing = readAfresh(run) ? endOfRound(run, last.round) : next.landing;
-    const turns = turnTo(run, landing, last, { space, round: true });
+    const turns = turnTo(run, last, { landing, space, round: true });
     return readAfresh(run) ? [...turns, { do: 'zero' }] : turns;
   }
   // its zero was where another run left off: there is no reading to go back to
@@ -255,7 +254,7 @@ function close(run: Run, last: Cut): Step[] {
   return [
     ...toClear(run),
     ...unlock(run),
-    ...moved(run, turnTo(run, run.closing, last, { space, round: true })),
+    ...moved(run, turnTo(run, last, { landing: run.closing, space, round: true })),
     ...backFromExit(run),
     stop({ do: 'judge', space }),
   ];

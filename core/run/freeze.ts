@@ -45,9 +45,7 @@ function aimOf({ aim, line, inForce }: DividingDetail): Aim | null {
  * readings and a part of a turn begin afresh.
  */
 function frozenMotion(
-  aim: Aim,
-  choice: Run['move'],
-  ratio: string,
+  { aim, choice, ratio }: { readonly aim: Aim; readonly choice: Run['move']; readonly ratio: string },
   {
     startSpace,
     rounds,
@@ -205,7 +203,10 @@ export function freezeRun({
       ? { ...from.run.deepens, register: 'found' }
       : null;
   const continues: Run['continues'] = from && { runId: from.run.id, done: from.done };
-  const motion = frozenMotion(aim, choice, head?.ratio ?? '1', { startSpace, rounds: rounds.length, skip });
+  const motion = frozenMotion(
+    { aim, choice, ratio: head?.ratio ?? '1' },
+    { startSpace, rounds: rounds.length, skip },
+  );
   return ok({
     format: RUN_FORMAT,
     version: RUN_VERSION,

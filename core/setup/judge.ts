@@ -60,13 +60,11 @@ export function judgeSetup({
   type Field = keyof SetupInput | 'millId' | 'choice';
   const tell = <Code extends IssueCode>(
     code: Code,
-    severity: Issue['severity'],
-    path: Field,
-    given: string,
+    where: { readonly severity: Issue['severity']; readonly path: Field; readonly given: string },
     ...figures: FiguresOf<Code>
-  ) => issues.push(issueOf(code, { path, severity, given }, ...figures));
+  ) => issues.push(issueOf(code, where, ...figures));
   const ask = <Code extends IssueCode>(code: Code, path: Field, given: string, ...figures: FiguresOf<Code>) =>
-    tell(code, 'query', path, given, ...figures);
+    tell(code, { severity: 'query', path, given }, ...figures);
 
   for (const { key, name, needs, has, fits, remedies } of detail.fits)
     if (fits === false)
@@ -84,28 +82,37 @@ export function judgeSetup({
     ask('setup-cutter-small', 'cutterDiameter', mm(cutter.diameter), { depth: length(depth) });
   if (input.mandrelId !== null && input.holding !== 'chuck' && input.holding !== 'bar') {
     const fit = detail.mandrels.find(({ id }) => id === input.mandrelId);
-    if (!mandrel) tell('setup-left-shop', 'note', 'mandrelId', 'The mandrel');
+    if (!mandrel) tell('setup-left-shop', { severity: 'note', path: 'mandrelId', given: 'The mandrel' });
     else if (fit?.fits === false) ask('mandrel-fit', 'mandrelId', mandrel.name, { why: fit.line });
   }
   if (input.materialId !== null && detail.material === null)
-    tell('setup-left-shop', 'note', 'materialId', 'The material');
+    tell('setup-left-shop', { severity: 'note', path: 'materialId', given: 'The material' });
   if (data?.tooFast && read.speedSet === null)
-    tell('speed-none', 'note', 'speedSet', String(Math.round(data.rpm)), {
-      wanted: data.rpmWanted,
-    });
+    tell(
+      'speed-none',
+      { severity: 'note', path: 'speedSet', given: String(Math.round(data.rpm)) },
+      {
+        wanted: data.rpmWanted,
+      },
+    );
   if (detail.round && detail.round.runout > RUNOUT_FAR) ask('runout-far', 'round', mm(detail.round.runout));
   for (const field of ['alongTop', 'alongSide'] as const) {
     const moved = read[field];
     if (moved === null) continue;
-    if (read.alongLength === null) tell('along-alone', 'needed', 'alongLength', mm(Math.abs(moved)));
+    if (read.alongLength === null)
+      tell('along-alone', { severity: 'needed', path: 'alongLength', given: mm(Math.abs(moved)) });
     else if (Math.abs(moved) > ALONG_FAR * read.alongLength)
       ask('along-far', field, mm(Math.abs(moved)), { length: length(read.alongLength) });
   }
   const { keyWidth, keyCutter } = read;
   if (keyWidth !== null && keyCutter !== null && (keyCutter > keyWidth || keyWidth > 2 * keyCutter))
-    tell('keyway-cutter', 'wrong', 'keyCutter', mm(keyCutter), {
-      width: length(keyWidth),
-      least: length(keyWidth / 2),
-    });
+    tell(
+      'keyway-cutter',
+      { severity: 'wrong', path: 'keyCutter', given: mm(keyCutter) },
+      {
+        width: length(keyWidth),
+        least: length(keyWidth / 2),
+      },
+    );
   return issues;
 }

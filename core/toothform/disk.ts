@@ -55,7 +55,10 @@ function geometryOf({ form, helixAngle, cutterDiameter }: HelicalCut, cutterTeet
     y: across * cos + out * Math.sin(turn) * sin,
     z: -across * sin + out * Math.sin(turn) * cos,
   });
-  const left = (x: number, y: number, z: number, turn: number): Left => {
+  const left = (
+    { x, y, z }: { readonly x: number; readonly y: number; readonly z: number },
+    turn: number,
+  ): Left => {
     const radius = Math.hypot(x, y);
     const angle = Math.atan2(y, x) - (helixAngle === 0 ? 0 : z / advance);
     return { radius, turn, error: base * Math.cos(baseHelix) * (angle - trueSpace(radius)) * 1000 };
@@ -112,7 +115,7 @@ function touches(geometry: ReturnType<typeof geometryOf>, at: number): Left[] {
         else high = middle;
       }
       const { x, y, z } = place(here, low);
-      found.push(left(x, y, z, low));
+      found.push(left({ x, y, z }, low));
     }
     before = after;
   }
@@ -148,7 +151,7 @@ export function diskErrors(cut: HelicalCut, cutterTeeth: number, steps = 48): Fo
   const swept = Array.from({ length: 301 }, (_, i) => {
     const turn = -REACH + (2 * REACH * i) / 300;
     const { x, y, z } = place(corner, turn);
-    return left(x, y, z, turn);
+    return left({ x, y, z }, turn);
   });
   for (let i = 1; i < swept.length; i += 1) curves.push([swept[i - 1]!, swept[i]!]);
   const flank: FlankError[] = [];

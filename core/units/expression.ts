@@ -138,7 +138,14 @@ class Reader {
   private readonly allowed: string;
   sawUnit = false;
 
-  constructor(tokens: readonly Token[], given: string, factorOf: UnitFactor, allowed: string) {
+  constructor(
+    tokens: readonly Token[],
+    {
+      given,
+      factorOf,
+      allowed,
+    }: { readonly given: string; readonly factorOf: UnitFactor; readonly allowed: string },
+  ) {
     this.tokens = tokens;
     this.given = given;
     this.factorOf = factorOf;
@@ -264,10 +271,10 @@ export function readExpression(typed: string, factorOf: UnitFactor, allowed: str
     if (words === 1 && last.kind === 'word' && tokens.length > 1) {
       const factor = factorOf(last.text);
       if (!factor) return fail(issue('unit-unknown', typed, { allowed }, { unit: last.text }));
-      const bare = new Reader(tokens.slice(0, -1), typed, factorOf, allowed).readAll();
+      const bare = new Reader(tokens.slice(0, -1), { given: typed, factorOf, allowed }).readAll();
       return within({ value: bare.value.mul(factor), hadUnit: true }, typed, allowed);
     }
-    const reader = new Reader(tokens, typed, factorOf, allowed);
+    const reader = new Reader(tokens, { given: typed, factorOf, allowed });
     const { value, power } = reader.readAll();
     if (reader.sawUnit && power !== 1) return fail(issue('not-a-number', typed, { allowed }));
     return within({ value, hadUnit: power === 1 }, typed, allowed);

@@ -26,7 +26,7 @@ describe('lathe gears', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.5, max: 5, noNaN: true }), (module) => {
         const lead = Math.PI * module;
-        const [best] = findLatheGears(lathe, lead, 20, { most: 10 });
+        const [best] = findLatheGears(lathe, { lead, engaged: 20 }, { most: 10 });
         let least = Infinity;
         // the box alone, its gears one to one, is a way as well
         for (const { ratio } of lathe.box)
@@ -47,16 +47,18 @@ describe('lathe gears', () => {
       box: [{ name: '3', ratio: exact(1) }],
       gears: [66, 70].map((teeth) => ({ teeth, count: 1 })),
     };
-    const [best] = findLatheGears(three, (Math.PI * 25.4) / 10, 20, { most: 1 });
+    const [best] = findLatheGears(three, { lead: (Math.PI * 25.4) / 10, engaged: 20 }, { most: 1 });
     // 3 per inch is a lead of 1/3 in; π/10 in is 0.94248 of it
     expect(best!.train).toMatchObject({ driver: 66, driven: 70 });
     expect(best!.ppm).toBeCloseTo((66 / 70 / ((3 * Math.PI) / 10) - 1) * 1e6, 6);
   });
 
   test('no gears and no box: nothing, said as nothing; a box alone cuts what stands on its plate', () => {
-    expect(findLatheGears({ ...lathe, gears: [], box: [] }, 3, 20, { most: 5 })).toEqual([]);
+    expect(findLatheGears({ ...lathe, gears: [], box: [] }, { lead: 3, engaged: 20 }, { most: 5 })).toEqual(
+      [],
+    );
     // a quarter inch: 1/8 in of leadscrew twice over
-    const [alone] = findLatheGears({ ...lathe, gears: [] }, 6.35, 20, { most: 5 });
+    const [alone] = findLatheGears({ ...lathe, gears: [] }, { lead: 6.35, engaged: 20 }, { most: 5 });
     expect(alone).toMatchObject({ setting: '4', train: null, ppm: 0, leadText: '127/20' });
   });
 

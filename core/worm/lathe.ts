@@ -80,8 +80,7 @@ export function judgeLatheGears({
  */
 export function findLatheGears(
   lathe: Lathe,
-  lead: number,
-  engaged: number,
+  { lead, engaged }: { readonly lead: number; readonly engaged: number },
   { most, dividesBy = 1 }: { readonly most: number; readonly dividesBy?: number },
 ): readonly LatheWay[] {
   const table = tableOfGears(lathe.gears);

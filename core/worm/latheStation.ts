@@ -74,11 +74,13 @@ function findWays({
   readonly dividesBy: number;
 }): { readonly nearest: readonly LatheWay[]; readonly reaching: readonly LatheWay[] } {
   const near = (ways: readonly LatheWay[]) => ways.filter(({ ppm }) => Math.abs(ppm) < OUT_OF_REACH_PPM);
-  const all = findLatheGears(lathe, lead, engaged, { most: SHOWN });
+  const all = findLatheGears(lathe, { lead, engaged }, { most: SHOWN });
   return {
     nearest: all.length > 0 && near(all).length === 0 ? all.slice(0, 1) : near(all),
     reaching:
-      dividesBy === 1 ? [] : near(findLatheGears(lathe, lead, engaged, { most: REACHING_SHOWN, dividesBy })),
+      dividesBy === 1
+        ? []
+        : near(findLatheGears(lathe, { lead, engaged }, { most: REACHING_SHOWN, dividesBy })),
   };
 }
 

@@ -1,12 +1,10 @@
-import { dequal } from 'dequal';
-import { hashKey } from '@tanstack/react-query';
 import { create } from 'zustand';
 import type { Job } from '../../core/job/index.ts';
 import { plan, refusals } from '../../core/plan/index.ts';
 import { NO_EQUIPMENT } from '../../core/shop/index.ts';
 import type { StoredJob } from '../../core/wire/index.ts';
 import { api, createSaver, keys, queryClient, type SaveFault } from '../state/index.ts';
-import { History, tabStore } from './history.ts';
+import { History, sameDocument, tabStore } from './history.ts';
 import { forgetDraft, keepDraft, keptDraft, putDraftAside } from './keptDrafts.ts';
 
 export type SaveState =
@@ -94,13 +92,13 @@ export const useDraft = create<DraftState>()((set, get) => {
       saver.stop();
       const kept = keptDraft(job.id);
       // stored after all, though the page was closed before it heard so
-      const same = kept !== null && hashKey([kept.job]) === hashKey([job]);
+      const same = kept !== null && sameDocument(kept.job, job);
       if (same) forgetDraft(job.id);
       // typed but not stored when the page was last closed
       const waits = kept && !same && revision >= kept.revision ? kept : null;
       const { job: left } = get();
       if (left && left.id !== job.id) history.keep(left);
-      history.open(tabStore(job.id), waits?.job ?? job, dequal);
+      history.open(tabStore(job.id), waits?.job ?? job, sameDocument);
       if (waits) {
         set({ job: waits.job, revision: waits.revision, ...steps(), save: { kind: 'waiting' } });
         saver.soon();

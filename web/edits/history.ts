@@ -1,3 +1,5 @@
+import { hashKey } from '@tanstack/react-query';
+
 /** Where a history rests while its page is closed. */
 export interface HistoryStore {
   read(): string | null;
@@ -137,3 +139,6 @@ export const tabStore = (name: string): HistoryStore => ({
     }
   },
 });
+
+/** The same in every figure, whatever the order they were written in; what is not there is not written. */
+export const sameDocument = (a: unknown, b: unknown): boolean => hashKey([a]) === hashKey([b]);

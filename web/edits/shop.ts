@@ -1,10 +1,9 @@
-import { dequal } from 'dequal';
 import { create } from 'zustand';
 import { equipmentSchema, type Equipment } from '../../core/shop/index.ts';
 import type { StoredShop } from '../../core/wire/index.ts';
 import { api, createSaver, keys, queryClient, useShopSave, type ShopSave } from '../state/index.ts';
 
-import { History, tabStore } from './history.ts';
+import { History, sameDocument, tabStore } from './history.ts';
 
 const setSave = (save: ShopSave) => useShopSave.setState(save, true);
 const held = () => queryClient.getQueryData<StoredShop>(keys.shop);
@@ -42,7 +41,7 @@ export const useShopSteps = create<{ readonly canUndo: boolean; readonly canRedo
 
 /** The shop as it stands now. What another screen changed meanwhile cannot be undone from here. */
 export function openShopSteps(now: Equipment): void {
-  if (known === null || !dequal(known, now)) history.open(tabStore('shop'), now, dequal);
+  if (known === null || !sameDocument(known, now)) history.open(tabStore('shop'), now, sameDocument);
   known = now;
   useShopSteps.setState({ canUndo: history.canUndo, canRedo: history.canRedo });
 }

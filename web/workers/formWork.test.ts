@@ -32,15 +32,23 @@ describe('what is worked out off the drawing thread', () => {
   });
 
   test('a template of a helical gear is drawn for its virtual count', () => {
-    const straight = template(ground(), 'radial', 10, 'form', 'x');
-    const helical = template(ground({ helixDeg: 30 }), 'radial', 10, 'form', 'x');
+    const straight = template(ground(), { continuation: 'radial', scale: 10, as: 'form', title: 'x' });
+    const helical = template(ground({ helixDeg: 30 }), {
+      continuation: 'radial',
+      scale: 10,
+      as: 'form',
+      title: 'x',
+    });
     const wide = (of: typeof straight) => of.sizes.find(({ name }) => name === 'width at the outside')!.mm;
     // more teeth, straighter flanks: the space is narrower at the outside
     expect(wide(helical)).toBeLessThan(wide(straight));
   });
 
   test('what goes between threads is plain data', () => {
-    const work = [errorsOf(ground()), template(ground(), 'trochoid', 20, 'buttons', 'x')];
+    const work = [
+      errorsOf(ground()),
+      template(ground(), { continuation: 'trochoid', scale: 20, as: 'buttons', title: 'x' }),
+    ];
     expect(structuredClone(work)).toEqual(work);
   });
 });

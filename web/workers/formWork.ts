@@ -50,8 +50,15 @@ export function errorsOf(ground: FormGround): readonly CutterErrors[] {
 
 export const template = (
   ground: FormGround,
-  continuation: Continuation,
-  scale: number,
-  as: 'form' | 'buttons',
-  title: string,
+  {
+    continuation,
+    scale,
+    as,
+    title,
+  }: {
+    readonly continuation: Continuation;
+    readonly scale: number;
+    readonly as: 'form' | 'buttons';
+    readonly title: string;
+  },
 ): Template => templateOf({ form: flatForm(ground), continuation, scale, as, title });

@@ -16,5 +16,5 @@ interface TemplateWanted {
 /** A template for a tool ground to this very count. @param ground null asks nothing */
 export function useTemplate(ground: FormGround | null, wanted: TemplateWanted) {
   const { continuation, scale, as, title } = wanted;
-  return useAnswer('template', ground && scale ? [ground, continuation, scale, as, title] : null);
+  return useAnswer('template', ground && scale ? [ground, { continuation, scale, as, title }] : null);
 }

@@ -21,5 +21,5 @@ interface Reaching {
 export function useReach(heads: readonly Head[], { gearSets, to, leadGeared = false }: Reaching) {
   // what stands on a head today has no part in what it reaches
   const bare = heads.map((head) => ({ ...head, mounted: null, standing: UNKNOWN_STANDING }));
-  return useAnswer('reachOfCounts', [bare, { gearSets, leadGeared }, 2, to]);
+  return useAnswer('reachOfCounts', [bare, { gearSets, leadGeared }, { from: 2, to }]);
 }

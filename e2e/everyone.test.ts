@@ -72,6 +72,21 @@ async function strangersOn(session: CDPSession): Promise<string[]> {
   return here;
 }
 
+/**
+ * Shapes and figures of drawings that nothing lays out are black: a sheet is missing. Paper is black on
+ * purpose.
+ */
+const inkless = (person: Person): Promise<number> =>
+  person.page.evaluate(
+    () =>
+      [...document.querySelectorAll('main svg :is(path, circle, rect, text, polygon)')].filter((shape) => {
+        const { fill, visibility } = getComputedStyle(shape);
+        return (
+          fill === 'rgb(0, 0, 0)' && visibility === 'visible' && !shape.closest('.print, defs, clipPath')
+        );
+      }).length,
+  );
+
 /** Which shift the screen is in. */
 const shiftOn = (person: Person): Promise<string | undefined> =>
   person.page.evaluate(() => document.documentElement.dataset['shift']);
@@ -106,6 +121,7 @@ test('no view has a serious fault for those who see, hear or move differently, b
   const found: string[] = [];
   const strangers: string[] = [];
   const looked: string[] = [];
+  const black: string[] = [];
   for (const [address, sign] of VIEWS) {
     await person.goTo(address);
     await person.sees(sign);
@@ -115,10 +131,12 @@ test('no view has a serious fault for those who see, hear or move differently, b
       if (swapped) await swapShift(person, sign);
       const shift = await shiftOn(person);
       looked.push(`${shift} ${address}`);
+      if ((await inkless(person)) > 0) black.push(`${shift} ${address}`);
       found.push(...(await person.hardToUse()).map((fault) => `${shift} ${address} ${fault}`));
     }
   }
   expect(strangers).toEqual([]);
+  expect(black).toEqual([]);
   expect(found).toEqual([]);
   expect([...looked].sort()).toEqual(VIEWS.flatMap(([at]) => [`day ${at}`, `night ${at}`]).sort());
 });

@@ -197,6 +197,8 @@ test('cutters: a set is listed, the station says which serves and why others do 
   await person.key('3');
   await person.sees('m 1.25 No. 6, 20° 35 to 54 teeth ✓ fits');
   await person.sees('No. 3 is 35 to 54 teeth by the inch school and 17 to 20 teeth by the metric one');
+  await person.sees('Use m 1.25 No. 6, 20°, settle');
+  await person.pressButton('7 are out: show why');
   await person.sees('It covers 55 to 134 teeth, and this gear is cut as 40 teeth.');
   await person.sees(/made for 35: \+\d+ µm at the tip/);
   await person.press('Use m 1.25 No. 6, 20°', 'button');

@@ -35,7 +35,7 @@ async function draws(
   await person.types('Face width', face);
   await person.leavesField();
   await person.key('1');
-  await person.sees('Pressure angle');
+  await person.sees('Helical teeth');
 }
 
 test('a helical pair: lead, one angle bent for both gears, and their cards', async () => {

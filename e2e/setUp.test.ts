@@ -47,6 +47,7 @@ test('set up a gear: material, cutter, what it is run at, where it is clear, the
 test('which way it pushes follows spindle and feed, and what does not fit is told before anything is clamped', async () => {
   const person = await place.sitDown();
   await person.goTo('/jobs/demo-lens-second/p1/setup');
+  await person.opens('Held on a mandrel between centres, head at the left, cutter ↻, table to the right');
   await person.sees('The cut pushes the work left, towards the head');
   await person.sees('Thick end of the mandrel at the head');
   await person.sees('Learnt before: Key it: the bare mandrel slipped at space 51.');

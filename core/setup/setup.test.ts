@@ -52,6 +52,19 @@ describe('speed and feed', () => {
     expect(found.feedWanted).toBeCloseTo(125 * 12 * 0.035, 9);
     expect(found.chip).toBeCloseTo(50 / (125 * 12), 9);
   });
+  test('the steps on either side of what is wanted, with what the cutter then moves at', () => {
+    const speeds = [45, 63, 90, 125, 180];
+    // wanted: 24 m a minute over 60 mm, 127.3 turns; a rim of 0.18850 m goes by 125 and 180 times a minute
+    const { beside } = cuttingData({ ...plain, speeds });
+    expect(beside.map(({ rpm }) => rpm)).toEqual([125, 180]);
+    expect(beside[0]!.speed).toBeCloseTo(23.562, 3);
+    expect(beside[1]!.speed).toBeCloseTo(33.929, 3);
+    const only = (steps: readonly number[]) =>
+      cuttingData({ ...plain, speeds: steps }).beside.map(({ rpm }) => rpm);
+    expect(only([200, 400])).toEqual([200]);
+    expect(only([45, 90])).toEqual([90]);
+    expect(only([])).toEqual([]);
+  });
   test('a step that is hit exactly is taken; where all are too fast the slowest is, and says so', () => {
     expect(snapDown(90, [45, 90, 125])).toBe(90);
     expect(snapDown(30, [45, 90])).toBe(45);

@@ -5,6 +5,11 @@ export interface CuttingData {
   readonly rpm: number;
   /** Is even the slowest step faster than wanted? */
   readonly tooFast: boolean;
+  /**
+   * The machine's steps on either side of what is wanted, the slower first, with the cutting speed of each, m
+   * a minute; one where there is no step on the other side, none where the machine has no steps.
+   */
+  readonly beside: readonly { readonly rpm: number; readonly speed: number }[];
   /** mm a minute; null where the chip load is not known. */
   readonly feedWanted: number | null;
   readonly feed: number | null;
@@ -20,6 +25,17 @@ export interface CuttingData {
 export function snapDown(wanted: number, steps: readonly number[]): number {
   const below = steps.filter((step) => step <= wanted * (1 + 1e-9));
   return below.length > 0 ? Math.max(...below) : (steps[0] ?? wanted);
+}
+
+/** The nearest step that is not above what is wanted, and the nearest that is. */
+function stepsBeside(wanted: number, steps: readonly number[]): readonly number[] {
+  const isAbove = (step: number) => step > wanted * (1 + 1e-9);
+  const below = steps.filter((step) => !isAbove(step));
+  const above = steps.filter(isAbove);
+  return [
+    ...(below.length > 0 ? [Math.max(...below)] : []),
+    ...(above.length > 0 ? [Math.min(...above)] : []),
+  ];
 }
 
 interface Running {
@@ -57,13 +73,15 @@ export function cuttingData({
   const rpm = rpmSet ?? snapDown(rpmWanted, speeds);
   const feedWanted = chipLoad === null || teeth === null ? null : rpm * teeth * chipLoad;
   const feed = feedSet ?? (feedWanted === null ? null : snapDown(feedWanted, feeds));
+  const speedAt = (turns: number) => (turns * Math.PI * diameter) / 1000;
   return {
     rpmWanted,
     rpm,
+    beside: stepsBeside(rpmWanted, speeds).map((step) => ({ rpm: step, speed: speedAt(step) })),
     tooFast: rpm > rpmWanted * 1.001,
     feedWanted,
     feed,
-    speed: (rpm * Math.PI * diameter) / 1000,
+    speed: speedAt(rpm),
     chip: feed === null || teeth === null ? null : feed / (rpm * teeth),
   };
 }

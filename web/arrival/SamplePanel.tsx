@@ -1,4 +1,6 @@
 import { Segmented } from 'antd';
+import { useState } from 'react';
+import type { TakenSample } from '../../core/arrival/index.ts';
 import { takeSample, withHand } from '../../core/job/index.ts';
 import {
   sayAngle,
@@ -110,13 +112,12 @@ export function SamplePanel(props: StationProps<'gear'>) {
 interface FindingsProps {
   readonly found: Identified;
   readonly units: UnitSystem;
-  readonly taken: {
-    readonly pitch: { readonly typed: string; readonly unit: string };
-    readonly teeth: number;
-  } | null;
+  readonly taken: TakenSample | null;
   readonly onTake: (one: Identification) => void;
 }
 
+/** Candidates that are in sight at once, and in all. */
+const FIRST = 2;
 const SHOWN = 6;
 
 /**
@@ -131,12 +132,19 @@ function worthShowing(best: readonly Identification[]): readonly Identification[
 /** What gear that is: the likeliest first, with how each reading sits on it. */
 function Findings({ found, units, taken, onTake }: FindingsProps) {
   const { verdict, best, contradictions, deciding } = found;
+  const [all, setAll] = useState(false);
   if (verdict === 'nothing-read') return <p className="said">{sayVerdict(found, units)}</p>;
   const isTaken = (one: Identification) =>
     taken !== null &&
     one.figure === taken.pitch.typed &&
     one.system === taken.pitch.unit &&
-    one.teeth === taken.teeth;
+    one.teeth === taken.teeth &&
+    one.angleDeg === taken.angleDeg &&
+    one.stub === taken.stub &&
+    one.helixDeg === taken.helixDeg;
+  const worth = worthShowing(best);
+  // those as likely as the first are always in sight
+  const first = worth.filter((one, i) => i < FIRST || (one.tied && verdict === 'tie') || isTaken(one));
   return (
     <section className="findings" aria-label="What gear it is" aria-live="polite">
       <Notice
@@ -152,7 +160,7 @@ function Findings({ found, units, taken, onTake }: FindingsProps) {
         ))}
       </Notice>
       <ol className="found-list">
-        {worthShowing(best).map((one, i) => (
+        {(all ? worth : first).map((one, i) => (
           <li
             key={`${one.pitch} ${one.teeth} ${one.angleDeg} ${one.stub} ${one.helixDeg}`}
             className={one.tied && verdict === 'tie' ? 'is-tied' : ''}
@@ -174,6 +182,11 @@ function Findings({ found, units, taken, onTake }: FindingsProps) {
           </li>
         ))}
       </ol>
+      {worth.length > first.length && (
+        <button type="button" className="plain-link" aria-expanded={all} onClick={() => setAll(!all)}>
+          {all ? 'Show fewer' : `${worth.length - first.length} others sit worse: show them`}
+        </button>
+      )}
     </section>
   );
 }

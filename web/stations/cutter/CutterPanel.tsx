@@ -102,7 +102,8 @@ function Owned({ owned, inForce, onTake, none }: OwnedProps) {
   const fits = owned.filter(({ verdict }) => verdict !== 'out');
   // those of the right form come first; of the others a few say enough
   const outs = owned.filter(({ verdict }) => verdict === 'out');
-  const shown = [...fits, ...(all ? outs : outs.slice(0, OUT_SHOWN))];
+  const few = fits.length > 0 ? 0 : OUT_SHOWN;
+  const shown = [...fits, ...(all ? outs : outs.slice(0, few))];
   const [nearest] = owned.filter(({ sameForm }) => sameForm);
   return (
     <section aria-label="Cutters in the shop">
@@ -116,7 +117,7 @@ function Owned({ owned, inForce, onTake, none }: OwnedProps) {
         </p>
       )}
       <ol className="found-list">
-        {shown.map((one, i) => {
+        {shown.map((one) => {
           const chosen = one.id === inForce?.id;
           return (
             <li key={one.id}>
@@ -127,11 +128,7 @@ function Owned({ owned, inForce, onTake, none }: OwnedProps) {
                 <span className={`cutter-verdict is-${one.verdict}`}>{VERDICT[one.verdict]}</span>
                 <button
                   type="button"
-                  className={
-                    one.verdict === 'out' && !chosen
-                      ? 'plain-link'
-                      : `use-button ${i === 0 && !inForce && one.verdict === 'fits' ? 'is-next' : ''}`
-                  }
+                  className={one.verdict === 'out' && !chosen ? 'plain-link' : 'use-button'}
                   onClick={() => onTake(chosen ? null : one.id)}
                   aria-label={chosen ? `Put ${one.name} back` : `Use ${one.name}`}
                 >
@@ -143,9 +140,9 @@ function Owned({ owned, inForce, onTake, none }: OwnedProps) {
           );
         })}
       </ol>
-      {outs.length > OUT_SHOWN && (
+      {outs.length > few && (
         <button type="button" className="plain-link" aria-expanded={all} onClick={() => setAll(!all)}>
-          {all ? 'Show fewer' : `${outs.length - OUT_SHOWN} more are out: show why`}
+          {all ? 'Show fewer' : `${outs.length - few} ${few > 0 ? 'more ' : ''}are out: show why`}
         </button>
       )}
     </section>

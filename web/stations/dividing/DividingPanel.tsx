@@ -1,15 +1,15 @@
 import { Select } from 'antd';
-import { useId, useState } from 'react';
+import { useEffect, useId, useState } from 'react';
 import { Link } from 'react-router';
-import { armsText, rankMethods, type Way } from '../../../core/dividing/index.ts';
+import { armsText, rankMethods, type MethodAnswer, type Way } from '../../../core/dividing/index.ts';
 import { withDividing, withHead, withMill, withSpurPart } from '../../../core/job/index.ts';
 import { isGear } from '../../../core/kinds/index.ts';
 import { dividingGround } from '../../../core/plan/index.ts';
 import { measure } from '../../../core/units/index.ts';
 import { MeasureField } from '../../fields/index.ts';
-import { Notice } from '../../frame/index.ts';
+import { Fold, Notice } from '../../frame/index.ts';
 import { useWays } from '../../workers/index.ts';
-import { issuesBelow, type StationProps } from '../../panel/index.ts';
+import { issuesBelow, useOfferedWay, type StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 import { ErrorsRound } from './ErrorsRound.tsx';
 import { MakePlate } from './MakePlate.tsx';
@@ -34,6 +34,15 @@ export function DividingPanel(props: StationProps<'dividing'>) {
     head && aim ? { head, gearSets: ground.gearSets, steppers: ground.steppers, lead } : null,
     aim,
   );
+  const answers = rankMethods([...methods, ...(searched?.methods ?? [])]);
+  const offer = useOfferedWay((offered) => offered.offer);
+  const best = inForce === null && searched !== null ? bestExact(answers) : null;
+  useEffect(() => {
+    offer(part.id, best);
+    return () => offer(part.id, null);
+    // the same way, found anew at each drawing, is no other offer
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [offer, part.id, best?.key]);
   const make = () => setMaking((times) => times + 1);
   const choose = (way: Way) =>
     edit((now) => withDividing(now, part.id, (dividing) => ({ ...dividing, choice: way.choice })));
@@ -60,20 +69,6 @@ export function DividingPanel(props: StationProps<'dividing'>) {
       <OtherHeads {...props} />
       <Values values={station.values} units={units} only={shown} />
       {inForce && <Proved way={inForce} ratio={head?.ratio ?? ''} aim={aim} />}
-      {aim && (
-        <MethodsList
-          answers={rankMethods([...methods, ...(searched?.methods ?? [])])}
-          searching={searched === null}
-          broken={broken}
-          nearest={searched?.nearest ?? []}
-          inForce={inForce}
-          ratio={head?.ratio ?? ''}
-          diameter={aim.diameter}
-          onChoose={choose}
-          onCount={isGear(part) ? takeTeeth : null}
-          onMake={aim.full ? make : null}
-        />
-      )}
       {inForce && (
         <PreparationList
           steps={preparation}
@@ -82,6 +77,26 @@ export function DividingPanel(props: StationProps<'dividing'>) {
           lead={lead}
           shopHeads={shop.heads}
         />
+      )}
+      {aim && (
+        <Fold
+          className="more"
+          summary={waysSaid(answers, searched === null && broken === null)}
+          open={inForce === null || !inForce.proof.everySpaceTrue}
+        >
+          <MethodsList
+            answers={answers}
+            searching={searched === null}
+            broken={broken}
+            nearest={searched?.nearest ?? []}
+            inForce={inForce}
+            ratio={head?.ratio ?? ''}
+            diameter={aim.diameter}
+            onChoose={choose}
+            onCount={isGear(part) ? takeTeeth : null}
+            onMake={aim.full ? make : null}
+          />
+        </Fold>
       )}
       {inForce && (
         <p>
@@ -115,6 +130,18 @@ export function DividingPanel(props: StationProps<'dividing'>) {
       )}
     </>
   );
+}
+
+/** The least trouble that comes out exactly. */
+const bestExact = (answers: readonly MethodAnswer[]): Way | null =>
+  answers
+    .flatMap(({ out, ways }) => (out === null ? ways.slice(0, 1) : []))
+    .find(({ proof }) => proof.everySpaceTrue) ?? null;
+
+/** How many ways there are, before they are looked at: `All 53 ways on this head`. */
+function waysSaid(answers: readonly MethodAnswer[], searching: boolean): string {
+  const total = answers.reduce((sum, answer) => sum + (answer.out === null ? answer.total : 0), 0);
+  return searching ? `The ways on this head: ${total} so far` : `The ways on this head: ${total}`;
 }
 
 function saidOf({ choice, because }: Way): string {

@@ -65,12 +65,13 @@ export function MethodsList({
   const outs = answers.filter(({ out }) => out !== null);
   return (
     <section className="methods" aria-label="Ways">
-      <h3 className="methods-head">Ways on this head, least trouble first</h3>
+      <p className="soft">Least trouble first.</p>
       {serves.map((answer, i) => (
         <MethodRow
           key={answer.method}
           answer={answer}
-          isNext={i === 0 && inForce === null && !searching}
+          // an exact one is in brass below the drawing already
+          isNext={i === 0 && inForce === null && !searching && !isExact(answer)}
           inForce={inForce}
           ratio={ratio}
           diameter={diameter}

@@ -3,7 +3,7 @@ import { useId } from 'react';
 import { TOOTH_SYSTEMS, type GearInput } from '../../../core/gear/index.ts';
 import { withHand } from '../../../core/job/index.ts';
 import { dividingGround } from '../../../core/plan/index.ts';
-import { measure, parseCount, parsePitch } from '../../../core/units/index.ts';
+import { knownLength, lengthText, measure, parseCount, parsePitch } from '../../../core/units/index.ts';
 import {
   PITCH_UNITS,
   echoAngle,
@@ -13,11 +13,23 @@ import {
   LengthField,
   MeasureField,
 } from '../../fields/index.ts';
+import { Fold } from '../../frame/index.ts';
 import { NearCounts } from '../../strip/index.ts';
 import { bindTo, issuesBelow, type StationProps } from '../../panel/index.ts';
 import { HelixFields } from './HelixFields.tsx';
 import { MateFields } from './MateFields.tsx';
 import { Values } from '../Values.tsx';
+
+/** What is turned, cut and gauged by. */
+const MAIN_SIZES = ['pitchDiameter', 'wholeDepth', 'cutDepth', 'helix', 'lead', 'toothThickness'];
+const MORE_SIZES = [
+  'transverseModule',
+  'transverseAngle',
+  'addendum',
+  'clearance',
+  'circularPitch',
+  'baseDiameter',
+];
 
 const RULES = [
   ...TOOTH_SYSTEMS.map(({ id, name }) => ({ value: id, label: name })),
@@ -54,60 +66,66 @@ export function GearFields(props: StationProps<'gear'>) {
           placeholder="1.25 or 14 DP"
         />
         <MeasureField label="Teeth" {...bind('teeth')} placeholder="58" />
-        <MeasureField
-          label="Pressure angle"
-          {...bind('pressureAngle')}
-          echo={echoAngle(gear.pressureAngle)}
-          suffix={<span className="unit">°</span>}
-        />
-        <div className="field">
-          <label htmlFor={ruleId}>Depth rule</label>
-          <Select
-            id={ruleId}
-            value={gear.depth.rule}
-            options={RULES}
-            onChange={(rule) => setDepth({ rule })}
-            style={{ width: '100%' }}
+      </div>
+      <Values values={station.values} units={units} only={MAIN_SIZES} />
+      <Fold className="schools" open={isOwn(gear)} summary={usualSaid(props)}>
+        <div className="fields">
+          <MeasureField
+            label="Pressure angle"
+            {...bind('pressureAngle')}
+            echo={echoAngle(gear.pressureAngle)}
+            suffix={<span className="unit">°</span>}
           />
-          <div className="field-said">
-            <div className="field-echo">
-              {station.detail.otherDepths.find(({ inForce }) => inForce)?.source}
+          <div className="field">
+            <label htmlFor={ruleId}>Depth rule</label>
+            <Select
+              id={ruleId}
+              value={gear.depth.rule}
+              options={RULES}
+              onChange={(rule) => setDepth({ rule })}
+              style={{ width: '100%' }}
+            />
+            <div className="field-said">
+              <div className="field-echo">
+                {station.detail.otherDepths.find(({ inForce }) => inForce)?.source}
+              </div>
             </div>
           </div>
+          {gear.depth.rule === 'typed' && (
+            <>
+              <LengthField label="Whole depth, typed" {...bindDepth('wholeDepth')} units={units} />
+              <LengthField label="Addendum, typed" {...bindDepth('addendum')} units={units} />
+              <div className="field">
+                <label htmlFor={`${ruleId}-from`}>Read from</label>
+                <Input
+                  id={`${ruleId}-from`}
+                  value={gear.depth.readFrom}
+                  maxLength={120}
+                  onChange={(event) => setDepth({ readFrom: event.target.value })}
+                />
+                <div className="field-said" />
+              </div>
+            </>
+          )}
+          <LengthField
+            label="Depth stamped on cutter"
+            {...bindDepth('stamped')}
+            units={units}
+            hint={
+              stamp
+                ? `${echoLength(stamp.stamped, units)}, stamped on ${stamp.name}`
+                : 'If there is one: it wins over every rule.'
+            }
+          />
+          <LengthField
+            label="Thinner teeth, for backlash"
+            {...bind('thinning')}
+            units={units}
+            hint="Along the pitch circle; the cut goes deeper for it."
+          />
         </div>
-        {gear.depth.rule === 'typed' && (
-          <>
-            <LengthField label="Whole depth, typed" {...bindDepth('wholeDepth')} units={units} />
-            <LengthField label="Addendum, typed" {...bindDepth('addendum')} units={units} />
-            <div className="field">
-              <label htmlFor={`${ruleId}-from`}>Read from</label>
-              <Input
-                id={`${ruleId}-from`}
-                value={gear.depth.readFrom}
-                maxLength={120}
-                onChange={(event) => setDepth({ readFrom: event.target.value })}
-              />
-              <div className="field-said" />
-            </div>
-          </>
-        )}
-        <LengthField
-          label="Depth stamped on cutter"
-          {...bindDepth('stamped')}
-          units={units}
-          hint={
-            stamp
-              ? `${echoLength(stamp.stamped, units)}, stamped on ${stamp.name}`
-              : 'If there is one: it wins over every rule.'
-          }
-        />
-        <LengthField
-          label="Thinner teeth, for backlash"
-          {...bind('thinning')}
-          units={units}
-          hint="Along the pitch circle; the cut goes deeper for it."
-        />
-      </div>
+        <OtherDepths depths={station.detail.otherDepths} units={units} />
+      </Fold>
       <HelixFields
         gear={gear}
         helical={station.detail.helical}
@@ -130,42 +148,59 @@ export function GearFields(props: StationProps<'gear'>) {
         leadGeared={station.detail.helical !== null}
         onChoose={(count) => set({ teeth: measure(String(count), 'count') })}
       />
-      <Values
-        values={station.values}
-        units={units}
-        only={[
-          'pitchDiameter',
-          'wholeDepth',
-          'cutDepth',
-          'helix',
-          'transverseModule',
-          'transverseAngle',
-          'lead',
-          'addendum',
-          'clearance',
-          'toothThickness',
-          'circularPitch',
-          'baseDiameter',
-        ]}
-      />
-      {station.detail.otherDepths.length > 0 && (
-        <details className="schools">
-          <summary>Whole depth by the other schools</summary>
-          <table>
-            <tbody>
-              {station.detail.otherDepths.map(({ name, mm, source, inForce }) => (
-                <tr key={name} className={inForce ? 'is-in-force' : ''}>
-                  <td>{name}</td>
-                  <td className="num">
-                    <Length mm={mm} units={units} />
-                  </td>
-                  <td className="soft">{source}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </details>
-      )}
+      <Fold className="schools" summary="Every size of it">
+        <Values values={station.values} units={units} only={MORE_SIZES} />
+      </Fold>
+    </>
+  );
+}
+
+/** Is there anything in it that was not laid so? It lies open then, so that it is seen. */
+const isOwn = ({ depth, thinning }: GearInput): boolean =>
+  depth.rule === 'typed' || thinning.typed.trim() !== '';
+
+/** What most leave alone, in one line: `20°, ISO 53 profile A, 2.25 m; no stamp, no thinning`. */
+function usualSaid({ station, part: { gear }, units }: StationProps<'gear'>): string {
+  const { otherDepths } = station.detail;
+  const inForce = otherDepths.find(({ inForce }) => inForce);
+  const named = RULES.find(({ value }) => value === gear.depth.rule)!.label;
+  // no rule is in force: the cutter's own stamp is
+  const stamped = !inForce && otherDepths.length > 0 && gear.depth.rule !== 'typed';
+  const rule = stamped ? 'as stamped on the cutter' : (inForce?.name ?? named);
+  const thinning = knownLength(gear.thinning);
+  return [
+    gear.pressureAngle.typed.trim() === ''
+      ? 'no angle'
+      : `${gear.pressureAngle.typed.trim().replace('°', '')}°`,
+    `depth: ${rule}`,
+    thinning ? `thinner by ${lengthText(thinning, units, 'fine')}` : 'no thinning',
+  ].join(' · ');
+}
+
+interface OtherDepthsProps {
+  readonly depths: StationProps<'gear'>['station']['detail']['otherDepths'];
+  readonly units: StationProps<'gear'>['units'];
+}
+
+/** What the other schools cut. */
+function OtherDepths({ depths, units }: OtherDepthsProps) {
+  if (depths.length === 0) return null;
+  return (
+    <>
+      <h3>Whole depth by the other schools</h3>
+      <table>
+        <tbody>
+          {depths.map(({ name, mm, source, inForce }) => (
+            <tr key={name} className={inForce ? 'is-in-force' : ''}>
+              <td>{name}</td>
+              <td className="num">
+                <Length mm={mm} units={units} />
+              </td>
+              <td className="soft">{source}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
     </>
   );
 }

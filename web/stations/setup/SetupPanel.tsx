@@ -1,7 +1,7 @@
 import { withMill } from '../../../core/job/index.ts';
 import { isSpaced } from '../../../core/kinds/index.ts';
 import { CLEAR_BY, timeText, type SetupInput } from '../../../core/setup/index.ts';
-import { decimalText, lengthText } from '../../../core/units/index.ts';
+import { decimalText, lengthText, measure, plural, type UnitSystem } from '../../../core/units/index.ts';
 import { ChoiceField, Length, LengthField, MeasureField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
 import { bindTo, issuesBelow, type StationProps } from '../../panel/index.ts';
@@ -32,10 +32,14 @@ export function SetupPanel(props: StationProps<'setup'>) {
     <>
       <Running {...piece} />
       <ClearAt {...piece} />
-      <Fold className="more" summary="Holding it, and why" open={station.detail.travels === 'table'}>
+      <Fold
+        className="more"
+        summary={holdingSaid(props)}
+        open={station.detail.reasons.some(({ against }) => against)}
+      >
         <Holding {...piece} />
       </Fold>
-      <Fold className="more" summary="Bring the cutter to the middle">
+      <Fold className="more" summary={`Bring the cutter to the middle${centringSaid(station.detail, units)}`}>
         <CentreIt {...piece} />
       </Fold>
       <Fold
@@ -61,6 +65,35 @@ export function SetupPanel(props: StationProps<'setup'>) {
   );
 }
 
+const HELD = {
+  mandrel: 'on a mandrel between centres',
+  stub: 'on a stub in the head',
+  chuck: 'in a chuck',
+  bar: 'as one long bar',
+} as const;
+
+/** How the work is held and which way all goes, in one line. */
+function holdingSaid({ part: { setup }, station: { detail } }: StationProps<'setup'>): string {
+  const ways = [
+    HELD[setup.holding],
+    `head at the ${setup.headAt}`,
+    `cutter ${setup.spin === 'clockwise' ? '↻' : '↺'}`,
+    ...(detail.mill?.upright ? [setup.side === 'front' ? 'in front' : 'behind'] : []),
+    `table to the ${setup.feed}`,
+  ];
+  return `Held ${ways.join(', ')}`;
+}
+
+/** The move to the middle by the school chosen, where it is known. */
+function centringSaid(
+  { centrings, centring }: StationProps<'setup'>['station']['detail'],
+  units: UnitSystem,
+): string {
+  const chosen = centrings.find(({ by }) => by === centring);
+  if (!chosen || chosen.move === null) return '';
+  return `: ${chosen.dial ?? lengthText(chosen.move, units, 'fine')}`;
+}
+
 function fitSay(fits: StationProps<'setup'>['station']['detail']['fits']): string {
   const short = fits.filter((fit) => fit.fits === false).length;
   if (short > 0) return ` ✕ ${short} too short`;
@@ -84,7 +117,13 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
           options={[...shop.materials]
             .sort((a, b) => Number(a.starting) - Number(b.starting))
             .map(({ id, name, speed }) => ({ value: id, label: `${name}, ${speed}` }))}
-          echo={material?.starting ? 'A figure to start from. Write your own over it in the shop.' : ''}
+          echo={
+            material === null
+              ? 'Speed and feed follow from it.'
+              : material.starting
+                ? 'A figure to start from. Write your own over it in the shop.'
+                : ''
+          }
         />
         <ChoiceField
           label="Mill"
@@ -93,30 +132,34 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
           onChange={(id) => edit((now) => withMill({ job: now, partId: part.id, millId: id, shop }))}
           echo={mill && (mill.upright ? 'upright spindle' : 'arbor across the table')}
         />
-        <LengthField
-          label="Cutter diameter"
-          {...bind('cutterDiameter')}
-          units={units}
-          hint={
-            cutter.diameter !== null
-              ? `Empty: ${lengthText(cutter.diameter, units)}, the cutter’s own.`
-              : 'Measure it over its teeth.'
-          }
-        />
-        <LengthField
-          label="Cutter width"
-          {...bind('cutterWidth')}
-          units={units}
-          hint={cutter.width !== null ? `Empty: ${lengthText(cutter.width, units)}, the cutter’s own.` : ''}
-        />
-        <MeasureField
-          label="Teeth of the cutter"
-          {...bind('cutterTeeth')}
-          echo={cutter.teeth === null ? '1 for a fly cutter.' : `${cutter.teeth}`}
-        />
         {needsFace && <LengthField label="Length that is cut" {...bind('face')} units={units} />}
         {needsFace && <LengthField label="Outside of the work" {...bind('outside')} units={units} />}
       </div>
+      <Fold className="more" summary={cutterSaid(cutter, units)} open={!cutterKnown(cutter)}>
+        <div className="fields">
+          <LengthField
+            label="Cutter diameter"
+            {...bind('cutterDiameter')}
+            units={units}
+            hint={
+              cutter.diameter !== null
+                ? `Empty: ${lengthText(cutter.diameter, units)}, the cutter’s own.`
+                : 'Measure it over its teeth.'
+            }
+          />
+          <LengthField
+            label="Cutter width"
+            {...bind('cutterWidth')}
+            units={units}
+            hint={cutter.width !== null ? `Empty: ${lengthText(cutter.width, units)}, the cutter’s own.` : ''}
+          />
+          <MeasureField
+            label="Teeth of the cutter"
+            {...bind('cutterTeeth')}
+            echo={cutter.teeth === null ? '1 for a fly cutter.' : `${cutter.teeth}`}
+          />
+        </div>
+      </Fold>
       {data && (
         <dl className="values">
           <div>
@@ -126,6 +169,24 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
               <span className="other-unit">{decimalText(data.rpmWanted, 1)} wanted</span>
             </dd>
           </div>
+          {data.beside.length > 0 && (
+            <div>
+              <dt>Steps beside it</dt>
+              <dd className="setup-steps-beside">
+                {data.beside.map(({ rpm, speed }) => (
+                  <button
+                    key={rpm}
+                    type="button"
+                    className="unit-button"
+                    aria-pressed={rpm === data.rpm}
+                    onClick={() => set({ speedSet: measure(String(rpm), 'count') })}
+                  >
+                    {decimalText(rpm, 1)} rpm: {surfaceSpeedText(speed, units)}
+                  </button>
+                ))}
+              </dd>
+            </div>
+          )}
           {data.feed !== null && (
             <div>
               <dt>Feed</dt>
@@ -167,6 +228,25 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
   );
 }
 
+/** m a minute, or feet a minute to a job in inches. */
+const surfaceSpeedText = (speed: number, units: UnitSystem): string =>
+  units === 'mm' ? `${decimalText(speed, 1)} m/min` : `${decimalText((speed * 1000) / 304.8, 0)} ft/min`;
+
+type CutterSizes = StationProps<'setup'>['station']['detail']['cutter'];
+
+const cutterKnown = ({ diameter, width, teeth }: CutterSizes): boolean =>
+  diameter !== null && width !== null && teeth !== null;
+
+/** The cutter's sizes in one line, wherever they are known from. */
+function cutterSaid({ diameter, width, teeth }: CutterSizes, units: UnitSystem): string {
+  const sizes = [
+    diameter === null ? 'diameter not known' : `Ø ${lengthText(diameter, units)}`,
+    width === null ? 'width not known' : `${lengthText(width, units)} wide`,
+    teeth === null ? 'teeth not known' : plural(teeth, 'tooth', 'teeth'),
+  ];
+  return `The cutter: ${sizes.join(', ')}`;
+}
+
 /** Where the table is clear, from the first touch. */
 function ClearAt({ station, part, units, set }: SetupPieceProps) {
   const { stroke, sink, tableDial, firstTouch, travels } = station.detail;
@@ -184,6 +264,13 @@ function ClearAt({ station, part, units, set }: SetupPieceProps) {
   if (!stroke || !tableDial) return null;
   const entry = part.setup.indexAt === 'entry';
   const rows = [
+    {
+      key: 'set',
+      what: `First cut, first touch: set the ${travels} to`,
+      mm: firstTouch !== null && firstTouch >= 0.005 ? firstTouch : 0,
+      dial: '',
+      brass: false,
+    },
     {
       key: 'zero',
       what: entry ? 'Clear: index before this' : 'First touch, at full depth',
@@ -231,21 +318,6 @@ function ClearAt({ station, part, units, set }: SetupPieceProps) {
           ))}
         </span>
       </div>
-      <p className="said">
-        0 is where the cutter touches the work at full depth. The {travels} is set in the first cut, where the
-        turning cutter first touches:{' '}
-        {firstTouch !== null && firstTouch >= 0.005 ? (
-          <>
-            a shallower cut touches later, so there it is to read <b>{lengthText(firstTouch, units)}</b>
-          </>
-        ) : (
-          <>
-            there to <b>0</b>
-          </>
-        )}
-        . Leave {lengthText(CLEAR_BY, units)} beside 0; each space takes{' '}
-        {lengthText(stroke.travel[part.setup.indexAt], units)} of travel.
-      </p>
       <table className="list setup-clear">
         <tbody>
           {rows.map(({ key, what, mm, dial, brass }) => (
@@ -259,6 +331,10 @@ function ClearAt({ station, part, units, set }: SetupPieceProps) {
           ))}
         </tbody>
       </table>
+      <p className="soft">
+        0 is the touch at full depth; a shallower cut touches later. Leave {lengthText(CLEAR_BY, units)}{' '}
+        beside it. Each space takes {lengthText(stroke.travel[part.setup.indexAt], units)} of travel.
+      </p>
     </section>
   );
 }

@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import type { ElementHandle } from 'puppeteer-core';
-import { JOB_VERSION } from '../core/job/index.ts';
+import { drawnSpurJob, JOB_VERSION } from '../core/job/index.ts';
 import { journeysIn } from './journeys.ts';
 import type { Person } from './person.ts';
 import { wait } from './person.ts';
@@ -94,4 +94,120 @@ test('the first page loads nothing of the card, the drawings or the formulas', a
   expect(all).toContain('On the bench');
   for (const stranger of ['katex', 'ZodError', 'No simple', 'Whole depth', 'plate-landing'])
     expect(all.includes(stranger)).toBe(false);
+});
+
+test('the second job is laid like the first, says so, and can be laid plain', async () => {
+  const person = await place.sitDown();
+  await person.goTo('/jobs/new/divide');
+  await person.types('How many', '6');
+  await person.types('Name of the job', 'Six holes');
+  await person.leavesField();
+  await person.key('7');
+  await person.pressWords('Rough, then finish');
+  await person.types('Left for the finish pass', '0.35');
+  await person.leavesField();
+  await person.key('6');
+  await person.opens('Held');
+  await person.pressWords('↺ counter');
+  await person.sees('Held on a mandrel between centres, head at the left, cutter ↺, table to the right');
+  await person.sees('✓ Stored');
+
+  await person.goTo('/jobs/new/divide');
+  await person.sees('As in Six holes: which way cutter and table go, passes. Lay it plain');
+  await person.types('How many', '8');
+  await person.leavesField();
+  await person.key('7');
+  await person.sees('Left for the finish pass');
+  expect(await person.page.$eval('input[value="0.35"]', (field) => (field as HTMLInputElement).value)).toBe(
+    '0.35',
+  );
+  // what was said once goes with the first station
+  await person.seesNot(/As in Six holes/);
+
+  await person.goTo('/jobs/new/divide');
+  await person.types('How many', '9');
+  await person.pressButton('Lay it plain');
+  await person.seesGo(/As in/);
+  await person.sees('9');
+  await person.leavesField();
+  await person.key('7');
+  await person.sees('1 pass');
+  expect(person.faults).toEqual([]);
+});
+
+test('jobs are found by words, marked several at once, found by a tag; a few letters lead anywhere', async () => {
+  for (let i = 1; i <= 9; i += 1)
+    await place.workshop.ask('PUT', `/jobs/many-${i}`, {
+      revision: 0,
+      job: drawnSpurJob({
+        id: `many-${i}`,
+        name: `Moon wheel ${i}`,
+        pitch: '1',
+        teeth: 30 + i,
+        face: '8',
+        bore: '4',
+      }),
+    });
+  const person = await place.sitDown();
+  await person.goTo('/');
+  await person.types('Find a job', 'moon 37');
+  await person.seesGo(/Moon wheel 3/);
+  await person.sees('Moon wheel 7');
+  await person.types('Find a job', "'");
+  await person.sees('No job has all of that.');
+  await person.pressButton('Show every job');
+  await person.sees('Moon wheel 3');
+
+  await person.pressButton('Several at once');
+  for (const name of ['Moon wheel 6', 'Moon wheel 8', 'Moon wheel 9'])
+    await person.press(`Take ${name} too`, 'checkbox');
+  await person.sees('3 jobs');
+  await person.pressButton('Tags and person');
+  await person.page.waitForFunction(() => document.activeElement?.matches('.ant-modal .ant-select input'));
+  await person.page.keyboard.type('stair hall, brass,');
+  await person.page.keyboard.type('x'.repeat(41));
+  await person.key('Enter');
+  await person.sees('is too long: a tag is a word or two, at most 40 letters.');
+  await wait(400);
+  await person.key('Backspace');
+  await person.seesGo(/is too long/);
+  await person.types('For whom, or whose', 'Marta');
+  await person.pressButton('Keep');
+  await person.sees('for Marta');
+  await person.pressButton('Done');
+  // the address has what is looked for: it is there again after a reload
+  await person.pressButton('stair hall');
+  await person.seesGo(/Moon wheel 3/);
+  await person.page.reload();
+  await person.sees('Moon wheel 9');
+  await person.seesNot(/Moon wheel 3/);
+  expect(await person.hardToUse()).toEqual([]);
+
+  // put away together, and found among what was put away
+  await person.pressButton('Several at once');
+  await person.pressButton('All 3 in sight');
+  await person.pressButton('Put away');
+  await person.sees('No job has all of that.');
+  await person.pressButton('Show what was put away');
+  await person.sees('Moon wheel 6');
+
+  await person.key('g');
+  await person.page.waitForSelector('.go-places');
+  await person.page.keyboard.type('moon wheel 3');
+  await person.sees('33 teeth, m 1, 20°');
+  expect(await person.hardToUse()).toEqual([]);
+  await person.key('Enter');
+  await person.sees('1 · Gear');
+  await person.key('g');
+  await person.page.waitForSelector('.go-places');
+  await person.page.keyboard.type('div');
+  await person.key('Enter');
+  await person.sees('4 · Dividing');
+  await person.key('g');
+  await person.page.waitForSelector('.go-places');
+  await person.page.keyboard.type('127');
+  await person.key('Enter');
+  await person.sees('What this shop can divide');
+  await person.sees(/127/);
+  expect(person.faults).toEqual([]);
 });

@@ -96,6 +96,7 @@ test('a prime count: a differential way picked, proved, drawn, and cut at the mi
   );
   await option!.click();
   await person.sees(/Differential 11 spaces on 33, gears 56 : 24/);
+  await person.opens('The ways on this head');
   await person.pressButton('All 28 ways');
   await person.pressButton('Show all');
   await person.press('Use 13 spaces on 39, gears 56 : 24', 'button');
@@ -151,7 +152,7 @@ test('the depth: every school beside the one in force, the stamped figure wins',
   // the cutter that is in force has a stamp of its own
   await person.sees('0.1800 in = 4.572 mm, stamped on 12 P No. 3, fog drive');
   await person.sees(/Whole depth h 0\.1800 in 4\.572 mm/);
-  await person.pressWords('Whole depth by the other schools');
+  await person.sees('14 1/2° · depth: as stamped on the cutter · no thinning');
   await person.sees(/Form cutter, 2\.157 \/ P 0\.1798 in/);
   await person.sees(/Coarse pitch, 2\.25 \/ P 0\.1875 in/);
   await person.types('Depth stamped on cutter', '.1875');
@@ -353,7 +354,7 @@ test('on a telephone the station that is open stands under the thumb, and what t
   const person = await place.sitDown();
   await person.page.setViewport({ width: 390, height: 844, hasTouch: true, isMobile: true });
   await person.goTo('/jobs/demo-lens-second/p1/gear');
-  await person.sees('Depth rule');
+  await person.sees('Helical teeth');
   const tops = () =>
     person.page.evaluate(() => {
       const top = (selector: string) => document.querySelector(selector)!.getBoundingClientRect();
@@ -371,7 +372,7 @@ test('on a telephone the station that is open stands under the thumb, and what t
   // the strip is still there: another station, and its panel begins right below it
   const station = await person.page.$('.route-station[href$="/dividing"]');
   await station!.tap();
-  await person.sees('Ways on this head');
+  await person.sees('The ways on this head');
   await person.page.waitForFunction(() => document.querySelector('.work')!.getBoundingClientRect().top > 0);
   const at = await tops();
   expect(at.work).toBeLessThan(200);

@@ -7,7 +7,7 @@ const place = journeysIn('demo');
 
 const VIEWS: readonly (readonly [string, string])[] = [
   ['/', 'On the bench'],
-  ['/jobs/demo-lens-second/p1/gear', 'Depth rule'],
+  ['/jobs/demo-lens-second/p1/gear', 'Helical teeth'],
   ['/jobs/demo-winding/p1/blank', 'Moved since it was settled'],
   ['/jobs/demo-fog-cam/p1/cutter', 'Metric school'],
   ['/jobs/new', 'What is on the bench?'],
@@ -172,6 +172,13 @@ test('by keyboard alone: a new job, its numbers, a way chosen, the mill', async 
   await person.page.keyboard.type('0');
   await person.leavesField();
   await person.key('4');
+  await person.sees('The ways on this head');
+  await person.page.evaluate(() =>
+    [...document.querySelectorAll('summary')]
+      .find(({ innerText }) => innerText.startsWith('The ways'))
+      ?.focus(),
+  );
+  await person.key('Enter');
   await person.sees('All 18 ways');
   await person.page.focus('.method-why button');
   await person.key('Enter');

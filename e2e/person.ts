@@ -104,7 +104,28 @@ export class Person {
     await this.seesNot(unwanted);
   }
 
+  /** Opens what is folded away, by the line that tells of it; leaves it where it lies open. */
+  async opens(summary: string): Promise<void> {
+    const handle = await this.findInPage('summary', summary, true);
+    if (await handle.evaluate((each) => !(each.parentElement as HTMLDetailsElement).open))
+      await this.pressIt(handle, summary);
+  }
+
+  /** What is asked for and lies in a fold: the fold is opened by its line, as a hand does. */
+  private async unfold(name: string): Promise<void> {
+    await this.page.evaluate((wanted) => {
+      const says = (each: Element) =>
+        [each.textContent, each.getAttribute('aria-label')].some(
+          (said) => said?.replace(/\s+/g, ' ').trim() === wanted,
+        );
+      const named = [...document.querySelectorAll('label, .either-label, button')].filter(says);
+      if (named.some((each) => !each.closest('details:not([open])'))) return;
+      named[0]?.closest('details:not([open])')?.querySelector('summary')?.click();
+    }, name);
+  }
+
   private async byName(name: string, role?: string): Promise<ElementHandle> {
+    await this.unfold(name);
     const found = await this.page.waitForSelector(
       `::-p-aria([name="${name}"]${role ? `[role="${role}"]` : ''})`,
       { visible: true },
@@ -205,6 +226,7 @@ export class Person {
    * Waits until the longer search for ways has said all it has to say: what stands below it moves down then.
    */
   async searched(): Promise<void> {
+    await this.opens('The ways on this head');
     await this.sees(/Approximate/);
   }
 

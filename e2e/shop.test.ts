@@ -205,6 +205,8 @@ test('a table with a wheel: read from the start, every space, and its table to p
 test('a ring that a gear needs becomes a part of its job, is drilled, put on the head and used', async () => {
   const person = await place.sitDown();
   await person.goTo('/jobs/new/divide');
+  // the table that was divided on last is not this job’s
+  await person.pressButton('Lay it plain');
   await person.types('How many', '73');
   await person.leavesField();
   await person.key('4');
@@ -272,6 +274,7 @@ test('a job goes on when its head leaves the shop, and says so', async () => {
     'Head with three plates is no longer in the shop. This job keeps its own copy and goes on with it.',
   );
   await person.sees('1 turn + 7 spaces on 33');
+  await person.opens('The ways on this head');
   await person.sees(/All \d+ ways/);
   await person.goTo('/shop');
   await person.pressButton('Add one with three plates');

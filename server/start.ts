@@ -37,6 +37,7 @@ export async function startServer(config: Config, log: Logger): Promise<Running>
     log: new LogService(store, jobs, shop),
     backup: new BackupService(store, config.dataFolder),
   };
+  await jobs.listOlder();
   if (config.workshop === 'demo') await seedDemo(services);
   await gatherStore(store);
 

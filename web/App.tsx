@@ -63,10 +63,14 @@ const router = createBrowserRouter([
 
 export function App() {
   const shift = usePreferences((preferences) => preferences.shift);
+  const singleKeys = usePreferences((preferences) => preferences.singleKeys);
   const theme = useMemo(() => antdTheme(shift), [shift]);
   useEffect(() => {
     document.documentElement.dataset['shift'] = shift;
   }, [shift]);
+  useEffect(() => {
+    document.documentElement.dataset['keys'] = singleKeys ? 'on' : 'off';
+  }, [singleKeys]);
   const [unknown, setUnknown] = useState(false);
   useEffect(() => whenUnknownDevice(() => setUnknown(true)), []);
   return (

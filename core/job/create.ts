@@ -35,6 +35,8 @@ function newJob(given: NewJob, kind: Kind, by: ArrivalBy = 'drawing'): Job {
     version: JOB_VERSION,
     id,
     name,
+    person: '',
+    tags: [],
     units,
     parts: [newPart({ kind, id: 'p1', newJob: given, by })],
     relations: [],

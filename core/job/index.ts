@@ -1,5 +1,6 @@
 export { newDivideJob, newDriveJob, newSpurJob } from './create.ts';
 export { withHead, withLathe, withLeadGears, withMill } from './equip.ts';
+export { laidLike, type LaidLike } from './habits.ts';
 export { headWithMade, madeFor, ringPartFor, withRingPart } from './made.ts';
 export { duplicateJob, withRunBegun } from './measured.ts';
 export { indexedParts, withDividing, withPart, withSpurPart } from './parts.ts';
@@ -20,4 +21,5 @@ export {
 export { agreeOnDrive, drivesDiffer, partnerOf, withDrive } from './drive.ts';
 export { drawnDriveJob, drawnHelicalJob, drawnSpurJob } from './sampleJob.ts';
 export { jobFileText, readJob, readJobFile, shapeIssues } from './read.ts';
-export { JOB_VERSION, jobSchema, type Job } from './schema.ts';
+export { JOB_VERSION, jobSchema, MOST_TAGS, personSchema, tagsSchema, type Job } from './schema.ts';
+export { listingOf, plainWords, type JobListed } from './listing.ts';

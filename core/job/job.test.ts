@@ -57,7 +57,7 @@ describe('job files', () => {
     expect(back).toEqual({ ok: true, value: typed });
   });
 
-  test.each([1, 2, 3, 4, 5, 6, 7])(
+  test.each([1, 2, 3, 4, 5, 6, 7, 8])(
     'the kept sample of version %d still reads, and is brought up to today',
     (version) => {
       const sample = readFileSync(new URL(`./samples/v${version}.json`, import.meta.url), 'utf8');
@@ -91,6 +91,21 @@ describe('job files', () => {
       expect(migrateJob(kept(`v${version}`), 8)).toEqual(kept(`in-v8/v${version}`));
     },
   );
+
+  test('a job of version 8 is nobody’s and has no tags', () => {
+    const kept = readFileSync(new URL('./samples/v8.json', import.meta.url), 'utf8');
+    const before = JSON.parse(kept) as RawJob;
+    expect(migrateJob(before, 9)).toEqual({ ...before, version: 9, person: '', tags: [] });
+  });
+
+  test('tags are words on one line, each once, and no more than twenty', () => {
+    const reads = (tags: readonly string[]) => readJob({ ...job, tags }).ok;
+    expect(reads(['orrery', 'brass', 'O’Neill’s'])).toBe(true);
+    expect(reads(Array.from({ length: 20 }, (_, i) => `tag ${i}`))).toBe(true);
+    expect(reads(Array.from({ length: 5000 }, (_, i) => `tag ${i}`))).toBe(false);
+    for (const bad of [['twice', 'twice'], [''], ['two\nlines'], ['x'.repeat(41)]])
+      expect(reads(bad)).toBe(false);
+  });
 
   test('not JSON, cut short anywhere, another file, a later version', () => {
     const text = jobFileText(job);

@@ -144,6 +144,8 @@ const steps: Readonly<Record<number, (job: RawJob) => RawJob>> = {
   }),
   // what was sunk, the hand of a sample and the corners of a wheel came in
   7: (job) => ({ ...job, version: 8, parts: partsBy(job, partFromV7) }),
+  // a job says whose it is, and has words to be found by
+  8: (job) => ({ ...job, version: 9, person: '', tags: [] }),
 };
 
 /**

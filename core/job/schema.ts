@@ -4,7 +4,7 @@ import { equipmentSchema } from '../shop/index.ts';
 import { unitSystemSchema } from '../units/index.ts';
 
 export const JOB_FORMAT = 'vuelta-job';
-export const JOB_VERSION = 8;
+export const JOB_VERSION = 9;
 
 /** How parts of a job hang together: a pair, a worm drive, a ring that indexes another part. */
 const relationSchema = z
@@ -15,6 +15,26 @@ const relationSchema = z
   })
   .readonly();
 
+/** The most tags one job may have. */
+export const MOST_TAGS = 20;
+/** A word or two on one line, to find jobs by. */
+export const tagSchema = z
+  .string()
+  .trim()
+  .min(1)
+  .max(40)
+  .regex(/^[^\p{C}]*$/u, 'one line');
+export const tagsSchema = z
+  .array(tagSchema)
+  .max(MOST_TAGS, `at most ${MOST_TAGS} tags`)
+  .refine((tags) => new Set(tags).size === tags.length, 'each tag once')
+  .readonly();
+export const personSchema = z
+  .string()
+  .trim()
+  .max(80)
+  .regex(/^[^\p{C}]*$/u, 'one line');
+
 /** One job is one document. */
 export const jobSchema = z
   .object({
@@ -22,6 +42,10 @@ export const jobSchema = z
     version: z.literal(JOB_VERSION),
     id: idSchema,
     name: z.string().trim().min(1).max(120),
+    /** Who it is for, or whose it is; may be empty. */
+    person: personSchema,
+    /** Words to find it by. */
+    tags: tagsSchema,
     /** The units shown large. */
     units: unitSystemSchema,
     parts: z.array(partSchema).min(1).max(20).readonly(),

@@ -23,6 +23,9 @@ const DOCUMENTS: { readonly [K in Kind]: KindDocument<PartOf<K>> } = {
   wheel: wheelDocument,
 };
 
+/** The name of a kind. */
+export const kindSchema = z.enum(Object.keys(DOCUMENTS) as [Kind, ...Kind[]]);
+
 /** The document face of a kind: what is laid, what it is called, its stations. */
 export const documentOf = <K extends Kind>(kind: K): (typeof DOCUMENTS)[K] => DOCUMENTS[kind];
 

@@ -1,7 +1,10 @@
 export {
   beforeCutting,
+  bestCutter,
   dividingGround,
+  nextWaiting,
   stationOf,
+  waitsForPerson,
   whatItIs,
   type AnyStationPlan,
   type Cutting,

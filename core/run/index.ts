@@ -16,6 +16,7 @@ export { paceOf, type Pace } from './pace.ts';
 export { holesDrilled } from './drilled.ts';
 export { firstMetal, placeOf, roundOf } from './places.ts';
 export { toldByHole, whereInRun, type LostCount, type Whereabouts } from './lostCount.ts';
+export { RUN_STANDINGS, standingOfRun, type RunStanding } from './standing.ts';
 export { readRun } from './read.ts';
 export { reconcile } from './reconcile.ts';
 export { groundOfRun, sayLanding } from './saying.ts';

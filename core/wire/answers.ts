@@ -1,7 +1,7 @@
 import type { Issue } from '../findings/index.ts';
 import type { MeasuredRecord } from '../inspect/index.ts';
 import type { Job } from '../job/index.ts';
-import type { Run, RunDigest, RunEvent, RunSummary } from '../run/index.ts';
+import type { Run, RunDigest, RunEvent, RunStanding, RunSummary } from '../run/index.ts';
 import type { NowLine } from '../prompts/index.ts';
 import type { Equipment } from '../shop/index.ts';
 
@@ -29,7 +29,12 @@ export interface JobListing {
   readonly line: string;
   readonly revision: number;
   readonly archived: boolean;
+  readonly createdAt: string;
   readonly updatedAt: string;
+  readonly kinds: readonly string[];
+  readonly person: string;
+  readonly tags: readonly string[];
+  readonly standing: RunStanding;
   readonly run: {
     readonly id: string;
     readonly startedAt: string;
@@ -40,6 +45,26 @@ export interface JobListing {
   } | null;
   /** What of it rests here and cannot be read, in a sentence; null where all of it can. */
   readonly trouble: string | null;
+}
+
+/** What jobs can be looked for by: what those on the bench, or put away, have. */
+export interface JobMarks {
+  readonly persons: readonly string[];
+  readonly tags: readonly string[];
+  readonly materials: readonly { readonly id: string; readonly name: string }[];
+}
+
+/** A page of jobs. */
+export interface JobsPage {
+  readonly jobs: readonly JobListing[];
+  /** Of all pages. */
+  readonly total: number;
+  /** Asks for the page after this one; null where there is none. */
+  readonly next: string | null;
+  /** With the first page only. */
+  readonly marks: JobMarks | null;
+  /** The job that was left in the middle at the mill, newest first; with the first page only. */
+  readonly interrupted: JobListing | null;
 }
 
 export interface StoredRun {

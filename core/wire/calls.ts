@@ -1,13 +1,14 @@
 import { z } from 'zod';
 import type { MethodAnswer } from '../dividing/index.ts';
-import { idSchema } from '../kinds/index.ts';
+import { personSchema, tagsSchema, type Job } from '../job/index.ts';
+import { idSchema, kindSchema } from '../kinds/index.ts';
 import type { BendAnswer, LeadWay } from '../lead/index.ts';
 import type { Plan } from '../plan/index.ts';
 import { pieceSchema, runEventSchema } from '../run/index.ts';
 import type {
   Appended,
   EventsPage,
-  JobListing,
+  JobsPage,
   LogEntry,
   LogPage,
   Restored,
@@ -16,7 +17,7 @@ import type {
   StoredShop,
   UnreadRun,
 } from './answers.ts';
-import { equipmentBodySchema, jobBodySchema } from './bodies.ts';
+import { equipmentBodySchema, jobBodySchema, jobQuerySchema } from './bodies.ts';
 import { call } from './call.ts';
 import { PLACES } from './places.ts';
 import * as shapes from './shapes.ts';
@@ -75,9 +76,18 @@ export const planningCalls = {
 
 export const jobCalls = {
   listJobs: call(PLACES.listJobs, {
-    summary: 'The jobs on the bench, or those put away, each with its newest run.',
-    query: z.object({ archived: z.enum(['true', 'false']).default('false') }),
-    answers: answering<{ readonly jobs: readonly JobListing[] }>(shapes.jobListingsShape),
+    summary:
+      'A page of the jobs on the bench, or of those put away, each with its newest run: those that have all the words and everything else that is asked for. The first page also tells what can be asked for, and the job that was interrupted.',
+    query: jobQuerySchema,
+    answers: answering<JobsPage>(shapes.jobsPageShape),
+    refusals: [422],
+  }),
+  lastJob: call(PLACES.lastJob, {
+    summary:
+      'The job that was changed last among those with a part of this kind, put away or not: what a fresh one is laid like; null where there is none.',
+    query: z.object({ kind: kindSchema }),
+    answers: answering<{ readonly job: Job | null }>(shapes.lastJobShape),
+    refusals: [422],
   }),
   importJob: call(PLACES.importJob, {
     summary: 'A job from the text of a job file. Nothing is stored when it cannot be read.',
@@ -99,11 +109,13 @@ export const jobCalls = {
     refusals: [409, 422],
   }),
   changeJob: call(PLACES.changeJob, {
-    summary: 'Renames a job, puts it away or takes it out again.',
+    summary: 'Renames a job, puts it away or takes it out again, says whose it is or what it is found by.',
     body: z.object({
       revision: z.int().min(1),
       name: nameSchema.optional(),
       archived: z.boolean().optional(),
+      person: personSchema.optional(),
+      tags: tagsSchema.optional(),
     }),
     answers: storedJob,
     refusals: [404, 409, 422],

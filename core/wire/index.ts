@@ -2,6 +2,8 @@ export type {
   Appended,
   EventsPage,
   JobListing,
+  JobMarks,
+  JobsPage,
   LogEntry,
   LogPage,
   Problem,
@@ -22,5 +24,6 @@ export {
   type QueryOf,
   type Where,
 } from './call.ts';
+export type { JobQuery } from './bodies.ts';
 export { calls, type Calls } from './calls.ts';
 export { PLACES } from './places.ts';

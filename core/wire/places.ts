@@ -11,6 +11,7 @@ export const PLACES = {
   readShop: { method: 'get', path: '/shop' },
   saveShop: { method: 'put', path: '/shop' },
   listJobs: { method: 'get', path: '/jobs' },
+  lastJob: { method: 'get', path: '/last-job' },
   importJob: { method: 'post', path: '/jobs/import', textBody: true },
   readJob: { method: 'get', path: '/jobs/{id}' },
   saveJob: { method: 'put', path: '/jobs/{id}' },

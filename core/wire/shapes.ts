@@ -36,27 +36,44 @@ export const storedJobShape = z.strictObject({
   kept: z.array(z.strictObject({ id: z.string(), at: time })),
 });
 
-export const jobListingsShape = z.strictObject({
-  jobs: z.array(
-    z.strictObject({
+export const lastJobShape = z.strictObject({ job: jobSchema.nullable() });
+
+const jobListing = z.strictObject({
+  id: z.string(),
+  name: z.string(),
+  line: z.string(),
+  revision: z.int(),
+  archived: z.boolean(),
+  createdAt: time,
+  updatedAt: time,
+  kinds: z.array(z.string()),
+  person: z.string(),
+  tags: z.array(z.string()),
+  standing: z.string(),
+  run: z
+    .strictObject({
       id: z.string(),
-      name: z.string(),
-      line: z.string(),
-      revision: z.int(),
-      archived: z.boolean(),
+      startedAt: time,
       updatedAt: time,
-      run: z
-        .strictObject({
-          id: z.string(),
-          startedAt: time,
-          updatedAt: time,
-          summary: runSummary,
-          now: nowLine,
-        })
-        .nullable(),
-      trouble: z.string().nullable(),
-    }),
-  ),
+      summary: runSummary,
+      now: nowLine,
+    })
+    .nullable(),
+  trouble: z.string().nullable(),
+});
+
+export const jobsPageShape = z.strictObject({
+  jobs: z.array(jobListing),
+  total: z.int(),
+  next: z.string().nullable(),
+  marks: z
+    .strictObject({
+      persons: z.array(z.string()),
+      tags: z.array(z.string()),
+      materials: z.array(z.strictObject({ id: z.string(), name: z.string() })),
+    })
+    .nullable(),
+  interrupted: jobListing.nullable(),
 });
 
 export const storedRunShape = z.strictObject({

@@ -9,8 +9,7 @@ import { demoJobs, type DemoJob } from './workshop.ts';
  * Fills an empty demo store through the same services the page uses. A store that has jobs is left as it is.
  */
 export async function seedDemo({ jobs, runs, shop }: Services): Promise<void> {
-  const stored = [...(await jobs.list(false)), ...(await jobs.list(true))];
-  if (stored.length > 0) return;
+  if (!(await jobs.areNone())) return;
   await shop.save(0, demoShop);
   for (const { job, proof, run } of demoJobs()) {
     const { revision } = await jobs.save(0, job);

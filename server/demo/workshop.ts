@@ -37,7 +37,17 @@ export interface DemoJob {
   readonly proof?: DemoJob['run'];
 }
 
+/** Jobs that belong together are found by a tag. */
+const tagged = ({ job, ...rest }: DemoJob): DemoJob => ({
+  ...rest,
+  job: job.name.includes('orrery') ? { ...job, tags: ['orrery'] } : job,
+});
+
 export function demoJobs(): readonly DemoJob[] {
+  return workshopJobs().map(tagged);
+}
+
+function workshopJobs(): readonly DemoJob[] {
   return [
     { job: blowerPair(), run: null },
     { job: carriageDrive(), run: null },

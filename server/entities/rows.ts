@@ -1,7 +1,9 @@
+import type { RunStanding } from '../../core/run/index.ts';
 import { EntitySchema, OptionalProps } from '@mikro-orm/core';
 
 /** One job: its document as text, and what the bench lists without opening it. */
 export class JobRow {
+  [OptionalProps]?: 'kinds' | 'materials' | 'person' | 'tags' | 'words' | 'runId' | 'standing' | 'listed';
   id!: string;
   name!: string;
   /** The gear in a few words. */
@@ -11,6 +13,17 @@ export class JobRow {
   archived!: boolean;
   createdAt!: string;
   updatedAt!: string;
+  /** What it is found by, each of several between line ends: `\nspur\ndivide\n`. */
+  kinds!: string;
+  materials!: string;
+  tags!: string;
+  person!: string;
+  words!: string;
+  /** Its newest run; empty where there is none. */
+  runId!: string;
+  standing!: RunStanding;
+  /** 0 while what it is found by is not written yet. */
+  listed!: number;
 }
 
 /** A save that came from a stale revision: kept whole, never merged. */
@@ -70,6 +83,14 @@ export const entities = [
       archived: { type: 'boolean' },
       createdAt: text,
       updatedAt: text,
+      kinds: { ...text, default: '' },
+      materials: { ...text, default: '' },
+      tags: { ...text, default: '' },
+      person: { ...text, default: '' },
+      words: { ...text, default: '' },
+      runId: { ...text, default: '' },
+      standing: { ...text, default: 'not-cut' },
+      listed: { ...whole, default: 0 },
     },
   }),
   new EntitySchema<KeptVersionRow>({

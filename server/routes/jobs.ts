@@ -25,7 +25,8 @@ const fileName = (name: string): string =>
   }.vuelta.json`;
 
 export const jobRoutes = (jobs: JobService): Route[] => [
-  answer(calls.listJobs, async ({ query }) => ({ jobs: await jobs.list(query.archived === 'true') })),
+  answer(calls.listJobs, ({ query }) => jobs.list(query)),
+  answer(calls.lastJob, async ({ query }) => ({ job: await jobs.last(query.kind) })),
   answer(calls.importJob, ({ body }) => jobs.importFile(body)),
   answer(calls.readJob, ({ params }) => jobs.read(params.id)),
   answer(calls.saveJob, ({ params, body }) => {

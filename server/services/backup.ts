@@ -10,6 +10,7 @@ import { JobRow, KeptVersionRow, RunEventRow, RunRow, ShopRow } from '../entitie
 import { canonical } from '../canonical.ts';
 import { BACKUP_FORMAT, BACKUP_VERSION, readBackup } from './backupFile.ts';
 import { readEvent, readEvents } from './events.ts';
+import { listOlder } from './listing.ts';
 import type { Store } from '../store.ts';
 
 /** A document that rests, parsed; null where it is damaged or of a version that is not read here. */
@@ -159,6 +160,7 @@ export class BackupService {
             archived,
             revision: Math.max(row.revision, revision) + 1,
             updatedAt,
+            listed: 0,
           });
           changed += 1;
         }
@@ -247,6 +249,12 @@ export class BackupService {
         }
       }
       await em.flush();
+      const cut = [
+        ...backup.runs.map(({ run }) => run.jobId),
+        ...backup.rawRuns.map(({ jobId }) => jobId ?? ''),
+      ];
+      await em.nativeUpdate(JobRow, { id: { $in: [...new Set(cut)] } }, { listed: 0 });
+      await listOlder(em, shop ?? { materials: [] });
       return {
         jobs: backup.jobs.length,
         changed,

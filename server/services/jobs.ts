@@ -2,15 +2,27 @@ import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
 import { sayIssue } from '../../core/messages/index.ts';
 import { duplicateJob, readJobFile, type Job } from '../../core/job/index.ts';
+import type { Kind } from '../../core/kinds/index.ts';
 import { plan, refusals, whatItIs, type Plan } from '../../core/plan/index.ts';
 import { nowLine } from '../../core/prompts/index.ts';
 import { readRun, type RunSummary } from '../../core/run/index.ts';
-import type { JobListing, StoredJob } from '../../core/wire/index.ts';
+import type { Equipment } from '../../core/shop/index.ts';
+import type { JobListing, JobMarks, JobQuery, JobsPage, StoredJob } from '../../core/wire/index.ts';
 import { JobRow, KeptVersionRow, RunRow } from '../entities/index.ts';
 import { canonical } from '../canonical.ts';
 import { notFound, Refused, unreadable, whyUnread } from '../problems.ts';
 import type { Store } from '../store.ts';
+import { findJobs, type ListedRow } from './findJobs.ts';
+import { listedFields, listOlder, wordsBetween } from './listing.ts';
 import type { ShopService } from './shop.ts';
+
+/** What of a job can be changed without opening it. */
+interface JobChange {
+  readonly name?: string | undefined;
+  readonly archived?: boolean | undefined;
+  readonly person?: string | undefined;
+  readonly tags?: readonly string[] | undefined;
+}
 
 const now = () => new Date().toISOString();
 
@@ -26,32 +38,110 @@ export class JobService {
     this.shop = shop;
   }
 
-  async list(archived: boolean): Promise<JobListing[]> {
+  /** One page of the jobs that fit; with the first, what can be asked for and what was interrupted. */
+  async list(query: JobQuery): Promise<JobsPage> {
     const em = this.store.em.fork();
-    const rows = await em.find(JobRow, { archived }, { orderBy: { updatedAt: 'desc', id: 'asc' } });
-    // a run is a long document: only the newest of each job is read
-    const begun = await em.find(
+    const { rows, total, next } = await findJobs(em, query);
+    const first = query.after === undefined;
+    const interrupted = first ? await this.interrupted(em) : null;
+    const listed = await this.presentAll(em, interrupted ? [...rows, interrupted] : rows);
+    return {
+      jobs: listed.slice(0, rows.length),
+      total,
+      next,
+      marks: first ? await this.marks(em, query.archived === 'true') : null,
+      interrupted: interrupted ? listed.at(-1)! : null,
+    };
+  }
+
+  /** The job on the bench whose run was counted last and is not closed. */
+  private async interrupted(em: EntityManager): Promise<ListedRow | null> {
+    const rows = await em.find(JobRow, { archived: false, standing: 'cutting' }, { fields: ['id', 'runId'] });
+    const [last] = await em.find(
       RunRow,
-      { jobId: { $in: rows.map(({ id }) => id) } },
-      { orderBy: { startedAt: 'asc', id: 'asc' }, fields: ['id', 'jobId'] },
+      { id: { $in: rows.map(({ runId }) => runId) } },
+      { orderBy: { updatedAt: 'desc', id: 'asc' }, limit: 1, fields: ['id'] },
     );
-    const last = new Map(begun.map(({ id, jobId }) => [jobId, id]));
-    const runs = await em.fork().find(RunRow, { id: { $in: [...last.values()] } });
-    const newest = new Map(runs.map((run) => [run.jobId, run]));
-    return rows.map(({ id, name, line, revision, archived: away, updatedAt }) => {
-      const run = newest.get(id);
-      const listed = run ? listRun(run) : null;
+    const row = last && rows.find(({ runId }) => runId === last.id);
+    return row ? em.findOne(JobRow, { id: row.id }, { exclude: ['document', 'words'] }) : null;
+  }
+
+  /** What the jobs here have that can be asked for, in order of the alphabet. */
+  private async marks(em: EntityManager, archived: boolean): Promise<JobMarks> {
+    const rows = await em.fork().find(JobRow, { archived }, { fields: ['person', 'tags', 'materials'] });
+    const named = new Map((await this.shop.read()).equipment.materials.map(({ id, name }) => [id, name]));
+    const sorted = (words: Iterable<string>) =>
+      [...new Set(words)].filter((word) => word !== '').sort((a, b) => a.localeCompare(b));
+    return {
+      persons: sorted(rows.map(({ person }) => person)),
+      tags: sorted(rows.flatMap(({ tags }) => wordsBetween(tags))),
+      materials: sorted(rows.flatMap(({ materials }) => wordsBetween(materials))).map((id) => ({
+        id,
+        name: named.get(id) ?? id,
+      })),
+    };
+  }
+
+  /** Rows with their newest runs: a run is a long document, and only those shown are read. */
+  private async presentAll(em: EntityManager, rows: readonly ListedRow[]): Promise<JobListing[]> {
+    const ids = rows.map(({ runId }) => runId).filter((id) => id !== '');
+    const runs = await em.fork().find(RunRow, { id: { $in: ids } }, { exclude: ['digest'] });
+    const byId = new Map(runs.map((run) => [run.id, run]));
+    return rows.map(({ runId, kinds, tags, ...row }) => {
+      const run = byId.get(runId);
+      const listed = run ? listRun(run as RunRow) : null;
+      const { id, name, line, revision, archived, createdAt, updatedAt, person, standing } = row;
       return {
         id,
         name,
         line,
         revision,
-        archived: away,
+        archived,
+        createdAt,
         updatedAt,
+        person,
+        standing,
+        kinds: wordsBetween(kinds),
+        tags: wordsBetween(tags),
         run: listed?.run ?? null,
         trouble: listed?.trouble ?? null,
       };
     });
+  }
+
+  /** Is there no job here, nor any that was put away? */
+  async areNone(): Promise<boolean> {
+    return (
+      (await this.store.em.fork().findOne(JobRow, { revision: { $gte: 0 } }, { fields: ['id'] })) === null
+    );
+  }
+
+  /** Writes what jobs are found by, where they rest from before. */
+  async listOlder(): Promise<void> {
+    await listOlder(this.store.em.fork(), await this.materials());
+  }
+
+  /** A shop that cannot be read takes no list down. */
+  private async materials(): Promise<Pick<Equipment, 'materials'>> {
+    return this.shop.read().then(
+      ({ equipment }) => equipment,
+      () => ({ materials: [] }),
+    );
+  }
+
+  /**
+   * The job changed last that has a part of this kind, put away or not.
+   * @returns null where there is none that can be read
+   */
+  async last(kind: Kind): Promise<Job | null> {
+    const em = this.store.em.fork();
+    const row = await em.findOne(
+      JobRow,
+      { kinds: { $like: `%\n${kind}\n%` } },
+      { orderBy: { updatedAt: 'desc', id: 'asc' } },
+    );
+    const read = row && readJobFile(row.document);
+    return read?.ok ? read.value : null;
   }
 
   async read(id: string): Promise<StoredJob> {
@@ -66,6 +156,8 @@ export class JobService {
    */
   async save(revision: number, job: Job): Promise<StoredJob> {
     const planned = await this.check(job);
+    const line = lineOf(planned);
+    const found = listedFields(job, line, await this.materials());
     const refused = await this.store.em.fork().transactional(async (em) => {
       const row = await em.findOne(JobRow, { id: job.id });
       const stored = row?.revision ?? 0;
@@ -74,10 +166,11 @@ export class JobService {
       if (stored !== revision) return this.keep({ em, job, revision, stored, exists: row !== null });
       const fields = {
         name: job.name,
-        line: lineOf(planned),
+        line,
         document: JSON.stringify(job),
         revision: revision + 1,
         updatedAt: now(),
+        ...found,
       };
       if (row) em.assign(row, fields);
       else em.create(JobRow, { id: job.id, archived: false, createdAt: fields.updatedAt, ...fields });
@@ -88,22 +181,29 @@ export class JobService {
   }
 
   /** @throws Refused 409 for a stale revision */
-  async change(
-    id: string,
-    revision: number,
-    to: { name?: string | undefined; archived?: boolean | undefined },
-  ): Promise<StoredJob> {
+  async change(id: string, revision: number, to: JobChange): Promise<StoredJob> {
+    const materials = await this.materials();
     return this.store.em.fork().transactional(async (em) => {
       const row = await this.row(em, id);
-      const isSo = (to.name ?? row.name) === row.name && (to.archived ?? row.archived) === row.archived;
+      const { archived = row.archived } = to;
+      const job =
+        to.name === undefined && to.person === undefined && to.tags === undefined ? null : this.document(row);
+      const changed = job && {
+        ...job,
+        name: to.name ?? job.name,
+        person: to.person ?? job.person,
+        tags: to.tags ?? job.tags,
+      };
+      const isSo = archived === row.archived && (!changed || canonical(changed) === canonical(job));
       if (isSo) return this.present(em, row);
       if (row.revision !== revision) throw new Refused(409, [this.stale(revision, row.revision)]);
-      if (to.name !== undefined) {
-        const job = { ...this.document(row), name: to.name };
-        em.assign(row, { name: to.name, document: JSON.stringify(job) });
-      }
-      if (to.archived !== undefined) row.archived = to.archived;
-      em.assign(row, { revision: revision + 1, updatedAt: now() });
+      if (changed)
+        em.assign(row, {
+          name: changed.name,
+          document: JSON.stringify(changed),
+          ...listedFields(changed, row.line, materials),
+        });
+      em.assign(row, { archived, revision: revision + 1, updatedAt: now() });
       await em.flush();
       return this.present(em, row);
     });

@@ -7,6 +7,7 @@ import {
   foldRun,
   freezeRun,
   readRun,
+  standingOfRun,
   summarise,
   type Piece,
   type Run,
@@ -14,11 +15,12 @@ import {
   type RunSummary,
 } from '../../core/run/index.ts';
 import type { Appended, EventsPage, StoredRun } from '../../core/wire/index.ts';
-import { RunEventRow, RunRow } from '../entities/index.ts';
+import { JobRow, RunEventRow, RunRow } from '../entities/index.ts';
 import { canonical } from '../canonical.ts';
 import { readEvents } from './events.ts';
 import { notFound, Refused, unreadable, whyUnread } from '../problems.ts';
 import type { Store } from '../store.ts';
+import { standingOfRow } from './listing.ts';
 import type { JobService } from './jobs.ts';
 import type { ShopService } from './shop.ts';
 
@@ -98,6 +100,7 @@ export class RunService {
       startedAt: at,
       updatedAt: at,
     });
+    await em.nativeUpdate(JobRow, { id: jobId }, { runId: given.id, standing: 'ready' });
     await em.flush();
     await this.shop.headStands(standsAfter(planned, given.partId));
     return this.present(row);
@@ -143,6 +146,7 @@ export class RunService {
     return this.store.em.fork().transactional(async (em) => {
       const row = await this.row(em, id);
       const { run } = this.present(row);
+      const before = row.summary;
       const wrong = events.flatMap((event) => checkEvent(run, event));
       if (wrong.length > 0) throw new Refused(422, wrong);
       const rows = await em.find(RunEventRow, { runId: id }, { orderBy: { arrival: 'asc' } });
@@ -163,6 +167,10 @@ export class RunService {
       const summary = summarise(state);
       const digest = JSON.stringify(digestOf(run, all, state));
       em.assign(row, { summary: JSON.stringify(summary), digest, updatedAt: new Date().toISOString() });
+      // only its newest run says how a job stands
+      const standing = standingOfRun(summary);
+      if (standing !== standingOfRow({ summary: before }))
+        await em.nativeUpdate(JobRow, { id: run.jobId, runId: id }, { standing });
       await em.flush();
       const last = await em.findOne(RunEventRow, { runId: id }, { orderBy: { arrival: 'desc' } });
       return { summary, arrival: last?.arrival ?? 0 };

@@ -1,40 +1,50 @@
 import { Button } from 'antd';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import type { JobListing } from '../../core/wire/index.ts';
+import { plural } from '../../core/units/index.ts';
 import { Notice, Shell, useKeys, useTitle } from '../frame/index.ts';
-import { ASIDE_PREFIX, DRAFT_PREFIX, keptUnder, useJobs } from '../state/index.ts';
+import { ASIDE_PREFIX, DRAFT_PREFIX, keptUnder, useJobs, useShop } from '../state/index.ts';
+import { FindJobs } from './FindJobs.tsx';
 import { ImportJob } from './ImportJob.tsx';
 import { Interrupted } from './Interrupted.tsx';
 import { PairingCode } from './PairingCode.tsx';
 import { JobRow } from './JobRow.tsx';
+import { SeveralJobs } from './SeveralJobs.tsx';
+import { useFilter } from './useFilter.ts';
 import './bench.css';
+import './find.css';
 import './doors.css';
 
 const KeptCards = lazy(() => import('./KeptCards.tsx').then((module) => ({ default: module.KeptCards })));
 
-/** A run that was begun and has not been closed. */
-const unfinished = (job: JobListing): boolean =>
-  job.run !== null && job.run.summary.closed === null && !job.run.summary.ended && job.run.summary.done > 0;
+const FirstShop = lazy(() => import('./FirstShop.tsx').then((module) => ({ default: module.FirstShop })));
+
+/** Fewer jobs than this are seen at a glance: there is nothing to look for them by. */
+const AT_A_GLANCE = 8;
 
 /** Home: what was interrupted, the jobs, and a way to start another. */
 export function BenchPage() {
   useTitle('Bench');
-  const [archived, setArchived] = useState(false);
-  const jobs = useJobs(archived);
+  const { filter, set, isAny, clear } = useFilter();
+  const archived = filter.archived === 'true';
+  const jobs = useJobs(filter);
   const navigate = useNavigate();
-  const list = jobs.data ?? [];
+  const [first] = jobs.data?.pages ?? [];
+  const list = jobs.data?.pages.flatMap((page) => page.jobs) ?? [];
+  // several at once: the jobs that are ticked; null while one is dealt with at a time
+  const [ticked, setTicked] = useState<readonly string[] | null>(null);
   // looked for once a visit; reading them takes all that reads a card, which the bench else does without
   const [keepsCards] = useState(() =>
     [DRAFT_PREFIX, ASIDE_PREFIX].some((prefix) => keptUnder(prefix).length > 0),
   );
-  const interrupted = archived
-    ? undefined
-    : list.filter(unfinished).sort((a, b) => (a.run!.updatedAt < b.run!.updatedAt ? 1 : -1))[0];
+  const interrupted = archived ? null : (first?.interrupted ?? null);
   useKeys({
     n: () => void navigate('/jobs/new'),
     m: () => interrupted && void navigate(`/runs/${interrupted.run!.id}`),
   });
+  const tick = (id: string, on: boolean) =>
+    setTicked((now) => (on ? [...(now ?? []), id] : (now ?? []).filter((other) => other !== id)));
+  const finding = !isAny || list.length >= AT_A_GLANCE;
   return (
     <Shell>
       <main className="bench">
@@ -52,25 +62,64 @@ export function BenchPage() {
               </Button>
             </div>
           </div>
+          {finding && <FindJobs filter={filter} set={set} marks={first?.marks ?? null} />}
           {jobs.isError && (
             <Notice tone="wrong" actions={<Button onClick={() => void jobs.refetch()}>Ask again</Button>}>
               {jobs.error.message}
             </Notice>
           )}
-          {jobs.isSuccess && list.length === 0 && <Empty archived={archived} />}
+          {jobs.isSuccess &&
+            list.length === 0 &&
+            (isAny ? <Empty archived={archived} /> : <NoneFit clear={clear} />)}
           {!archived && keepsCards && (
             <Suspense fallback={null}>
               <KeptCards />
             </Suspense>
           )}
+          {ticked && first && (
+            <SeveralJobs
+              jobs={list.filter(({ id }) => ticked.includes(id))}
+              listed={list.length}
+              archived={archived}
+              onAll={() => setTicked(list.map(({ id }) => id))}
+              onEnd={() => setTicked(null)}
+            />
+          )}
           <ul className="job-list">
             {list.map((job) => (
-              <JobRow key={job.id} job={job} />
+              <JobRow
+                key={job.id}
+                job={job}
+                ticked={ticked ? ticked.includes(job.id) : null}
+                onTick={tick}
+                onTag={(tag) => set({ tag })}
+              />
             ))}
           </ul>
-          <button type="button" className="plain-button" onClick={() => setArchived(!archived)}>
-            {archived ? 'Back to the bench' : 'Show what was put away'}
-          </button>
+          {jobs.hasNextPage && (
+            <NextPage
+              left={(first?.total ?? 0) - list.length}
+              busy={jobs.isFetchingNextPage}
+              onAsk={() => void jobs.fetchNextPage()}
+            />
+          )}
+          <p className="bench-foot">
+            <button
+              type="button"
+              className="plain-button"
+              onClick={() => {
+                setTicked(null);
+                clear({ archived: archived ? 'false' : 'true' });
+              }}
+            >
+              {archived ? 'Back to the bench' : 'Show what was put away'}
+            </button>
+            {list.length > 1 && ticked === null && (
+              <button type="button" className="plain-button" onClick={() => setTicked([])}>
+                Several at once
+              </button>
+            )}
+          </p>
         </div>
         <aside className="bench-next on-dye">
           <PairingCode />
@@ -81,7 +130,43 @@ export function BenchPage() {
   );
 }
 
+/** The rest of a long list: asked for when its foot comes into sight, or by a press. */
+function NextPage({ left, busy, onAsk }: { left: number; busy: boolean; onAsk: () => void }) {
+  const foot = useRef<HTMLButtonElement>(null);
+  const ask = useRef(onAsk);
+  useEffect(() => {
+    ask.current = onAsk;
+  });
+  useEffect(() => {
+    if (!foot.current || busy) return;
+    const seen = new IntersectionObserver((entries) => {
+      if (entries.some(({ isIntersecting }) => isIntersecting)) ask.current();
+    });
+    seen.observe(foot.current);
+    return () => seen.disconnect();
+  }, [busy, left]);
+  return (
+    <button type="button" className="plain-button" ref={foot} onClick={onAsk}>
+      {busy ? '…' : `${plural(left, 'more job')}`}
+    </button>
+  );
+}
+
+function NoneFit({ clear }: { readonly clear: () => void }) {
+  return (
+    <p className="soft">
+      No job has all of that.{' '}
+      <button type="button" className="plain-link" onClick={() => clear()}>
+        Show every job
+      </button>
+    </p>
+  );
+}
+
 function Empty({ archived }: { readonly archived: boolean }) {
+  const shop = useShop();
+  // nobody has said anything of this shop yet
+  const isNew = shop.data?.revision === 0;
   return archived ? (
     <p className="soft">Nothing has been put away.</p>
   ) : (
@@ -93,6 +178,11 @@ function Empty({ archived }: { readonly archived: boolean }) {
       <p>
         <Link to="/jobs/new">Start the first job</Link>
       </p>
+      {isNew && (
+        <Suspense fallback={null}>
+          <FirstShop />
+        </Suspense>
+      )}
     </div>
   );
 }

@@ -1,9 +1,13 @@
-import { Button, Dropdown, Input, Modal, type MenuProps } from 'antd';
-import { useState } from 'react';
+import { Button, Checkbox, Dropdown, Input, Modal, type MenuProps } from 'antd';
+import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import type { JobListing } from '../../core/wire/index.ts';
 import { Notice } from '../frame/index.ts';
 import { api, newId, queryClient } from '../state/index.ts';
+
+const MarksDialog = lazy(() =>
+  import('../marks/index.ts').then((module) => ({ default: module.MarksDialog })),
+);
 
 const ENDED = { 'given-up': 'ended', scrapped: 'scrapped', again: 'to be begun again' } as const;
 
@@ -18,8 +22,18 @@ function progress({ run }: JobListing): { word: string; share: number } {
   return { word: `${paused ? 'paused' : 'cutting'}, ${done} of ${total}`, share };
 }
 
+interface JobRowProps {
+  readonly job: JobListing;
+  /** Is it one of several that are dealt with at once? Null: one at a time. */
+  readonly ticked: boolean | null;
+  readonly onTick: (id: string, on: boolean) => void;
+  /** Looks for all that have this tag. */
+  readonly onTag: (tag: string) => void;
+}
+
 /** One job on the bench, with what can be done to it. */
-export function JobRow({ job }: { readonly job: JobListing }) {
+export function JobRow({ job, ticked, onTick, onTag }: JobRowProps) {
+  const [marking, setMarking] = useState(false);
   const [naming, setNaming] = useState<string | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
   const { word, share } = progress(job);
@@ -46,6 +60,7 @@ export function JobRow({ job }: { readonly job: JobListing }) {
       label: 'Duplicate',
       onClick: () => void act(() => api.duplicateJob(job.id, newId(), `${job.name}, copy`.slice(0, 120))),
     },
+    { key: 'marks', label: 'Tags and person', onClick: () => setMarking(true) },
     { key: 'export', label: <a href={api.exportAddress(job.id)}>Export as a file</a> },
     {
       key: 'archive',
@@ -56,6 +71,14 @@ export function JobRow({ job }: { readonly job: JobListing }) {
   ];
   return (
     <li className="job-row">
+      {ticked !== null && (
+        <Checkbox
+          aria-label={`Take ${job.name} too`}
+          checked={ticked}
+          onChange={({ target }) => onTick(job.id, target.checked)}
+          className="job-tick"
+        />
+      )}
       <Link to={`/jobs/${job.id}`} className="job-link">
         <span className="job-name">{job.name}</span>
         <span className="job-line">{job.line}</span>
@@ -64,6 +87,16 @@ export function JobRow({ job }: { readonly job: JobListing }) {
           <span style={{ width: `${share * 100}%` }} />
         </span>
       </Link>
+      {(job.tags.length > 0 || job.person !== '') && (
+        <span className="job-marks">
+          {job.person !== '' && <span>for {job.person}</span>}
+          {job.tags.map((tag) => (
+            <button key={tag} type="button" className="job-tag" onClick={() => onTag(tag)}>
+              {tag}
+            </button>
+          ))}
+        </span>
+      )}
       <Dropdown menu={{ items: menu }} trigger={['click']}>
         <Button type="text" aria-label={`More for ${job.name}`} className="job-more">
           More
@@ -71,6 +104,18 @@ export function JobRow({ job }: { readonly job: JobListing }) {
       </Dropdown>
       {job.trouble && <Notice tone="query">{job.trouble}</Notice>}
       {failed && <Notice tone="wrong">{failed}</Notice>}
+      {marking && (
+        <Suspense fallback={null}>
+          <MarksDialog
+            jobs={[job]}
+            onSave={async (marksOf) => {
+              setMarking(false);
+              await act(() => api.changeJob(job.id, { revision: job.revision, ...marksOf(job) }));
+            }}
+            onClose={() => setMarking(false)}
+          />
+        </Suspense>
+      )}
       <Modal
         open={naming !== null}
         title="Rename the job"

@@ -19,6 +19,7 @@ import { Guard, Notice } from '../frame/index.ts';
 import { stationScreens, type StationProps } from '../stations/index.ts';
 import { Cautions } from './Cautions.tsx';
 import { IssueDesk } from './issueDesk.ts';
+import { LaidLike } from './LaidLike.tsx';
 import { NextThing } from './NextThing.tsx';
 import { RouteCard } from './RouteCard.tsx';
 import { StationHead } from './StationHead.tsx';
@@ -71,7 +72,7 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
   const first = useRef(true);
   useEffect(() => {
     // a station opens at its top; on a telephone the page goes there with it
-    scrolled.current?.scrollTo(0, 0);
+    if (scrolled.current) scrolled.current.scrollTop = 0;
     if (!first.current && matchMedia('(max-width: 720px)').matches) work.current?.scrollIntoView();
     first.current = false;
   }, [job.id, part.id, station.id]);
@@ -88,6 +89,7 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
       <section className="work" aria-label={station.title} ref={work}>
         <div className="work-scroll" ref={scrolled}>
           <StationHead station={station} />
+          <LaidLike job={job} shop={equipment} />
           <StationSays station={station} />
           <Guard what="This station" of={station}>
             <Suspense fallback={<p className="soft">…</p>}>
@@ -107,7 +109,7 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
             </Suspense>
           </Guard>
         </div>
-        <NextThing job={job} part={part} station={station} goTo={goTo} />
+        <NextThing job={job} part={part} station={station} shop={equipment} goTo={goTo} />
       </section>
     </main>
   );
@@ -118,6 +120,10 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
  * fields.
  */
 function StationSays({ station }: { readonly station: AnyStationPlan }) {
+  const { issues } = station;
+  const blocked = issues.some(({ severity }) => severity === 'blocked');
+  // where there is no answer any more, the sentence that says why is enough
+  const moved = blocked ? station.moved.filter(({ to }) => to !== 'nothing') : station.moved;
   return (
     <>
       {station.lessons.length > 0 && (
@@ -129,9 +135,9 @@ function StationSays({ station }: { readonly station: AnyStationPlan }) {
           ))}
         </Notice>
       )}
-      {station.moved.length > 0 && (
+      {moved.length > 0 && (
         <Notice tone="query" word="Moved since it was settled:">
-          {station.moved.map(({ key, label, from, to }) => (
+          {moved.map(({ key, label, from, to }) => (
             <span key={key} className="moved">
               {label} {from} → {to}
             </span>

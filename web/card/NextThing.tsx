@@ -3,12 +3,15 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { partnerOf, type Job } from '../../core/job/index.ts';
 import {
   beforeCutting,
+  nextWaiting,
   reopenStation,
   settleStation,
   stationOf,
+  waitsForPerson,
   type AnyStationPlan,
   type PartPlan,
 } from '../../core/plan/index.ts';
+import type { Equipment } from '../../core/shop/index.ts';
 import type { StationId } from '../../core/station/index.ts';
 import { lengthText } from '../../core/units/index.ts';
 import type { StoredRun } from '../../core/wire/index.ts';
@@ -16,11 +19,13 @@ import { useKeys } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
 import { useRunsOf } from '../state/index.ts';
 import { StartCutting, type Sink } from './StartCutting.tsx';
+import { taken, useTaking } from './useTaking.ts';
 
 interface NextThingProps {
   readonly job: Job;
   readonly part: PartPlan;
   readonly station: AnyStationPlan;
+  readonly shop: Equipment;
   readonly goTo: (id: StationId) => void;
 }
 
@@ -41,7 +46,7 @@ function sinkOf(
 }
 
 /** Below the drawing: the one thing to do next in brass, and the way to the mill. */
-export function NextThing({ job, part, station, goTo }: NextThingProps) {
+export function NextThing({ job, part, station, shop, goTo }: NextThingProps) {
   const edit = useDraft((draft) => draft.edit);
   const revision = useDraft((draft) => draft.revision);
   const navigate = useNavigate();
@@ -60,16 +65,27 @@ export function NextThing({ job, part, station, goTo }: NextThingProps) {
   const settle = () => {
     if (!canSettle) return;
     edit((now) => settleStation(now, part.id, station));
-    const after =
-      unsettled.find(({ number }) => number > station.number) ??
-      unsettled.find(({ id }) => id !== station.id);
+    goOn(part);
+  };
+  const goOn = (planned: PartPlan) => {
+    const after = nextWaiting(planned, station);
     if (after) goTo(after.id);
+  };
+  const here = { part, station, shop };
+  const taking = useTaking(here);
+  /** Takes it, and settles the station that then stands, in one. */
+  const take = () => {
+    if (!taking) return;
+    const then = taken(taking, job, here);
+    const stands = then.station?.complete ? (then.station as AnyStationPlan) : null;
+    edit(() => (stands ? settleStation(then.job, part.id, stands) : then.job));
+    goOn(then.part);
   };
   const toMill = () => {
     if (going) void navigate(`/runs/${going.run.id}`);
     else if (part.cutting) setStarting('afresh');
   };
-  useKeys({ s: settle, m: toMill });
+  useKeys({ s: taking ? take : settle, m: toMill });
 
   const millReady = Boolean(going) || part.cutting !== null;
   const count = going
@@ -102,7 +118,9 @@ export function NextThing({ job, part, station, goTo }: NextThingProps) {
         <span>{count} &nbsp;M</span>
       </button>
     );
-  const lacking = unsettled.find(({ complete }) => !complete);
+  const waiting = nextWaiting(part, station);
+  // starting settles what is open and stands: nobody has to go round for that
+  const nothingWaits = millReady && !lathed && !waiting && !waitsForPerson(station);
   return (
     <div className="next-things">
       {station.state === 'settled' && (
@@ -129,6 +147,27 @@ export function NextThing({ job, part, station, goTo }: NextThingProps) {
             <span>Once more round, {lengthText(sink.by, job.units, 'fine')} deeper</span>
           </button>
         </>
+      ) : taking ? (
+        <>
+          {mill(false)}
+          {taking.otherwise && (
+            <button type="button" className="quiet-thing is-small" onClick={settle}>
+              {taking.otherwise}
+            </button>
+          )}
+          <button type="button" className="next-thing" onClick={take}>
+            <span>Use {taking.name}, settle</span>
+            <span>S</span>
+          </button>
+        </>
+      ) : canSettle && nothingWaits ? (
+        <>
+          <button type="button" className="quiet-thing" onClick={settle}>
+            <span>Settle {station.title}</span>
+            <span>S</span>
+          </button>
+          {mill(true)}
+        </>
       ) : canSettle ? (
         <>
           {mill(false)}
@@ -137,14 +176,14 @@ export function NextThing({ job, part, station, goTo }: NextThingProps) {
             <span>S</span>
           </button>
         </>
-      ) : lacking && lacking.id !== station.id && !going ? (
+      ) : waiting && !going ? (
         <>
           {mill(false)}
-          <button type="button" className="next-thing" onClick={() => goTo(lacking.id)}>
+          <button type="button" className="next-thing" onClick={() => goTo(waiting.id)}>
             <span>
-              {lacking.title}: {lacking.answer}
+              {waiting.title}: {waiting.answer}
             </span>
-            <span>{lacking.number}</span>
+            <span>{waiting.number}</span>
           </button>
         </>
       ) : (

@@ -1,5 +1,5 @@
 import { Button, Input } from 'antd';
-import { useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Issue } from '../../core/findings/index.ts';
 import { sayIssue } from '../../core/messages/index.ts';
@@ -55,6 +55,7 @@ export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteC
       <div className="route-head">
         <JobName name={job.name} />
         <p className="soft">{arrivalWords(job, part)}</p>
+        <JobMarks job={job} />
       </div>
       {job.parts.length > 1 && <PartTabs job={job} partId={part.id} />}
       <nav aria-label="Stations">
@@ -113,6 +114,37 @@ export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteC
         </div>
       </div>
     </section>
+  );
+}
+
+const MarksDialog = lazy(() =>
+  import('../marks/index.ts').then((module) => ({ default: module.MarksDialog })),
+);
+
+/** Whose the job is and what it is found by, in one line that opens. */
+function JobMarks({ job }: { readonly job: Job }) {
+  const edit = useDraft((draft) => draft.edit);
+  const [open, setOpen] = useState(false);
+  const { person, tags } = job;
+  const said = [...(person ? [`for ${person}`] : []), ...tags].join(' · ');
+  return (
+    <>
+      <button type="button" className="plain-link route-marks" onClick={() => setOpen(true)}>
+        {said || 'Tags, for whom'}
+      </button>
+      {open && (
+        <Suspense fallback={null}>
+          <MarksDialog
+            jobs={[job]}
+            onSave={(marksOf) => {
+              setOpen(false);
+              edit((now) => ({ ...now, ...marksOf(now) }));
+            }}
+            onClose={() => setOpen(false)}
+          />
+        </Suspense>
+      )}
+    </>
   );
 }
 

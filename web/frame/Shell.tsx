@@ -1,8 +1,10 @@
-import { Modal } from 'antd';
-import { useState, type ReactNode } from 'react';
+import { Checkbox, Modal } from 'antd';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { Link, NavLink, useNavigate } from 'react-router';
 import { usePreferences } from '../state/index.ts';
 import { useKeys } from './useKeys.ts';
+
+const GoTo = lazy(() => import('../goTo/index.ts').then((module) => ({ default: module.GoTo })));
 
 interface ShellProps {
   readonly children: ReactNode;
@@ -16,8 +18,9 @@ export function Shell({ children, tools, here }: ShellProps) {
   const shift = usePreferences((preferences) => preferences.shift);
   const swapShift = usePreferences((preferences) => preferences.swapShift);
   const [keysShown, showKeys] = useState(false);
+  const [going, setGoing] = useState(false);
   const navigate = useNavigate();
-  useKeys({ '?': () => showKeys(true), l: swapShift, b: () => void navigate('/') });
+  useKeys({ '?': () => showKeys(true), g: () => setGoing(true), l: swapShift, b: () => void navigate('/') });
   return (
     <div className="shell">
       <header className="shell-head">
@@ -36,6 +39,9 @@ export function Shell({ children, tools, here }: ShellProps) {
         </nav>
         <div className="shell-right">
           {tools}
+          <button type="button" className="plain-button" onClick={() => setGoing(true)}>
+            Go to <kbd>G</kbd>
+          </button>
           <button type="button" className="plain-button" onClick={swapShift}>
             {shift === 'day' ? 'Night shift' : 'Day shift'} <kbd>L</kbd>
           </button>
@@ -45,6 +51,11 @@ export function Shell({ children, tools, here }: ShellProps) {
         </div>
       </header>
       {children}
+      {going && (
+        <Suspense fallback={null}>
+          <GoTo onClose={() => setGoing(false)} />
+        </Suspense>
+      )}
       <KeysHelp open={keysShown} onClose={() => showKeys(false)} />
     </div>
   );
@@ -55,6 +66,7 @@ const KEYS: readonly { readonly where: string; readonly keys: readonly (readonly
     where: 'Everywhere',
     keys: [
       ['?', 'these keys'],
+      ['G', 'go to: any job, station, page or thing of the shop, or a count'],
       ['B', 'to the bench'],
       ['L', 'day or night shift'],
     ],
@@ -95,9 +107,18 @@ const KEYS: readonly { readonly where: string; readonly keys: readonly (readonly
 ];
 
 function KeysHelp({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+  const singleKeys = usePreferences((preferences) => preferences.singleKeys);
+  const swapSingleKeys = usePreferences((preferences) => preferences.swapSingleKeys);
   return (
     <Modal open={open} onCancel={onClose} footer={null} title="Keys" width={780} style={{ top: 40 }}>
-      <p className="soft">Single keys are off while you type in a field.</p>
+      <p>
+        <Checkbox checked={singleKeys} onChange={swapSingleKeys}>
+          Single keys do things: letters, figures, the space bar
+        </Checkbox>{' '}
+        <span className="soft">
+          {singleKeys ? 'Off while you type in a field.' : 'Off: everything is done by its button.'}
+        </span>
+      </p>
       <div className="keys-groups">
         {KEYS.map(({ where, keys }) => (
           <section key={where} className="keys-group">

@@ -1,4 +1,5 @@
 import { useLayoutEffect, useRef } from 'react';
+import { usePreferences } from '../state/index.ts';
 
 export type KeyMap = Readonly<Record<string, (event: KeyboardEvent) => void>>;
 
@@ -30,7 +31,10 @@ export function useKeys(map: KeyMap): void {
   useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || busyElsewhere(event.target, event.key)) return;
-      const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
+      const isSign = event.key.length === 1;
+      // who talks to the machine, or rests a hand on it, types no commands
+      if (isSign && !usePreferences.getState().singleKeys) return;
+      const key = isSign ? event.key.toLowerCase() : event.key;
       // a key held down on a button would press it again and again
       if (event.repeat && key === 'Enter') event.preventDefault();
       const act = latest.current[key];

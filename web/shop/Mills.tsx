@@ -1,10 +1,11 @@
-import { Button, Checkbox } from 'antd';
+import { Button, Checkbox, Select } from 'antd';
 import { useState } from 'react';
 import { fail, ok, type Result } from '../../core/findings/index.ts';
 import {
   idFrom,
   leadFromThreads,
   lengthCellText,
+  READY_MILLS,
   STOCK_MILL,
   unitsOfSize,
   type Mill,
@@ -60,7 +61,20 @@ export function Mills({ equipment, edit, remove }: ShopProps) {
           { words: 'Add one with a 5 mm screw', add: add(STOCK_MILL) },
           { words: 'Add one with a 1/4 in screw', add: add(inch) },
         ]}
-        foot={<CsvTools tables={['mills']} equipment={equipment} edit={edit} />}
+        foot={
+          <>
+            <Select<string>
+              aria-label="Add a mill in common use"
+              placeholder="Add one in common use, then trim it"
+              value={null}
+              options={READY_MILLS.map(({ id, name }) => ({ value: id, label: name }))}
+              onChange={(id) => add(READY_MILLS.find((ready) => ready.id === id)!)()}
+              popupMatchSelectWidth={false}
+              style={{ width: '100%' }}
+            />
+            <CsvTools tables={['mills']} equipment={equipment} edit={edit} />
+          </>
+        }
       />
       {mill ? (
         <MillEditor

@@ -7,7 +7,7 @@ import { cutterNeedOf } from '../../core/plan/index.ts';
 import type { FormCutter } from '../../core/shop/index.ts';
 import { plural } from '../../core/units/index.ts';
 import type { StoredJob } from '../../core/wire/index.ts';
-import { api, keys, useJobs } from '../state/index.ts';
+import { api, keys, useEveryJob } from '../state/index.ts';
 
 /** Every gear on the bench that a form cutter has to cut. */
 function gearsOf(jobs: readonly Job[]): readonly PlannedGear[] {
@@ -27,7 +27,7 @@ const jobsIn = (stored: readonly { readonly data: StoredJob | undefined }[]): re
 export function ToBuy({ owned }: { readonly owned: readonly FormCutter[] }) {
   const id = useId();
   const [typed, setTyped] = useState('0');
-  const listed = useJobs(false);
+  const listed = useEveryJob();
   const jobs = useQueries({
     queries: (listed.data ?? []).map((job) => ({
       queryKey: keys.job(job.id),

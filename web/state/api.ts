@@ -1,4 +1,5 @@
 import type { Job } from '../../core/job/index.ts';
+import type { Kind } from '../../core/kinds/index.ts';
 import type { RunEvent } from '../../core/run/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import {
@@ -7,6 +8,8 @@ import {
   type AnswerOf,
   type Asked,
   type Calls,
+  type JobListing,
+  type JobsPage,
   type Place,
   type Where,
   type Problem,
@@ -66,12 +69,23 @@ async function ask<Called extends Name>(
 }
 
 export const api = {
-  listJobs: (archived: boolean) =>
-    ask('listJobs', { query: { archived: archived ? 'true' : 'false' } }).then(({ jobs }) => jobs),
+  listJobs: (query: Asked<Calls['listJobs']>['query']) => ask('listJobs', { query }),
+  /** Every job on the bench, page after page. */
+  everyJob: async (): Promise<readonly JobListing[]> => {
+    const jobs: JobListing[] = [];
+    let after: string | null = null;
+    do {
+      const page: JobsPage = await ask('listJobs', { query: { limit: 200, ...(after ? { after } : {}) } });
+      jobs.push(...page.jobs);
+      after = page.next;
+    } while (after !== null);
+    return jobs;
+  },
+  lastJob: (kind: Kind) => ask('lastJob', { query: { kind } }).then(({ job }) => job),
   readJob: (id: string) => ask('readJob', { params: { id } }),
   saveJob: (revision: number, job: Job) =>
     ask('saveJob', { params: { id: job.id }, body: { revision, job } }),
-  changeJob: (id: string, change: { revision: number; name?: string; archived?: boolean }) =>
+  changeJob: (id: string, change: Asked<Calls['changeJob']>['body']) =>
     ask('changeJob', { params: { id }, body: change }),
   duplicateJob: (id: string, newId: string, name: string) =>
     ask('duplicateJob', { params: { id }, body: { id: newId, name } }),

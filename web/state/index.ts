@@ -3,7 +3,17 @@ export { ASIDE_PREFIX, DRAFT_PREFIX, keptUnder } from './browserKeeps.ts';
 export { keys } from './keys.ts';
 export { newId } from './newId.ts';
 export { usePreferences } from './preferences.ts';
-export { useJob, useJobs, useLog, useLogPage, useRun, useRunsOf, useShop } from './queries.ts';
+export {
+  useEveryJob,
+  useJob,
+  useJobs,
+  useLog,
+  useLogPage,
+  useRun,
+  useRunsOf,
+  useShop,
+  type JobFilter,
+} from './queries.ts';
 export { queryClient } from './queryClient.ts';
 export { createSaver, type SaveFault, type Saver, type Saving, type Timers } from './saver.ts';
 export { useShopSave, type ShopSave } from './shopSave.ts';

@@ -1,6 +1,7 @@
 /** Names of what the query layer holds. */
 export const keys = {
-  jobs: (archived: boolean) => ['jobs', archived] as const,
+  jobs: (filter: object) => ['jobs', 'pages', filter] as const,
+  everyJob: ['jobs', 'all'] as const,
   job: (id: string) => ['job', id] as const,
   shop: ['shop'] as const,
   runsOf: (jobId: string) => ['runs-of', jobId] as const,

@@ -8,6 +8,8 @@ interface Preferences {
   readonly shift: Shift;
   /** Units a new job starts with. */
   readonly units: UnitSystem;
+  /** Do single letters, figures and the space bar do things? */
+  readonly singleKeys: boolean;
   readonly workingShown: boolean;
   /** At the mill: is every step before a cut asked for? */
   readonly eachStep: boolean;
@@ -21,6 +23,7 @@ interface Preferences {
   setChartLetters(letters: ChartLetters): void;
   swapEachStep(): void;
   swapLargeType(): void;
+  swapSingleKeys(): void;
   swapShift(): void;
   setUnits(units: UnitSystem): void;
   swapWorking(): void;
@@ -35,6 +38,7 @@ export const usePreferences = create<Preferences>()(
     (set) => ({
       shift: 'day',
       units: 'mm',
+      singleKeys: true,
       workingShown: false,
       eachStep: false,
       largeType: false,
@@ -47,6 +51,7 @@ export const usePreferences = create<Preferences>()(
       setChartLetters: (chartLetters) => set({ chartLetters }),
       swapEachStep: () => set(({ eachStep }) => ({ eachStep: !eachStep })),
       swapLargeType: () => set(({ largeType }) => ({ largeType: !largeType })),
+      swapSingleKeys: () => set(({ singleKeys }) => ({ singleKeys: !singleKeys })),
       swapShift: () => set(({ shift }) => ({ shift: shift === 'day' ? 'night' : 'day' })),
       setUnits: (units) => set({ units }),
       swapWorking: () => set(({ workingShown }) => ({ workingShown: !workingShown })),

@@ -1,14 +1,25 @@
-import { useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import type { Asked, Calls } from '../../core/wire/index.ts';
 import { api } from './api.ts';
 import { useShopSave } from './shopSave.ts';
 import { keys } from './keys.ts';
 
-export const useJobs = (archived: boolean) =>
-  useQuery({
-    queryKey: keys.jobs(archived),
-    queryFn: () => api.listJobs(archived),
+/** What jobs are looked for by; empty: any. */
+export type JobFilter = Omit<Asked<Calls['listJobs']>['query'], 'after' | 'limit'>;
+
+/** The jobs that fit, a page at a time; what was found last stays while the next is looked for. */
+export const useJobs = (filter: JobFilter) =>
+  useInfiniteQuery({
+    queryKey: keys.jobs(filter),
+    queryFn: ({ pageParam }) => api.listJobs({ ...filter, ...(pageParam ? { after: pageParam } : {}) }),
+    initialPageParam: null as string | null,
+    getNextPageParam: ({ next }) => next,
+    placeholderData: keepPreviousData,
     refetchOnMount: 'always',
   });
+/** Every job on the bench. */
+export const useEveryJob = () =>
+  useQuery({ queryKey: keys.everyJob, queryFn: api.everyJob, refetchOnMount: 'always' });
 /** What was changed here and is not stored yet must not be overwritten by what the server still has. */
 export const useShop = () =>
   useQuery({

@@ -1,6 +1,6 @@
 import { Button, Select } from 'antd';
 import { useEffect, useId, useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { newDivideJob, withHead, withPart } from '../../core/job/index.ts';
 import { REACHES, smallAngleText } from '../../core/dividing/index.ts';
 import { isSpaced } from '../../core/kinds/index.ts';
@@ -32,8 +32,15 @@ const ALL = 1000;
 
 function Counts({ shop }: { readonly shop: Equipment }) {
   const [headId, setHeadId] = useState<string>('all');
-  const [to, setTo] = useState(FIRST);
-  const [chosen, setChosen] = useState<number | null>(null);
+  const [query] = useSearchParams();
+  const asked = Number(query.get('n') ?? 0);
+  const [chosen, setChosen] = useState<number | null>(asked >= 2 && asked <= ALL ? asked : null);
+  const [wasAsked, setWasAsked] = useState(asked);
+  if (asked !== wasAsked) {
+    setWasAsked(asked);
+    if (asked >= 2 && asked <= ALL) setChosen(asked);
+  }
+  const [to, setTo] = useState((chosen ?? 0) > FIRST ? ALL : FIRST);
   const selectId = useId();
   const foot = useRef<HTMLParagraphElement>(null);
   useEffect(() => {

@@ -1,0 +1,1 @@
+export { GoTo } from './GoTo.tsx';

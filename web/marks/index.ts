@@ -1,0 +1,1 @@
+export { MarksDialog } from './MarksDialog.tsx';

@@ -1,4 +1,12 @@
-export { documentOf, kindSchema, partSchema, wordsOf, type Kind, type Part, type PartOf } from './documents.ts';
+export {
+  documentOf,
+  kindSchema,
+  partSchema,
+  wordsOf,
+  type Kind,
+  type Part,
+  type PartOf,
+} from './documents.ts';
 export { idSchema } from './fields.ts';
 export { placeOf, type PlaceIn } from './place.ts';
 export {

@@ -76,5 +76,6 @@ export const cuttingBy = (
   mount: setup.detail.mount,
   safe: setup.facts?.safe ?? null,
   minutesPerCut: setup.facts?.minutesPerCut ?? null,
+  running: setup.facts?.running ?? null,
   bore: null,
 });

@@ -9,7 +9,7 @@ import type { GearDetail } from '../gear/index.ts';
 import type { Part } from '../kinds/index.ts';
 import type { InspectDetail } from '../inspect/index.ts';
 import type { LeadDetail } from '../lead/index.ts';
-import type { Mount, SafeReadings, SetupDetail } from '../setup/index.ts';
+import type { Mount, Running, SafeReadings, SetupDetail } from '../setup/index.ts';
 import type { SpacingDetail } from '../spacing/index.ts';
 import type { Lesson } from '../shop/index.ts';
 import type { Moved, Settled, StationId, StationState, StationWork } from '../station/index.ts';
@@ -84,6 +84,8 @@ export interface Cutting {
   readonly safe: SafeReadings | null;
   /** Minutes of one cut by the set-up; null where not known. */
   readonly minutesPerCut: number | null;
+  /** What the machine is run at; null where the set-up does not say. */
+  readonly running: Running | null;
   /** Outside of the work, mm, for the check half-way; null where it has none. */
   readonly outside: number | null;
   /** mm; null where there is none */

@@ -1,4 +1,4 @@
-import { moveText as dialText, type Travels } from '../setup/index.ts';
+import { feedText, moveText as dialText, rpmText, type Travels } from '../setup/index.ts';
 import type { Run } from '../run/index.ts';
 import { lengthText } from '../units/index.ts';
 
@@ -9,6 +9,34 @@ export const travelsOf = ({ mill }: Pick<Run, 'mill'>): Travels => (mill ? 'cros
 export function backWay({ mount, mill }: Pick<Run, 'mount' | 'mill'>): string {
   if (!mount?.axis || mill) return '';
   return mount.feed === 'right' ? ', to the left' : ', to the right';
+}
+
+/**
+ * A reading of what travels, in turns and marks of its own dial: `5 turns + 56.5 marks`. Empty where it is
+ * read on a readout, or its dial is not known.
+ */
+export function onTravelDial(
+  { running, mount, units }: Pick<Run, 'running' | 'mount' | 'units'>,
+  mm: number,
+): string {
+  if (!running?.dial || mount?.readout) return '';
+  return dialText({ mm, dial: { ...running.dial, travel: null }, readout: false, system: units });
+}
+
+/**
+ * What the machine is run at, and the depth of a round on its dial: `125 rpm`, `50 mm/min`, `rough: 1 turn +
+ * 48.8 marks from the touch, on the dial`. What is not known is left out.
+ * @param round from 1
+ */
+export function runsAt(run: Run, round: number): readonly string[] {
+  const { running } = run;
+  const depth = run.rounds[round - 1]?.depthMm ?? null;
+  const dial = depth === null ? '' : onDial(run, depth);
+  return [
+    ...(running?.rpm ? [rpmText(running.rpm)] : []),
+    ...(running?.feed ? [feedText(running.feed, run.units)] : []),
+    ...(dial === '' ? [] : [`depth ${dial}`]),
+  ];
 }
 
 /**

@@ -7,7 +7,7 @@ export {
   type Progress,
   type Standing,
 } from './progress.ts';
-export { travelsOf } from './handles.ts';
+export { onTravelDial, runsAt, travelsOf } from './handles.ts';
 export type { Act, Prompt, PromptOf, WayBack } from './prompt.ts';
 export { nowLine, promptSheet, type NowLine, type SheetStretch } from './sheet.ts';
 export { stretchOf, type Stand } from './stretch.ts';

@@ -168,7 +168,8 @@ export function freezeRun({
   if (!part.cutting || !choice || !aim || (!head && !mill))
     return fail({ ...wrong, code: 'not-ready-to-cut', allowed: `look at ${lacking(part)} first` });
 
-  const { divisions, full, helix, laid, touchOn, mount, minutesPerCut, outside, bore } = part.cutting;
+  const { divisions, full, helix, laid, touchOn, mount, minutesPerCut, running, outside, bore } =
+    part.cutting;
   const from = start.continues ?? null;
   const thick = start.deepens ?? null;
   /** Cut as another part, or in other spaces: what was begun there cannot be gone on with here. */
@@ -239,6 +240,7 @@ export function freezeRun({
       firstCutOf({ cuts: motion.cuts, rounds, continues, deepens }),
     ),
     minutesPerCut,
+    running,
     outside,
     bore,
     measured: part.stations.some(({ id }) => id === 'inspect'),

@@ -43,6 +43,7 @@ describe('runs that rest from earlier versions', () => {
     const run = readRun(rack);
     expect(run).toMatchObject({
       version: RUN_VERSION,
+      running: null,
       helix: null,
       mill: { marks: 100, scaleMinutes: 60, headTilts: false },
       cuts: rack['cuts'],
@@ -198,6 +199,7 @@ describe('runs that rest from earlier versions', () => {
     const run = readRun(rested);
     expect(run).toMatchObject({
       version: RUN_VERSION,
+      running: null,
       piece: { kind: 'work', name: '' },
       continues: null,
       safe: null,
@@ -214,6 +216,7 @@ describe('runs that rest from earlier versions', () => {
     expect(run).toEqual({
       ...rested,
       version: RUN_VERSION,
+      running: null,
       deepens: null,
       mount: null,
       laid: null,
@@ -233,6 +236,7 @@ describe('runs that rest from earlier versions', () => {
     expect(run).toEqual({
       ...rested,
       version: RUN_VERSION,
+      running: null,
       mount: null,
       laid: null,
       touchOn: null,
@@ -266,6 +270,7 @@ describe('runs that rest from earlier versions', () => {
     expect(run).toEqual({
       ...rested,
       version: RUN_VERSION,
+      running: null,
       laid: null,
       touchOn: null,
       measured: true,
@@ -279,7 +284,7 @@ describe('runs that rest from earlier versions', () => {
 
   test('version 8, which told a gear by the title of its first station: measured where it was a gear', () => {
     const rested = JSON.parse(readFileSync(new URL('./samples/v8.json', import.meta.url), 'utf8')) as Run;
-    expect(readRun(rested)).toEqual({ ...rested, version: RUN_VERSION, measured: true });
+    expect(readRun(rested)).toEqual({ ...rested, version: RUN_VERSION, running: null, measured: true });
     const titled = (title: string) => [{ number: 1, title, answer: '' }];
     for (const title of ['Spacing', 'Drive', 'Gearing'])
       expect(readRun({ ...rested, card: titled(title) }).measured).toBe(false);

@@ -87,6 +87,20 @@ export const mountSchema = z
   .readonly();
 export type Mount = z.infer<typeof mountSchema>;
 
+/** What the machine is run at while it cuts. */
+const runningSchema = z
+  .object({
+    /** Turns a minute, and mm a minute; null where not known. */
+    rpm: z.number().positive().nullable(),
+    feed: z.number().positive().nullable(),
+    /** Of the screw that moves the work past the cutter. */
+    dial: z
+      .object({ lead: z.number().positive(), marks: z.int().min(1) })
+      .readonly()
+      .nullable(),
+  })
+  .readonly();
+
 /** One thing to do on the head before the first cut. */
 const preparationSchema = z
   .object({ key: z.string().max(40), what: z.string().max(400), why: z.string().max(200).optional() })
@@ -157,6 +171,8 @@ export const runSchema = z
     /** What was to be changed on the head when the run began, in the order of the hands. */
     preparation: z.array(preparationSchema).max(20).readonly(),
     safe: safeSchema.nullable(),
+    /** What the machine is run at, and the dial of what travels; null where not known, or not kept yet. */
+    running: runningSchema.nullable().default(null),
     /** By the set-up; null where it did not say. */
     minutesPerCut: z.number().positive().nullable(),
     /** Outside of the work, mm; null where it has none. */

@@ -199,8 +199,28 @@ describe('time left', () => {
     expect(pace(jumped).perCut).toBe(80);
     expect(foldRun(run, jumped).done).toBe(12);
   });
+  test('each round goes by its own pace: a scratch takes seconds, a cut its minutes', () => {
+    const whole = { ...runOf(drawn(24, scratchFirst)), minutesPerCut: 3 };
+    const left = (acts: readonly RunAct[], seconds: number) => {
+      const events = eventsOf(whole, acts, 'd', seconds);
+      return paceOf(whole, events, foldRun(whole, events));
+    };
+    // nothing is known of a scratch: what the set-up says of a cut is the most it can be
+    expect(left([], 10)).toEqual({ perCut: 180, by: 'set-up', minutesLeft: 2 * 24 * 3 });
+    // ten scratched, ten seconds each: fourteen more of those, and 24 cuts of three minutes
+    const ten = left(doneUpTo(whole, 10), 10);
+    expect(ten).toMatchObject({ perCut: 10, by: 'counted' });
+    expect(ten.minutesLeft).toBeCloseTo((14 * 10) / 60 + 24 * 3, 9);
+    // the first two cuts say nothing yet: the scratch’s seconds are not theirs
+    const begun = left(
+      [...doneUpTo(whole, 24), { kind: 'tried', fits: true }, ...doneUpTo(whole, 26).slice(24)],
+      10,
+    );
+    expect(begun).toMatchObject({ perCut: 180, by: 'set-up' });
+    expect(begun.minutesLeft).toBeCloseTo(22 * 3, 9);
+  });
   test('without either nothing is made up', () => {
-    expect(paceOf({ ...run, minutesPerCut: null }, [], { done: 0, total: 62 })).toEqual({
+    expect(paceOf({ ...run, minutesPerCut: null }, [], { done: 0, next: run.cuts[0]! })).toEqual({
       perCut: null,
       by: null,
       minutesLeft: null,

@@ -55,6 +55,14 @@ export interface SetupFacts {
   readonly safe: SafeReadings | null;
   /** Minutes for one cut with its return and indexing; null where not known. */
   readonly minutesPerCut: number | null;
+  /** What the machine is run at, mm a minute, and the dial of the screw that moves the work past the cutter. */
+  readonly running: Running;
+}
+
+export interface Running {
+  readonly rpm: number | null;
+  readonly feed: number | null;
+  readonly dial: { readonly lead: number; readonly marks: number } | null;
 }
 
 export interface SetupDetail {

@@ -7,7 +7,16 @@ export { firstTouchReads, handleOf, safeAtDepth, type Deepening, type Handle, ty
 export { fitsOf, tableNeeds, type Fit, type Room } from './room.ts';
 export { emptySetup, setupSchema, type SetupInput } from './schema.ts';
 export { cuttingData, snapDown, type CuttingData } from './speed.ts';
-export type { Travels, SafeReadings, SetupDetail, SetupFacts, SetupShop, SetupWork } from './detail.ts';
+export type {
+  Running,
+  SafeReadings,
+  Travels,
+  SetupDetail,
+  SetupFacts,
+  SetupShop,
+  SetupWork,
+} from './detail.ts';
+export { feedText, rpmText } from './saying.ts';
 export { planSetup } from './station.ts';
 export { approachOf, CLEAR_BY, lagOf, strokeOf, type Stroke } from './stroke.ts';
 export { minutesFor, timeText } from './time.ts';

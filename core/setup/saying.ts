@@ -15,8 +15,8 @@ import type { SetupDetail, SetupWork } from './detail.ts';
 import { CLEAR_BY } from './stroke.ts';
 import { timeText, USUAL_INDEX_SECONDS, USUAL_RETURN_SECONDS } from './time.ts';
 
-const rpmText = (rpm: number): string => `${decimalText(rpm, rpm < 100 ? 1 : 0)} rpm`;
-const feedText = (feed: number, system: UnitSystem): string =>
+export const rpmText = (rpm: number): string => `${decimalText(rpm, rpm < 100 ? 1 : 0)} rpm`;
+export const feedText = (feed: number, system: UnitSystem): string =>
   `${decimalText(system === 'mm' ? feed : feed / 25.4, system === 'mm' ? 1 : 2)} ${system}/min`;
 
 /** The station in one line. */

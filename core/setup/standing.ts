@@ -61,6 +61,10 @@ function dataOf({
   });
 }
 
+/** The screw that moves the work past the cutter. */
+export const travelDialOf = (mill: Mill | null, across: boolean): Dial | null =>
+  mill && dialOf(across ? mill.cross : mill);
+
 /**
  * How a move is said on the screws it is made with: centring and depth change places with an upright spindle.
  */
@@ -81,8 +85,7 @@ function dialsOf(
   return {
     centre: (mm) => moveText({ mm, dial: centre ?? null, readout, system }),
     depth: (mm) => moveText({ mm, dial: depth ?? null, readout, system }),
-    table: (mm) =>
-      moveText({ mm, dial: mill && (across ? dialOf(mill.cross) : dialOf(mill)), readout, system }),
+    table: (mm) => moveText({ mm, dial: travelDialOf(mill, across), readout, system }),
   };
 }
 

@@ -12,7 +12,7 @@ import { firstTouchReads, mountOf } from './mount.ts';
 import type { SetupRead } from './read.ts';
 import { fitsOf } from './room.ts';
 import { answerOf, cautionsOf, valuesOf, workingOf } from './saying.ts';
-import { standingOf, type Dials, type SetupAsked, type Standing } from './standing.ts';
+import { standingOf, travelDialOf, type Dials, type SetupAsked, type Standing } from './standing.ts';
 import { CLEAR_BY, strokeOf, type Cutting, type Stroke } from './stroke.ts';
 import { minutesFor, USUAL_INDEX_SECONDS, USUAL_RETURN_SECONDS } from './time.ts';
 
@@ -81,6 +81,15 @@ function roomOf(
     jaw: { gap: read.jawGap, across: read.jawDiameter },
     tail: { gap: read.tailGap, across: read.tailDiameter },
   });
+}
+
+function runningOf({ travels }: SetupWork, { data, mill }: Standing): SetupFacts['running'] {
+  const dial = travels && travelDialOf(mill, travels === 'cross slide');
+  return {
+    rpm: data?.rpm ?? null,
+    feed: data?.feed ?? null,
+    dial: dial && { lead: dial.lead, marks: dial.marks },
+  };
 }
 
 /** Minutes for one cut, its way back and the indexing; null while travel or feed is not known. */
@@ -213,7 +222,10 @@ export function planSetup(asked: SetupAsked): StationWork<SetupFacts, SetupDetai
   const wrong = issues.some(({ severity }) => severity === 'wrong');
   return {
     id: 'setup',
-    facts: known && !wrong ? { safe: safeOf(detail), minutesPerCut: perCut } : null,
+    facts:
+      known && !wrong
+        ? { safe: safeOf(detail), minutesPerCut: perCut, running: runningOf(work, standing) }
+        : null,
     answer: answerOf(detail, system),
     values: valuesOf(detail, system),
     working: workingOf(detail, { work, read, material }),

@@ -157,7 +157,8 @@ export function Mill({ run, state, events, act, link }: MillProps) {
         </div>
       </div>
       <div className="mill-lines">
-        {!closed && !ended && <SafeLine run={run} />}
+        {/* the cutter goes over the work once more to be tried in: where it is clear is told to the end */}
+        {!ended && <SafeLine run={run} round={(state.next ?? state.last)?.round ?? 1} />}
         <ProgressStrip run={run} state={state} />
       </div>
       <MillBar

@@ -1,9 +1,22 @@
-import { travelsOf } from '../../core/prompts/index.ts';
+import { onTravelDial, runsAt, travelsOf } from '../../core/prompts/index.ts';
 import type { Run } from '../../core/run/index.ts';
 import { lengthText } from '../../core/units/index.ts';
 
-/** Where the table is clear to index: always in sight. */
-export function SafeLine({ run }: { readonly run: Run }) {
+/**
+ * What the machine is run at, and where the table is clear to index, on this machine's dials: always in
+ * sight.
+ */
+export function SafeLine({ run, round }: { readonly run: Run; readonly round: number }) {
+  const runs = runsAt(run, round);
+  return (
+    <>
+      {runs.length > 0 && <p className="mill-runs">{runs.join(' · ')}</p>}
+      <ClearAt run={run} />
+    </>
+  );
+}
+
+function ClearAt({ run }: { readonly run: Run }) {
   const { safe, units } = run;
   if (!safe) return null;
   const mm = (value: number) => lengthText(value, units);
@@ -14,15 +27,23 @@ export function SafeLine({ run }: { readonly run: Run }) {
         <span>Sooner, and the cutter gouges the next land.</span>
       </p>
     );
+  const at = safe.indexAt === 'entry' ? safe.through : safe.clearAfter;
+  const dial = onTravelDial(run, at);
+  const reading = (
+    <>
+      <b>{mm(at)}</b>
+      {dial && ` = ${dial}`}
+    </>
+  );
   return (
     <p className="mill-safe">
       {safe.indexAt === 'entry' ? (
         <>
-          Index only <b>before 0</b> on the {travelsOf(run)}. Cut through to <b>{mm(safe.through)}</b>.
+          Index only <b>before 0</b> on the {travelsOf(run)}. Cut through to {reading}.
         </>
       ) : (
         <>
-          Index only <b>past {mm(safe.clearAfter)}</b> on the {travelsOf(run)}.
+          Index only <b>past</b> {reading} on the {travelsOf(run)}.
         </>
       )}{' '}
       <span>Sooner, and the cutter nicks the next land.</span>

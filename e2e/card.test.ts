@@ -141,6 +141,25 @@ test('a printed chart row is checked, and its misprint traced', async () => {
   await person.types('Circle', '0');
   await person.sees('The circle of 0 is out of range. It runs from 2 to 2000.');
   expect(await person.hardToUse()).toEqual([]);
+  // a right one goes into a job: a new one, or the one it is wanted for
+  await person.types('Circle', '39');
+  await person.pressButton('A new job that divides so');
+  await person.sees('13 spaces on 39, gears 56 : 24');
+  await person.sees('127 moves, every space true');
+  await person.pressButton('A way from a book: is it good? Use it');
+  await person.sees('Check a chart');
+  await person.pressWords('Two gears');
+  for (const [field, figure] of [
+    ['Spaces', '7'],
+    ['Circle', '21'],
+    ['Gear on the spindle', '56'],
+    ['Gear on the plate shaft', '24'],
+    ['Idlers', '2'],
+  ] as const)
+    await person.types(field, figure);
+  await person.pressButton('Use it in Divide by 127');
+  await person.sees('7 spaces on 21, gears 56 : 24');
+  await person.sees('127 moves, every space true');
   expect(person.faults).toEqual([]);
 });
 

@@ -14,6 +14,7 @@ export { findDirects } from './direct.ts';
 export { indexingTable, type IndexingRow } from './indexingTable.ts';
 export { planMadePlate, type DrillHole, type MadePlate } from './madePlate.ts';
 export { bestWay, searchMethods, type LongSearch } from './longSearch.ts';
+export { choiceOfRow } from './rowChoice.ts';
 export { quickMethods, rankMethods, simpleWays } from './methods.ts';
 export { choiceFromV2, dividingFromV2, landingFromV2 } from './migrate.ts';
 export {

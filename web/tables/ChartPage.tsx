@@ -1,7 +1,9 @@
 import { Segmented, Select } from 'antd';
 import { useId, useMemo, useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
 import {
   checkChart,
+  choiceOfRow,
   circlesOf,
   type ChartCheck,
   type ChartGears,
@@ -10,11 +12,21 @@ import {
   type ChartRow,
 } from '../../core/dividing/index.ts';
 import type { Issue } from '../../core/findings/index.ts';
+import {
+  indexedParts,
+  newDivideJob,
+  withDividing,
+  withHead,
+  withPart,
+  type Job,
+} from '../../core/job/index.ts';
+import { isSpaced, type IndexedPart } from '../../core/kinds/index.ts';
 import type { Equipment, Head } from '../../core/shop/index.ts';
 import { decimalText, exact, measure, parseCount } from '../../core/units/index.ts';
 import { MeasureField } from '../fields/index.ts';
 import { Fold, Notice, Shell, useTitle } from '../frame/index.ts';
-import { usePreferences, useShop } from '../state/index.ts';
+import { useDraft } from '../edits/index.ts';
+import { newId, usePreferences, useShop } from '../state/index.ts';
 import './tables.css';
 
 /** Every field of a row, as typed. */
@@ -99,9 +111,10 @@ export function ChartPage() {
 }
 
 function Chart({ equipment }: { readonly equipment: Equipment }) {
-  const [typed, setTyped] = useState(EMPTY);
+  const asker = useAsker();
+  const [typed, setTyped] = useState(() => ({ ...EMPTY, divisions: asker?.count ?? '' }));
   const [train, setTrain] = useState<Train>('none');
-  const [headId, setHeadId] = useState(equipment.heads[0]?.id ?? null);
+  const [headId, setHeadId] = useState(asker?.headId ?? equipment.heads[0]?.id ?? null);
   const selectId = useId();
   const head = equipment.heads.find(({ id }) => id === headId) ?? null;
   const { row, issues } = useMemo(() => readRow(typed, train), [typed, train]);
@@ -153,12 +166,88 @@ function Chart({ equipment }: { readonly equipment: Equipment }) {
       </section>
       <section className="chart-say on-dye" aria-live="polite" aria-label="What it gives">
         {row && check ? (
-          <Verdict row={row} check={check} />
+          <>
+            <Verdict row={row} check={check} />
+            {check.right && head && <UseRow row={row} head={head} equipment={equipment} asker={asker} />}
+          </>
         ) : (
           <p className="chart-quiet">What the row truly gives is said here as soon as it is typed.</p>
         )}
       </section>
     </main>
+  );
+}
+
+interface Asker {
+  readonly job: Job;
+  readonly part: IndexedPart;
+  readonly count: string;
+  readonly headId: string | null;
+}
+
+/** The card that a way from a book is wanted for: its part stands in the address, and it is open. */
+function useAsker(): Asker | null {
+  const [query] = useSearchParams();
+  const job = useDraft((draft) => draft.job);
+  if (!job || job.id !== query.get('job')) return null;
+  const part = indexedParts(job).find(({ id }) => id === query.get('part'));
+  return part ? { job, part, count: query.get('for') ?? '', headId: part.dividing.headId } : null;
+}
+
+interface UseRowProps {
+  readonly row: ChartRow;
+  readonly head: Head;
+  readonly equipment: Equipment;
+  readonly asker: Asker | null;
+}
+
+/** A row that was found right goes into the job it is wanted for, or into a new one. */
+function UseRow({ row, head, equipment, asker }: UseRowProps) {
+  const edit = useDraft((draft) => draft.edit);
+  const open = useDraft((draft) => draft.open);
+  const units = usePreferences((preferences) => preferences.units);
+  const navigate = useNavigate();
+  const choice = choiceOfRow(row, head);
+  if (!choice) return null;
+  const into = (job: Job, partId: string): Job =>
+    withDividing(withHead({ job, partId, head, shop: equipment }), partId, (dividing) => ({
+      ...dividing,
+      choice,
+    }));
+  const useHere = () => {
+    if (!asker) return;
+    edit((now) => into(now, asker.part.id));
+    void navigate(`/jobs/${asker.job.id}/${asker.part.id}/dividing`);
+  };
+  const start = () => {
+    const plain = newDivideJob({
+      id: newId(),
+      name: `Divide by ${row.divisions}`,
+      units,
+      shop: equipment,
+    });
+    const counted = withPart(plain, 'p1', (part) =>
+      isSpaced(part)
+        ? { ...part, spacing: { ...part.spacing, count: measure(String(row.divisions), 'count') } }
+        : part,
+    );
+    open(plain, 0);
+    edit(() => into(counted, 'p1'));
+    void navigate(`/jobs/${plain.id}/p1/dividing`);
+  };
+  const fits = asker?.count === String(row.divisions);
+  return (
+    <p className="chart-use">
+      {asker && fits ? (
+        <button type="button" className="next-thing" onClick={useHere}>
+          <span>Use it in {asker.job.name}</span>
+        </button>
+      ) : (
+        <button type="button" className="next-thing" onClick={start}>
+          <span>A new job that divides so</span>
+        </button>
+      )}
+    </p>
   );
 }
 

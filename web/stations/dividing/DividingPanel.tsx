@@ -105,6 +105,13 @@ export function DividingPanel(props: StationProps<'dividing'>) {
           </Link>
         </p>
       )}
+      {aim?.full && aim.stride === 1 && head && (
+        <p>
+          <Link className="plain-link" to={`/chart?job=${job.id}&part=${part.id}&for=${aim.spaces}`}>
+            A way from a book: is it good? Use it
+          </Link>
+        </p>
+      )}
       {aim?.full && aim.spaces > 2 && (
         <details className="more">
           <summary>Block order: cut every so many-th space, to spread heat and error</summary>

@@ -50,7 +50,7 @@ describe('what is told on this machine’s own dials', () => {
   const run = runIn(shop);
   test('speed, feed and the depth of the round, on the screw that sets it, the paper gone through too', () => {
     // 26 m a minute over 60 mm: 137.9, the step below it; 12 teeth at 0.04 mm: 60, the step below it.
-    // 3.375 deep: 2.975 and the paper are 3.000 mm, 1½ turns of 2 mm; to the end 3.400 mm, 1 turn and 70 marks
+    // 3.375 deep: 2.975 and the paper are 3.000 mm, 1½ turns of 2 mm; to the end 3.400 mm, 1 turn, 70 marks
     expect(runsAt(run, 1)).toEqual([
       '125 rpm',
       '50 mm/min',

@@ -51,7 +51,7 @@ export function median(values: readonly number[]): number | null {
   return rising.length % 2 === 1 ? rising[middle]! : (rising[middle - 1]! + rising[middle]!) / 2;
 }
 
-/** Seconds for one space of a round: as its own were counted, else by the set-up, else as any were counted. */
+/** Seconds for one space of a round: as its own were counted, else by the set-up, else as any were. */
 function paceOfRound(run: Run, events: readonly RunEvent[], round: number): Pick<Pace, 'perCut' | 'by'> {
   const counted = (latest: readonly number[]) => (latest.length >= ENOUGH ? median(latest) : null);
   const own = counted(intervals(events, (event) => event.round === round).slice(-LATEST));

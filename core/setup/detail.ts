@@ -55,7 +55,7 @@ export interface SetupFacts {
   readonly safe: SafeReadings | null;
   /** Minutes for one cut with its return and indexing; null where not known. */
   readonly minutesPerCut: number | null;
-  /** What the machine is run at, mm a minute, and the dial of the screw that moves the work past the cutter. */
+  /** What the machine is run at, mm a minute, and the dial of the screw that moves the work along. */
   readonly running: Running;
 }
 

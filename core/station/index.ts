@@ -1,3 +1,4 @@
+export { PURPOSES, type Term } from './purposes.ts';
 export { boardTex, degreesTex, mmTex, unitTex } from './board.ts';
 export { breaksMachine, wordsOf } from './caution.ts';
 export {

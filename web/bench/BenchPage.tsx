@@ -28,6 +28,9 @@ export function BenchPage() {
   const { filter, set, isAny, clear } = useFilter();
   const archived = filter.archived === 'true';
   const jobs = useJobs(filter);
+  const shop = useShop();
+  // nobody has said anything of this shop yet
+  const isNew = shop.data?.revision === 0;
   const navigate = useNavigate();
   const [first] = jobs.data?.pages ?? [];
   const list = jobs.data?.pages.flatMap((page) => page.jobs) ?? [];
@@ -54,7 +57,8 @@ export function BenchPage() {
             <div className="bench-tools">
               <ImportJob />
               <Button
-                type={interrupted ? 'default' : 'primary'}
+                // what was interrupted, or the shop that nobody has told of, comes first
+                type={interrupted || (isNew && list.length === 0) ? 'default' : 'primary'}
                 size="large"
                 onClick={() => void navigate('/jobs/new')}
               >
@@ -70,7 +74,7 @@ export function BenchPage() {
           )}
           {jobs.isSuccess &&
             list.length === 0 &&
-            (isAny ? <Empty archived={archived} /> : <NoneFit clear={clear} />)}
+            (isAny ? <Empty archived={archived} isNew={isNew} /> : <NoneFit clear={clear} />)}
           {!archived && keepsCards && (
             <Suspense fallback={null}>
               <KeptCards />
@@ -163,10 +167,7 @@ function NoneFit({ clear }: { readonly clear: () => void }) {
   );
 }
 
-function Empty({ archived }: { readonly archived: boolean }) {
-  const shop = useShop();
-  // nobody has said anything of this shop yet
-  const isNew = shop.data?.revision === 0;
+function Empty({ archived, isNew }: { readonly archived: boolean; readonly isNew: boolean }) {
   return archived ? (
     <p className="soft">Nothing has been put away.</p>
   ) : (

@@ -29,6 +29,10 @@ export function FindJobs({ filter, set, marks }: FindJobsProps) {
   const [kept, setKept] = useState(marks);
   if (marks && marks !== kept) setKept(marks);
   const { words = '' } = filter;
+  // on a telephone the words are enough, until more is asked for
+  const [more, setMore] = useState(() =>
+    Object.keys(filter).some((name) => name !== 'words' && name !== 'archived'),
+  );
   const [typed, setTyped] = useState(words);
   const [asked, setAsked] = useState(words);
   // the words were changed from elsewhere: by Back, or with everything that was looked for
@@ -57,48 +61,55 @@ export function FindJobs({ filter, set, marks }: FindJobsProps) {
         allowClear
         className="find-words"
       />
-      <Choice
-        label="Kind"
-        any="any kind"
-        options={KINDS}
-        value={filter.kind}
-        onChange={(kind) => set({ kind })}
-      />
-      <Choice
-        label="How it stands"
-        any="however it stands"
-        options={STANDINGS}
-        value={filter.standing}
-        onChange={(standing) => set({ standing: standing as JobFilter['standing'] })}
-      />
-      <Choice
-        label="Material"
-        any="any material"
-        options={(kept?.materials ?? []).map(({ id, name }) => ({ value: id, label: name }))}
-        value={filter.material}
-        onChange={(material) => set({ material })}
-      />
-      <Choice
-        label="For whom"
-        any="for anyone"
-        options={(kept?.persons ?? []).map(same)}
-        value={filter.person}
-        onChange={(person) => set({ person })}
-      />
-      <Choice
-        label="Tag"
-        any="any tag"
-        options={(kept?.tags ?? []).map(same)}
-        value={filter.tag}
-        onChange={(tag) => set({ tag })}
-      />
-      <Select
-        aria-label="Order"
-        value={filter.order ?? 'changed'}
-        options={[...ORDERS]}
-        onChange={(order) => set({ order: order === 'changed' ? undefined : order })}
-        popupMatchSelectWidth={false}
-      />
+      {!more && (
+        <button type="button" className="plain-button find-narrow" onClick={() => setMore(true)}>
+          Narrow it down
+        </button>
+      )}
+      <div className={`find-more ${more ? '' : 'is-folded'}`}>
+        <Choice
+          label="Kind"
+          any="any kind"
+          options={KINDS}
+          value={filter.kind}
+          onChange={(kind) => set({ kind })}
+        />
+        <Choice
+          label="How it stands"
+          any="however it stands"
+          options={STANDINGS}
+          value={filter.standing}
+          onChange={(standing) => set({ standing: standing as JobFilter['standing'] })}
+        />
+        <Choice
+          label="Material"
+          any="any material"
+          options={(kept?.materials ?? []).map(({ id, name }) => ({ value: id, label: name }))}
+          value={filter.material}
+          onChange={(material) => set({ material })}
+        />
+        <Choice
+          label="For whom"
+          any="for anyone"
+          options={(kept?.persons ?? []).map(same)}
+          value={filter.person}
+          onChange={(person) => set({ person })}
+        />
+        <Choice
+          label="Tag"
+          any="any tag"
+          options={(kept?.tags ?? []).map(same)}
+          value={filter.tag}
+          onChange={(tag) => set({ tag })}
+        />
+        <Select
+          aria-label="Order"
+          value={filter.order ?? 'changed'}
+          options={[...ORDERS]}
+          onChange={(order) => set({ order: order === 'changed' ? undefined : order })}
+          popupMatchSelectWidth={false}
+        />
+      </div>
     </div>
   );
 }

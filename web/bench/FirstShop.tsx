@@ -51,7 +51,7 @@ export function FirstShop() {
           onChange={setMillId}
           options={[
             ...READY_MILLS.map(({ id, name }) => ({ value: id, label: name })),
-            { value: PLAIN, label: 'Another: only a 5 mm table screw is known' },
+            { value: PLAIN, label: 'Another, with a 5 mm table screw' },
           ]}
           echo="Figures of the usual order: trim them to yours in the shop."
         />

@@ -1,13 +1,25 @@
+import { useState } from 'react';
 import type { AnyStationPlan } from '../../core/plan/index.ts';
+import { PURPOSES } from '../../core/station/index.ts';
 import { StateMark } from './StateMark.tsx';
 
 /** The station's answer, the largest thing on its panel; figures large, words small. */
 export function StationHead({ station }: { readonly station: AnyStationPlan }) {
   const pieces = station.answer.split(/(\d[\d./]*[°′″]?)/).filter(Boolean);
+  const [asked, setAsked] = useState(false);
   return (
     <header className="station-head">
       <p className="eyebrow">
         {station.number} · {station.title} <StateMark state={station.state} />
+        <button
+          type="button"
+          className="station-ask"
+          aria-expanded={asked}
+          aria-label={`What is ${station.title} for?`}
+          onClick={() => setAsked(!asked)}
+        >
+          ?
+        </button>
       </p>
       <h2 className="answer" aria-label={station.answer}>
         {pieces.map((piece, i) => (
@@ -17,6 +29,25 @@ export function StationHead({ station }: { readonly station: AnyStationPlan }) {
           </span>
         ))}
       </h2>
+      {asked && <WhatFor station={station} />}
     </header>
+  );
+}
+
+/** What the station is for, and the words it uses. */
+function WhatFor({ station }: { readonly station: AnyStationPlan }) {
+  const { purpose, terms } = PURPOSES[station.id];
+  return (
+    <div className="station-for">
+      <p>{purpose}</p>
+      <dl>
+        {terms.map(({ term, means }) => (
+          <div key={term}>
+            <dt>{term}</dt>
+            <dd>{means}</dd>
+          </div>
+        ))}
+      </dl>
+    </div>
   );
 }

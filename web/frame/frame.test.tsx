@@ -3,6 +3,7 @@ import '../jsdom.ts';
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { usePreferences } from '../state/index.ts';
 import { Guard, Notice, useKeys, type KeyMap } from './index.ts';
 
 afterEach(cleanup);
@@ -63,6 +64,16 @@ describe('single keys', () => {
     render(<Screen />);
     await userEvent.keyboard('mM {Control>}m{/Control}');
     expect(pressed).toEqual(['mill', 'mill', 'done']);
+  });
+
+  test('switched off, no letter, figure or space does anything', async () => {
+    usePreferences.getState().swapSingleKeys();
+    render(<Screen />);
+    await userEvent.keyboard('m 1');
+    expect(pressed).toEqual([]);
+    usePreferences.getState().swapSingleKeys();
+    await userEvent.keyboard('m');
+    expect(pressed).toEqual(['mill']);
   });
 
   test('are off inside a field', async () => {

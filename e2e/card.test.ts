@@ -430,3 +430,42 @@ test('what was changed in the shop is undone by key, also after the page was loa
   await person.sees('✓ Stored');
   expect(person.faults).toEqual([]);
 });
+
+test('a drawing is saved as a file of its own, lines and picture', async () => {
+  const person = await place.sitDown();
+  await person.goTo('/jobs/demo-lens-second/p1/dividing');
+  await person.sees('20 spaces on 31');
+  await person.page.evaluate(() => {
+    const saved: Blob[] = [];
+    Object.assign(window, { saved });
+    URL.createObjectURL = (thing) => {
+      saved.push(thing as Blob);
+      return 'blob:kept';
+    };
+  });
+  const savedAs = async (button: string) => {
+    const before = await person.page.evaluate(() => (window as unknown as { saved: Blob[] }).saved.length);
+    await person.pressButton(button);
+    await person.page.waitForFunction(
+      (count) => (window as unknown as { saved: Blob[] }).saved.length > count,
+      { polling: 100 },
+      before,
+    );
+    return person.page.evaluate(async (nth) => {
+      const blob = (window as unknown as { saved: Blob[] }).saved[nth]!;
+      const bytes = new Uint8Array(await blob.arrayBuffer());
+      return { type: blob.type, text: new TextDecoder().decode(bytes), size: blob.size };
+    }, before);
+  };
+  const lines = await savedAs('SVG');
+  expect(lines.type).toBe('image/svg+xml');
+  // the pin’s hole, the arms: drawn in their own colours, on the dye
+  expect(lines.text).toMatch(/^<\?xml[^>]*>\s*<svg[^>]*viewBox/);
+  expect(lines.text).toMatch(/<rect[^>]*fill="rgb\(\d+, \d+, \d+\)"/);
+  expect(lines.text).not.toMatch(/class=|var\(--/);
+  expect((lines.text.match(/<circle/g) ?? []).length).toBeGreaterThan(31);
+  const picture = await savedAs('PNG');
+  expect(picture.type).toBe('image/png');
+  expect(picture.size).toBeGreaterThan(20_000);
+  expect(person.faults).toEqual([]);
+});

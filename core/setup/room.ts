@@ -1,4 +1,4 @@
-import { radiansOf } from '../units/index.ts';
+import { decimalText, radiansOf, type UnitSystem } from '../units/index.ts';
 import type { Thrust } from './holding.ts';
 import { CLEAR_BY, lagOf, type Cutting, type Stroke } from './stroke.ts';
 
@@ -15,6 +15,8 @@ export interface Fit {
 }
 
 export interface Room {
+  /** What moves are told in. */
+  readonly system: UnitSystem;
   readonly cutting: Cutting;
   readonly stroke: Stroke;
   readonly thrust: Thrust;
@@ -72,6 +74,14 @@ const fit = ({
   return { key, name, needs, has, fits, remedies: fits === false ? remedies : [] };
 };
 
+const INCH_STEP = 20;
+
+/** A move that is enough, in whole millimetres or twentieths of an inch. @param mm > 0 */
+const atLeast = (mm: number, system: UnitSystem): string =>
+  system === 'mm'
+    ? `${Math.ceil(mm)} mm`
+    : `${decimalText(Math.ceil((mm / 25.4) * INCH_STEP) / INCH_STEP, 2)} in`;
+
 function tableFit(room: Room): Fit {
   const { stroke, indexAt, thrust, offset, tableTravel, cutting } = room;
   const needs =
@@ -89,7 +99,7 @@ function tableFit(room: Room): Fit {
     const back = Math.max(0, (needs - tableTravel) / 2);
     if (back < Math.abs(offset))
       remedies.push(
-        `Move the work ${Math.ceil(back)} mm nearer to the middle of the table, to the ${offset > 0 ? 'left' : 'right'}.`,
+        `Move the work ${atLeast(back, room.system)} nearer to the middle of the table, to the ${offset > 0 ? 'left' : 'right'}.`,
       );
   }
   const smaller = (tableTravel ?? 0) - cutting.face;

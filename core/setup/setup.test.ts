@@ -222,6 +222,7 @@ describe('what has to fit, by running it', () => {
     thrust,
     indexAt: 'entry',
     outside: 70,
+    system: 'mm',
     upright: false,
     offset: null,
     tableTravel: 500,
@@ -256,6 +257,13 @@ describe('what has to fit, by running it', () => {
     expect(short).toMatchObject({ fits: false });
     const nearer = /(\d+) mm nearer/.exec(short.remedies.join(' '))![1]!;
     expect(of('table', { offset: 240 - Number(nearer), tableTravel: 500 }).fits).toBe(true);
+    const inches = of('table', { offset: 240, tableTravel: 500, system: 'in' }).remedies.join(' ');
+    const [, byInches] = /([\d.]+) in nearer/.exec(inches)!;
+    expect(of('table', { offset: 240 - Number(byInches) * 25.4, tableTravel: 500 }).fits).toBe(true);
+    // no more than a twentieth of an inch beyond what is needed
+    expect(of('table', { offset: 240 - (Number(byInches) - 0.05) * 25.4, tableTravel: 500 }).fits).toBe(
+      false,
+    );
   });
   test.each([15, 30, 45])(
     'jaws beside a blank whose teeth lean by %d°: a·cos β + w·sin β, and never less than the disk',

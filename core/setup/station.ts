@@ -60,13 +60,14 @@ function cuttingOf({ travels, helixDeg }: SetupWork, { depth, face, cutter }: St
 }
 
 function roomOf(
-  { input: { indexAt } }: SetupAsked,
+  { input: { indexAt }, units: system }: SetupAsked,
   { read, mill, head, outside, thrust, upright }: Standing,
   pass: { readonly cutting: Cutting; readonly stroke: Stroke } | null,
 ): SetupDetail['fits'] {
   if (!pass || outside === null) return [];
   return fitsOf({
     ...pass,
+    system,
     thrust,
     indexAt,
     outside,

@@ -16,6 +16,7 @@ import type { AnyStationPlan, PartPlan, Plan } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import { giveText, type StationId } from '../../core/station/index.ts';
 import { Guard, Notice } from '../frame/index.ts';
+import { SaveDrawing } from './SaveDrawing.tsx';
 import { stationScreens, type StationProps } from '../stations/index.ts';
 import { Cautions } from './Cautions.tsx';
 import { IssueDesk } from './issueDesk.ts';
@@ -106,6 +107,7 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
           <Guard what="The drawing" of={station}>
             <Suspense fallback={null}>
               <Scribe {...props} />
+              <SaveDrawing name={`${job.name} ${part.name} ${station.title}`} />
             </Suspense>
           </Guard>
         </div>

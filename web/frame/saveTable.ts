@@ -1,5 +1,5 @@
 /** Hands a file to the person. */
-export function saveFile(name: string, text: string, type: string): void {
+export function saveFile(name: string, text: string | Blob, type: string): void {
   const link = document.createElement('a');
   link.href = URL.createObjectURL(new Blob([text], { type }));
   link.download = name;

@@ -171,7 +171,7 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
           </div>
           {data.beside.length > 0 && (
             <div>
-              <dt>Steps beside it</dt>
+              <dt>Either step</dt>
               <dd className="setup-steps-beside">
                 {data.beside.map(({ rpm, speed }) => (
                   <button

@@ -438,9 +438,10 @@ test('a drawing is saved as a file of its own, lines and picture', async () => {
   await person.page.evaluate(() => {
     const saved: Blob[] = [];
     Object.assign(window, { saved });
+    const made = URL.createObjectURL.bind(URL);
     URL.createObjectURL = (thing) => {
       saved.push(thing as Blob);
-      return 'blob:kept';
+      return made(thing);
     };
   });
   const savedAs = async (button: string) => {

@@ -68,14 +68,23 @@ export class JobService {
 
   /** What the jobs here have that can be asked for, in order of the alphabet. */
   private async marks(em: EntityManager, archived: boolean): Promise<JobMarks> {
-    const rows = await em.fork().find(JobRow, { archived }, { fields: ['person', 'tags', 'materials'] });
+    // each value once, however many jobs have it: a row made of each would cost more than the page
+    const each = async (column: 'person' | 'tags' | 'materials') =>
+      (
+        await em
+          .getConnection()
+          .execute<{ word: string }[]>(`select distinct ${column} as word from job where archived = ?`, [
+            archived ? 1 : 0,
+          ])
+      ).map(({ word }) => word);
+    const [persons, tags, materials] = [await each('person'), await each('tags'), await each('materials')];
     const named = new Map((await this.shop.read()).equipment.materials.map(({ id, name }) => [id, name]));
     const sorted = (words: Iterable<string>) =>
       [...new Set(words)].filter((word) => word !== '').sort((a, b) => a.localeCompare(b));
     return {
-      persons: sorted(rows.map(({ person }) => person)),
-      tags: sorted(rows.flatMap(({ tags }) => wordsBetween(tags))),
-      materials: sorted(rows.flatMap(({ materials }) => wordsBetween(materials))).map((id) => ({
+      persons: sorted(persons),
+      tags: sorted(tags.flatMap(wordsBetween)),
+      materials: sorted(materials.flatMap(wordsBetween)).map((id) => ({
         id,
         name: named.get(id) ?? id,
       })),

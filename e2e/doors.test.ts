@@ -270,6 +270,17 @@ test('cutters from a spreadsheet: its ways are put up with, bad rows are named, 
   await person.sees('is taken out of the shop. Jobs planned with it keep their own copy.');
   await person.pressButton('Put it back');
   await person.sees('Old Tom, 16 P 26 to 34 teeth');
+
+  // a set comes and goes as a set
+  await person.pressButton('Add a set of eight or fifteen');
+  await person.types('Pitch of the set', 'M3');
+  await person.pressButton('Add the eight');
+  await person.sees('m 3 No. 8');
+  await person.pressButton('m 3 No. 5');
+  await person.pressButton('Take all 8 of the m 3 set, 20°, metric out');
+  await person.sees('The m 3 set, 20°, metric is taken out of the shop.');
+  await person.seesGo(/m 3 No\. 8/);
+  await person.sees('Old Tom, 16 P 26 to 34 teeth');
   expect(person.faults).toEqual([]);
 });
 

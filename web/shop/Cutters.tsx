@@ -34,6 +34,19 @@ const lineOf = ({ number, school, range, angle }: FormCutter): string => {
   return `${covers}, ${angle.typed}°`;
 };
 
+/** The cutters that go with one as a set: of its pitch, angle and school. */
+const setOf = ({ pitch, angle, school }: FormCutter, cutters: readonly FormCutter[]): readonly FormCutter[] =>
+  cutters.filter(
+    (other) =>
+      other.pitch.typed === pitch.typed &&
+      other.pitch.unit === pitch.unit &&
+      other.angle.typed === angle.typed &&
+      other.school === school,
+  );
+
+const setName = ({ pitch, angle, school }: FormCutter): string =>
+  `the ${pitch.unit === 'dp' ? `${pitch.typed} P` : `m ${pitch.typed}`} set, ${angle.typed}°${school === 'unknown' ? '' : `, ${school}`}`;
+
 /** The form cutters on the shelf, and which are still to buy for the jobs on the bench. */
 export function Cutters({ equipment, edit, remove }: ShopProps) {
   const { cutters } = equipment;
@@ -87,8 +100,15 @@ export function Cutters({ equipment, edit, remove }: ShopProps) {
           key={cutter.id}
           cutter={cutter}
           keep={(change) => edit((now) => ({ ...now, cutters: changed(now.cutters, cutter.id, change) }))}
+          set={setOf(cutter, cutters)}
           onRemove={() =>
             remove(cutter.name, (now) => ({ ...now, cutters: without(now.cutters, cutter.id) }))
+          }
+          onRemoveSet={(set) =>
+            remove(setName(cutter).replace('the', 'The'), (now) => ({
+              ...now,
+              cutters: now.cutters.filter(({ id }) => !set.some((one) => one.id === id)),
+            }))
           }
         />
       )}
@@ -173,7 +193,10 @@ function readAngle(typed: string): Result<Measure> {
 interface EditorProps {
   readonly cutter: FormCutter;
   readonly keep: Keep<FormCutter>;
+  /** Those that go with it as a set, itself among them. */
+  readonly set: readonly FormCutter[];
   readonly onRemove: () => void;
+  readonly onRemoveSet: (set: readonly FormCutter[]) => void;
 }
 
 const LENGTHS = [
@@ -183,7 +206,7 @@ const LENGTHS = [
   ['stamped', 'Whole depth stamped on it'],
 ] as const;
 
-function CutterEditor({ cutter, keep, onRemove }: EditorProps) {
+function CutterEditor({ cutter, keep, set, onRemove, onRemoveSet }: EditorProps) {
   return (
     <section className="shop-editor" aria-label={cutter.name}>
       <div className="fields">
@@ -259,7 +282,12 @@ function CutterEditor({ cutter, keep, onRemove }: EditorProps) {
       <p>
         <Button danger onClick={onRemove}>
           Take {cutter.name} out of the shop
-        </Button>
+        </Button>{' '}
+        {set.length > 1 && (
+          <Button danger onClick={() => onRemoveSet(set)}>
+            Take all {set.length} of {setName(cutter)} out
+          </Button>
+        )}
       </p>
     </section>
   );

@@ -66,7 +66,7 @@ describe('what the mill says, word for word', () => {
       'Look at the plate, not at the screen: which hole is the pin in now?',
       'Bring the arms round to the pin: 18 spaces, 19 holes with the pin’s own.',
       'Lock the spindle.',
-      'Cut space 2: feed on until the table reads 25.80 mm.',
+      'Cut space 2: feed on until the table reads 25.80 mm (5 turns + 16.1 marks).',
     ]);
   });
 
@@ -77,17 +77,19 @@ describe('what the mill says, word for word', () => {
       stretchOf(run, { next: run.cuts[place]!, last: run.cuts[place - 1] ?? null }).map((prompt) =>
         promptText(run, prompt),
       );
-    // Ø 60: 4.0 of 4.5 mm deep; √(4.5 · 55.5) = 15.80, √(4 · 56) = 14.97
+    // Ø 60: 4.0 of 4.5 mm deep; √(4.5 · 55.5) = 15.80, √(4 · 56) = 14.97; a mark of the table is 0.05 mm
     expect(to(0).slice(-6)).toEqual([
       'Lock the spindle.',
       'Raise the knee until the turning cutter just marks the outside; the dial of the knee to 0.',
       'Run back, to the left, until the cutter is clear of the work.',
       'Raise the knee to 4.000 mm (0.1575 in).',
-      'Feed on slowly: where the turning cutter first touches, stop and set the table’s dial to 0.84 mm: 0 is where uncut work would touch at full depth.',
-      'Cut space 1: feed on until the table reads 25.80 mm, and mark it.',
+      'Feed on slowly: where the turning cutter first touches, stop and set the table’s dial to 0.84 mm (16.7 marks): 0 is where uncut work would touch at full depth.',
+      'Cut space 1: feed on until the table reads 25.80 mm (5 turns + 16.1 marks), and mark it.',
     ]);
     expect(to(1)[0]).toBe('Run the table back, to the left, past 0 on its dial.');
-    expect(to(14).at(-1)).toBe('Cut space 1: feed on until the table reads 25.80 mm, and mark it.');
+    expect(to(14).at(-1)).toBe(
+      'Cut space 1: feed on until the table reads 25.80 mm (5 turns + 16.1 marks), and mark it.',
+    );
     expect(allSaid(run).match(/first touches/g)).toHaveLength(1);
     expect(allSaid(begin(card()))).toContain('stop and set the table’s dial to 0.\nCut space 1');
   });
@@ -97,7 +99,9 @@ describe('what the mill says, word for word', () => {
       ...card((part) => ({ ...part, cut: { ...part.cut, passes: 'rough-finish' } })),
       units: 'in' as const,
     };
-    expect(allSaid(begin(inches))).toContain('set the table’s dial to 0.033 in: 0 is where uncut work');
+    expect(allSaid(begin(inches))).toContain(
+      'set the table’s dial to 0.033 in (16.7 marks): 0 is where uncut work',
+    );
   });
 
   test('a scratch first: nothing is read on the table before metal is cut, and it is set then', () => {
@@ -133,7 +137,7 @@ describe('what the mill says, word for word', () => {
     expect(first.join(' ')).not.toMatch(/first touches/);
     expect(lines(1).slice(-2)).toEqual([
       'Feed on slowly: where the turning cutter first touches, stop and set the table’s dial to 0.',
-      'Cut space 6: feed on until the table reads 25.80 mm.',
+      'Cut space 6: feed on until the table reads 25.80 mm (5 turns + 16.1 marks).',
     ]);
   });
 

@@ -4,7 +4,7 @@ import { layOrder } from '../lead/index.ts';
 import { groundOfRun, type Run } from '../run/index.ts';
 import { handleOf } from '../setup/index.ts';
 import { bothUnitsText, capital, lengthText, plural } from '../units/index.ts';
-import { backWay, onDial, travelsOf } from './handles.ts';
+import { backWay, onDial, onTravelDial, travelsOf } from './handles.ts';
 import { circleOf } from './moves.ts';
 import type { Prompt, PromptOf, WayBack } from './prompt.ts';
 
@@ -158,8 +158,14 @@ function touchText(run: Run, { paper }: PromptOf<'touch'>): string {
 export const touchReading = (run: Run, reads: number): string =>
   reads < READS_AS_0 ? '0' : lengthText(reads, run.units);
 
+/** A reading of what travels, in length, and in turns and marks of its own dial where that is known. */
+function travelText(run: Run, mm: number): string {
+  const dial = onTravelDial(run, mm);
+  return `${lengthText(mm, run.units)}${dial === '' ? '' : ` (${dial})`}`;
+}
+
 function firstTouchText(run: Run, reads: number): string {
-  const set = `Feed on slowly: where the turning cutter first touches, stop and set the ${travelsOf(run)}’s dial to ${touchReading(run, reads)}`;
+  const set = `Feed on slowly: where the turning cutter first touches, stop and set the ${travelsOf(run)}’s dial to ${reads < READS_AS_0 ? '0' : travelText(run, reads)}`;
   return reads < READS_AS_0 ? `${set}.` : `${set}: 0 is where uncut work would touch at full depth.`;
 }
 
@@ -187,7 +193,7 @@ function cutText(run: Run, { space, scratch, again, sink, through }: PromptOf<'c
   if (sink !== null) return `Sink the cutter ${depthText(run, sink)}, in space ${space}${mark}.`;
   return through === null
     ? `Cut space ${space} over the whole face${mark}.`
-    : `Cut space ${space}: feed on until the ${travelsOf(run)} reads ${lengthText(through, run.units)}${mark}.`;
+    : `Cut space ${space}: feed on until the ${travelsOf(run)} reads ${travelText(run, through)}${mark}.`;
 }
 
 /** A prompt as a whole sentence, right for a hand that does just what it says. */
@@ -241,7 +247,7 @@ export function promptText(run: Run, prompt: Prompt): string {
     case 'back':
       return backAlongText(run, prompt);
     case 'on':
-      return `Feed on until the ${travelsOf(run)} reads more than ${lengthText(prompt.past, run.units)}: only there is the cutter clear.`;
+      return `Feed on until the ${travelsOf(run)} reads more than ${travelText(run, prompt.past)}: only there is the cutter clear.`;
     case 'turn':
       return turnText(run, prompt);
     case 'turn-plate':

@@ -111,6 +111,7 @@ export interface SetupDetail {
   readonly sink: { readonly depth: number; readonly dial: string } | null;
   /** The same readings on the dial of the table. */
   readonly tableDial: {
+    readonly firstTouch: string;
     readonly approach: string;
     readonly through: string;
     readonly clearAfter: string;

@@ -16,7 +16,7 @@ export type {
   SetupShop,
   SetupWork,
 } from './detail.ts';
-export { feedText, rpmText } from './saying.ts';
+export { feedText, rpmText, surfaceSpeedText } from './saying.ts';
 export { planSetup } from './station.ts';
 export { approachOf, CLEAR_BY, lagOf, strokeOf, type Stroke } from './stroke.ts';
 export { minutesFor, timeText } from './time.ts';

@@ -19,6 +19,13 @@ export const rpmText = (rpm: number): string => `${decimalText(rpm, rpm < 100 ? 
 export const feedText = (feed: number, system: UnitSystem): string =>
   `${decimalText(system === 'mm' ? feed : feed / 25.4, system === 'mm' ? 1 : 2)} ${system}/min`;
 
+/**
+ * What a point of the rim moves at: m a minute, or feet a minute to a job in inches.
+ * @param speed m a minute
+ */
+export const surfaceSpeedText = (speed: number, system: UnitSystem): string =>
+  system === 'mm' ? `${decimalText(speed, 1)} m/min` : `${decimalText((speed * 1000) / 304.8, 0)} ft/min`;
+
 /** The station in one line. */
 export function answerOf({ data, stroke, sink, minutes, cutter }: SetupDetail, system: UnitSystem): string {
   const parts = [

@@ -10,6 +10,7 @@ import {
   minutesFor,
   moveText,
   snapDown,
+  surfaceSpeedText,
   strokeOf,
   tableNeeds,
   thrustOf,
@@ -59,6 +60,9 @@ describe('speed and feed', () => {
     expect(beside.map(({ rpm }) => rpm)).toEqual([125, 180]);
     expect(beside[0]!.speed).toBeCloseTo(23.562, 3);
     expect(beside[1]!.speed).toBeCloseTo(33.929, 3);
+    // 23.562 m is 77.3 ft
+    expect(beside.map(({ speed }) => surfaceSpeedText(speed, 'in'))).toEqual(['77 ft/min', '111 ft/min']);
+    expect(surfaceSpeedText(beside[0]!.speed, 'mm')).toBe('23.6 m/min');
     const only = (steps: readonly number[]) =>
       cuttingData({ ...plain, speeds: steps }).beside.map(({ rpm }) => rpm);
     expect(only([200, 400])).toEqual([200]);

@@ -38,7 +38,7 @@ function stepsBeside(wanted: number, steps: readonly number[]): readonly number[
   ];
 }
 
-interface Running {
+interface SpeedAsked {
   /** mm, > 0 */
   readonly diameter: number;
   readonly teeth: number | null;
@@ -68,7 +68,7 @@ export function cuttingData({
   feeds,
   rpmSet,
   feedSet,
-}: Running): CuttingData {
+}: SpeedAsked): CuttingData {
   const rpmWanted = (1000 * speed) / (Math.PI * diameter);
   const rpm = rpmSet ?? snapDown(rpmWanted, speeds);
   const feedWanted = chipLoad === null || teeth === null ? null : rpm * teeth * chipLoad;

@@ -147,6 +147,13 @@ function detailOf(asked: SetupAsked, standing: Standing): { detail: SetupDetail;
     stroke ? stroke.travel[input.indexAt] : sink && sink.depth + CLEAR_BY,
   );
   const cuts = (work.teeth ?? 0) * work.rounds.length;
+  const firstTouch =
+    stroke && depths[0]
+      ? firstTouchReads({ cutter, helixDeg: work.helixDeg }, stroke.approach, {
+          depth: depths[0].mm,
+          cutTo: 0,
+        })
+      : null;
   const detail: SetupDetail = {
     mill: mill && { id: mill.id, name: mill.name, upright, readout: mill.readout },
     material: material && { id: material.id, name: material.name, starting: material.starting },
@@ -184,15 +191,10 @@ function detailOf(asked: SetupAsked, standing: Standing): { detail: SetupDetail;
     indexAt: input.indexAt,
     stroke,
     travels: work.travels ?? 'table',
-    firstTouch:
-      stroke && depths[0]
-        ? firstTouchReads({ cutter, helixDeg: work.helixDeg }, stroke.approach, {
-            depth: depths[0].mm,
-            cutTo: 0,
-          })
-        : null,
+    firstTouch,
     sink,
     tableDial: stroke && {
+      firstTouch: dials.table(firstTouch ?? 0),
       approach: dials.table(stroke.approach),
       through: dials.table(stroke.through),
       clearAfter: dials.table(stroke.clearAfter),

@@ -101,6 +101,7 @@ test('six flats 19 across from a round of 22', () => {
     'setup',
     setupOf(22, 1.5, 15, 6, {
       answer: '250 rpm, 71 mm/min, clear 8.53 mm off',
+      'table dial firstTouch': '0 marks',
       'table dial approach': '1 turn + 70.6 marks',
       'table dial through': '4 turns + 70.6 marks',
       'table dial clearAfter': '6 turns + 41.2 marks',
@@ -155,6 +156,7 @@ test('five slots 17° 30′ apart: no whole turn, so no closing move', () => {
     // √(4 · 46) = 13.565
     setupOf(60, 4, 15, 5, {
       answer: '250 rpm, 71 mm/min, clear 13.56 mm off',
+      'table dial firstTouch': '0 marks',
       'table dial approach': '2 turns + 71.3 marks',
       'table dial through': '5 turns + 71.3 marks',
       'table dial clearAfter': '8 turns + 42.6 marks',

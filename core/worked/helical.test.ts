@@ -201,6 +201,7 @@ test('helical, right-hand: 30 teeth of module 1.5 at 20°, on a lying mill of 5 
   expectWorked(part, 'setup', {
     ...SHARED_SETUP,
     answer: '180 rpm, 71 mm/min, clear 13.85 mm off',
+    'table dial firstTouch': '0 marks',
     'table dial approach': '2 turns + 76.9 marks',
     'table dial through': '6 turns + 54 marks',
     'table dial clearAfter': '9 turns + 13.8 marks',
@@ -253,7 +254,7 @@ test('helical, right-hand: 30 teeth of module 1.5 at 20°, on a lying mill of 5 
       'Run back, to the left, until the cutter is well clear of the work; then come on a little the way it cuts, still clear, so that the slack is taken up.',
       'Go in again: raise the knee to 3.375 mm (0.1329 in): 1 turn + 68.8 marks from the touch, on the dial.',
       'Feed on slowly: where the turning cutter first touches, stop and set the table’s dial to 0.',
-      'Cut space 1: feed on until the table reads 32.70 mm, and mark it.',
+      'Cut space 1: feed on until the table reads 32.70 mm (6 turns + 54 marks), and mark it.',
     ],
     [
       'Stop the feed and draw clear of the cutter: lower the knee.',
@@ -261,7 +262,7 @@ test('helical, right-hand: 30 teeth of module 1.5 at 20°, on a lying mill of 5 
       'To space 2: turn clockwise 1 turn + 11 spaces on 33; from hole 0 the pin lands in hole 11.',
       'Bring the arms round to the pin: 11 spaces, 12 holes with the pin’s own.',
       'Go in again: raise the knee to 3.375 mm (0.1329 in): 1 turn + 68.8 marks from the touch, on the dial.',
-      'Cut space 2: feed on until the table reads 32.70 mm.',
+      'Cut space 2: feed on until the table reads 32.70 mm (6 turns + 54 marks).',
     ],
     [
       'Stop the feed and draw clear of the cutter: lower the knee.',
@@ -301,6 +302,7 @@ test('helical, left-hand, on an upright mill: the head is tilted, the cross slid
   expectWorked(part, 'setup', {
     ...SHARED_SETUP,
     answer: '180 rpm, 71 mm/min, clear 13.85 mm off',
+    'table dial firstTouch': '0.000 mm',
     'table dial approach': '13.846 mm',
     'table dial through': '32.701 mm',
     'table dial clearAfter': '45.691 mm',

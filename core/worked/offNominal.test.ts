@@ -102,7 +102,10 @@ test('a blank turned 0.2 under: the dial goes 0.1 less deep, root and tooth stay
   expect(lines).toContain(
     'Raise the knee to 3.275 mm (0.1289 in): 1 turn + 63.8 marks from the touch, on the dial.',
   );
-  expect(lines).toContain('Cut space 1: feed on until the table reads 25.63 mm, and mark it.');
+  // √(3.275 · 56.725) + 12 = 25.630 mm, at 5 mm and 100 marks
+  expect(lines).toContain(
+    'Cut space 1: feed on until the table reads 25.63 mm (5 turns + 12.6 marks), and mark it.',
+  );
   const { inspect, setup } = Object.fromEntries(part.stations.map((station) => [station.id, station]));
   const figure = (station: typeof setup, key: string) => {
     const found = station!.values.find((value) => value.key === key)!;

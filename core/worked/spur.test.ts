@@ -103,6 +103,8 @@ test('spur, metric: 30 teeth of module 1.5 at 20°, rough and finish, on a lying
     minutes: 60 * ((reached + b + 2) / 71 + 45 / 60),
     time: '70 min',
     // 5 mm screw of 100 marks: 13.824 is 2 turns and 3.824/0.05
+    // 1.009 mm at 0.05 a mark
+    'table dial firstTouch': '20.2 marks',
     'table dial approach': '2 turns + 76.5 marks',
     'table dial through': '5 turns + 16.5 marks',
     'table dial clearAfter': '7 turns + 93 marks',
@@ -156,8 +158,8 @@ test('spur, metric: 30 teeth of module 1.5 at 20°, rough and finish, on a lying
       'Run back, to the left, until the cutter is clear of the work.',
       'Raise the knee to 2.875 mm (0.1132 in): 1 turn + 43.8 marks from the touch, on the dial.',
       // √(3.375·56.625) − √(2.875·57.125) = 13.824 − 12.815
-      'Feed on slowly: where the turning cutter first touches, stop and set the table’s dial to 1.01 mm: 0 is where uncut work would touch at full depth.',
-      'Cut space 1: feed on until the table reads 25.82 mm, and mark it.',
+      'Feed on slowly: where the turning cutter first touches, stop and set the table’s dial to 1.01 mm (20.2 marks): 0 is where uncut work would touch at full depth.',
+      'Cut space 1: feed on until the table reads 25.82 mm (5 turns + 16.5 marks), and mark it.',
     ],
     [
       'From space 1 to space 2, and so on',
@@ -166,7 +168,7 @@ test('spur, metric: 30 teeth of module 1.5 at 20°, rough and finish, on a lying
       'To space 2: turn clockwise 1 turn + 11 spaces on 33; from hole 0 the pin lands in hole 11.',
       'Bring the arms round to the pin: 11 spaces, 12 holes with the pin’s own.',
       'Lock the spindle.',
-      'Cut space 2: feed on until the table reads 25.82 mm.',
+      'Cut space 2: feed on until the table reads 25.82 mm (5 turns + 16.5 marks).',
     ],
     [
       'To the finish pass',
@@ -177,7 +179,7 @@ test('spur, metric: 30 teeth of module 1.5 at 20°, rough and finish, on a lying
       'Bring the arms round to the pin: 11 spaces, 12 holes with the pin’s own.',
       'Lock the spindle.',
       'Raise the knee to 3.375 mm (0.1329 in): 1 turn + 68.8 marks from the touch, on the dial.',
-      'Cut space 1: feed on until the table reads 25.82 mm, and mark it.',
+      'Cut space 1: feed on until the table reads 25.82 mm (5 turns + 16.5 marks), and mark it.',
     ],
     [
       'After the last space',
@@ -276,6 +278,7 @@ test('spur, inch: 25 teeth of 14 P at 14½°, as deep as a form cutter, on an in
     minutes: 25 * ((2 * reached + b + 4) / (3 * 25.4) + 30 / 60),
     time: '25 min',
     // 0.2 in screw of 200 marks: 0.56826 is 2 turns and 168.3 thou
+    'table dial firstTouch': '0 marks',
     'table dial approach': '2 turns + 168.3 marks',
     'table dial through': '5 turns + 68.3 marks',
     'table dial clearAfter': '8 turns + 36.5 marks',

@@ -205,7 +205,7 @@ describe('a set-up of which one thing is chosen otherwise', () => {
     expect(difference(full, once)).toEqual(
       inOrder({
         gone: ['depths finish', 'depths rough', 'line first-touch'],
-        other: ['firstTouch', ...TIME],
+        other: ['firstTouch', 'tableDial', ...TIME],
         anew: ['depths to depth'],
       }),
     );

@@ -15,6 +15,7 @@ const BESIDES: Readonly<Record<Reach, string>> = {
   simple: 'simple',
   differential: 'with gears',
   compound: 'with two pins',
+  handwheel: 'by the wheel',
   none: 'not exactly',
 };
 const WITH: Readonly<Record<CountFromStock['indexes'], string>> = {

@@ -8,6 +8,7 @@ export const REACH_SAYS: Readonly<Record<Reach, { readonly word: string; readonl
   simple: { word: 'simple indexing', mark: '' },
   differential: { word: 'differential, with gears', mark: 'g' },
   compound: { word: 'compound only, two pins', mark: '2' },
+  handwheel: { word: 'read on the handwheel, exactly', mark: 'w' },
   none: { word: 'not exactly', mark: '×' },
 };
 

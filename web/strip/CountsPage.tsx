@@ -40,7 +40,9 @@ function Counts({ shop }: { readonly shop: Equipment }) {
     setWasAsked(asked);
     if (asked >= 2 && asked <= ALL) setChosen(asked);
   }
-  const [to, setTo] = useState((chosen ?? 0) > FIRST ? ALL : FIRST);
+  const [scrolledTo, setTo] = useState(FIRST);
+  // a count that was asked for is in the strip, however far it is scrolled
+  const to = (chosen ?? 0) > FIRST ? ALL : scrolledTo;
   const selectId = useId();
   const foot = useRef<HTMLParagraphElement>(null);
   useEffect(() => {

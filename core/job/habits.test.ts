@@ -150,6 +150,18 @@ describe('the joints of it', () => {
     }));
     expect(only(laidLike(fresh(), print, shop).job).gear.depth.rule).toBe('iso53-a');
   });
+  test('what was said in millimetres stands in an inch job as it was said, and is told in inches', () => {
+    const laid = laidLike(fresh('in'), last(), shop).job;
+    expect(only(laid).cut.finishStock).toEqual({ typed: '0.3', unit: 'mm' });
+    const drawn = withSpurPart(laid, 'p1', (part) => ({
+      ...part,
+      gear: { ...part.gear, pitch: measure('12', 'dp'), teeth: measure('20', 'count') },
+      blank: { ...part.blank, faceWidth: measure('1/2', 'in') },
+    }));
+    // 2.157/12 = 0.17975 in, of which 0.3 mm = 0.0118 in are left
+    const part = plan(drawn, shop).parts[0]!;
+    expect(stationOf(part, 'cut')?.answer).toBe('scratch, then 2 passes: 0.168 + 0.012');
+  });
   test('a job of another kind says nothing, one that is the same in all says nothing either', () => {
     const flats = newDivideJob({ id: 'd', name: 'Flats', units: 'mm', shop });
     expect(laidLike(flats, last(), shop)).toEqual({ job: flats, kept: [] });

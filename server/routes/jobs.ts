@@ -1,4 +1,4 @@
-import { readJob, jobFileText, type Job } from '../../core/job/index.ts';
+import { fileNameOf, readJob, jobFileText, type Job } from '../../core/job/index.ts';
 import { calls } from '../../core/wire/index.ts';
 import { Refused } from '../problems.ts';
 import type { JobService } from '../services/index.ts';
@@ -13,16 +13,6 @@ export function jobFrom(raw: unknown): Job {
     read.issues.map((issue) => ({ ...issue, path: issue.path ? `job.${issue.path}` : 'job' })),
   );
 }
-
-/** A file name from a job's name: letters, figures and strokes. */
-const fileName = (name: string): string =>
-  `${
-    name
-      .normalize('NFKD')
-      .replace(/[^\w]+/g, '-')
-      .replace(/^-|-$/g, '')
-      .toLowerCase() || 'job'
-  }.vuelta.json`;
 
 export const jobRoutes = (jobs: JobService): Route[] => [
   answer(calls.listJobs, ({ query }) => jobs.list(query)),
@@ -49,7 +39,10 @@ export const jobRoutes = (jobs: JobService): Route[] => [
   answer(calls.duplicateJob, ({ params, body }) => jobs.duplicate(params.id, body.id, body.name)),
   answer(calls.exportJob, async ({ params }, response) => {
     const { job } = await jobs.read(params.id);
-    response.attachment(fileName(job.name)).type('application/json').send(jobFileText(job));
+    response
+      .attachment(`${fileNameOf(job.name)}.vuelta.json`)
+      .type('application/json')
+      .send(jobFileText(job));
   }),
   answer(calls.restoreKept, ({ params }) => jobs.restoreKept(params.id)),
 ];

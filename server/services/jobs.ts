@@ -164,9 +164,9 @@ export class JobService {
    * sent
    */
   async save(revision: number, job: Job): Promise<StoredJob> {
-    const planned = await this.check(job);
+    const { planned, equipment } = await this.check(job);
     const line = lineOf(planned);
-    const found = listedFields(job, line, await this.materials());
+    const found = listedFields(job, line, equipment);
     const refused = await this.store.em.fork().transactional(async (em) => {
       const row = await em.findOne(JobRow, { id: job.id });
       const stored = row?.revision ?? 0;
@@ -252,12 +252,12 @@ export class JobService {
     return saved;
   }
 
-  private async check(job: Job): Promise<Plan> {
+  private async check(job: Job): Promise<{ planned: Plan; equipment: Equipment }> {
     const { equipment } = await this.shop.read();
     const planned = plan(job, equipment);
     const issues = refusals(planned);
     if (issues.length > 0) throw new Refused(422, issues);
-    return planned;
+    return { planned, equipment };
   }
 
   /** Keeps what came too late, to be taken out again by hand. */

@@ -1,15 +1,8 @@
 import { useRef, useState } from 'react';
+import { fileNameOf } from '../../core/job/index.ts';
 import { saveText } from '../frame/index.ts';
 import { drawingText, pictureOf } from './drawingFile.ts';
 import './save.css';
-
-/** A file’s name from words: letters, figures and strokes. */
-const fileName = (words: string): string =>
-  words
-    .normalize('NFKD')
-    .replace(/[^\w]+/g, '-')
-    .replace(/^-|-$/g, '')
-    .toLowerCase() || 'drawing';
 
 /** Saves the drawings of the sheet it stands on, each as a file of its own. @param name what they are of */
 export function SaveDrawing({ name }: { readonly name: string }) {
@@ -23,7 +16,7 @@ export function SaveDrawing({ name }: { readonly name: string }) {
     try {
       for (const [i, drawing] of drawings.entries()) {
         const text = drawingText(drawing, ground);
-        const called = `${fileName(name)}${drawings.length > 1 ? `-${i + 1}` : ''}.${as}`;
+        const called = `${fileNameOf(name, 'drawing')}${drawings.length > 1 ? `-${i + 1}` : ''}.${as}`;
         if (as === 'svg') saveText(called, text, 'image/svg+xml');
         else saveText(called, await pictureOf(text), 'image/png');
       }

@@ -1,13 +1,25 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Input, Modal } from 'antd';
-import { useDeferredValue, useId, useState, type KeyboardEvent } from 'react';
+import { useDeferredValue, useId, useMemo, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
+import type { Job } from '../../core/job/index.ts';
+import { plan } from '../../core/plan/index.ts';
+import type { Equipment } from '../../core/shop/index.ts';
 import { useDraft } from '../edits/index.ts';
 import { api, keys, useShop } from '../state/index.ts';
-import { placesFor, type GoPlace } from './places.ts';
+import { placesFor, stationPlaces, type GoPlace } from './places.ts';
 import './goTo.css';
 
 const JOBS = 6;
+
+/** A card that cannot be planned says so itself; here it only has no stations. */
+function stationsOf(job: Job, shop: Equipment): readonly GoPlace[] {
+  try {
+    return stationPlaces(job, plan(job, shop));
+  } catch {
+    return [];
+  }
+}
 
 /** One field that leads anywhere: a few letters of a job, station, page or thing of the shop, or a count. */
 export function GoTo({ onClose }: { readonly onClose: () => void }) {
@@ -29,7 +41,9 @@ export function GoTo({ onClose }: { readonly onClose: () => void }) {
     words === ''
       ? []
       : (found.data?.jobs ?? []).map((job) => ({ to: `/jobs/${job.id}`, name: job.name, what: job.line }));
-  const places = placesFor(typed, { open, shop: shop.data?.equipment ?? null, jobs });
+  const equipment = shop.data?.equipment ?? null;
+  const stations = useMemo(() => (open && equipment ? stationsOf(open, equipment) : []), [open, equipment]);
+  const places = placesFor(typed, { stations, shop: equipment, jobs });
   const lit = Math.min(at, places.length - 1);
   const go = (place: GoPlace | undefined) => {
     if (!place) return;

@@ -2,23 +2,29 @@ import { describe, expect, test } from '@jest/globals';
 import { drawnSpurJob } from '../../core/job/index.ts';
 import { plainCutter, STOCK_EQUIPMENT } from '../../core/shop/index.ts';
 import { measure } from '../../core/units/index.ts';
-import { placesFor } from './places.ts';
+import { plan } from '../../core/plan/index.ts';
+import { placesFor, stationPlaces } from './places.ts';
 
 const open = drawnSpurJob({ id: 'j1', name: 'Lens drive', pitch: '1', teeth: 40, face: '10', bore: '5' });
 const shop = {
   ...STOCK_EQUIPMENT,
   cutters: [plainCutter('c', 'Señor’s m 1 No. 6', measure('1', 'module'))],
 };
+const stations = stationPlaces(open, plan(open, shop));
 const names = (typed: string, more: Partial<Parameters<typeof placesFor>[1]> = {}) =>
-  placesFor(typed, { open, shop, jobs: [], ...more }).map(({ name }) => name);
-const first = (typed: string) => placesFor(typed, { open, shop, jobs: [] })[0];
+  placesFor(typed, { stations, shop, jobs: [], ...more }).map(({ name }) => name);
+const first = (typed: string) => placesFor(typed, { stations, shop, jobs: [] })[0];
 
 describe('a few letters lead somewhere', () => {
   test('to a station of the open job, before pages and the shop', () => {
     expect(first('div')).toMatchObject({ name: 'Dividing', to: '/jobs/j1/p1/dividing' });
     expect(first('insp')).toMatchObject({ to: '/jobs/j1/p1/inspect' });
+    // 40 teeth on a head of 40 to 1: one whole turn
+    expect(first('div')?.what).toBe('Lens drive: 1 turn');
     expect(names('cutt')[0]).toBe('Cutter');
-    expect(names('dividing', { open: null })).not.toContain('Dividing');
+    // straight teeth have no lead to go to
+    expect(names('lead')).not.toContain('Lead');
+    expect(names('dividing', { stations: [] })).not.toContain('Dividing');
   });
   test('to a thing of the shop, whatever its accents, and to a page', () => {
     expect(first('senor')).toMatchObject({ to: '/shop/cutters' });

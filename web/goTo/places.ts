@@ -1,7 +1,6 @@
 import { plainWords, type Job } from '../../core/job/index.ts';
-import { documentOf } from '../../core/kinds/index.ts';
+import type { Plan } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
-import { STATIONS } from '../../core/station/index.ts';
 
 /** Somewhere one can go by typing a few letters. */
 export interface GoPlace {
@@ -44,12 +43,13 @@ const shopPlaces = (shop: Equipment): GoPlace[] =>
     ...shop[of].map((thing) => ({ to: `/shop/${id}`, name: thing.name, what: name.toLowerCase() })),
   ]);
 
-const stationPlaces = (job: Job): GoPlace[] =>
-  job.parts.flatMap((part) =>
-    documentOf(part.kind).stations.map((station) => ({
-      to: `/jobs/${job.id}/${part.id}/${station}`,
-      name: STATIONS[station].title,
-      what: job.parts.length > 1 && part.name ? `${job.name}, ${part.name}` : job.name,
+/** The stations that the open job has, each with its answer. */
+export const stationPlaces = (job: Job, { parts }: Plan): GoPlace[] =>
+  parts.flatMap(({ id, name, stations }) =>
+    stations.map((station) => ({
+      to: `/jobs/${job.id}/${id}/${station.id}`,
+      name: station.title,
+      what: `${parts.length > 1 && name ? name : job.name}: ${station.answer}`,
     })),
   );
 
@@ -69,18 +69,22 @@ const MOST = 12;
 /**
  * Where the letters typed lead: names that begin with them first, then those with a word that does, then any
  * that has all of them; the stations of the open job before the shop, and pages last.
- * @param open the job that is on the screen; null where none is
+ * @param stations of the job that was worked on last; none where there is none
  */
 export function placesFor(
   typed: string,
   {
-    open,
+    stations,
     shop,
     jobs,
-  }: { readonly open: Job | null; readonly shop: Equipment | null; readonly jobs: readonly GoPlace[] },
+  }: {
+    readonly stations: readonly GoPlace[];
+    readonly shop: Equipment | null;
+    readonly jobs: readonly GoPlace[];
+  },
 ): readonly GoPlace[] {
   const wanted = plainWords(typed.trim());
-  const all = [...(open ? stationPlaces(open) : []), ...PAGES, ...(shop ? shopPlaces(shop) : [])];
+  const all = [...stations, ...PAGES, ...(shop ? shopPlaces(shop) : [])];
   if (wanted === '') return all.slice(0, MOST);
   const words = wanted.split(/\s+/);
   const rank = ({ name, what }: GoPlace): number => {

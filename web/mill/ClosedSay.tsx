@@ -67,7 +67,7 @@ export function MarksOff({ onWrong }: { readonly onWrong: () => void }) {
         No metal is lost: find out why, take back, and scratch round again with other dye.
       </p>
       <button type="button" className="mill-tick" onClick={onWrong}>
-        What can be wrong? <small>X</small>
+        What can be wrong? <small className="key-hint">X</small>
       </button>
     </>
   );

@@ -37,7 +37,7 @@ export function MillBar(props: MillBarProps) {
       </button>
       <Middle {...props} />
       <button type="button" className="mill-button" onClick={on.note}>
-        Note<small>N</small>
+        Note<small className="key-hint">N</small>
       </button>
       <button
         type="button"
@@ -46,7 +46,7 @@ export function MillBar(props: MillBarProps) {
         disabled={closed !== null || ended !== null}
       >
         {paused ? 'Resume' : 'Pause'}
-        <small>P</small>
+        <small className="key-hint">P</small>
       </button>
     </footer>
   );
@@ -131,7 +131,9 @@ function Middle({ run, state, mayCount, asks, label, small, on }: MillBarProps) 
       disabled={!mayCount || held !== null}
     >
       {held ?? label}
-      <small>tap anywhere here, or Space</small>
+      <small>
+        tap anywhere here<span className="key-hint">, or Space</span>
+      </small>
     </button>
   );
 }

@@ -53,21 +53,23 @@ export function MillHead({
       <span className="mill-head-right">
         <span>
           {left === 0 ? 'none left' : `${left} left`}
-          {left > 0 && pace.minutesLeft !== null && `, about ${timeText(pace.minutesLeft)}`}
+          {left > 0 &&
+            pace.minutesLeft !== null &&
+            `, about ${timeText(pace.minutesLeft)}${pace.by === 'set-up' ? ' by the set-up' : ''}`}
         </span>
         <LinkSay link={link} missing={state.doubts.some(({ kind }) => kind === 'events-missing')} />
         <span className="mill-clock">{clock}</span>
         <button type="button" className="mill-card-button" onClick={onLost}>
-          Lost? <small>W</small>
+          Lost? <small className="key-hint">W</small>
         </button>
         <button type="button" className="mill-card-button" onClick={onWrong}>
-          Wrong? <small>X</small>
+          Wrong? <small className="key-hint">X</small>
         </button>
         <button type="button" className="mill-card-button" onClick={onOptions}>
-          Screen <small>O</small>
+          Screen <small className="key-hint">O</small>
         </button>
         <button type="button" className="mill-card-button" onClick={onCard}>
-          Card <small>C</small>
+          Card <small className="key-hint">C</small>
         </button>
       </span>
     </header>

@@ -49,7 +49,7 @@ export function MillOptions({ open, wake, keeps, onClose, onEnd }: MillOptionsPr
       </p>
       {onEnd && (
         <button type="button" className="use-button is-wide" onClick={onEnd}>
-          End, scrap or start this run again… <small>E</small>
+          End, scrap or start this run again… <small className="key-hint">E</small>
         </button>
       )}
     </MillDialog>

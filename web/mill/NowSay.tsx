@@ -110,7 +110,7 @@ function TurnTicks({ turns, made, onTurn }: Pick<NowSayProps, 'turns' | 'made' |
       )}
       <button type="button" className="mill-tick" onClick={onTurn} disabled={left}>
         {left ? (turns === 1 ? 'The turn is made' : 'All turns made') : `Turn ${made + 1} of ${turns} made`}{' '}
-        <small>T</small>
+        <small className="key-hint">T</small>
       </button>
     </div>
   );

@@ -36,7 +36,7 @@ export function Paused({
         />
       </label>
       <button type="button" className="mill-button mill-done" onClick={() => onResume(reason)} autoFocus>
-        Resume<small>P</small>
+        Resume<small className="key-hint">P</small>
       </button>
     </div>
   );

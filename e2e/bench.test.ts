@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import type { ElementHandle } from 'puppeteer-core';
@@ -175,8 +175,21 @@ test('jobs are found by words, marked several at once, found by a tag; a few let
   await person.key('Backspace');
   await person.seesGo(/is too long/);
   await person.types('For whom, or whose', 'Marta');
+  await person.page.focus('.ant-modal .ant-select input');
+  // the last tag is still being typed when it is kept
+  await person.page.keyboard.type('wanted on Friday');
   await person.pressButton('Keep');
   await person.sees('for Marta');
+  await person.sees('wanted on Friday');
+  // several are exported by one press
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'vuelta-several-'));
+  const session = await person.page.createCDPSession();
+  await session.send('Page.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+  await person.pressButton('Export');
+  for (let i = 0; i < 100 && readdirSync(folder).filter((file) => file.endsWith('.json')).length < 3; i += 1)
+    await wait(100);
+  expect(readdirSync(folder).sort()).toEqual([6, 8, 9].map((n) => `moon-wheel-${n}.vuelta.json`));
+  rmSync(folder, { recursive: true });
   await person.pressButton('Done');
   // the address has what is looked for: it is there again after a reload
   await person.pressButton('stair hall');

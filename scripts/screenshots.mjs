@@ -2,35 +2,18 @@
  * Takes one current picture of each main view, from the demo workshop, into docs/screenshots (or the folder
  * given).
  */
-import { spawn } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
-import os from 'node:os';
+import { mkdirSync } from 'node:fs';
 import path from 'node:path';
-import { BROWSER_ARGS, findBrowser } from './browser.mjs';
 import { build, install, root } from './ready.mjs';
+import { openBrowser, openPage, openWorkshop } from './workshop.mjs';
 
 install();
 build();
-const { launch } = await import('puppeteer-core');
 const target = path.resolve(root, process.argv[2] ?? 'docs/screenshots');
 const only = process.argv[3];
-const data = mkdtempSync(path.join(os.tmpdir(), 'vuelta-pictures-'));
-const port = 4871;
-const base = `http://127.0.0.1:${port}`;
 mkdirSync(target, { recursive: true });
-
-const server = spawn(process.execPath, [path.join(root, 'dist/node/server/main.js'), '--demo'], {
-  env: { ...process.env, PORT: String(port), VUELTA_DATA: data, LOG_LEVEL: 'error' },
-  stdio: ['ignore', 'pipe', 'inherit'],
-});
-await new Promise((resolve) =>
-  server.stdout.on('data', (chunk) => String(chunk).includes(base) && resolve()),
-);
-const browser = await launch({
-  executablePath: findBrowser(),
-  args: BROWSER_ARGS,
-  userDataDir: path.join(data, 'browser'),
-});
+const workshop = await openWorkshop(4871, '--demo');
+const { browser, close } = await openBrowser();
 
 /** name, address, what to do before the picture */
 const views = [
@@ -104,10 +87,8 @@ try {
   for (const [name, address, before] of views) {
     if (only && !name.includes(only)) continue;
     const context = await browser.createBrowserContext();
-    const page = await context.newPage();
-    await page.setViewport({ width: 1280, height: 800 });
-    await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
-    await page.goto(base + address, { waitUntil: 'networkidle2' });
+    const page = await openPage(context);
+    await page.goto(workshop.address + address, { waitUntil: 'networkidle2' });
     if (before) await before(page);
     await page.evaluate(() => document.fonts.ready);
     await new Promise((resolve) => setTimeout(resolve, 500));
@@ -116,8 +97,6 @@ try {
     console.log(name);
   }
 } finally {
-  await browser.close();
-  server.kill();
-  await new Promise((resolve) => server.on('exit', resolve));
-  rmSync(data, { recursive: true, force: true });
+  await close();
+  await workshop.close();
 }

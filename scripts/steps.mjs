@@ -3,54 +3,30 @@
  * of job, the first and the second of each. The hand follows the brass button and types only what does not
  * stand there already. Prints a table.
  */
-import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import os from 'node:os';
-import path from 'node:path';
-import { BROWSER_ARGS, findBrowser } from './browser.mjs';
-import { build, install, root } from './ready.mjs';
+import { build, install } from './ready.mjs';
 import { Hand } from './steps/hand.mjs';
 import { JOBS } from './steps/jobs.mjs';
+import { openBrowser, openPage, openWorkshop } from './workshop.mjs';
 
 install();
 build();
-const { launch } = await import('puppeteer-core');
 const only = process.argv[2] ?? '';
 const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 const MOST_ROUNDS = 60;
 
-/** A server on a store of its own; @returns its address and how it is stopped */
-async function serve(port, ...args) {
-  const data = mkdtempSync(path.join(os.tmpdir(), 'vuelta-steps-'));
-  const base = `http://127.0.0.1:${port}`;
-  const server = spawn(process.execPath, [path.join(root, 'dist/node/server/main.js'), ...args], {
-    env: { ...process.env, PORT: String(port), VUELTA_DATA: data, LOG_LEVEL: 'error' },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  await new Promise((resolve) =>
-    server.stdout.on('data', (chunk) => String(chunk).includes(base) && resolve()),
-  );
-  const stop = async () => {
-    server.kill();
-    await new Promise((resolve) => server.on('exit', resolve));
-    rmSync(data, { recursive: true, force: true });
-  };
-  return { base, stop };
-}
-
 /** What the demo workshop has. */
 async function demoEquipment() {
-  const demo = await serve(4875, '--demo');
-  const { equipment } = await (await fetch(`${demo.base}/api/shop`)).json();
-  await demo.stop();
+  const demo = await openWorkshop(4875, '--demo');
+  const { equipment } = await (await fetch(`${demo.address}/api/shop`)).json();
+  await demo.close();
   return equipment;
 }
 
 /** A workshop with equipment and no jobs. */
 async function equippedShop(equipment) {
-  const shop = await serve(4876);
-  const { revision } = await (await fetch(`${shop.base}/api/shop`)).json();
-  await fetch(`${shop.base}/api/shop`, {
+  const shop = await openWorkshop(4876);
+  const { revision } = await (await fetch(`${shop.address}/api/shop`)).json();
+  await fetch(`${shop.address}/api/shop`, {
     method: 'PUT',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ revision, equipment }),
@@ -160,11 +136,7 @@ async function doJob(page, base, door, wishes) {
 }
 
 const equipment = await demoEquipment();
-const browser = await launch({
-  executablePath: findBrowser(),
-  args: BROWSER_ARGS,
-  userDataDir: mkdtempSync(path.join(os.tmpdir(), 'vuelta-steps-browser-')),
-});
+const { browser, close } = await openBrowser();
 const column = (value, width) => String(value).padStart(width);
 try {
   console.log('job                fields  presses  scrolled  below the edge   at the mill');
@@ -174,12 +146,10 @@ try {
     const shop = await equippedShop(equipment);
     const context = await browser.createBrowserContext();
     for (const [i, wishes] of wants.entries()) {
-      const page = await context.newPage();
-      await page.setViewport({ width: 1280, height: 800 });
-      await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
+      const page = await openPage(context);
       const title = `${name}, ${i === 0 ? 'first' : 'second'}`.padEnd(18);
       try {
-        const did = await doJob(page, shop.base, door, wishes);
+        const did = await doJob(page, shop.address, door, wishes);
         console.log(
           `${title} ${column(did.fields, 6)} ${column(did.presses, 8)} ${column(did.scrolled, 9)} ${column(did.below, 15)} ${column(did.mill, 13)}`,
         );
@@ -192,8 +162,8 @@ try {
       await page.close();
     }
     await context.close();
-    await shop.stop();
+    await shop.close();
   }
 } finally {
-  await browser.close();
+  await close();
 }

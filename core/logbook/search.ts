@@ -1,4 +1,5 @@
 import type { MeasuredRecord } from '../inspect/index.ts';
+import { RUN_STANDINGS } from '../run/index.ts';
 import { lengthText, type UnitSystem } from '../units/index.ts';
 import type { LogEntry } from '../wire/index.ts';
 
@@ -6,8 +7,8 @@ import type { LogEntry } from '../wire/index.ts';
 export type Outcome = 'closes' | 'does-not-close' | 'scrapped' | 'ended' | 'going' | 'not-begun';
 
 export const OUTCOMES: Readonly<Record<Outcome, string>> = {
-  closes: 'cut, and it closes',
-  'does-not-close': 'does not close',
+  closes: RUN_STANDINGS.closes,
+  'does-not-close': RUN_STANDINGS['does-not-close'],
   scrapped: 'scrapped',
   ended: 'ended before it closed',
   going: 'begun',

@@ -193,7 +193,7 @@ function NothingRunning() {
     <>
       <p className="bench-eyebrow">At the mill</p>
       <p className="bench-quiet">
-        Nothing is being cut. Open a job and press M when the blank is on the mandrel.
+        Nothing is being cut. Open a job, and go to the mill when the blank is on the mandrel.
       </p>
     </>
   );

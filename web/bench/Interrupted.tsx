@@ -30,7 +30,8 @@ export function Interrupted({ job }: { readonly job: JobListing }) {
       <Link className="next-thing" to={`/runs/${run.id}`}>
         <span>Go on at the mill</span>
         <span>
-          {done} / {total} &nbsp;M
+          {done} / {total}
+          <span className="key-hint"> &nbsp;M</span>
         </span>
       </Link>
     </>

@@ -1,6 +1,7 @@
 import { Button, Checkbox, Dropdown, Input, Modal, type MenuProps } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
+import { RUN_STANDINGS } from '../../core/run/index.ts';
 import type { JobListing } from '../../core/wire/index.ts';
 import { Notice } from '../frame/index.ts';
 import { api, newId, queryClient } from '../state/index.ts';
@@ -11,15 +12,23 @@ const MarksDialog = lazy(() =>
 
 const ENDED = { 'given-up': 'ended', scrapped: 'scrapped', again: 'to be begun again' } as const;
 
-function progress({ run }: JobListing): { word: string; share: number } {
-  if (!run) return { word: 'not cut yet', share: 0 };
-  const { done, total, closed, ended, next, paused } = run.summary;
-  const share = done / total;
-  if (ended) return { word: `${ENDED[ended.how]}, ${done} of ${total}`, share };
-  if (closed) return { word: closed.fits ? 'cut, and it closes' : 'does not close: look at it', share };
-  if (!next) return { word: 'closing move to make', share };
-  if (done === 0) return { word: 'ready at the mill', share };
-  return { word: `${paused ? 'paused' : 'cutting'}, ${done} of ${total}`, share };
+/** How far a job is, and the words for it: as it stands, with the figures of its newest run. */
+function progress({ run, standing }: JobListing): { word: string; share: number } {
+  if (!run) return { word: RUN_STANDINGS['not-cut'], share: 0 };
+  const { done, total, ended, next, paused } = run.summary;
+  const word = () => {
+    switch (standing) {
+      case 'ended':
+        return `${ENDED[ended?.how ?? 'given-up']}, ${done} of ${total}`;
+      case 'does-not-close':
+        return `${RUN_STANDINGS[standing]}: look at it`;
+      case 'cutting':
+        return next ? `${paused ? 'paused' : 'cutting'}, ${done} of ${total}` : 'closing move to make';
+      default:
+        return RUN_STANDINGS[standing];
+    }
+  };
+  return { word: word(), share: done / total };
 }
 
 interface JobRowProps {

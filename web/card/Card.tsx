@@ -89,7 +89,7 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
       />
       <section className="work" aria-label={station.title} ref={work}>
         <div className="work-scroll" ref={scrolled}>
-          <StationHead station={station} />
+          <StationHead key={station.id} station={station} />
           <LaidLike job={job} shop={equipment} />
           <StationSays station={station} />
           <Guard what="This station" of={station}>

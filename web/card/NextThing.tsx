@@ -72,7 +72,9 @@ export function NextThing({ job, part, station, shop, goTo }: NextThingProps) {
     if (after) goTo(after.id);
   };
   const here = { part, station, shop };
-  const taking = useTaking(here);
+  // with a run at the mill, that is what comes next
+  const found = useTaking(here);
+  const taking = going ? null : found;
   /** Takes it, and settles the station that then stands, in one. */
   const take = () => {
     if (!taking) return;
@@ -115,7 +117,10 @@ export function NextThing({ job, part, station, shop, goTo }: NextThingProps) {
         disabled={!millReady}
       >
         <span>{going ? 'Go on at the mill' : 'At the mill'}</span>
-        <span>{count} &nbsp;M</span>
+        <span>
+          {count}
+          <span className="key-hint"> &nbsp;M</span>
+        </span>
       </button>
     );
   const waiting = nextWaiting(part, station);
@@ -140,7 +145,7 @@ export function NextThing({ job, part, station, shop, goTo }: NextThingProps) {
           {canSettle && (
             <button type="button" className="quiet-thing" onClick={settle}>
               <span>Settle {station.title}</span>
-              <span>S</span>
+              <span className="key-hint">S</span>
             </button>
           )}
           <button type="button" className="next-thing" onClick={() => setStarting('sink')}>
@@ -157,14 +162,14 @@ export function NextThing({ job, part, station, shop, goTo }: NextThingProps) {
           )}
           <button type="button" className="next-thing" onClick={take}>
             <span>Use {taking.name}, settle</span>
-            <span>S</span>
+            <span className="key-hint">S</span>
           </button>
         </>
       ) : canSettle && nothingWaits ? (
         <>
           <button type="button" className="quiet-thing" onClick={settle}>
             <span>Settle {station.title}</span>
-            <span>S</span>
+            <span className="key-hint">S</span>
           </button>
           {mill(true)}
         </>
@@ -173,7 +178,7 @@ export function NextThing({ job, part, station, shop, goTo }: NextThingProps) {
           {mill(false)}
           <button type="button" className="next-thing" onClick={settle}>
             <span>Settle {station.title}</span>
-            <span>S</span>
+            <span className="key-hint">S</span>
           </button>
         </>
       ) : waiting && !going ? (

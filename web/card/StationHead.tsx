@@ -43,8 +43,7 @@ function WhatFor({ station }: { readonly station: AnyStationPlan }) {
       <dl>
         {terms.map(({ term, means }) => (
           <div key={term}>
-            <dt>{term}</dt>
-            <dd>{means}</dd>
+            <dt>{term}:</dt> <dd>{means}</dd>
           </div>
         ))}
       </dl>

@@ -141,11 +141,10 @@ export function DividingPanel(props: StationProps<'dividing'>) {
 
 /** The least trouble that comes out exactly. */
 const bestExact = (answers: readonly MethodAnswer[]): Way | null =>
-  answers
-    .flatMap(({ out, ways }) => (out === null ? ways.slice(0, 1) : []))
-    .find(({ proof }) => proof.everySpaceTrue) ?? null;
+  answers.flatMap(({ out, ways }) => (out === null ? ways : [])).find(({ proof }) => proof.everySpaceTrue) ??
+  null;
 
-/** How many ways there are, before they are looked at: `All 53 ways on this head`. */
+/** How many ways there are, before they are looked at: `The ways on this head: 53`. */
 function waysSaid(answers: readonly MethodAnswer[], searching: boolean): string {
   const total = answers.reduce((sum, answer) => sum + (answer.out === null ? answer.total : 0), 0);
   return searching ? `The ways on this head: ${total} so far` : `The ways on this head: ${total}`;

@@ -1,6 +1,6 @@
 import { withMill } from '../../../core/job/index.ts';
 import { isSpaced } from '../../../core/kinds/index.ts';
-import { CLEAR_BY, timeText, type SetupInput } from '../../../core/setup/index.ts';
+import { CLEAR_BY, surfaceSpeedText, timeText, type SetupInput } from '../../../core/setup/index.ts';
 import { decimalText, lengthText, measure, plural, type UnitSystem } from '../../../core/units/index.ts';
 import { ChoiceField, Length, LengthField, MeasureField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
@@ -228,10 +228,6 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
   );
 }
 
-/** m a minute, or feet a minute to a job in inches. */
-const surfaceSpeedText = (speed: number, units: UnitSystem): string =>
-  units === 'mm' ? `${decimalText(speed, 1)} m/min` : `${decimalText((speed * 1000) / 304.8, 0)} ft/min`;
-
 type CutterSizes = StationProps<'setup'>['station']['detail']['cutter'];
 
 const cutterKnown = ({ diameter, width, teeth }: CutterSizes): boolean =>
@@ -268,7 +264,7 @@ function ClearAt({ station, part, units, set }: SetupPieceProps) {
       key: 'set',
       what: `First cut, first touch: set the ${travels} to`,
       mm: firstTouch !== null && firstTouch >= 0.005 ? firstTouch : 0,
-      dial: '',
+      dial: tableDial.firstTouch,
       brass: false,
     },
     {

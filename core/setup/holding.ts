@@ -51,6 +51,8 @@ export interface Reason {
 interface Held {
   readonly input: SetupInput;
   readonly thrust: Thrust;
+  /** Is the cutter sunk in, the table standing still? */
+  readonly sinks: boolean;
   readonly teeth: number | null;
   readonly outside: number | null;
   readonly bore: number | null;
@@ -133,16 +135,17 @@ export function reasonsOf(held: Held): readonly Reason[] {
       words: 'Cut the bar long, part it afterwards',
       why: 'nothing can creep on a mandrel; leave parting and facing between the gears',
     });
-  say({
-    key: 'feed',
-    words: thrust.climb
-      ? 'Climb: the feed goes with the cutter'
-      : 'Conventional: the feed goes against the cutter',
-    why: thrust.climb
-      ? 'a table with slack in its screw is snatched forward: only where the slack is taken out, with the gibs drawn up'
-      : 'the slack of the screw is always taken up',
-    against: thrust.climb,
-  });
+  if (!held.sinks)
+    say({
+      key: 'feed',
+      words: thrust.climb
+        ? 'Climb: the feed goes with the cutter'
+        : 'Conventional: the feed goes against the cutter',
+      why: thrust.climb
+        ? 'a table with slack in its screw is snatched forward: only where the slack is taken out, with the gibs drawn up'
+        : 'the slack of the screw is always taken up',
+      against: thrust.climb,
+    });
   if (input.holding !== 'chuck' && input.holding !== 'bar') {
     const wanted = wantsKey(held);
     const keyed = input.keyed || (mandrel?.key ?? false);

@@ -1,6 +1,6 @@
 import { readCuttingSpeed, type Material } from '../shop/index.ts';
 import {
-  mmTex,
+  mmResult,
   unitTex,
   figureValue,
   lengthValue,
@@ -143,7 +143,7 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
         ? 'a = \\sqrt{h(D-h)}'
         : 'a = \\sqrt{h(D-h)}\\,\\cos\\beta + \\tfrac{w}{2}\\sin\\beta',
       put: `\\sqrt{${f(depth)}(${f(cutter.diameter)} - ${f(depth)})}${straight ? '' : `\\cos ${f(helixDeg, 2)}^\\circ + ${f((cutter.width ?? 0) / 2)}\\sin ${f(helixDeg, 2)}^\\circ`}`,
-      result: mmTex(stroke.approach, 3),
+      ...mmResult(stroke.approach, 3),
       source: 'half the chord of the cutter at that depth',
     });
   }
@@ -154,7 +154,7 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
       label: 'The table, where the first cut touches',
       formula: 'a - a_1',
       put: `${f(stroke.approach)} - ${f(stroke.approach - firstTouch)}`,
-      result: mmTex(firstTouch, 3),
+      ...mmResult(firstTouch, 3),
       source: 'the approach at full depth, less that of the first round',
     });
   if (stroke && detail.face !== null)
@@ -163,7 +163,7 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
       label: 'Clear on the far side, from the first touch',
       formula: '2a + b',
       put: `2 \\times ${f(stroke.approach)} + ${f(detail.face)}`,
-      result: mmTex(stroke.clearAfter, 3),
+      ...mmResult(stroke.clearAfter, 3),
       source: 'the approach on either side, and the face between',
     });
   if (sink)
@@ -172,7 +172,7 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
       label: 'Clear when drawn out by',
       formula: 'h',
       put: f(sink.depth),
-      result: mmTex(sink.depth, 3),
+      ...mmResult(sink.depth, 3),
       source: 'the depth on the dial, from the touch: the Wheel station',
     });
   const travel = stroke ? stroke.travel[detail.indexAt] : sink && sink.depth + CLEAR_BY;
@@ -199,7 +199,7 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
         .replace('w', f(cutter.width))
         .replace('t', f(read.paper ?? 0))
         .replace('H', f(chosen.move - cutter.width / 2)),
-      result: mmTex(chosen.move, 3),
+      ...mmResult(chosen.move, 3),
       source: 'geometry of the touch',
     });
   if (round)
@@ -208,7 +208,7 @@ export function workingOf(detail: SetupDetail, { read, material }: With): Workin
       label: 'Off the middle',
       formula: `e = \\frac{2}{n}\\left|\\sum r_i\\,e^{i\\theta_i}\\right|`,
       put: `\\frac{2}{${round.readings.length}} \\times ${f((round.off * round.readings.length) / 2, 4)}`,
-      result: mmTex(round.off, 4),
+      ...mmResult(round.off, 4),
       source: 'least squares: the circle that lies best through the readings',
     });
   return lines;
@@ -236,7 +236,7 @@ export function cautionsOf(detail: SetupDetail, system: UnitSystem): Caution[] {
       when: 'Before indexing',
       text: `draw the work back past the touch, ${lengthText(sink.depth, system)} out of the bottom. Turned any sooner, the work gouges itself on the cutter.`,
     });
-  if (thrust.climb)
+  if (thrust.climb && !sink)
     cautions.push({
       code: 'climb',
       when: 'Climb',

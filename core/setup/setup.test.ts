@@ -334,13 +334,15 @@ describe('what has to fit, by running it', () => {
 
 describe('keyways and time', () => {
   test('two cuts beside the middle leave exactly the key', () => {
-    const { offset, rise } = keywayOf({ width: 6, cutter: 4, depth: 2.8, diameter: 20 });
+    const round = { of: 'shaft', diameter: 20 } as const;
+    const { offset, travel } = keywayOf({ width: 6, cutter: 4, depth: 2.8, round });
     expect([offset + 4 / 2, -offset - 4 / 2]).toEqual([3, -3]);
-    expect(rise).toBeCloseTo(10 - Math.sqrt(91), 9);
-    expect(keywayOf({ width: 6, cutter: 6, depth: null, diameter: null })).toMatchObject({
+    // from the top of the shaft down to where the sides begin, and the depth there
+    expect(travel).toBeCloseTo(10 - Math.sqrt(91) + 2.8, 9);
+    expect(keywayOf({ width: 6, cutter: 6, depth: null, round: null })).toMatchObject({
       passes: 1,
       offset: 0,
-      rise: null,
+      travel: null,
     });
   });
   test('honest to five minutes, then to the half hour', () => {

@@ -145,22 +145,27 @@ describe('a set-up', () => {
     // 40 m a minute round Ø 60
     expect(data!.rpm).toBeCloseTo(40000 / (Math.PI * 60), 9);
   });
-  test('a keyway: to either side of the middle, and from the touch at the bore to its depth, on the dials', () => {
+  test('a keyway: to either side of the middle, and from the touch in the bore to its depth, on the dials', () => {
     const key = { keyWidth: mm('4'), keyCutter: mm('3'), keyDepth: mm('1.8') };
     const { keyway } = setUp(key).detail;
-    // 0.5 of a screw of 5 with 100 marks; the bore of 10 rises 5 − √21 = 0.417 under a key of 4, and the knee
-    // has 2 a turn
+    // 0.5 of a screw of 5 with 100 marks; the knee has 2 a turn. A flat tool 3 wide touches the bore of 10 with
+    // its corners, √(25 − 2.25) = 4.7697 from the middle; the key's sides leave it at √(25 − 4) = 4.5826, and
+    // its floor lies 1.8 beyond: 4.5826 + 1.8 − 4.7697 = 1.6129
     expect(keyway).toMatchObject({
       passes: 2,
       width: 4,
       offsetDial: '10 marks',
-      depthDial: '1 turn + 10.9 marks',
+      of: 'bore',
+      depthDial: '80.6 marks',
     });
-    expect(keyway!.rise).toBeCloseTo(5 - Math.sqrt(21), 12);
+    expect(keyway!.travel).toBeCloseTo(Math.sqrt(21) + 1.8 - Math.sqrt(22.75), 12);
     expect(setUp({ ...key, keyDepth: mm('') }).detail.keyway).toMatchObject({ depth: null, depthDial: null });
-    // as wide as its cutter: one pass, in the middle; as wide as the bore: nothing left to rise from
-    expect(setUp({ ...key, keyCutter: mm('4') }).detail.keyway).toMatchObject({ passes: 1, offset: 0 });
-    expect(setUp({ ...key, keyWidth: mm('10'), keyCutter: mm('6') }).detail.keyway!.rise).toBeNull();
+    // as wide as its cutter: one pass, and the corners touch where the sides will be
+    expect(setUp({ ...key, keyCutter: mm('4') }).detail.keyway).toMatchObject({
+      passes: 1,
+      offset: 0,
+      travel: 1.8,
+    });
   });
   test('out of line: taper and lean over this face, by proportion', () => {
     const { along } = setUp({ alongLength: mm('200'), alongTop: mm('.1'), alongSide: mm('-.05') }).detail;

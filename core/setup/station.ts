@@ -6,7 +6,7 @@ import { centringsOf } from './centring.ts';
 import type { SafeReadings, SetupDetail, SetupFacts, SetupWork } from './detail.ts';
 import { reasonsOf } from './holding.ts';
 import { judgeSetup } from './judge.ts';
-import { keywayOf } from './keyway.ts';
+import { keywayOf, type KeyedRound } from './keyway.ts';
 import { mandrelFits } from './mandrel.ts';
 import { firstTouchReads, mountOf } from './mount.ts';
 import type { SetupRead } from './read.ts';
@@ -22,16 +22,22 @@ function alongOf({ alongLength, alongTop, alongSide }: SetupRead, face: number |
   return { face, taper: over(alongTop), lean: over(alongSide) };
 }
 
-function keywayIn(read: SetupRead, bore: number | null, dials: Dials): SetupDetail['keyway'] {
+/** A gear is keyed in its bore; a round that is divided, on its outside. */
+function keyedRound({ bore, module }: SetupWork, outside: number | null): KeyedRound | null {
+  if (bore !== null) return { of: 'bore', diameter: bore };
+  return module === null && outside !== null ? { of: 'shaft', diameter: outside } : null;
+}
+
+function keywayIn(read: SetupRead, round: KeyedRound | null, dials: Dials): SetupDetail['keyway'] {
   const { keyWidth, keyCutter, keyDepth } = read;
   if (keyWidth === null || keyCutter === null || keyCutter > keyWidth || keyWidth > 2 * keyCutter)
     return null;
-  const keyway = keywayOf({ width: keyWidth, cutter: keyCutter, depth: keyDepth, diameter: bore });
+  const keyway = keywayOf({ width: keyWidth, cutter: keyCutter, depth: keyDepth, round });
   return {
     ...keyway,
     width: keyWidth,
     offsetDial: dials.centre(keyway.offset),
-    depthDial: keyDepth === null ? null : dials.depth(keyDepth + (keyway.rise ?? 0)),
+    depthDial: keyway.travel === null ? null : dials.depth(keyway.travel),
   };
 }
 
@@ -110,6 +116,7 @@ function heldBy({ input, work }: SetupAsked, standing: Standing): SetupDetail['r
   return reasonsOf({
     input,
     thrust,
+    sinks: !work.travels,
     teeth: work.teeth,
     outside,
     bore: work.bore,
@@ -201,7 +208,7 @@ function detailOf(asked: SetupAsked, standing: Standing): { detail: SetupDetail;
     },
     fits: roomOf(asked, standing, cutting && stroke && { cutting, stroke }),
     minutes: perCut !== null && cuts > 0 ? cuts * perCut : null,
-    keyway: keywayIn(read, work.bore, dials),
+    keyway: keywayIn(read, keyedRound(work, outside), dials),
   };
   return { detail, perCut };
 }

@@ -1,5 +1,5 @@
 import type { DriveShape } from '../drive/index.ts';
-import { mmTex, lengthValue, textValue, type Value, type Working } from '../station/index.ts';
+import { mmResult, lengthValue, textValue, type Value, type Working } from '../station/index.ts';
 import { decimalText, degreesOf } from '../units/index.ts';
 import type { RimReadings, RimShape } from './rim.ts';
 
@@ -56,7 +56,7 @@ export function rimWorking(
       label: 'Throat diameter',
       formula: 'd_{a2} = d_2 + 2h_a',
       put: `${f(wheelDiameter)} + 2 \\times ${f(addendum)}`,
-      result: mmTex(shape.throat),
+      ...mmResult(shape.throat),
       source,
     },
   ];
@@ -68,7 +68,7 @@ export function rimWorking(
       label: 'Throat radius',
       formula: 'r_t = \\frac{d_1}{2} - h_a',
       put: `\\frac{${f(wormDiameter)}}{2} - ${f(addendum)}`,
-      result: mmTex(shape.throatRadius),
+      ...mmResult(shape.throatRadius),
       source,
     },
     {
@@ -76,7 +76,7 @@ export function rimWorking(
       label: 'Outside, at the corners',
       formula: '2\\left(a - r_t\\cos\\tfrac{\\nu}{2}\\right)',
       put: `2\\left(${f(centre)} - ${f(shape.throatRadius)}\\cos ${decimalText(half, 3)}^\\circ\\right)`,
-      result: mmTex(shape.outside),
+      ...mmResult(shape.outside),
       source,
     },
   ];

@@ -1,7 +1,7 @@
 import type { DriveFacts } from '../drive/index.ts';
 import {
   degreesTex,
-  mmTex,
+  mmResult,
   unitTex,
   angleValue,
   lengthValue,
@@ -143,7 +143,7 @@ export function workingOf({
       label: 'Depth from the corners, run across',
       formula: 'h + \\frac{d_c - d_{a2}}{2}',
       put: `${f(worm.depth)} + \\frac{${f(rim.corners)} - ${f(rim.throat)}}{2}`,
-      result: mmTex(infeed.fromCorners),
+      ...mmResult(infeed.fromCorners),
       source: 'by geometry of the rim',
     });
   if (infeed?.fromCorners && infeed.rise !== null)
@@ -152,7 +152,7 @@ export function workingOf({
       label: 'Depth from the corners',
       formula: 'r_f - r_c - \\left(R - \\sqrt{R^2 - e^2}\\right)',
       put: `R = ${f(cutterDiameter! / 2)},\\ e = \\frac{${f(rim.hollow / 2)}}{\\cos ${angle}},\\ r_f = ${f(wormDiameter / 2 + worm.depth - addendum)},\\ a = ${f(centre)}`,
-      result: mmTex(infeed.fromCorners),
+      ...mmResult(infeed.fromCorners),
       source: 'by geometry of cutter and rim',
     });
   if (hobStock !== null)
@@ -161,7 +161,7 @@ export function workingOf({
       label: 'Gash, short by what the hob takes',
       formula: 'h - u',
       put: `${f(depth + hobStock)} - ${f(hobStock)}`,
-      result: mmTex(depth),
+      ...mmResult(depth),
       source: 'common practice',
     });
   return lines;

@@ -57,7 +57,7 @@ export function planWheel({
   const empty: StationWork<WheelFacts, WheelDetail> = {
     id: 'wheel',
     facts: null,
-    answer: drive ? 'waits for the blank' : 'waits for the drive',
+    answer: drive ? 'waits for the sizes of the blank' : 'waits for the drive',
     values: [],
     working: [],
     cautions: [],

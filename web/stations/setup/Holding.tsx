@@ -40,7 +40,9 @@ export function Holding({ station, part, units, set, at }: SetupPieceProps) {
           options={SPINS}
           echo={mill?.upright ? 'seen from above' : 'seen from in front'}
         />
-        <EitherField label="The table moves, cutting, to the" {...bind('feed')} options={ENDS} />
+        {!station.detail.sink && (
+          <EitherField label="The table moves, cutting, to the" {...bind('feed')} options={ENDS} />
+        )}
         {mill?.upright && <EitherField label="The cutter stands" {...bind('side')} options={SIDES} />}
         {onMandrel && mandrels.length > 0 && (
           <ChoiceField

@@ -23,19 +23,28 @@ export function KeywayFields({ station, part, units, set, at }: SetupPieceProps)
       </div>
       {keyway && (
         <ol className="setup-steps">
-          <li>Cutter to the middle, as for the teeth.</li>
+          <li>
+            {keyway.of === 'bore'
+              ? 'In the bore: a slotting tool, set to the middle of the bore and square to it.'
+              : 'Cutter to the middle of the shaft, as for the teeth.'}
+          </li>
           {keyway.passes === 1 ? (
-            <li>One cut: the cutter is as wide as the key.</li>
+            <li>One cut: the tool is as wide as the key.</li>
           ) : (
             <li>
               Two cuts, <b>{keyway.offsetDial}</b> ({mm(keyway.offset)}) to either side of the middle.
             </li>
           )}
-          {keyway.depth !== null && (
+          {keyway.travel !== null && (
             <li>
-              From the touch in the middle go <b>{keyway.depthDial}</b> (
-              {mm(keyway.depth + (keyway.rise ?? 0))})
-              {keyway.rise !== null && keyway.rise > 0 && `: the depth and ${mm(keyway.rise)} of the round`}.
+              {keyway.of === 'bore'
+                ? 'From where both corners of the tool touch the bore, in the middle, go'
+                : keyway.of === 'shaft'
+                  ? 'From the touch on the top of the shaft go'
+                  : 'From where the sides of the key will leave the round go'}{' '}
+              <b>{keyway.depthDial}</b> ({mm(keyway.travel!)})
+              {keyway.more > 0.0005 && `: the depth and ${mm(keyway.more)} of the round`}
+              {keyway.more < -0.0005 && `: the depth less ${mm(-keyway.more)} of the round`}.
             </li>
           )}
           <li>Gauge it with a slip of {mm(keyway.width)}: it goes in by hand, without a shake.</li>

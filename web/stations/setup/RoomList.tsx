@@ -29,7 +29,12 @@ export function RoomList({ station, part, units, set, at }: SetupPieceProps) {
                   )}
                 </td>
                 <td className="num">needs {lengthText(needs, units)}</td>
-                <td className="num">{has === null ? 'not known' : `has ${lengthText(has, units)}`}</td>
+                <td className="num">
+                  {has === null ? 'not known' : `has ${lengthText(has, units)}`}
+                  {does && has !== null && (
+                    <span className="other-unit">{lengthText(has - needs, units)} to spare</span>
+                  )}
+                </td>
               </tr>
             ))}
           </tbody>

@@ -141,3 +141,45 @@ export function withLeadGears({
   const gearSets = [...job.equipment.gearSets.filter(({ id }) => id !== set.id), set];
   return { ...changed, equipment: { ...job.equipment, gearSets } };
 }
+
+/** Lists of the shop of which a job keeps copies. */
+export const COPIED = ['heads', 'gearSets', 'steppers', 'mills', 'lathes', 'cutters'] as const;
+export type Copied = (typeof COPIED)[number];
+
+/** Those of `own` that `live` has too, as they are there. */
+const asLive = <T extends { readonly id: string }>(own: readonly T[], live: readonly T[]): readonly T[] =>
+  own.map((thing) => live.find(({ id }) => id === thing.id) ?? thing);
+
+/**
+ * A job with its copy of one thing made anew from the shop, and of a head all that goes with it. What was
+ * chosen on it stays, to be checked again.
+ */
+export function withShopCopy(
+  job: Job,
+  shop: Equipment,
+  { list, id }: { readonly list: Copied; readonly id: string },
+): Job {
+  const { equipment } = job;
+  const head = list === 'heads' ? shop.heads.find((live) => live.id === id) : undefined;
+  if (head) {
+    const copy = copyOf(head, shop);
+    const others = equipment.gearSets.filter((own) => !copy.gearSets.some((set) => set.id === own.id));
+    return {
+      ...job,
+      equipment: {
+        ...equipment,
+        heads: asLive(equipment.heads, copy.heads),
+        gearSets: [...others, ...copy.gearSets],
+        steppers: [...equipment.steppers.filter(({ headId }) => headId !== id), ...copy.steppers],
+      },
+    };
+  }
+  const only = <T extends { readonly id: string }>(all: readonly T[]) => all.filter((live) => live.id === id);
+  return {
+    ...job,
+    equipment: {
+      ...equipment,
+      [list]: asLive<{ readonly id: string }>(equipment[list], only<{ readonly id: string }>(shop[list])),
+    },
+  };
+}

@@ -1,5 +1,5 @@
 export { newDivideJob, newDriveJob, newSpurJob } from './create.ts';
-export { withHead, withLathe, withLeadGears, withMill } from './equip.ts';
+export { COPIED, withHead, withLathe, withLeadGears, withMill, withShopCopy, type Copied } from './equip.ts';
 export { fileNameOf } from './fileName.ts';
 export { laidLike, type LaidLike } from './habits.ts';
 export { headWithMade, madeFor, ringPartFor, withRingPart } from './made.ts';

@@ -20,6 +20,10 @@ function len<Name extends string>({ detail }: With<Name, ToldLength>, name: Name
   return finish === 'both' ? bothUnitsText(mm, units) : lengthText(mm, units, finish);
 }
 
+/** What stands otherwise in the shop than in the job's own copy. */
+const changedInShop = (what: string, differs: string): string =>
+  `${what} has changed in the shop since this job was planned${differs === '' ? '' : `: ${differs}`}. The job still uses its own copy.`;
+
 /**
  * Every sentence a person reads about something wrong, in one place: what is wrong, then what would be right.
  */
@@ -116,6 +120,7 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
   'stock-used-up': (i) => `Taking ${i.given} off to clean up leaves nothing of the stock.`,
   'stock-too-small': (i) =>
     `${i.given} is too small for any gear of this pitch: six teeth need ${len(i, 'least')} of stock.`,
+  'room-clear': (i) => `It goes in, ${len(i, 'around')} clear all round.`,
   'room-short': (i) =>
     `The gear is ${len(i, 'tip')} over its tips, and there is room for ${i.given}: it would keep a cover from closing, or foul. Better known before metal is bought.`,
   'sample-says-other': (i) =>
@@ -145,8 +150,7 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
     `Which way do the teeth of the sample lean? Nobody has said, and ${i.given}-hand was put in. Stand it on its face and look: cut to the other hand it runs with nothing.`,
   'cutter-left-shop': (i) =>
     `${d(i, 'what')} is no longer in the shop. This job keeps its own copy and goes on with it.`,
-  'cutter-changed': (i) =>
-    `${d(i, 'what')} has changed in the shop since this job was planned. The job still uses the copy it was planned with.`,
+  'cutter-changed': (i) => changedInShop(d(i, 'what'), d(i, 'differs')),
   'cutter-axial-pitch': (i) =>
     `It is named by the pitch along the worm, and cuts across the thread, where that is ${d(i, 'normal')}: the spaces come ${d(i, 'by')}.`,
   'cutter-shrinks': (i) => `With No. ${d(i, 'half')} at hand it serves ${d(i, 'range')} only.`,
@@ -192,8 +196,7 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
     `${d(i, 'way')} was chosen, and ${d(i, 'head')} cannot be geared so: a gear is missing, or its plate cannot be set free. Pick a way again.`,
   'head-left-shop': (i) =>
     `${d(i, 'head')} is no longer in the shop. This job keeps its own copy and goes on with it.`,
-  'head-changed': (i) =>
-    `${d(i, 'head')} has changed in the shop since this job was planned. The job still uses the copy it was planned with.`,
+  'head-changed': (i) => changedInShop(d(i, 'head'), d(i, 'differs')),
   'circle-bad': (i) => `A circle of ${i.given} holes cannot be. ${i.allowed}.`,
   'no-mill': () =>
     'No mill is listed whose table could be moved. Add one in the shop, with the lead of its table screw.',
@@ -212,12 +215,9 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
   'chart-letter-twice': (i) => `${i.given} stands for two positions. A chart’s letter stands for one.`,
   'travel-short': (i) =>
     `From first to last is ${i.given} mm, and the table of ${d(i, 'mill')} travels ${i.allowed} mm. Cut it in two settings, or turn it end for end.`,
-  'stepper-changed': (i) =>
-    `${d(i, 'what')} has changed in the shop since this job was planned. The job still uses the copy it was planned with.`,
-  'gears-changed': (i) =>
-    `${d(i, 'what')} has changed in the shop since this job was planned. The job still uses the copy it was planned with.`,
-  'mill-changed': (i) =>
-    `${d(i, 'what')} has changed in the shop since this job was planned. The job still uses the copy it was planned with.`,
+  'stepper-changed': (i) => changedInShop(d(i, 'what'), d(i, 'differs')),
+  'gears-changed': (i) => changedInShop(d(i, 'what'), d(i, 'differs')),
+  'mill-changed': (i) => changedInShop(d(i, 'what'), d(i, 'differs')),
   'mill-left-shop': (i) =>
     `${d(i, 'what')} is no longer in the shop. This job keeps its own copy and goes on with it.`,
   'angle-over-turn': (i) =>
@@ -290,7 +290,7 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
     `With ${i.given} the thread goes ${num(i, 'off', 0)} µm astray over what the wheel reaches; ${num(i, 'most', 0)} µm is allowed. More change gears, or allow more.`,
   'lathe-stud': (i) =>
     `With ${i.given} neighbouring gears may touch the stud’s shafts, by the rule of thumb. Lay them on the bracket before the work is chucked.`,
-  'lathe-changed': (i) => `${d(i, 'what')} was changed in the shop since this job took it.`,
+  'lathe-changed': (i) => changedInShop(d(i, 'what'), d(i, 'differs')),
   'lathe-left-shop': (i) => `${d(i, 'what')} is no longer in the shop. The job goes on with its own copy.`,
   'starts-way': (i) => `${i.given} the next start cannot be reached here. ${d(i, 'why')}`,
   'box-bad': (i) => `“${i.given}” is no setting of a box. Write them like 8 9 10 11½ 12, or with commas.`,

@@ -3,9 +3,9 @@ import { groundFor, type AnyStationPlan, type PartGround, type PartPlan, type Pl
 import { issueOf, type Issue, type IssueCode, type DetailNames } from '../findings/index.ts';
 import type { GearReadings } from '../gear/index.ts';
 import { mateOf, partnerOf, type Job } from '../job/index.ts';
-import { isFormCut, isIndexed, isThreaded, type Part } from '../kinds/index.ts';
+import { isFormCut, isGear, isIndexed, isThreaded, type Part } from '../kinds/index.ts';
 import { composePart } from '../kinds/plans.ts';
-import type { Equipment, Head, Mill } from '../shop/index.ts';
+import { whatDiffers, type Equipment, type Head, type Mill } from '../shop/index.ts';
 import { judgeDrives } from './drives.ts';
 import { lessonsFor } from './lessons.ts';
 import { judgePairs } from './pairs.ts';
@@ -47,29 +47,51 @@ const asTable = ({
 });
 
 type Named = { readonly id: string; readonly name: string };
-type Kept = { readonly own: Named; readonly live: Named | null; readonly changed: boolean };
+type Kept = {
+  readonly own: Named;
+  readonly live: Named | null;
+  /** In a list for people; null where nothing is. */
+  readonly differs: string | null;
+};
 
 /** The issues that are told with the name of a thing in the shop. */
 type ChangeCode = {
-  [Code in IssueCode]: [DetailNames<Code>] extends ['what' | 'head'] ? Code : never;
+  [Code in IssueCode]: [DetailNames<Code>] extends ['what' | 'head' | 'differs'] ? Code : never;
 }[IssueCode];
 
 /** What was copied into the job and is otherwise in the shop now, or gone. */
 function sayChange(
-  { own, live, changed }: Kept,
+  { own, live, differs }: Kept,
   path: string,
   codes: { readonly changed: ChangeCode; readonly left: ChangeCode | null },
 ): Issue[] {
-  const code = live ? (changed ? codes.changed : null) : codes.left;
+  const code = live ? (differs === null ? null : codes.changed) : codes.left;
   return code === null
     ? []
-    : [issueOf(code, { path, severity: 'note', given: own.id }, { what: own.name, head: own.name })];
+    : [
+        issueOf(
+          code,
+          { path, severity: 'note', given: own.id },
+          { what: own.name, head: own.name, differs: differs ?? '' },
+        ),
+      ];
 }
 
-function kept<T extends Named>(own: T | null, all: readonly T[], built: (thing: T) => unknown = (x) => x) {
+function kept<T extends Named>(
+  own: T | null,
+  all: readonly T[],
+  built: (thing: T) => object = (thing) => thing,
+): Kept | null {
   if (!own) return null;
   const live = all.find(({ id }) => id === own.id) ?? null;
-  return { own, live, changed: live !== null && !dequal(built(live), built(own)) };
+  const isSame = live === null || dequal(built(live), built(own));
+  return { own, live, differs: isSame ? null : whatDiffers(built(own), built(live)) };
+}
+
+/** A set of change gears that was copied, where it is otherwise now. */
+function gearsChanged(own: Equipment, shop: Equipment, gearSetId: string | null): Issue[] {
+  const set = kept(own.gearSets.find(({ id }) => id === gearSetId) ?? null, shop.gearSets);
+  return set ? sayChange(set, 'equipment.gearSets', { changed: 'gears-changed', left: null }) : [];
 }
 
 /** How the shop differs today from what a part was planned with. */
@@ -87,13 +109,15 @@ function changesSince({
   const own = job.equipment;
   if (isThreaded(part)) {
     const lathe = kept(own.lathes.find(({ id }) => id === part.lathe.latheId) ?? null, shop.lathes);
-    return lathe
-      ? sayChange(lathe, 'equipment.lathes', { changed: 'lathe-changed', left: 'lathe-left-shop' })
-      : [];
+    if (!lathe) return [];
+    const gearSetId = own.lathes.find(({ id }) => id === part.lathe.latheId)?.gearSetId ?? null;
+    return [
+      ...sayChange(lathe, 'equipment.lathes', { changed: 'lathe-changed', left: 'lathe-left-shop' }),
+      ...gearsChanged(own, shop, gearSetId),
+    ];
   }
   if (!isIndexed(part)) return [];
   const head = own.heads.find(({ id }) => id === part.dividing.headId) ?? null;
-  const gears = own.gearSets.find(({ id }) => id === head?.differential?.gearSetId) ?? null;
   // straight teeth need nothing of the table but its travel
   const usesMill = !on.gear?.helixDeg.equals(0);
   const mill = usesMill ? (own.mills.find(({ id }) => id === part.dividing.millId) ?? null) : null;
@@ -116,12 +140,7 @@ function changesSince({
   say({ thing: ofHead, path: 'equipment.heads', changed: 'head-changed', left: 'head-left-shop' });
   // what goes with a head that has left is not told one by one
   if (ofHead?.live) {
-    say({
-      thing: kept(gears, shop.gearSets),
-      path: 'equipment.gearSets',
-      changed: 'gears-changed',
-      left: null,
-    });
+    found.push(...gearsChanged(own, shop, head?.differential?.gearSetId ?? null));
     for (const drive of drives)
       say({
         thing: kept(drive, shop.steppers),
@@ -136,6 +155,8 @@ function changesSince({
     changed: 'mill-changed',
     left: 'mill-left-shop',
   });
+  const leadSetId = isGear(part) ? part.lead.gearSetId : null;
+  if (leadSetId !== head?.differential?.gearSetId) found.push(...gearsChanged(own, shop, leadSetId));
   const cutterId = isFormCut(part) ? part.cutter.cutterId : null;
   const cutter = own.cutters.find(({ id }) => id === cutterId) ?? null;
   say({

@@ -5,16 +5,23 @@ import {
   headWithMade,
   madeFor,
   newDivideJob,
+  newDriveJob,
   readJob,
+  withCutter,
   withDividing,
   withHead,
   withMill,
   withPart,
   withRingPart,
+  withShopCopy,
+  type Copied,
+  type Job,
 } from '../job/index.ts';
 import {
   equipmentSchema,
   equipmentToToday,
+  plainCutter,
+  plainLathe,
   STOCK_EQUIPMENT,
   STOCK_MILL,
   STOCK_ROTARY,
@@ -29,6 +36,10 @@ const shop: Equipment = {
   ...STOCK_EQUIPMENT,
   heads: [...STOCK_EQUIPMENT.heads, STOCK_ROTARY],
   steppers: [drive],
+};
+const withLathes: Equipment = {
+  ...shop,
+  lathes: [{ ...plainLathe('lathe', 'Lathe', measure('6', 'mm')), gearSetId: shop.gearSets[0]!.id }],
 };
 const gear = drawnSpurJob({ id: 'g', name: 'Year wheel', pitch: '0.8', teeth: 73, face: '4', bore: '6' });
 const found = (job: typeof gear, now: Equipment) => plan(job, now).findings.map(sayIssue);
@@ -50,7 +61,7 @@ describe('what has changed in the shop since a job was planned', () => {
   test('plates, gears and drives that are otherwise now', () => {
     const heads = shop.heads.map((head) => ({ ...head, plates: head.plates.slice(0, 1) }));
     expect(found(gear, { ...shop, heads })).toEqual([
-      'Head with three plates has changed in the shop since this job was planned. The job still uses the copy it was planned with.',
+      'Head with three plates has changed in the shop since this job was planned: its plates. The job still uses its own copy.',
     ]);
     const gearSets = [{ ...shop.gearSets[0]!, gears: shop.gearSets[0]!.gears.slice(1) }];
     expect(found(gear, { ...shop, gearSets })[0]).toMatch(/^Twelve change gears has changed/);
@@ -93,6 +104,31 @@ describe('heads and mills put into a job', () => {
     expect(both.equipment.heads.map(({ id }) => id)).toEqual(['table-rotary']);
     expect(both.equipment.gearSets).toEqual([]);
     expect(readJob(both).ok).toBe(true);
+  });
+  test('the copy of whatever has changed is made anew by one press, and nothing is left to tell', () => {
+    const worm = newDriveJob({ id: 'd', name: 'D', units: 'mm', shop: withLathes });
+    const cutter = plainCutter('c1', 'Cutter', measure('1', 'module'));
+    const inShop = { ...withLathes, cutters: [cutter] };
+    const cut = withCutter({ job: gear, partId: 'p1', cutterId: 'c1', shop: inShop });
+    const now: Equipment = {
+      ...inShop,
+      heads: inShop.heads.map((head) => ({ ...head, ratio: '60' })),
+      gearSets: inShop.gearSets.map((set) => ({ ...set, gears: set.gears.slice(1) })),
+      lathes: inShop.lathes.map((lathe) => ({ ...lathe, slideMarks: 77 })),
+      cutters: [{ ...cutter, stamped: measure('2.2', 'mm') }],
+    };
+    const anew = (job: Job, lists: readonly Copied[]) =>
+      lists.reduce((made, list) => withShopCopy(made, now, { list, id: job.equipment[list][0]!.id }), job);
+    expect(found(cut, now)).toEqual([
+      'Head with three plates has changed in the shop since this job was planned: ratio 40 → 60. The job still uses its own copy.',
+      'Twelve change gears has changed in the shop since this job was planned: the gears in it. The job still uses its own copy.',
+      'Cutter has changed in the shop since this job was planned: depth stamped on it nothing → 2.2 mm. The job still uses its own copy.',
+    ]);
+    expect(found(anew(cut, ['heads', 'cutters']), now)).toEqual([]);
+    expect(found(worm, now)[0]).toMatch(/: marks of the top slide \d+ → 77\. The job/);
+    expect(found(anew(worm, ['lathes', 'gearSets', 'heads']), now)).toEqual([]);
+    // what has left the shop stays as the job has it
+    expect(withShopCopy(cut, shop, { list: 'cutters', id: 'c1' }).equipment).toEqual(cut.equipment);
   });
   test('a mill that is not there changes nothing', () => {
     expect(withMill({ job: gear, partId: 'p1', millId: 'none', shop })).toBe(gear);

@@ -39,6 +39,7 @@ export {
   type ShopLathe,
 } from './machineSchema.ts';
 export { MEASURING_TOOLS, type Lesson, type MeasuringTool } from './lessonSchema.ts';
+export { whatDiffers } from './differs.ts';
 export { READY_MILLS } from './readyMills.ts';
 export {
   plainCutter,

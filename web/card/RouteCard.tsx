@@ -3,7 +3,7 @@ import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Issue } from '../../core/findings/index.ts';
 import { sayIssue } from '../../core/messages/index.ts';
-import { indexedParts, mateOf, partnerOf, withHead, type Job } from '../../core/job/index.ts';
+import { COPIED, mateOf, partnerOf, withShopCopy, type Job } from '../../core/job/index.ts';
 import { wordsOf } from '../../core/kinds/index.ts';
 import type { PartPlan } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
@@ -23,9 +23,6 @@ interface RouteCardProps {
   readonly kept: readonly { readonly id: string; readonly at: string }[];
 }
 
-const headIdOf = (job: Job, partId: string): string | undefined =>
-  indexedParts(job).find(({ id }) => id === partId)?.dividing.headId ?? undefined;
-
 /** What kind of part this is, and how it arrived. */
 function arrivalWords(job: Job, { id }: PartPlan): string {
   const part = job.parts.find((own) => own.id === id);
@@ -39,11 +36,6 @@ function arrivalWords(job: Job, { id }: PartPlan): string {
 
 /** The stations down the card's edge in shop order, each with its answer in one line. */
 export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteCardProps) {
-  const edit = useDraft((draft) => draft.edit);
-  const takeShopHead = (id: string | undefined) => {
-    const head = shop.heads.find((candidate) => candidate.id === id);
-    if (head) edit((now) => withHead({ job: now, partId: part.id, head, shop }));
-  };
   const list = useRef<HTMLOListElement>(null);
   useEffect(() => {
     // on a telephone the strip comes to the station that is open
@@ -52,68 +44,76 @@ export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteC
   }, [stationId]);
   return (
     <section className="route" aria-label="Route card">
-      <div className="route-head">
-        <JobName name={job.name} />
-        <p className="soft">{arrivalWords(job, part)}</p>
-        <JobMarks job={job} />
-      </div>
-      {job.parts.length > 1 && <PartTabs job={job} partId={part.id} />}
-      <nav aria-label="Stations">
-        <ol className="route-list" ref={list}>
-          {part.stations.map((station) => {
-            const [first] = station.moved;
-            return (
-              <li key={station.id}>
-                <Link
-                  to={`/jobs/${job.id}/${part.id}/${station.id}`}
-                  replace
-                  className="route-station"
-                  aria-current={station.id === stationId ? 'step' : undefined}
-                >
-                  <span className="route-number">{station.number}</span>
-                  <span className="route-body">
-                    <span className="route-title">
-                      {station.title}
-                      {first &&
-                        ` · ${first.label === 'Move' ? 'another move' : `${first.label.toLowerCase()} moved`}`}
+      <div className="route-scroll">
+        <div className="route-head">
+          <JobName name={job.name} />
+          <p className="soft">{arrivalWords(job, part)}</p>
+          <JobMarks job={job} />
+        </div>
+        {job.parts.length > 1 && <PartTabs job={job} partId={part.id} />}
+        <nav aria-label="Stations">
+          <ol className="route-list" ref={list}>
+            {part.stations.map((station) => {
+              const [first] = station.moved;
+              return (
+                <li key={station.id}>
+                  <Link
+                    to={`/jobs/${job.id}/${part.id}/${station.id}`}
+                    replace
+                    className="route-station"
+                    aria-current={station.id === stationId ? 'step' : undefined}
+                  >
+                    <span className="route-number">{station.number}</span>
+                    <span className="route-body">
+                      <span className="route-title">
+                        {station.title}
+                        {first &&
+                          ` · ${first.label === 'Move' ? 'another move' : `${first.label.toLowerCase()} moved`}`}
+                      </span>
+                      <span className="route-answer">{station.answer}</span>
                     </span>
-                    <span className="route-answer">{station.answer}</span>
-                  </span>
-                  <StateMark state={station.state} />
-                </Link>
-              </li>
-            );
-          })}
-        </ol>
-      </nav>
-      <div className="route-foot">
-        {findings.map((issue) => (
-          <Notice
-            key={`${issue.code} ${issue.given}`}
-            tone="note"
-            actions={
-              (issue.code === 'head-changed' ||
-                issue.code === 'gears-changed' ||
-                issue.code === 'stepper-changed') && (
-                <Button onClick={() => takeShopHead(headIdOf(job, part.id))}>
-                  Take the head as it is in the shop now
-                </Button>
-              )
-            }
-          >
-            {sayIssue(issue)}
-          </Notice>
-        ))}
-        {kept.map((version) => (
-          <KeptVersion key={version.id} {...version} />
-        ))}
-        <div className="route-last">
-          <SaveLine />
-          <JobSteps />
-          <Link to={`/jobs/${job.id}/print`}>Print</Link>
+                    <StateMark state={station.state} />
+                  </Link>
+                </li>
+              );
+            })}
+          </ol>
+        </nav>
+        <div className="route-foot">
+          {findings.map((issue) => (
+            <Notice
+              key={`${issue.code} ${issue.given}`}
+              tone="note"
+              actions={<TakeFromShop issue={issue} shop={shop} />}
+            >
+              {sayIssue(issue)}
+            </Notice>
+          ))}
+          {kept.map((version) => (
+            <KeptVersion key={version.id} {...version} />
+          ))}
         </div>
       </div>
+      <div className="route-last">
+        <SaveLine />
+        <JobSteps />
+        <Link to={`/jobs/${job.id}/print`}>Print</Link>
+      </div>
     </section>
+  );
+}
+
+/** Makes the job's copy of what has changed anew; nothing where it has left the shop. */
+function TakeFromShop({ issue, shop }: { readonly issue: Issue; readonly shop: Equipment }) {
+  const edit = useDraft((draft) => draft.edit);
+  const list = COPIED.find((each) => issue.path === `equipment.${each}`);
+  const { given } = issue;
+  const live = list && shop[list].find(({ id }) => id === given);
+  if (!list || !live || !given) return null;
+  return (
+    <Button onClick={() => edit((now) => withShopCopy(now, shop, { list, id: given }))}>
+      Take it as it is in the shop now
+    </Button>
   );
 }
 

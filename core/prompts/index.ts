@@ -1,12 +1,16 @@
 export {
+  AT_STOPS,
+  EACH_STEP,
   cutBefore,
   heed,
   progressOf,
   standingOf,
   standsAt,
+  type Asked,
   type Progress,
   type Standing,
 } from './progress.ts';
+export type { HolesAsked } from './moves.ts';
 export { onTravelDial, runsAt, travelsOf } from './handles.ts';
 export type { Act, Prompt, PromptOf, WayBack } from './prompt.ts';
 export { nowLine, promptSheet, type NowLine, type SheetStretch } from './sheet.ts';

@@ -18,7 +18,7 @@ import { STOCK_HEADS, STOCK_ROTARY } from '../shop/index.ts';
 import { exact, measure, type Exact } from '../units/index.ts';
 import { Hand } from './literalHand.ts';
 import { Mill, type MadeCut } from './literalMill.ts';
-import { progressOf, standsAt } from './index.ts';
+import { AT_STOPS, progressOf, standsAt } from './index.ts';
 
 type Start = Partial<Parameters<typeof freezeRun>[0]['start']>;
 
@@ -324,7 +324,7 @@ describe('a gear that closed and is sunk deeper', () => {
         mill.takeUp(run);
         const hand = new Hand(run, register === 'kept', mill);
         // nothing says that the pin may go into any hole: that would lose what the first cut stands in
-        const first = progressOf(run, hand.state, false).prompts.map((prompt) => prompt.do);
+        const first = progressOf(run, hand.state, AT_STOPS).prompts.map((prompt) => prompt.do);
         expect(first).toContain(register === 'kept' ? 'stand' : 'find');
         hand.goOn();
         const deeper = mill.cuts.slice(40);

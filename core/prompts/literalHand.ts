@@ -1,6 +1,6 @@
 import { foldRun, type Run, type RunAct, type RunEvent, type RunState } from '../run/index.ts';
 import type { Mill } from './literalMill.ts';
-import { heed, progressOf } from './progress.ts';
+import { AT_STOPS, EACH_STEP, heed, progressOf } from './progress.ts';
 import type { Prompt } from './prompt.ts';
 
 /** What a hand has pressed so far, and the state that follows from it. */
@@ -24,7 +24,7 @@ export class Hand {
   }
 
   get now(): readonly Prompt[] {
-    return progressOf(this.run, this.state, this.eachStep).now;
+    return progressOf(this.run, this.state, this.eachStep ? EACH_STEP : AT_STOPS).now;
   }
 
   press(...acts: readonly RunAct[]): void {

@@ -19,12 +19,16 @@ export const circleOf = ({ move }: Pick<Run, 'move'>): number =>
 
 const ASKED_EVERY = 6;
 
-/**
- * Is this a move after which a learner is asked where the pin stands? Now and then, and where a hole tells
- * it.
- */
-export const asksLanding = ({ landing, index }: Cut): boolean =>
-  (landing.on === 'plate' || landing.on === 'two-circles') && landing.spaces > 0 && index % ASKED_EVERY === 2;
+/** How often a learner is asked where the pin stands. */
+export type HolesAsked = 'never' | 'sometimes' | 'always';
+
+/** Does a hole tell where the pin stands after the move to this cut? */
+export const holeTells = ({ landing }: Cut): boolean =>
+  (landing.on === 'plate' || landing.on === 'two-circles') && landing.spaces > 0;
+
+/** Is this a move after which a learner is asked it, of those where a hole tells? */
+export const asksLanding = ({ index }: Cut, holes: HolesAsked): boolean =>
+  holes === 'always' || (holes === 'sometimes' && index % ASKED_EVERY === 2);
 
 const motions = new WeakMap<Run, HeadMotion>();
 

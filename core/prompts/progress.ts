@@ -1,4 +1,5 @@
 import { placeOf, type Run, type RunAct, type RunState, type RunSummary } from '../run/index.ts';
+import type { HolesAsked } from './moves.ts';
 import type { Prompt } from './prompt.ts';
 import { stretchOf } from './stretch.ts';
 
@@ -53,13 +54,24 @@ export interface Progress {
   readonly now: readonly Prompt[];
 }
 
+/** What a person has asked of them, besides what stops everyone. */
+export interface Asked {
+  readonly eachStep: boolean;
+  readonly holes: HolesAsked;
+}
+/** Stopped only where everyone is. */
+export const AT_STOPS: Asked = { eachStep: false, holes: 'never' };
+/** Every step by itself, and now and then the landing hole. */
+export const EACH_STEP: Asked = { eachStep: true, holes: 'sometimes' };
+
 /**
  * The prompts from where a run stands to its next cut, with those that are done. Nothing else decides what
  * comes next.
- * @param eachStep for those who have every step asked
  */
-export function progressOf(run: Run, state: Standing, eachStep: boolean): Progress {
-  const prompts = state.closed ? [] : stretchOf(run, { next: state.next, last: cutBefore(run, state.next) });
+export function progressOf(run: Run, state: Standing, { eachStep, holes }: Asked): Progress {
+  const prompts = state.closed
+    ? []
+    : stretchOf(run, { next: state.next, last: cutBefore(run, state.next) }, holes);
   const made = prompts.findLastIndex((prompt, i) => isDone(prompt, i === 0, state)) + 1;
   const left = prompts.slice(made).filter(({ learner }) => eachStep || !learner);
   const end = left.findIndex(({ stop, learner }) => eachStep || stop || learner);
@@ -106,6 +118,5 @@ const AT_THE_SPACE: ReadonlySet<Prompt['do']> = new Set([
   'turn-plate',
   'return',
   'zero',
-  'tell-hole',
   'arms',
 ]);

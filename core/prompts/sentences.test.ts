@@ -18,6 +18,8 @@ import { measure } from '../units/index.ts';
 import { Hand } from './literalHand.ts';
 import { Mill } from './literalMill.ts';
 import {
+  AT_STOPS,
+  EACH_STEP,
   cutBefore,
   nowLine,
   progressOf,
@@ -26,6 +28,7 @@ import {
   sayNow,
   standingOf,
   stretchOf,
+  type HolesAsked,
 } from './index.ts';
 
 const mill = { ...STOCK_EQUIPMENT.mills[0]!, axis: 'vertical' as const };
@@ -357,7 +360,7 @@ describe('one screen, one thing to do', () => {
     while (hand.state.done < 2) hand.step();
     const seen: string[] = [];
     while (hand.state.done < 3) {
-      const progress = progressOf(run, hand.state, true);
+      const progress = progressOf(run, hand.state, EACH_STEP);
       const now = sayNow(run, hand.state, progress)!;
       expect(progress.now).toHaveLength(1);
       if (now.main.do !== 'turn')
@@ -375,12 +378,29 @@ describe('one screen, one thing to do', () => {
     ]);
   });
 
+  test('a learner is asked the hole every time, now and then or never', () => {
+    // 14 teeth, 2 turns and 18 spaces on 21: a hole tells at every space
+    const run = begin(card());
+    const asked = (holes: HolesAsked) =>
+      run.cuts
+        .slice(1)
+        .filter((next) =>
+          progressOf(run, { ...foldRun(run, []), next }, { eachStep: true, holes }).prompts.some(
+            (prompt) => prompt.do === 'tell-hole',
+          ),
+        )
+        .map(({ space }) => space);
+    expect(asked('never')).toEqual([]);
+    expect(asked('sometimes')).toEqual([2, 8, 14]);
+    expect(asked('always')).toHaveLength(run.divisions - 1);
+  });
+
   test('after a scratch round nobody is asked to move: the work stands at space 1, and the depth is next', () => {
     const run = begin(card((part) => ({ ...part, cut: { ...part.cut, scratch: true } })));
     for (const eachStep of [false, true]) {
       const hand = new Hand(run, eachStep, new Mill(run));
       while (!hand.state.tried) hand.step();
-      const left = progressOf(run, hand.state, eachStep);
+      const left = progressOf(run, hand.state, eachStep ? EACH_STEP : AT_STOPS);
       expect(left.prompts.slice(left.made).map((prompt) => prompt.do)).toEqual([
         'lock',
         'touch',
@@ -401,7 +421,7 @@ describe('one screen, one thing to do', () => {
     const { heeded: _h, ...summary } = old;
     const standing = standingOf(run, summary);
     expect(standing.heeded).toEqual(['out', 'back']);
-    expect(sayNow(run, standing, progressOf(run, standing, false))!.main.do).toBe('turn');
+    expect(sayNow(run, standing, progressOf(run, standing, AT_STOPS))!.main.do).toBe('turn');
   });
 });
 

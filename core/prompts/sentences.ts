@@ -27,7 +27,7 @@ function turnText(run: Run, { landing, from, space, round }: PromptOf<'turn'>): 
       return `${goes}: back pin home, crank pin out; turn clockwise ${moveText({ ...landing, circle: circleOf(run) })}; ${was}the pin lands in hole ${landing.hole}.`;
     case 'ring': {
       const pin = run.move.method === 'direct' && run.move.onWork ? 'the ring’s pin' : 'the direct pin';
-      return `${goes}: draw ${pin}, turn the work on ${plural(landing.spaces, 'space')} of ${circleOf(run)}; ${was}it lands in hole ${landing.hole}.`;
+      return `${goes}: draw ${pin}, turn the work on clockwise, ${plural(landing.spaces, 'space')} of ${circleOf(run)}; ${was}it lands in hole ${landing.hole}.`;
     }
     case 'dial':
       if (run.mill) return `${goes}: table on to ${readingText(run, landing)}, from the same side as ever.`;

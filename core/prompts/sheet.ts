@@ -1,5 +1,5 @@
 import type { Run, RunSummary } from '../run/index.ts';
-import { cutBefore, progressOf, standingOf } from './progress.ts';
+import { AT_STOPS, cutBefore, progressOf, standingOf } from './progress.ts';
 import { stretchOf } from './stretch.ts';
 import { roundName, sayNow } from './view.ts';
 import { promptText } from './sentences.ts';
@@ -20,7 +20,7 @@ export interface NowLine {
 export function nowLine(run: Run, summary: RunSummary): NowLine | null {
   if (summary.ended) return null;
   const standing = standingOf(run, summary);
-  const now = sayNow(run, standing, progressOf(run, standing, false));
+  const now = sayNow(run, standing, progressOf(run, standing, AT_STOPS));
   if (!now) return null;
   const figure = now.figures.map(({ figure: large, words }) => `${large} ${words}`).join(' + ');
   return { lead: now.lead, figure, lines: now.lines.slice(0, 2) };

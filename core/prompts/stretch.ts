@@ -1,5 +1,14 @@
 import { dueCheck, firstMetal, placeOf, type Cut, type Run } from '../run/index.ts';
-import { asksLanding, endOfRound, lockedOn, readAfresh, skippedOf, wayBack } from './moves.ts';
+import {
+  asksLanding,
+  endOfRound,
+  holeTells,
+  lockedOn,
+  readAfresh,
+  skippedOf,
+  wayBack,
+  type HolesAsked,
+} from './moves.ts';
 import type { Act, Prompt } from './prompt.ts';
 
 /** An act that everyone is stopped at, or only a learner asked. */
@@ -87,7 +96,7 @@ function turnTo(
 
 function askForHole(next: Cut): Step[] {
   const { landing, space } = next;
-  if (!asksLanding(next) || !('hole' in landing)) return [];
+  if (!holeTells(next) || !('hole' in landing)) return [];
   const backHole = landing.on === 'two-circles' ? landing.backHole : null;
   return [{ act: { do: 'tell-hole', hole: landing.hole, backHole, space }, learner: true }];
 }
@@ -293,8 +302,15 @@ function touching({
 /**
  * All that is to be done from one cut to the next, in the order of the hands; from nothing to the first, from
  * the last to the end.
+ * @param holes how often a learner is asked which hole the pin is in
  */
-export function stretchOf(run: Run, { next, last }: Stand): readonly Prompt[] {
+export function stretchOf(run: Run, stand: Stand, holes: HolesAsked = 'sometimes'): readonly Prompt[] {
+  const { next } = stand;
+  const asksHole = next !== null && asksLanding(next, holes);
+  return wholeStretch(run, stand).filter((prompt) => prompt.do !== 'tell-hole' || asksHole);
+}
+
+function wholeStretch(run: Run, { next, last }: Stand): readonly Prompt[] {
   const reads = run.safe?.way === 'along' ? run.safe.firstTouch : null;
   if (reads === null) return keyed(stepsOf(run, { next, last }));
   const first = firstMetal(run);

@@ -57,7 +57,7 @@ function mainOf(now: readonly Prompt[], first: boolean): Prompt {
 /** Before the figures that say how far. */
 const VERB: Readonly<Record<Cut['landing']['on'], string>> = {
   plate: 'Turn clockwise:',
-  ring: 'Draw the pin and turn on:',
+  ring: 'Draw the pin and turn on, clockwise:',
   'two-circles': 'First the pin, then the plate:',
   dial: 'Turn clockwise, to:',
   steps: 'Let the motor go on to:',

@@ -88,6 +88,46 @@ function drift({ facts }: Ask): Cause[] {
   return causes;
 }
 
+/** A scratch round that does not close: nothing is cut, so all that can be wrong is the count or the head. */
+function marks(ask: Ask): Cause[] {
+  const { facts } = ask;
+  const { circle } = facts;
+  const away =
+    circle === null || facts.ratio === null
+      ? ''
+      : ` One hole of the ${circle} circle is ${deg(360 / (facts.ratio * circle))}${
+          facts.outside === null
+            ? ''
+            : `, ${lengthText((Math.PI * facts.outside) / (facts.ratio * circle), ask.units, 'fine')} at the outside`
+        }.`;
+  const motorised: Cause[] = facts.stepper
+    ? [
+        {
+          key: 'steps',
+          cause: 'Steps were missed, silently',
+          test: 'Run once round without touching: it must come back to its mark.',
+          mend: 'Slower, a softer start, more belt reduction.',
+        },
+      ]
+    : [];
+  return [
+    ...motorised,
+    {
+      key: 'miscount',
+      cause: 'One move was miscounted',
+      test: `Measure the marks from one to the next: all are alike but one, and there the wrong move was made.${away}`,
+      mend: 'Take back, other dye, and scratch round again; ask for the landing hole this time.',
+    },
+    ...drift(ask),
+    {
+      key: 'moved',
+      cause: 'The work moved on its mandrel, or the head on the table',
+      test: 'Scribe a line across blank and mandrel, and try the head by hand, spindle stopped.',
+      mend: 'Draw up, key or pin it, clamp the head; then scratch round again.',
+    },
+  ];
+}
+
 function nick({ facts, units }: Ask): Cause[] {
   const at =
     facts.approach === null
@@ -313,6 +353,8 @@ export function causesOf(symptom: SymptomId, ask: Ask): readonly Cause[] {
   switch (symptom) {
     case 'end-tooth':
       return endTooth(ask);
+    case 'marks':
+      return marks(ask);
     case 'drift':
       return drift(ask);
     case 'nick':

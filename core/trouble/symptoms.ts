@@ -6,6 +6,11 @@ export const SYMPTOMS = [
     words: 'half tooth last tooth thin thick end does not close odd tooth',
   },
   {
+    id: 'marks',
+    say: 'The scratch round does not close',
+    words: 'scratch marks last mark first mark do not close miss beside',
+  },
+  {
     id: 'drift',
     say: 'Every tooth is a little off',
     words: 'drift all teeth thin growing spacing wrong every tooth',

@@ -73,6 +73,16 @@ test('what is left at the end in whole holes points to a miscount first', () => 
   expect(keys(0.5)[0]).toBe('crept');
 });
 
+test('a scratch round that does not close: what one hole comes to at this outside', () => {
+  const facts = factsOf(runOf(62), 62);
+  const [miscount, ...others] = causesOf('marks', { facts, part: 0, units: 'mm' });
+  // 62 by 20 spaces on 31: a hole is 360°/(40 × 31) = 17′ 25″; on Ø 1.5 × 64 = 96 that is 96π/1240 = 0.243
+  expect(facts.circle).toBe(31);
+  expect(miscount!.test).toMatch(/One hole of the 31 circle is 0° 17′ 25″, 0\.243 mm at the outside\.$/);
+  expect(others.map(({ key }) => key)).toEqual(['pin-hole', 'circle', 'arms', 'moved']);
+  expect(findSymptoms('the last mark does not fall on the first')[0]!.id).toBe('marks');
+});
+
 describe('a motor that labours', () => {
   const keys = (facts: ReturnType<typeof factsOf>) =>
     causesOf('motor', { facts, part: 0.5, units: 'mm' }).map(({ key }) => key);

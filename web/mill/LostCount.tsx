@@ -1,6 +1,6 @@
 import { Input, Segmented } from 'antd';
 import { useId, useState } from 'react';
-import { progressOf, promptText, roundName, standsAt } from '../../core/prompts/index.ts';
+import { AT_STOPS, progressOf, promptText, roundName, standsAt } from '../../core/prompts/index.ts';
 import { foldRun, reconcile, toldByHole, whereInRun, type Cut } from '../../core/run/index.ts';
 import { MillDialog } from './MillDialog.tsx';
 import type { MillProps } from './millProps.ts';
@@ -146,7 +146,7 @@ function ByHole({ run, state, events, act, onClose }: Omit<LostCountProps, 'open
 /** The move that would come after a cut. */
 function AfterIt({ run, cutsDone }: { readonly run: LostCountProps['run']; readonly cutsDone: number }) {
   const next = run.cuts[cutsDone] ?? null;
-  const turn = progressOf(run, { ...foldRun(run, []), next }, false).prompts.find(
+  const turn = progressOf(run, { ...foldRun(run, []), next }, AT_STOPS).prompts.find(
     (prompt) => prompt.do === 'turn',
   );
   return turn ? <small>After it: {promptText(run, turn)}</small> : null;

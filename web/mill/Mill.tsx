@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { cutBefore, heed, progressOf, sayNow } from '../../core/prompts/index.ts';
+import { AT_STOPS, cutBefore, heed, progressOf, sayNow } from '../../core/prompts/index.ts';
 import { paceOf, turnsOf, type Ended } from '../../core/run/index.ts';
 import { Guard, useKeys } from '../frame/index.ts';
 import { usePreferences } from '../state/index.ts';
@@ -32,14 +32,15 @@ type Dialog = 'note' | 'lost' | 'wrong' | 'options' | 'end';
 export function Mill({ run, state, events, act, link }: MillProps) {
   const navigate = useNavigate();
   const [dialog, setDialog] = useState<Dialog | null>(null);
-  const eachStep = usePreferences((preferences) => preferences.eachStep);
+  const eachStep = usePreferences(({ eachStepOf }) => eachStepOf.includes(run.id));
+  const holes = usePreferences((preferences) => preferences.holesAsked);
   const largeType = usePreferences((preferences) => preferences.largeType);
   const wake = useWakeLock();
   const { next, closed, ended, paused, takeBack, turnsMade, tried } = state;
   /** Where someone opened the check half-way; who has every step asked is stopped for it. */
   const [checking, setChecking] = useState<number | null>(null);
   const last = cutBefore(run, next);
-  const progress = progressOf(run, state, eachStep);
+  const progress = progressOf(run, state, eachStep ? { eachStep, holes } : AT_STOPS);
   const now = sayNow(run, { next }, progress);
   const main = now?.main ?? null;
   const chordDue = progress.prompts.some((prompt) => prompt.do === 'chord') && !state.answered;
@@ -81,6 +82,7 @@ export function Mill({ run, state, events, act, link }: MillProps) {
     if (how === 'again') void navigate(`${card}?start=again`);
   };
   const open = (which: Dialog) => () => setDialog(which);
+  const measure = () => void navigate(`/jobs/${run.jobId}/${run.partId}/inspect`);
   useKeys({
     ' ': done,
     Enter: done,
@@ -175,7 +177,7 @@ export function Mill({ run, state, events, act, link }: MillProps) {
           note: open('note'),
           tried: (fits) => mayCount && act({ kind: 'tried', fits }),
           closing: (fits) => mayCount && act({ kind: 'closed', fits }),
-          measure: () => void navigate(`/jobs/${run.jobId}/${run.partId}/inspect`),
+          measure,
           bench: () => void navigate('/'),
           again: () => void navigate(`${card}?start=again`),
         }}
@@ -190,6 +192,10 @@ export function Mill({ run, state, events, act, link }: MillProps) {
         onClose={() => setDialog(null)}
       />
       <Trouble
+        // asked from marks that do not close, that is what was seen
+        key={marksOff ? 'marks' : 'any'}
+        seen={marksOff ? 'marks' : null}
+        onMeasure={run.measured ? measure : null}
         open={dialog === 'wrong'}
         run={run}
         state={state}
@@ -199,6 +205,7 @@ export function Mill({ run, state, events, act, link }: MillProps) {
       <EndRun open={dialog === 'end'} run={run} onClose={() => setDialog(null)} onEnd={end} />
       <MillOptions
         open={dialog === 'options'}
+        runId={run.id}
         wake={wake}
         keeps={link.keeps}
         onEnd={closed || ended ? null : open('end')}

@@ -8,15 +8,19 @@ interface TroubleProps extends Pick<MillProps, 'run' | 'state'> {
   readonly open: boolean;
   readonly onClose: () => void;
   readonly onEnd: (() => void) | null;
+  /** What was seen already; null where the person has to say. */
+  readonly seen: SymptomId | null;
+  /** Where teeth are measured; null for work that has none. */
+  readonly onMeasure: (() => void) | null;
 }
 
 /**
  * Something looks wrong: what is seen, what may be behind it, and the test that tells, in this run’s figures.
  */
-export function Trouble({ open, run, state, onClose, onEnd }: TroubleProps) {
+export function Trouble({ open, run, state, seen, onClose, onEnd, onMeasure }: TroubleProps) {
   const id = useId();
   const [described, setDescribed] = useState('');
-  const [chosen, setChosen] = useState<SymptomId | null>(null);
+  const [chosen, setChosen] = useState<SymptomId | null>(seen);
   const [part, setPart] = useState(50);
   const symptom = SYMPTOMS.find((each) => each.id === chosen) ?? null;
   const causes = symptom
@@ -28,7 +32,7 @@ export function Trouble({ open, run, state, onClose, onEnd }: TroubleProps) {
       title="Something looks wrong"
       onClose={onClose}
       width={720}
-      afterClose={() => setChosen(null)}
+      afterClose={() => setChosen(seen)}
     >
       {symptom ? (
         <>
@@ -64,6 +68,11 @@ export function Trouble({ open, run, state, onClose, onEnd }: TroubleProps) {
               </li>
             ))}
           </ol>
+          {symptom.id === 'tight' && onMeasure && (
+            <button type="button" className="use-button is-next" onClick={onMeasure}>
+              Measure it: how much to sink
+            </button>
+          )}
           <p className="soft">
             The likeliest first. Stop the spindle before you look or touch; leave the blank on the head until
             it is found.

@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import type { UnitSystem } from '../../core/units/index.ts';
+import type { HolesAsked } from '../../core/prompts/index.ts';
 import type { ChartLetters } from '../../core/dividing/index.ts';
 import type { Shift } from '../theme/index.ts';
 
@@ -11,8 +12,10 @@ interface Preferences {
   /** Do single letters, figures and the space bar do things? */
   readonly singleKeys: boolean;
   readonly workingShown: boolean;
-  /** At the mill: is every step before a cut asked for? */
-  readonly eachStep: boolean;
+  /** Runs at the mill in which every step before a cut is asked for: the next learner's run begins plain. */
+  readonly eachStepOf: readonly string[];
+  /** How often the landing hole is asked there. */
+  readonly holesAsked: HolesAsked;
   /** At the mill: figures larger still, the drawing left out. */
   readonly largeType: boolean;
   /** What the chart that is being read calls the positions of gears. */
@@ -21,7 +24,8 @@ interface Preferences {
   readonly cautionsRead: readonly string[];
   readCautions(words: readonly string[]): void;
   setChartLetters(letters: ChartLetters): void;
-  swapEachStep(): void;
+  swapEachStep(runId: string): void;
+  setHolesAsked(holes: HolesAsked): void;
   swapLargeType(): void;
   swapSingleKeys(): void;
   swapShift(): void;
@@ -31,6 +35,7 @@ interface Preferences {
 
 /** More than there are; a browser’s store is small. */
 const MOST_CAUTIONS = 300;
+const MOST_RUNS = 50;
 
 /** What this browser remembers of a person's taste. */
 export const usePreferences = create<Preferences>()(
@@ -40,7 +45,8 @@ export const usePreferences = create<Preferences>()(
       units: 'mm',
       singleKeys: true,
       workingShown: false,
-      eachStep: false,
+      eachStepOf: [],
+      holesAsked: 'sometimes',
       largeType: false,
       chartLetters: {},
       cautionsRead: [],
@@ -49,7 +55,13 @@ export const usePreferences = create<Preferences>()(
           cautionsRead: [...new Set([...cautionsRead, ...words])].slice(-MOST_CAUTIONS),
         })),
       setChartLetters: (chartLetters) => set({ chartLetters }),
-      swapEachStep: () => set(({ eachStep }) => ({ eachStep: !eachStep })),
+      swapEachStep: (runId) =>
+        set(({ eachStepOf }) => ({
+          eachStepOf: eachStepOf.includes(runId)
+            ? eachStepOf.filter((id) => id !== runId)
+            : [...eachStepOf, runId].slice(-MOST_RUNS),
+        })),
+      setHolesAsked: (holesAsked) => set({ holesAsked }),
       swapLargeType: () => set(({ largeType }) => ({ largeType: !largeType })),
       swapSingleKeys: () => set(({ singleKeys }) => ({ singleKeys: !singleKeys })),
       swapShift: () => set(({ shift }) => ({ shift: shift === 'day' ? 'night' : 'day' })),

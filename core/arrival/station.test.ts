@@ -223,8 +223,12 @@ describe('a sample', () => {
   });
   test('the room where it goes', () => {
     const arrival = given('sample', { room: ['50', 'mm'] });
-    expect(judgeRoom({ arrival, tipDiameter: 49.9, path: 'x', system: 'mm' })).toEqual([]);
-    expect(judgeRoom({ arrival, tipDiameter: 50, path: 'x', system: 'mm' })).toEqual([]);
+    expect(judgeRoom({ arrival, tipDiameter: 49, path: 'x', system: 'mm' }).map(sayIssue)).toEqual([
+      'It goes in, 0.50 mm clear all round.',
+    ]);
+    expect(judgeRoom({ arrival, tipDiameter: 50, path: 'x', system: 'in' }).map(sayIssue)).toEqual([
+      'It goes in, 0.000 in clear all round.',
+    ]);
     expect(judgeRoom({ arrival, tipDiameter: 52.5, path: 'x', system: 'in' }).map(sayIssue)).toEqual([
       'The gear is 2.067 in over its tips, and there is room for 50: it would keep a cover from closing, or foul. Better known before metal is bought.',
     ]);

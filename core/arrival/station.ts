@@ -1,5 +1,5 @@
 import { depthByRule, type GearInput, type GearReadings } from '../gear/index.ts';
-import { toldLength, fieldAt, placedUnder, type Issue } from '../findings/index.ts';
+import { issueOf, toldLength, fieldAt, placedUnder, type Issue } from '../findings/index.ts';
 import { identify, readSample, type Identified, type Readings, type SampleInput } from '../sample/index.ts';
 import type { Head } from '../shop/index.ts';
 import type { Placed, Working } from '../station/index.ts';
@@ -170,7 +170,7 @@ export function planArrival({ arrival, input, gear, head, path, units: system }:
   }
 }
 
-/** A gear that is larger than the place it goes to. @param tipDiameter mm. Issues: room-short */
+/** The gear in the place it goes to. @param tipDiameter mm. Issues: room-short, room-clear */
 export function judgeRoom({
   arrival,
   tipDiameter,
@@ -185,7 +185,16 @@ export function judgeRoom({
   if (arrival.by !== 'sample') return [];
   const { room } = arrival.sample;
   const read = parsePositiveLength(room, 'The room');
-  if (!read.ok || tipDiameter <= approx(read.value)) return [];
+  if (!read.ok) return [];
+  const clear = (approx(read.value) - tipDiameter) / 2;
+  if (clear >= 0)
+    return [
+      issueOf(
+        'room-clear',
+        { path: fieldAt<Arrival>(path, 'sample.room'), severity: 'note', given: room.typed },
+        { around: toldLength(clear, system) },
+      ),
+    ];
   const detail = { tip: toldLength(tipDiameter, system) };
   return [
     {

@@ -1,6 +1,6 @@
 import type { Identified } from '../sample/index.ts';
 import { readSample, type SampleInput } from '../sample/index.ts';
-import { mmTex, type Working } from '../station/index.ts';
+import { mmResult, mmTex, type Working } from '../station/index.ts';
 import { involute } from '../involute/index.ts';
 import { approx, decimalText, parseAngleDeg, parsePositiveLength, radiansOf } from '../units/index.ts';
 import type { StockAnswer } from './blankOnHand.ts';
@@ -56,7 +56,7 @@ export function sampleWorking(input: SampleInput, { best: [best] }: Identified):
       label: 'Outside from the bore',
       formula: 'd_a = \\text{bore} + 2e',
       put: `${figure(bore)} + 2 \\times ${figure((tip.mm - bore) / 2)}`,
-      result: mmTex(tip.mm),
+      ...mmResult(tip.mm),
       source: 'common practice for odd counts',
     });
   if (!best) return lines;
@@ -91,7 +91,7 @@ export function sampleWorking(input: SampleInput, { best: [best] }: Identified):
       best.helixDeg === 0
         ? `${figure(module)}(${teeth} + ${two})`
         : `\\frac{${teeth} \\times ${figure(module)}}{\\cos ${figure(best.helixDeg, 2)}^\\circ} + ${two} \\times ${figure(module)}`,
-    result: mmTex(best.tipDiameter),
+    ...mmResult(best.tipDiameter),
     source: ISO,
   });
   if (basePitch !== null)
@@ -100,7 +100,7 @@ export function sampleWorking(input: SampleInput, { best: [best] }: Identified):
       label: 'Base pitch by two spans',
       formula: 'm\\cos\\alpha = \\frac{W_{k+1} - W_k}{\\pi}',
       put: `\\frac{${figure(basePitch)}}{\\pi}`,
-      result: mmTex(basePitch / Math.PI),
+      ...mmResult(basePitch / Math.PI),
       source: ISO,
     });
   const spanFit = best.fits.find(({ reading }) => reading === 'span');
@@ -110,7 +110,7 @@ export function sampleWorking(input: SampleInput, { best: [best] }: Identified):
       label: `Span over ${span.k} of ${best.pitch}`,
       formula: 'W_k = m\\cos\\alpha\\,[\\pi(k - \\tfrac12) + z\\,\\mathrm{inv}\\,\\alpha]',
       put: `${figure(module)}\\cos ${best.angleDeg ?? 20}^\\circ[\\pi(${span.k} - \\tfrac12) + ${teeth} \\times ${figure(inv(best.angleDeg ?? 20), 6)}]`,
-      result: mmTex(spanFit.nominal),
+      ...mmResult(spanFit.nominal),
       source: ISO,
     });
   if (mateCentre)
@@ -119,7 +119,7 @@ export function sampleWorking(input: SampleInput, { best: [best] }: Identified):
       label: 'Centres with the mate',
       formula: 'a = \\frac{m(z_1 + z_2)}{2}',
       put: `\\frac{${figure(module)}(${teeth} + ${mateCentre.teeth})}{2}`,
-      result: mmTex((module * (teeth + mateCentre.teeth)) / 2),
+      ...mmResult((module * (teeth + mateCentre.teeth)) / 2),
       source: ISO,
     });
   return lines;
@@ -153,7 +153,7 @@ export function stockWorking(
       label: 'To turn it to',
       formula: 'd_a = m\\,z + 2h_a',
       put: `${figure(module)} \\times ${best.teeth} + 2 \\times ${figure(addendum)}`,
-      result: mmTex(best.tipDiameter),
+      ...mmResult(best.tipDiameter),
       source: ISO,
     });
   return lines;
@@ -181,7 +181,7 @@ export function shaftsWorking(
       label: 'Centres of that pair',
       formula: 'a_0 = \\frac{m(z_1 + z_2)}{2}',
       put: `\\frac{${figure(first.module)}(${one} + ${two})}{2}`,
-      result: mmTex(first.nominalCentre),
+      ...mmResult(first.nominalCentre),
       source: ISO,
     },
   ];
@@ -191,7 +191,7 @@ export function shaftsWorking(
       label: 'Backlash where the shafts are',
       formula: 'j = 2a(\\mathrm{inv}\\,\\alpha_w - \\mathrm{inv}\\,\\alpha)',
       put: `2 \\times ${figure(centre)}(${figure(involute(Math.acos((first.nominalCentre * Math.cos(pressureAngle)) / centre)), 6)} - ${figure(involute(pressureAngle), 6)})`,
-      result: mmTex(first.backlash),
+      ...mmResult(first.backlash),
       source: ISO,
     });
   return lines;

@@ -3,7 +3,7 @@ import { toldLength, fieldAt, placedUnder, ok, type Issue, type Result } from '.
 import { questionPitch, type SpurSizes } from '../gear/index.ts';
 import { type GearDrawing } from '../involute/index.ts';
 import {
-  mmTex,
+  mmResult,
   lengthValue,
   type Placed,
   type StationWork,
@@ -164,7 +164,7 @@ function workingOf(sizes: SpurSizes, bore: Exact | null, measured: Exact | null)
       label: 'Blank diameter',
       formula: 'd_a = d + 2h_a',
       put: `${d} + 2 \\times ${ha}`,
-      result: mmTex(sizes.tipDiameter),
+      ...mmResult(sizes.tipDiameter),
       source: 'ISO 21771',
     },
     {
@@ -172,7 +172,7 @@ function workingOf(sizes: SpurSizes, bore: Exact | null, measured: Exact | null)
       label: 'Root diameter',
       formula: 'd_f = d_a - 2h',
       put: `${da} - 2 \\times ${h}`,
-      result: mmTex(sizes.rootDiameter),
+      ...mmResult(sizes.rootDiameter),
       source: 'ISO 21771',
     },
   ];
@@ -182,7 +182,7 @@ function workingOf(sizes: SpurSizes, bore: Exact | null, measured: Exact | null)
       label: 'Metal under the teeth',
       formula: '\\frac{d_f - \\text{bore}}{2}',
       put: `\\frac{${decimalText(approx(sizes.rootDiameter), 4)} - ${decimalText(approx(bore), 4)}}{2}`,
-      result: mmTex(sizes.rootDiameter.sub(bore).div(2)),
+      ...mmResult(sizes.rootDiameter.sub(bore).div(2)),
       source: 'by drawing it',
     });
   }
@@ -193,7 +193,7 @@ function workingOf(sizes: SpurSizes, bore: Exact | null, measured: Exact | null)
       label: 'Depth on the dial, from this blank’s outside',
       formula: 'h + \\frac{\\delta}{2}',
       put: `${decimalText(sizes.cutDepth, 4)} + \\frac{${decimalText(off, 4)}}{2}`,
-      result: mmTex(sizes.cutDepth.add(off.div(2))),
+      ...mmResult(sizes.cutDepth.add(off.div(2))),
       source: 'keeps the root where it belongs; by drawing it',
     });
   }

@@ -1,6 +1,6 @@
 import { toldLength, issueOf, placedUnder, fail, ok, type Issue, type Result } from '../findings/index.ts';
 import {
-  mmTex,
+  mmResult,
   lengthValue,
   type Placed,
   type StationWork,
@@ -101,7 +101,7 @@ function workingOf(rounds: readonly Round[], wholeDepth: Exact): Working[] {
         label: 'Depth of the one round',
         formula: 'h_1 = h',
         put: mm(wholeDepth),
-        result: mmTex(wholeDepth),
+        ...mmResult(wholeDepth),
         source: 'the whole depth of the gear station',
       },
     ];
@@ -113,7 +113,7 @@ function workingOf(rounds: readonly Round[], wholeDepth: Exact): Working[] {
       label: 'Rough depth',
       formula: 'h_1 = h - u',
       put: `${mm(wholeDepth)} - ${left}`,
-      result: mmTex(rough.depth),
+      ...mmResult(rough.depth),
       source: 'leave u for the finish round; common practice',
     },
   ];

@@ -191,12 +191,15 @@ function nearestReached({ head, gearSets, lead }: Ground, divisions: number): nu
   return [look(-1), look(1)].filter((n) => n !== null);
 }
 
+/** Ways of a method that are proved and listed unless more are asked for. */
+export const MOST_WAYS = 50;
+
 /**
  * The longer search of the dividing station: differential, compound and approximate indexing. Run it off the
  * thread that the screen is drawn on.
  * @param most ways of each method to prove and return
  */
-export function searchMethods(ground: Ground, aim: Aim, most = 50): LongSearch {
+export function searchMethods(ground: Ground, aim: Aim, most = MOST_WAYS): LongSearch {
   const found = [
     // with the lead geared there is nothing to look for
     ground.lead

@@ -32,7 +32,7 @@ export function valuesOf({
     textValue({ key: 'move', label: 'Move', settles: true }, moveOf(way)),
     ...setting(way, head, lead),
     ...(way.proof.everySpaceTrue ? [] : errors(way, aim)),
-    ...(way.choice.method === 'direct' || way.choice.method === 'stepper'
+    ...(way.choice.method === 'stepper'
       ? []
       : [textValue({ key: 'direction', label: 'Turn' }, directionOf(way))]),
   ];

@@ -1,6 +1,6 @@
 import {
   degreesTex,
-  mmTex,
+  mmResult,
   angleValue,
   lengthValue,
   pitchValue,
@@ -60,7 +60,7 @@ export function workingOf(
       label: 'Module along the axis',
       formula: 'm = \\frac{m_n}{\\cos\\gamma},\\ \\sin\\gamma = \\frac{z_1 m_n}{d_1}',
       put: `\\frac{${f(module!)}}{\\cos ${angle}}`,
-      result: mmTex(axialModule),
+      ...mmResult(axialModule),
       source: 'by geometry of the thread',
     });
   return [
@@ -70,7 +70,7 @@ export function workingOf(
       label: 'Axial pitch',
       formula: 'p_x = \\pi m',
       put: `\\pi \\times ${f(axialModule)}`,
-      result: mmTex(worm.axialPitch),
+      ...mmResult(worm.axialPitch),
       source: HANDBOOK,
     },
     {
@@ -78,7 +78,7 @@ export function workingOf(
       label: 'Lead',
       formula: 'p_z = z_1 p_x',
       put: `${starts} \\times ${f(worm.axialPitch)}`,
-      result: mmTex(worm.lead),
+      ...mmResult(worm.lead),
       source: HANDBOOK,
     },
     {
@@ -95,7 +95,7 @@ export function workingOf(
       label: 'Wheel, pitch diameter',
       formula: 'd_2 = z_2 m',
       put: `${teeth} \\times ${f(axialModule)}`,
-      result: mmTex(wheelDiameter),
+      ...mmResult(wheelDiameter),
       source: HANDBOOK,
     },
     {
@@ -103,7 +103,7 @@ export function workingOf(
       label: 'Centre distance',
       formula: 'a = \\frac{d_1 + d_2}{2}',
       put: `\\frac{${f(wormDiameter)} + ${f(wheelDiameter)}}{2}`,
-      result: mmTex(centre),
+      ...mmResult(centre),
       source: HANDBOOK,
     },
     {

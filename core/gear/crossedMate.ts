@@ -1,7 +1,7 @@
 import type { GearInput } from './schema.ts';
 import { toldLength, fieldAt, type Issue } from '../findings/index.ts';
 import { crossedPair, mateOnCrossedShafts, type CrossedReport } from '../mesh/index.ts';
-import { degreesTex, mmTex, type Working } from '../station/index.ts';
+import { degreesTex, mmResult, type Working } from '../station/index.ts';
 import { approx, decimalText, lengthText, type UnitSystem, radiansOf, degreesOf } from '../units/index.ts';
 import type { GearReadings } from './readings.ts';
 import type { SpurSizes } from './spurSizes.ts';
@@ -103,7 +103,7 @@ export function crossedWorking(found: CrossedDetail, sizes: SpurSizes): Working[
       label: 'Centre distance',
       formula: 'a = \\frac{m_n}{2}\\left(\\frac{z_1}{\\cos\\beta_1} + \\frac{z_2}{\\cos\\beta_2}\\right)',
       put: `\\frac{${m}}{2}\\left(\\frac{${sizes.teeth}}{\\cos ${own}^\\circ} + \\frac{${found.mateTeeth}}{\\cos ${other}^\\circ}\\right)`,
-      result: mmTex(found.centre, 4),
+      ...mmResult(found.centre, 4),
       source,
     },
   ];

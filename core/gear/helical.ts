@@ -1,4 +1,4 @@
-import { degreesTex, mmTex, type Working } from '../station/index.ts';
+import { degreesTex, mmResult, type Working } from '../station/index.ts';
 import { approx, decimalText, radiansOf, degreesOf } from '../units/index.ts';
 import type { SpurSizes } from './spurSizes.ts';
 
@@ -43,7 +43,7 @@ export function helicalWorking(sizes: SpurSizes): Working[] {
       label: 'Transverse module',
       formula: 'm_t = \\frac{m_n}{\\cos\\beta}',
       put: `\\frac{${m}}{\\cos ${b}}`,
-      result: mmTex(found.transverseModule),
+      ...mmResult(found.transverseModule),
       source,
     },
     {
@@ -51,7 +51,7 @@ export function helicalWorking(sizes: SpurSizes): Working[] {
       label: 'Lead of the helix',
       formula: 'L = \\frac{\\pi d}{\\tan\\beta}',
       put: `\\frac{\\pi \\times ${d}}{\\tan ${b}}`,
-      result: mmTex(found.lead),
+      ...mmResult(found.lead),
       source,
     },
     {

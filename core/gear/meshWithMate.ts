@@ -2,7 +2,7 @@ import type { GearInput } from './schema.ts';
 import { toldLength, fieldAt, type Issue } from '../findings/index.ts';
 import { involute, isUndercut } from '../involute/index.ts';
 import { centreForBacklash, deeperForThinning, meshAt, type MeshReport, type Pair } from '../mesh/index.ts';
-import { mmTex, type Working } from '../station/index.ts';
+import { mmResult, type Working } from '../station/index.ts';
 import {
   approx,
   decimalText,
@@ -193,7 +193,7 @@ export function meshWorking({ report, pair, wanted, deeper }: MeshDetail, cutter
       label: 'Centres where the pitch circles touch',
       formula: 'a_0 = \\frac{m(z_1 + z_2)}{2}',
       put: `\\frac{${m}(${one.teeth} + ${two.teeth})}{2}`,
-      result: mmTex(report.nominalCentre),
+      ...mmResult(report.nominalCentre),
       source,
     },
   ];
@@ -223,7 +223,7 @@ export function meshWorking({ report, pair, wanted, deeper }: MeshDetail, cutter
       label: 'Backlash at the real centres',
       formula: 'j = 2a(\\mathrm{inv}\\,\\alpha_w - \\mathrm{inv}\\,\\alpha) + \\Delta s\\frac{a}{a_0}',
       put: `2 \\times ${decimalText(report.centre, 4)}(${decimalText(involute(report.operatingAngle), 6)} - ${decimalText(involute(pair.pressureAngle), 6)})${thinned > 0 ? ` + ${decimalText((thinned * report.centre) / report.nominalCentre, 4)}` : ''}`,
-      result: mmTex(report.backlash!),
+      ...mmResult(report.backlash!),
       source,
     },
     {
@@ -242,7 +242,7 @@ export function meshWorking({ report, pair, wanted, deeper }: MeshDetail, cutter
       label: 'Deeper for the backlash wanted',
       formula: '\\Delta h = \\frac{\\Delta j\\,\\cos\\alpha}{2\\sin(\\alpha + 90^\\circ/z_c)}',
       put: `\\Delta j = ${decimalText(wanted - report.backlash!, 4)},\\ z_c = ${decimalText(cutterTeeth, 1)}`,
-      result: mmTex(deeper),
+      ...mmResult(deeper),
       source: 'a form cutter keeps its shape and moves radially; by drawing it',
     });
   return lines;

@@ -1,4 +1,4 @@
-import { mmTex, angleValue, lengthValue, textValue, type Value, type Working } from '../station/index.ts';
+import { mmResult, angleValue, lengthValue, textValue, type Value, type Working } from '../station/index.ts';
 import { approx, decimalText, exact, degreesOf } from '../units/index.ts';
 import { helicalOf } from './helical.ts';
 import { type SpurSizes } from './spurSizes.ts';
@@ -19,7 +19,7 @@ export function workingOf(sizes: SpurSizes): Working[] {
       label: 'Module',
       formula: 'm = \\frac{25.4}{P}',
       put: `\\frac{25.4}{${P}}`,
-      result: mmTex(m),
+      ...mmResult(m),
       source: 'the inch is 25.4 mm exactly',
     });
   }
@@ -30,7 +30,7 @@ export function workingOf(sizes: SpurSizes): Working[] {
       label: 'Addendum',
       formula: sizes.depth.rule ? `h_a = ${sizes.depth.rule.addendum}\\,m` : 'h_a',
       put: sizes.depth.rule ? `${sizes.depth.rule.addendum} \\times ${decimalText(m)}` : '\\text{as typed}',
-      result: mmTex(ha),
+      ...mmResult(ha),
       source: sizes.depth.rule?.source ?? sizes.depth.readFrom ?? '',
     },
     depthWorking(sizes, m, h),
@@ -40,7 +40,7 @@ export function workingOf(sizes: SpurSizes): Working[] {
       label: 'Clearance',
       formula: 'c = h - 2h_a',
       put: `${decimalText(h, 4)} - 2 \\times ${decimalText(ha, 4)}`,
-      result: mmTex(approx(sizes.clearance)),
+      ...mmResult(approx(sizes.clearance)),
       source: iso,
     },
     {
@@ -48,7 +48,7 @@ export function workingOf(sizes: SpurSizes): Working[] {
       label: 'Circular pitch',
       formula: 'p = \\pi\\,m',
       put: `\\pi \\times ${decimalText(m)}`,
-      result: mmTex(sizes.circularPitch),
+      ...mmResult(sizes.circularPitch),
       source: iso,
     },
     {
@@ -56,7 +56,7 @@ export function workingOf(sizes: SpurSizes): Working[] {
       label: 'Tooth thickness',
       formula: sizes.thinning.equals(0) ? 's = \\frac{p}{2}' : 's = \\frac{p}{2} - \\Delta s',
       put: `\\frac{${decimalText(sizes.circularPitch, 4)}}{2}${sizes.thinning.equals(0) ? '' : ` - ${decimalText(sizes.thinning, 4)}`}`,
-      result: mmTex(sizes.toothThickness),
+      ...mmResult(sizes.toothThickness),
       source: iso,
     },
     {
@@ -64,7 +64,7 @@ export function workingOf(sizes: SpurSizes): Working[] {
       label: 'Base diameter',
       formula: 'd_b = d\\cos\\alpha',
       put: `${decimalText(d)} \\times \\cos ${decimalText(degreesOf(sizes.transverse.pressureAngle), 4)}^\\circ`,
-      result: mmTex(sizes.baseDiameter),
+      ...mmResult(sizes.baseDiameter),
       source: iso,
     },
   );
@@ -72,7 +72,7 @@ export function workingOf(sizes: SpurSizes): Working[] {
 }
 
 function pitchDiameterWorking(sizes: SpurSizes, m: number, d: number): Working {
-  const base = { key: 'pitchDiameter', label: 'Pitch diameter', result: mmTex(d), source: 'ISO 21771' };
+  const base = { key: 'pitchDiameter', label: 'Pitch diameter', ...mmResult(d), source: 'ISO 21771' };
   if (sizes.helixDeg.equals(0))
     return { ...base, formula: 'd = z\\,m', put: `${sizes.teeth} \\times ${decimalText(m)}` };
   const angle = `\\cos ${decimalText(sizes.helixDeg, 4)}^\\circ`;
@@ -91,7 +91,7 @@ function sinkWorking({ thinning, sink, cutDepth, depth }: SpurSizes): Working[] 
       label: 'Deeper, to thin the tooth',
       formula: '\\Delta h = \\frac{\\Delta s\\,\\cos\\alpha}{2\\sin(\\alpha + 90^\\circ/z_c)}',
       put: `\\Delta s = ${decimalText(thinning, 4)}`,
-      result: mmTex(approx(sink)),
+      ...mmResult(approx(sink)),
       source: 'a form cutter keeps its shape and moves radially; by drawing it',
     },
     {
@@ -99,7 +99,7 @@ function sinkWorking({ thinning, sink, cutDepth, depth }: SpurSizes): Working[] 
       label: 'Depth to cut',
       formula: 'h + \\Delta h',
       put: `${decimalText(depth.wholeDepth, 4)} + ${decimalText(sink, 4)}`,
-      result: mmTex(approx(cutDepth)),
+      ...mmResult(approx(cutDepth)),
       source: 'by adding up',
     },
   ];
@@ -107,7 +107,7 @@ function sinkWorking({ thinning, sink, cutDepth, depth }: SpurSizes): Working[] 
 
 function depthWorking(sizes: SpurSizes, m: number, h: number): Working {
   const { depth } = sizes;
-  const base = { key: 'wholeDepth', label: 'Whole depth', result: mmTex(h) };
+  const base = { key: 'wholeDepth', label: 'Whole depth', ...mmResult(h) };
   if (depth.from === 'stamped') {
     return {
       ...base,
@@ -138,6 +138,7 @@ export function valuesOf(sizes: SpurSizes): Value[] {
         symbol: sizes.helixDeg.equals(0) ? 'm' : 'm_n',
         settles: true,
         within: 0,
+        inMm: true,
       },
       sizes.module,
     ),
@@ -171,7 +172,7 @@ export function valuesOf(sizes: SpurSizes): Value[] {
             exact(degreesOf(sizes.transverse.pressureAngle).toFixed(7)),
           ),
           lengthValue(
-            { key: 'transverseModule', label: 'Transverse module', symbol: 'm_t' },
+            { key: 'transverseModule', label: 'Transverse module', symbol: 'm_t', inMm: true },
             helicalOf(sizes)!.transverseModule,
           ),
           lengthValue({ key: 'lead', label: 'Lead', symbol: 'L' }, helicalOf(sizes)!.lead),

@@ -1,6 +1,6 @@
 import type { SpurSizes } from '../gear/index.ts';
 import { involute } from '../involute/index.ts';
-import { mmTex, type Working } from '../station/index.ts';
+import { mmResult, type Working } from '../station/index.ts';
 import { approx, decimalText, degreesOf, radiansOf } from '../units/index.ts';
 import type { Expected } from './expect.ts';
 import { pinCircle } from './pins.ts';
@@ -44,7 +44,7 @@ function shouldRead({ sizes, expected }: Worked): Working[] {
       label: 'Tooth, by gear caliper',
       formula: `s_c = d${helix === 0 ? '' : '_v'}\\sin\\frac{s}{d${helix === 0 ? '' : '_v'}}`,
       put: `${f(shaped)}\\sin ${deg(toothThickness / shaped)}`,
-      result: mmTex(chordal.should),
+      ...mmResult(chordal.should),
       source: 'chord of the tooth; Machinery’s Handbook, gear-tooth caliper',
     },
   ];
@@ -54,7 +54,7 @@ function shouldRead({ sizes, expected }: Worked): Working[] {
       label: `Span over ${span.with} teeth`,
       formula: `W_k = m\\cos\\alpha\\,[\\pi(k - \\tfrac12) + z\\,\\mathrm{inv}\\,${at}]${thinned[0]}`,
       put: `${f(module)}\\cos ${a}\\,[\\pi \\times ${f(span.with! - 0.5, 1)} + ${teeth} \\times ${f(inv, 6)}]${thinned[1]}`,
-      result: mmTex(span.should),
+      ...mmResult(span.should),
       source: 'ISO 21771',
     });
   if (!pins.out) {
@@ -80,7 +80,7 @@ function shouldRead({ sizes, expected }: Worked): Working[] {
         label: 'Over pins',
         formula: `M = \\frac{d_b}{\\cos\\varphi}${odd[0]} + d_p`,
         put: `\\frac{${f(base)}}{\\cos ${deg(angle)}}${odd[1]} + ${f(pin)}`,
-        result: mmTex(pins.should),
+        ...mmResult(pins.should),
         source: 'Machinery’s Handbook, measurement over wires',
       },
     );
@@ -115,7 +115,7 @@ function thickBy({ sizes, ground, checks, verdict }: Worked): Working[] {
       label: 'Too thick by, from the reading',
       formula,
       put,
-      result: mmTex(verdict.thick),
+      ...mmResult(verdict.thick),
       source: 'the same rule, read the other way',
     },
   ];
@@ -129,7 +129,7 @@ function deeperBy({ sizes, ground, verdict }: Worked): Working[] {
       label: 'Deeper, for a tooth too thick',
       formula: '\\Delta h = \\frac{\\Delta s\\,\\cos\\alpha}{2\\sin(\\alpha + 90^\\circ/z_c)}',
       put: `\\frac{${f(verdict.thick)} \\times \\cos ${deg(sizes.pressureAngle)}}{2\\sin(${slopeOf(sizes, ground)})}`,
-      result: mmTex(verdict.sink),
+      ...mmResult(verdict.sink),
       source: 'a form cutter keeps its shape and moves radially; by drawing it',
     },
   ];

@@ -2,7 +2,7 @@ import type { SpurSizes } from '../gear/index.ts';
 import { meshesOf, trainText } from '../gearing/index.ts';
 import {
   degreesTex,
-  mmTex,
+  mmResult,
   unitTex,
   angleValue,
   figureValue,
@@ -117,7 +117,7 @@ export function workingOf({
       label: 'Lead of the helix',
       formula: 'L = \\frac{\\pi z m_n}{\\sin\\beta}',
       put: `\\frac{\\pi \\times ${sizes.teeth} \\times ${decimalText(approx(sizes.module), 4)}}{\\sin ${b}}`,
-      result: mmTex(detail.wanted!),
+      ...mmResult(detail.wanted!),
       source: 'ISO 21771',
     },
     {
@@ -128,7 +128,7 @@ export function workingOf({
         detail.drive === 'worm'
           ? `${decimalText(ratio)} \\times ${decimalText(screwLead)}`
           : decimalText(screwLead),
-      result: mmTex(machine),
+      ...mmResult(machine),
       source: handbook,
     },
     {
@@ -144,7 +144,7 @@ export function workingOf({
       label: 'Lead these gears cut',
       formula: "L' = L_0\\,\\frac{\\text{drivens}}{\\text{drivers}}",
       put: `${decimalText(machine, 4)} \\times \\frac{${product('driven')}}{${product('driver')}}`,
-      result: mmTex(way.lead),
+      ...mmResult(way.lead),
       source: handbook,
     },
     {
@@ -183,7 +183,7 @@ export function workingOf({
       label: 'Approach along the work',
       formula: '\\sqrt{h(D_c - h)}\\cos\\beta + \\frac{w}{2}\\sin\\beta',
       put: `\\sqrt{${h}(${D} - ${h})}\\cos ${b} + \\frac{${w}}{2}\\sin ${b}`,
-      result: mmTex(detail.approach, 2),
+      ...mmResult(detail.approach, 2),
       source: 'common practice; checked by the cutter’s outline',
     });
   return [...lines, ...settingWorking(detail.table, h!, D!)];
@@ -201,7 +201,7 @@ function settingWorking(table: TableSetting | null, h: string, D: string): Worki
       label: 'Mouth of a space wider, for the nearest mark, at most',
       formula: '2\\sqrt{h(D_c - h)}\\,\\tan\\delta',
       put: `2\\sqrt{${h}(${D} - ${h})}\\,\\tan ${decimalText(Math.abs(table.off), 4)}^\\circ`,
-      result: mmTex(table.wider, 3),
+      ...mmResult(table.wider, 3),
       source: 'by geometry',
     });
   if (table?.size && table.reach !== null) {
@@ -211,7 +211,7 @@ function settingWorking(table: TableSetting | null, h: string, D: string): Worki
       label: 'Corner of the swung table, from its middle',
       formula: '\\frac{l}{2}\\sin\\beta + \\frac{t}{2}\\cos\\beta',
       put: `\\frac{${decimalText(table.size.length, 1)}}{2}\\sin ${s} + \\frac{${decimalText(table.size.width, 1)}}{2}\\cos ${s}`,
-      result: mmTex(table.reach, 3),
+      ...mmResult(table.reach, 3),
       source: 'by geometry',
     });
   }

@@ -9,7 +9,7 @@ import {
   type IssueCode,
   type Result,
 } from '../findings/index.ts';
-import { mmTex, lengthValue, type Value, type Working } from '../station/index.ts';
+import { mmResult, lengthValue, type Value, type Working } from '../station/index.ts';
 import {
   approx,
   decimalText,
@@ -124,7 +124,7 @@ export function flatsWorking(flats: Flats, count: number, diameter: number): Wor
       label: 'Depth of a flat',
       formula: 'h = \\frac{D - AF}{2}',
       put: `\\frac{${D} - ${AF}}{2}`,
-      result: mmTex(flats.depth),
+      ...mmResult(flats.depth),
       source,
     },
     {
@@ -132,7 +132,7 @@ export function flatsWorking(flats: Flats, count: number, diameter: number): Wor
       label: 'Largest across flats with sharp corners',
       formula: 'D\\cos\\frac{180^\\circ}{n}',
       put: `${D}\\cos\\frac{180^\\circ}{${count}}`,
-      result: mmTex(flats.fullCorners),
+      ...mmResult(flats.fullCorners),
       source,
     },
   ];

@@ -2,7 +2,7 @@ import { angleAim, countAim, type Target } from '../dividing/index.ts';
 import { placedUnder, fail, ok, type Issue, type Result } from '../findings/index.ts';
 import {
   degreesTex,
-  mmTex,
+  mmResult,
   angleValue,
   lengthValue,
   type Placed,
@@ -217,7 +217,7 @@ function readLine(input: SpacingInput, spaces: number, system: UnitSystem): Resu
     label: 'Pitch of the rack',
     formula: 'p = \\pi\\,m',
     put: `\\pi \\times ${decimalText(m, 6)}`,
-    result: mmTex(approx(m) * Math.PI, 5),
+    ...mmResult(approx(m) * Math.PI, 5),
     source: 'ISO 21771',
   };
   return ok(

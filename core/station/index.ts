@@ -1,5 +1,5 @@
 export { PURPOSES, type Term } from './purposes.ts';
-export { boardTex, degreesTex, mmTex, unitTex } from './board.ts';
+export { boardTex, degreesTex, mmResult, mmTex, unitTex } from './board.ts';
 export { breaksMachine, wordsOf } from './caution.ts';
 export {
   answerToSettle,

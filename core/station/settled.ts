@@ -134,6 +134,10 @@ const figureGive = ({ within, unit }: FigureOfText, system: UnitSystem): string 
 /** NaN lies within nothing: what cannot be read has moved. */
 const numberOf = (at: string): number => readFigure(at)?.valueOf() ?? NaN;
 
+/** What a figure is told in. */
+export const unitsOf = (value: Value, system: UnitSystem): UnitSystem =>
+  value.kind === 'length' && value.inMm ? 'mm' : system;
+
 /**
  * What differs between the answer a station was settled with and today's by more than each value has to give,
  * worded in the job's units.
@@ -144,9 +148,10 @@ export function whatMoved(settled: Settled, values: readonly Value[], system: Un
   for (const [key, was] of Object.entries(settled.figures)) {
     const now = today.get(key);
     if (now && isSame(was, now)) continue;
+    const units = now ? unitsOf(now, system) : system;
     const say = (finish: Finish) => ({
-      from: sayFigure(was, system, finish),
-      to: now ? sayFigure(now, system, finish) : 'nothing',
+      from: sayFigure(was, units, finish),
+      to: now ? sayFigure(now, units, finish) : 'nothing',
     });
     const shop = say('shop');
     // a small move is shown to the place where it can be seen
@@ -154,7 +159,12 @@ export function whatMoved(settled: Settled, values: readonly Value[], system: Un
   }
   for (const [key, now] of today) {
     if (!(key in settled.figures))
-      moved.push({ key, label: now.label, from: 'nothing', to: sayFigure(now, system, 'shop') });
+      moved.push({
+        key,
+        label: now.label,
+        from: 'nothing',
+        to: sayFigure(now, unitsOf(now, system), 'shop'),
+      });
   }
   return moved;
 }

@@ -31,7 +31,14 @@ export type Value = {
   /** Is it part of what the station is settled by? */
   readonly settles: boolean;
 } & (
-  | { readonly kind: 'length'; readonly mm: number; readonly at: string; readonly within: number }
+  | {
+      readonly kind: 'length';
+      readonly mm: number;
+      readonly at: string;
+      readonly within: number;
+      /** Told in millimetres whatever the job's units: a module is. */
+      readonly inMm?: true;
+    }
   | { readonly kind: 'angle'; readonly deg: number; readonly at: string; readonly within: number }
   | { readonly kind: 'text'; readonly text: string; readonly at: string; readonly figure?: FigureOfText }
 );
@@ -58,6 +65,8 @@ export interface Working {
   readonly formula: string;
   readonly put: string;
   readonly result: string;
+  /** The result where it is a length, mm. */
+  readonly mm?: number;
   readonly joined?: '=' | '\\Rightarrow' | 'looked-up';
   readonly source: string;
 }

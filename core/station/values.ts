@@ -21,6 +21,8 @@ interface Naming {
   readonly settles?: boolean;
   /** How far it may move before it puts a settled station in doubt, mm or degrees; 0: not at all. */
   readonly within?: number;
+  /** Is it told in millimetres whatever the job's units, as a module is? */
+  readonly inMm?: true;
 }
 
 const named = ({ key, label, symbol, settles = false }: Naming) => ({
@@ -32,10 +34,14 @@ const named = ({ key, label, symbol, settles = false }: Naming) => ({
 
 /** A length, exact or as a float, mm. */
 export function lengthValue(naming: Naming, mm: Exact | number): Value {
-  const { within = LENGTH_WITHIN } = naming;
-  return typeof mm === 'number'
-    ? { ...named(naming), kind: 'length', mm, at: roundedText(mm), within }
-    : { ...named(naming), kind: 'length', mm: approx(mm), at: exactText(mm), within };
+  const { within = LENGTH_WITHIN, inMm } = naming;
+  return {
+    ...named(naming),
+    kind: 'length',
+    ...(typeof mm === 'number' ? { mm, at: roundedText(mm) } : { mm: approx(mm), at: exactText(mm) }),
+    within,
+    ...(inMm ? { inMm } : {}),
+  };
 }
 
 /** A lead or a pitch, mm: it is repeated over a length, and so judged by parts of itself. */

@@ -68,11 +68,11 @@ function tidy(typed: string): string {
 
 /**
  * A shop's mixed number: `2 3/8`, `2-3/8` (no space around the stroke, halves of halves), `3/8`, `.154`,
- * `12.`.
+ * `12.`; a blank that slipped in before the point, `0 .007`, is read over.
  */
 const MIXED = /^(\d+)(?: |-)(\d+)\/(2|4|8|16|32|64|128)(?![\d./])/;
 const MIXED_SPACED = /^(\d+) (\d+)\/(\d+)(?![\d./])/;
-const NUMBER = /^(\d+\.?\d*|\.\d+)/;
+const NUMBER = /^(\d+ ?\.\d+|\d+\.?|\.\d+)/;
 const WORD = /^(["'°]|[a-zA-Zµ]+)/;
 
 function readTokens(text: string): Token[] | null {
@@ -101,7 +101,7 @@ function readTokens(text: string): Token[] | null {
       const all = number[0];
       tokens.push({
         kind: 'number',
-        value: exact(all.replace(/^\./, '0.').replace(/\.$/, '')),
+        value: exact(all.replace(' ', '').replace(/^\./, '0.').replace(/\.$/, '')),
         text: all,
         mixed: false,
       });

@@ -151,6 +151,7 @@ describe('a way of dividing', () => {
         move: '1 space on the 24 ring',
         ring: '24 holes',
         worm: 'out',
+        direction: ONE_WAY,
       },
       lines: [
         ['direct', '24 \\times \\tfrac{1}{24}', '1'],

@@ -1,7 +1,7 @@
 import type { DriveFacts } from '../drive/index.ts';
 import { trainText } from '../gearing/index.ts';
 import {
-  mmTex,
+  mmResult,
   unitTex,
   figureValue,
   lengthValue,
@@ -98,7 +98,7 @@ export function workingOf({
       label: 'Lead these gears cut',
       formula: "p' = p_s \\times \\text{box} \\times \\frac{\\text{drivers}}{\\text{drivens}}",
       put: `${decimalText(lathe.leadscrew, 4)} \\times ${exactText(ratio)} \\times ${gears}`,
-      result: mmTex(approx(exact(way.leadText)), 6),
+      ...mmResult(approx(exact(way.leadText)), 6),
       source: 'common practice; by the motion of the gears',
     },
     {
@@ -114,7 +114,7 @@ export function workingOf({
       label: 'Length the wheel reaches over',
       formula: '4\\sqrt{\\tfrac{d_2}{2} h_a}',
       put: `4\\sqrt{\\tfrac{${decimalText(wheelDiameter, 3)}}{2} \\times ${decimalText(addendum, 4)}}`,
-      result: mmTex(engaged, 3),
+      ...mmResult(engaged, 3),
       source: 'chord of the throat circle, by geometry',
     },
     {

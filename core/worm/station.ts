@@ -12,7 +12,7 @@ import { settingOf } from '../lead/index.ts';
 import { readScale } from '../toothform/index.ts';
 import {
   degreesTex,
-  mmTex,
+  mmResult,
   angleValue,
   lengthValue,
   pitchValue,
@@ -269,7 +269,7 @@ function workingOf({
       label: 'Outside of the worm',
       formula: 'd_{a1} = d_1 + 2h_a',
       put: `${f(wormDiameter)} + 2 \\times ${f(addendum)}`,
-      result: mmTex(worm.outside),
+      ...mmResult(worm.outside),
       source: HANDBOOK,
     },
     {
@@ -277,7 +277,7 @@ function workingOf({
       label: 'Depth of the thread',
       formula: `h = ${of(proportions.depth)}\\,p_x`,
       put: `${of(proportions.depth)} \\times ${px}`,
-      result: mmTex(worm.depth),
+      ...mmResult(worm.depth),
       source,
     },
     {
@@ -285,7 +285,7 @@ function workingOf({
       label: 'Root',
       formula: 'd_{f1} = d_{a1} - 2h',
       put: `${f(worm.outside)} - 2 \\times ${f(worm.depth)}`,
-      result: mmTex(worm.root),
+      ...mmResult(worm.root),
       source: HANDBOOK,
     },
     {
@@ -296,7 +296,7 @@ function workingOf({
           ? '\\tfrac12 p_x - 2(h - h_a)\\tan\\alpha'
           : '\\left(\\tfrac12 p_x - 2(h - h_a)\\tan\\alpha\\right)\\cos\\gamma',
       put: `\\tfrac12 ${px} - 2(${f(worm.depth)} - ${f(addendum)})\\tan ${a}`,
-      result: mmTex(tool.flat),
+      ...mmResult(tool.flat),
       source: `${source}; by geometry`,
     },
     {
@@ -304,7 +304,7 @@ function workingOf({
       label: 'Crest',
       formula: '\\tfrac12 p_x - 2h_a\\tan\\alpha',
       put: `\\tfrac12 ${px} - 2 \\times ${f(addendum)}\\tan ${a}`,
-      result: mmTex(worm.crest),
+      ...mmResult(worm.crest),
       source: `${source}; by geometry`,
     },
     ...(lengths === null
@@ -315,7 +315,7 @@ function workingOf({
             label: 'Usual length of thread',
             formula: 'p_x\\left(4.5 + \\frac{z_2}{50}\\right)',
             put: `${px}\\left(4.5 + \\frac{${teeth}}{50}\\right)`,
-            result: mmTex(lengths.usual),
+            ...mmResult(lengths.usual),
             source: 'Machinery’s Handbook, worm gearing (from memory)',
           },
           {
@@ -326,7 +326,7 @@ function workingOf({
                 : 'The wheel reaches over less',
             formula: '4\\sqrt{\\tfrac{d_2}{2} h_a}',
             put: `4\\sqrt{\\tfrac{${f(wheelDiameter)}}{2} \\times ${f(addendum)}}`,
-            result: mmTex(lengths.engaged),
+            ...mmResult(lengths.engaged),
             source: 'chord of the throat circle, by geometry',
           },
         ]),

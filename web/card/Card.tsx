@@ -98,7 +98,11 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
               <AtNoField key={`${job.id}-${station.id}-rest`} station={station} desk={desk} />
             </Suspense>
           </Guard>
-          <WorkingPanel working={station.working} give={giveText(station.values, job.units)} />
+          <WorkingPanel
+            working={station.working}
+            units={job.units}
+            give={giveText(station.values, job.units)}
+          />
         </div>
         <Cautions key={`${job.id}-${station.id}-cautions`} cautions={station.cautions} />
       </section>

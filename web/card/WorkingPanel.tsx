@@ -1,5 +1,6 @@
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { boardTex, type Working } from '../../core/station/index.ts';
+import type { UnitSystem } from '../../core/units/index.ts';
 import { usePreferences } from '../state/index.ts';
 
 const Tex = lazy(() => import('../tex/index.ts').then((module) => ({ default: module.Tex })));
@@ -9,9 +10,11 @@ const Tex = lazy(() => import('../tex/index.ts').then((module) => ({ default: mo
  */
 export function WorkingPanel({
   working,
+  units,
   give,
 }: {
   readonly working: readonly Working[];
+  readonly units: UnitSystem;
   /** How far its figures may move before a settled station is in doubt. */
   readonly give: string | null;
 }) {
@@ -31,7 +34,7 @@ export function WorkingPanel({
       </button>
       {workingShown && (
         <Suspense fallback={<p className="soft">Chalking it up…</p>}>
-          <Lines working={working} comeIntoSight={!shownAtFirst} />
+          <Lines working={working} units={units} comeIntoSight={!shownAtFirst} />
           {give && <p className="soft">{give}</p>}
         </Suspense>
       )}
@@ -41,9 +44,11 @@ export function WorkingPanel({
 
 function Lines({
   working,
+  units,
   comeIntoSight,
 }: {
   readonly working: readonly Working[];
+  readonly units: UnitSystem;
   readonly comeIntoSight: boolean;
 }) {
   const list = useRef<HTMLOListElement>(null);
@@ -56,7 +61,7 @@ function Lines({
       {working.map((line) => (
         <li key={line.key}>
           <span className="working-label">{line.label}</span>
-          <Tex tex={boardTex(line)} />
+          <Tex tex={boardTex(line, units)} />
           <span className="working-source">{line.source}</span>
         </li>
       ))}

@@ -5,7 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { promptSheet, type SheetStretch } from '../../core/prompts/index.ts';
 import { freezeRun } from '../../core/run/index.ts';
 import { plan, type AnyStationPlan, type PartPlan } from '../../core/plan/index.ts';
-import { bothUnitsText, dmsText, exact, lengthText, type UnitSystem } from '../../core/units/index.ts';
+import { bothUnitsText, decimalText, dmsText, exact, lengthText, type UnitSystem } from '../../core/units/index.ts';
 import type { Value } from '../../core/station/index.ts';
 import { dayText, Notice, useTitle } from '../frame/index.ts';
 import { api, keys, useShop } from '../state/index.ts';
@@ -168,7 +168,7 @@ function StationLines({ station, units }: { readonly station: AnyStationPlan; re
 function figure(value: Value, units: UnitSystem): string {
   switch (value.kind) {
     case 'length':
-      return bothUnitsText(value.mm, units);
+      return value.inMm ? `${decimalText(value.mm, 4)} mm` : bothUnitsText(value.mm, units);
     case 'angle':
       return dmsText(exact(value.at));
     case 'text':

@@ -1,11 +1,11 @@
 import type { Value } from '../../core/station/index.ts';
-import { dmsText, exact, type UnitSystem } from '../../core/units/index.ts';
+import { decimalText, dmsText, exact, type UnitSystem } from '../../core/units/index.ts';
 import { Length, Symbol } from '../fields/index.ts';
 
 function Figure({ value, units }: { readonly value: Value; readonly units: UnitSystem }) {
   switch (value.kind) {
     case 'length':
-      return <Length mm={value.mm} units={units} />;
+      return value.inMm ? <>{decimalText(value.mm, 4)} mm</> : <Length mm={value.mm} units={units} />;
     case 'angle':
       return <>{dmsText(exact(value.at))}</>;
     case 'text':

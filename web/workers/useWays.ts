@@ -2,9 +2,12 @@ import type { AimData, Ground } from '../../core/dividing/index.ts';
 import { UNKNOWN_STANDING, type Equipment, type Head } from '../../core/shop/index.ts';
 import { useAnswer } from './useAnswer.ts';
 
-/** The longer search for ways of dividing. Without a ground or an aim nothing is asked. */
-export const useWays = (ground: Ground | null, aim: AimData | null) =>
-  useAnswer('searchMethods', ground && aim ? [ground, aim] : null);
+/**
+ * The longer search for ways of dividing. Without a ground or an aim nothing is asked.
+ * @param most ways of each method
+ */
+export const useWays = (ground: Ground | null, aim: AimData | null, most: number) =>
+  useAnswer('searchMethods', ground && aim ? [ground, aim, most] : null);
 
 /** The best way to a count on each of some heads; null for a head that has none. */
 export const useBestWays = (grounds: readonly Ground[], count: number) =>

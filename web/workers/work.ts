@@ -14,7 +14,7 @@ import { errorsOf, template } from './formWork.ts';
 export const work = {
   errorsOf,
   template,
-  searchMethods: (ground: Ground, aim: AimData) => searchMethods(ground, aimFrom(aim)),
+  searchMethods: (ground: Ground, aim: AimData, most: number) => searchMethods(ground, aimFrom(aim), most),
   searchLeads,
   searchBends,
   reachOfCounts,

@@ -1,7 +1,13 @@
 import { Select } from 'antd';
 import { useEffect, useId, useState } from 'react';
 import { Link } from 'react-router';
-import { armsText, rankMethods, type MethodAnswer, type Way } from '../../../core/dividing/index.ts';
+import {
+  armsText,
+  MOST_WAYS,
+  rankMethods,
+  type MethodAnswer,
+  type Way,
+} from '../../../core/dividing/index.ts';
 import { withDividing, withHead, withMill, withSpurPart } from '../../../core/job/index.ts';
 import { isGear } from '../../../core/kinds/index.ts';
 import { dividingGround } from '../../../core/plan/index.ts';
@@ -28,11 +34,14 @@ export function DividingPanel(props: StationProps<'dividing'>) {
   const { aim, line, methods, inForce, preparation, made, lead } = station.detail;
   /** How often the plate to be made was asked for: it opens each time, also where it was closed since. */
   const [making, setMaking] = useState(0);
+  /** Ways of each method that are looked at; more once all are asked for. */
+  const [most, setMost] = useState(MOST_WAYS);
   const ground = dividingGround(job, shop, part);
   const { head } = ground;
   const { found: searched, broken } = useWays(
     head && aim ? { head, gearSets: ground.gearSets, steppers: ground.steppers, lead } : null,
     aim,
+    most,
   );
   const answers = rankMethods([...methods, ...(searched?.methods ?? [])]);
   const offer = useOfferedWay((offered) => offered.offer);
@@ -93,6 +102,7 @@ export function DividingPanel(props: StationProps<'dividing'>) {
             ratio={head?.ratio ?? ''}
             diameter={aim.diameter}
             onChoose={choose}
+            onMore={setMost}
             onCount={isGear(part) ? takeTeeth : null}
             onMake={aim.full ? make : null}
           />

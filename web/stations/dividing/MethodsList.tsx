@@ -2,6 +2,7 @@ import { Fragment, useState } from 'react';
 import {
   crankTurnsText,
   errorText,
+  MOST_WAYS,
   type Method,
   type MethodAnswer,
   type Way,
@@ -20,6 +21,8 @@ const NAMES: Readonly<Record<Method, string>> = {
   approximate: 'Approximate',
 };
 const FEW = 6;
+/** A longer table is read by nobody. */
+const MOST_LISTED = 500;
 
 interface MethodsListProps {
   /** Best first; those that are out come last. */
@@ -38,6 +41,8 @@ interface MethodsListProps {
   /** Where an error is felt, mm. */
   readonly diameter: number | null;
   readonly onChoose: (way: Way) => void;
+  /** Asks for so many ways of each method. */
+  readonly onMore: (most: number) => void;
   /** Takes another count; null where the count is not this part’s own to change. */
   readonly onCount: ((count: number) => void) | null;
   /** Opens the plate or ring of this count that can be made; null where none can. */
@@ -57,6 +62,7 @@ export function MethodsList({
   ratio,
   diameter,
   onChoose,
+  onMore,
   onCount,
   onMake,
 }: MethodsListProps) {
@@ -78,6 +84,7 @@ export function MethodsList({
           open={open === answer.method}
           onOpen={() => setOpen(open === answer.method ? null : answer.method)}
           onChoose={onChoose}
+          onMore={onMore}
         />
       ))}
       {!searching && inForce === null && onMake && !serves.some(isExact) && (
@@ -134,9 +141,11 @@ interface RowProps {
   readonly open: boolean;
   readonly onOpen: () => void;
   readonly onChoose: (way: Way) => void;
+  readonly onMore: (most: number) => void;
 }
 
-function MethodRow({ answer, isNext, inForce, ratio, diameter, open, onOpen, onChoose }: RowProps) {
+function MethodRow(props: RowProps) {
+  const { answer, isNext, inForce, diameter, open, onOpen, onChoose } = props;
   const { method, ways, total } = answer;
   // the one in force stands for its method, else the best
   const shown = ways.find(({ key }) => key === inForce?.key) ?? ways[0]!;
@@ -159,9 +168,7 @@ function MethodRow({ answer, isNext, inForce, ratio, diameter, open, onOpen, onC
           </button>
         )}
       </div>
-      {open && (
-        <WaysTable answer={answer} inForce={inForce} ratio={ratio} diameter={diameter} onChoose={onChoose} />
-      )}
+      {open && <WaysTable {...props} />}
     </div>
   );
 }
@@ -204,9 +211,15 @@ function WaysTable({
   ratio,
   diameter,
   onChoose,
-}: Pick<RowProps, 'answer' | 'inForce' | 'ratio' | 'diameter' | 'onChoose'>) {
-  const [all, showAll] = useState(false);
+  onMore,
+}: RowProps) {
+  // asked for more than the usual, they are found anew and all shown
+  const [all, showAll] = useState(ways.length > MOST_WAYS);
   const geared = method === 'differential';
+  // a motor’s move is told in steps already
+  const cranked = !geared && method !== 'stepper';
+  const most = Math.min(total, MOST_LISTED);
+  const more = ways.length < most || (!all && ways.length > FEW);
   return (
     <table className="list ways">
       <caption>
@@ -215,7 +228,9 @@ function WaysTable({
       <thead>
         <tr>
           <th scope="col">Move</th>
-          {geared ? <th scope="col">idlers</th> : <th scope="col">turns of the crank</th>}
+          {geared && <th scope="col">as if for</th>}
+          {geared && <th scope="col">idlers</th>}
+          {cranked && <th scope="col">turns of the crank</th>}
           <th scope="col">to change</th>
           <th scope="col">
             <span className="visually-hidden">choose</span>
@@ -234,7 +249,9 @@ function WaysTable({
                 {way.proof.everySpaceTrue ? '' : <ErrorMark way={way} diameter={diameter} />}
                 {way.geared?.clearsStud === false && <span className="soft"> may foul the stud</span>}
               </td>
-              <td>{way.geared ? way.geared.idlers : crankTurnsText(way.choice, ratio)}</td>
+              {geared && <td>{way.geared?.near}</td>}
+              {geared && <td>{way.geared?.idlers}</td>}
+              {cranked && <td>{crankTurnsText(way.choice, ratio)}</td>}
               <td>{change && change.length > 0 ? change.join('; ') : geared ? 'gears only' : 'nothing'}</td>
               <td>
                 <UseButton way={way} chosen={chosen} onChoose={onChoose} />
@@ -243,12 +260,19 @@ function WaysTable({
           );
         })}
       </tbody>
-      {!all && ways.length > FEW && (
+      {more && (
         <tfoot>
           <tr>
-            <td colSpan={4}>
-              <button type="button" className="use-button is-wide" onClick={() => showAll(true)}>
-                Show all {ways.length}
+            <td colSpan={5}>
+              <button
+                type="button"
+                className="use-button is-wide"
+                onClick={() => {
+                  showAll(true);
+                  if (most > ways.length) onMore(most);
+                }}
+              >
+                {most === total ? 'Show all' : 'Show the best'} {most}
               </button>
             </td>
           </tr>

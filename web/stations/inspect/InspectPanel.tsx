@@ -4,7 +4,7 @@ import { editShop } from '../../edits/index.ts';
 import { KeepReadings } from './KeepReadings.tsx';
 import { PutBack } from './PutBack.tsx';
 import { ReadingsRound } from './ReadingsRound.tsx';
-import { goodFor, type Check, type InspectInput } from '../../../core/inspect/index.ts';
+import { goodFor, type Check, type InspectDetail, type InspectInput } from '../../../core/inspect/index.ts';
 import { lengthText, type UnitSystem } from '../../../core/units/index.ts';
 import { Length, LengthField } from '../../fields/index.ts';
 import { Fold } from '../../frame/index.ts';
@@ -52,7 +52,8 @@ export function InspectPanel(props: StationProps<'inspect'>) {
             </>
           ) : (
             <>Within {mm(verdict.tolerance)} of what it should be.</>
-          )}
+          )}{' '}
+          {besides(checks, verdict)}
         </p>
       )}
       <ul className="inspect-checks" aria-label="Measurements">
@@ -181,4 +182,13 @@ function Should({ check, units }: { readonly check: Check; readonly units: UnitS
       <dd>{out ? '' : <Length mm={should} units={units} />}</dd>
     </dl>
   );
+}
+
+/** Which of several readings that agree is gone by, and why. */
+function besides(checks: readonly Check[], verdict: NonNullable<InspectDetail['verdict']>): string {
+  const told = checks.filter(({ thick }) => thick !== null);
+  const best = told.find(({ id }) => id === verdict.by);
+  const others = told.filter((check) => check !== best).map(({ name }) => name.toLowerCase());
+  if (!best || others.length === 0) return '';
+  return `Said by ${best.name.toLowerCase()}, which feels the teeth most; ${others.join(' and ')} ${others.length === 1 ? 'agrees' : 'agree'}.`;
 }

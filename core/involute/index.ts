@@ -1,3 +1,3 @@
 export { involute, toothHalfAngle } from './involute.ts';
-export { gearOutline, toothOutline, type GearDrawing, type Point } from './toothOutline.ts';
+export type { GearDrawing, Point } from './drawing.ts';
 export { isUndercut, undercutBelow } from './undercut.ts';

@@ -52,7 +52,7 @@ function rackTip(form: ToothForm): number {
  * @param radius mm, ≥ root radius
  * Source: the corner rolled past the blank; checked against a rolled rack in the test
  */
-function trochoidSpace(form: ToothForm, radius: number): number {
+export function trochoidSpace(form: ToothForm, radius: number): number {
   const r = pitchRadius(form);
   const root = rootRadius(form);
   const along = Math.sqrt(Math.max(0, radius ** 2 - root ** 2));
@@ -62,7 +62,7 @@ function trochoidSpace(form: ToothForm, radius: number): number {
 /**
  * Radius above which the flank is the involute, the rack's corner below it: at a tangent, or cutting in. mm
  */
-function trochoidEnds(form: ToothForm): number {
+export function trochoidEnds(form: ToothForm): number {
   const r = pitchRadius(form);
   const below = form.wholeDepth - form.addendum;
   const { pressureAngle } = form;

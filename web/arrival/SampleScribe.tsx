@@ -1,6 +1,7 @@
 import { line } from 'd3-shape';
 import { useMemo } from 'react';
-import { gearOutline, type GearDrawing, type Point } from '../../core/involute/index.ts';
+import type { GearDrawing, Point } from '../../core/involute/index.ts';
+import { gearOutline } from '../../core/toothform/index.ts';
 import { spanOver } from '../../core/inspect/index.ts';
 import { parseCount, type Measure, radiansOf } from '../../core/units/index.ts';
 import type { StationProps } from '../panel/index.ts';

@@ -102,6 +102,7 @@ export function StockPanel({
             onChoose={take}
             near={8}
           />
+          {head && <p className="soft">How each indexes on {head.name}; another is picked at Dividing.</p>}
           <StockTable
             counts={answer.counts}
             best={best}

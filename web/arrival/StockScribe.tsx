@@ -1,5 +1,6 @@
 import { line } from 'd3-shape';
-import { gearOutline, type Point } from '../../core/involute/index.ts';
+import type { Point } from '../../core/involute/index.ts';
+import { gearOutline } from '../../core/toothform/index.ts';
 import { approx, lengthText, parsePitch, parsePositiveLength } from '../../core/units/index.ts';
 import type { StationProps } from '../panel/index.ts';
 

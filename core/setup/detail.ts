@@ -34,6 +34,12 @@ export interface SetupWork {
   readonly sizes: SpurSizes | null;
 }
 
+/** Jaws or tailstock: how far from the blank’s face, and how large across. mm; null where not measured */
+export interface Beside {
+  readonly gap: number | null;
+  readonly across: number | null;
+}
+
 /** What carries the work past the cutter. */
 export type Travels = 'table' | 'cross slide';
 
@@ -117,6 +123,12 @@ export interface SetupDetail {
     readonly clearAfter: string;
   } | null;
   readonly fits: readonly Fit[];
+  /** What stands beside the work and beside the cutter, mm; null where it is not measured. */
+  readonly beside: {
+    readonly jaw: Beside;
+    readonly tail: Beside;
+    readonly collar: number | null;
+  };
   readonly minutes: number | null;
   readonly keyway:
     | (Keyway & { readonly width: number; readonly offsetDial: string; readonly depthDial: string | null })

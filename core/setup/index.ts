@@ -8,6 +8,7 @@ export { fitsOf, tableNeeds, type Fit, type Room } from './room.ts';
 export { emptySetup, setupSchema, type SetupInput } from './schema.ts';
 export { cuttingData, snapDown, type CuttingData } from './speed.ts';
 export type {
+  Beside,
   Running,
   SafeReadings,
   Travels,

@@ -29,8 +29,9 @@ const fallsBy = (diameter: number, width: number): number =>
 
 /**
  * A keyway by a narrower cutter: a cut to either side of the middle, (b − w)/2 off it. Wider than two cutters
- * leaves a rib. Its depth counts from where its sides leave the round: a flat tool touches a shaft at its top,
- * which stands higher; a bore it touches with both its corners, which lie deeper than the sides of a wider key.
+ * leaves a rib. Its depth counts from where its sides leave the round: a flat tool touches a shaft at its
+ * top, which stands higher; a bore it touches with both its corners, which lie deeper than the sides of a
+ * wider key.
  * ```text
  *    shaft   ___            bore  |      |  ← sides of the key
  *         ,-'   '-.  touch at      '-.||.-'

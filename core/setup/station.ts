@@ -6,6 +6,7 @@ import { centringsOf } from './centring.ts';
 import type { SafeReadings, SetupDetail, SetupFacts, SetupWork } from './detail.ts';
 import { reasonsOf } from './holding.ts';
 import { judgeSetup } from './judge.ts';
+import type { Mill } from '../shop/index.ts';
 import { keywayOf, type KeyedRound } from './keyway.ts';
 import { mandrelFits } from './mandrel.ts';
 import { firstTouchReads, mountOf } from './mount.ts';
@@ -65,6 +66,12 @@ function cuttingOf({ travels, helixDeg }: SetupWork, { depth, face, cutter }: St
   };
 }
 
+const besideOf = (read: SetupRead, mill: Mill | null): SetupDetail['beside'] => ({
+  jaw: { gap: read.jawGap, across: read.jawDiameter },
+  tail: { gap: read.tailGap, across: read.tailDiameter },
+  collar: mill && knownLength(mill.collar),
+});
+
 function roomOf(
   { input: { indexAt }, units: system }: SetupAsked,
   { read, mill, head, outside, thrust, upright }: Standing,
@@ -84,9 +91,7 @@ function roomOf(
     kneeTravel: mill && knownLength(mill.knee.travel),
     roomUnder: mill && knownLength(mill.room),
     centreHeight: head && knownLength(head.centreHeight),
-    collar: mill && knownLength(mill.collar),
-    jaw: { gap: read.jawGap, across: read.jawDiameter },
-    tail: { gap: read.tailGap, across: read.tailDiameter },
+    ...besideOf(read, mill),
   });
 }
 
@@ -206,6 +211,7 @@ function detailOf(asked: SetupAsked, standing: Standing): { detail: SetupDetail;
       through: dials.table(stroke.through),
       clearAfter: dials.table(stroke.clearAfter),
     },
+    beside: besideOf(read, mill),
     fits: roomOf(asked, standing, cutting && stroke && { cutting, stroke }),
     minutes: perCut !== null && cuts > 0 ? cuts * perCut : null,
     keyway: keywayIn(read, keyedRound(work, outside), dials),

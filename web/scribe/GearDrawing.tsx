@@ -1,6 +1,7 @@
 import { line } from 'd3-shape';
 import { useMemo } from 'react';
-import { gearOutline, type Point } from '../../core/involute/index.ts';
+import type { Point } from '../../core/involute/index.ts';
+import { gearOutline } from '../../core/toothform/index.ts';
 import type { BlankDetail } from '../../core/blank/index.ts';
 import { lengthText, type UnitSystem } from '../../core/units/index.ts';
 

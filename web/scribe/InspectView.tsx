@@ -1,5 +1,6 @@
 import type { Check } from '../../core/inspect/index.ts';
-import { involute, toothOutline, type GearDrawing, type Point } from '../../core/involute/index.ts';
+import { involute, type GearDrawing, type Point } from '../../core/involute/index.ts';
+import { toothOutline } from '../../core/toothform/index.ts';
 import { lengthText, type UnitSystem } from '../../core/units/index.ts';
 
 interface InspectViewProps {

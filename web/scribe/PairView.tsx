@@ -1,6 +1,7 @@
 import { line } from 'd3-shape';
 import { useMemo, useState } from 'react';
-import { gearOutline, type GearDrawing, type Point } from '../../core/involute/index.ts';
+import type { GearDrawing, Point } from '../../core/involute/index.ts';
+import { gearOutline } from '../../core/toothform/index.ts';
 import type { Pair } from '../../core/mesh/index.ts';
 import { lengthText, type UnitSystem } from '../../core/units/index.ts';
 

@@ -1,4 +1,5 @@
-import type { Stroke, Thrust } from '../../core/setup/index.ts';
+import './strikes.css';
+import type { Beside, Fit, SetupDetail, Stroke, Thrust } from '../../core/setup/index.ts';
 import { lengthText, type UnitSystem } from '../../core/units/index.ts';
 
 interface SetupViewProps {
@@ -14,6 +15,9 @@ interface SetupViewProps {
   readonly depth: number;
   readonly cutterDiameter: number;
   readonly units: UnitSystem;
+  readonly beside: SetupDetail['beside'];
+  /** What does not fit, by its key. */
+  readonly strikes: readonly Fit['key'][];
 }
 
 const WIDTH = 420;
@@ -36,6 +40,8 @@ export function SetupView({
   depth,
   cutterDiameter,
   units,
+  beside,
+  strikes,
 }: SetupViewProps) {
   const past = indexAt === 'entry' ? 0 : stroke.approach;
   const long = face + stroke.approach + past + cutterDiameter;
@@ -64,6 +70,15 @@ export function SetupView({
   const seat = (x: number) => (x * pushes > 0 ? thick : thin);
   const clockwise = spin === 'clockwise';
   const turn = r * 0.55 * (clockwise ? 1 : -1);
+  const collar = beside.collar === null ? null : (beside.collar / 2) * scale;
+  const stands = (end: 'head' | 'tail') => ({
+    beside: end === 'head' ? beside.jaw : beside.tail,
+    side: end === 'head' ? headSide : -headSide,
+    strikes: strikes.includes(end === 'head' ? 'head-end' : 'tail-end'),
+    half,
+    radius,
+    scale,
+  });
   return (
     <svg
       className="scribe-drawing"
@@ -84,8 +99,20 @@ export function SetupView({
         <path d={`M${-mandrel - 30} 0H${mandrel + 30}`} className="scribe-pitch" />
         <rect x={-half} y={-radius} width={2 * half} height={2 * radius} className="scribe-lit" />
         <path d={`M${-half} ${surface}H${half}`} className="scribe-thin" />
+        <Standing {...stands('head')} />
+        <Standing {...stands('tail')} />
         <circle cx={end} cy={axis} r={r} className="scribe-cutter is-far" />
         <circle cx={touch} cy={axis} r={r} className="scribe-cutter" />
+        {collar !== null &&
+          [touch, end].map((x) => (
+            <circle
+              key={x}
+              cx={x}
+              cy={axis}
+              r={collar}
+              className={strikes.includes('collar') ? 'scribe-wrong' : 'scribe-thin'}
+            />
+          ))}
         <path
           d={`M${touch - turn} ${axis}A${Math.abs(turn)} ${Math.abs(turn)} 0 0 ${clockwise ? 1 : 0} ${touch + turn} ${axis}m-6 -9l6 9l6 -9`}
           className="scribe-mark"
@@ -122,6 +149,31 @@ export function SetupView({
         full circle: first touch; broken: where the cut ends
       </text>
     </svg>
+  );
+}
+
+interface StandingProps {
+  readonly beside: Beside;
+  /** −1: at the left, 1: at the right. */
+  readonly side: number;
+  readonly strikes: boolean;
+  /** Of the work, as drawn. */
+  readonly half: number;
+  readonly radius: number;
+  readonly scale: number;
+}
+
+/** Jaws or tailstock where they are measured: what strikes them is seen. As large as the work where not. */
+function Standing({ beside: { gap, across }, side, strikes, half, radius, scale }: StandingProps) {
+  if (gap === null) return null;
+  const reach = across === null ? radius : (across / 2) * scale;
+  const near = side * (half + gap * scale);
+  const far = near + side * Math.max(24, reach * 0.4);
+  return (
+    <path
+      d={`M${far} ${-reach}H${near}V${reach}H${far}`}
+      className={strikes ? 'scribe-wrong' : 'scribe-line'}
+    />
   );
 }
 

@@ -1,6 +1,7 @@
 import { line } from 'd3-shape';
 import { useMemo } from 'react';
-import { toothOutline, type GearDrawing, type Point } from '../../core/involute/index.ts';
+import type { GearDrawing, Point } from '../../core/involute/index.ts';
+import { toothOutline } from '../../core/toothform/index.ts';
 import { lengthText, type UnitSystem } from '../../core/units/index.ts';
 
 interface ToothSpaceProps {

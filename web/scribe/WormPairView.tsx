@@ -1,7 +1,8 @@
 import { line } from 'd3-shape';
 import { useMemo } from 'react';
 import { wheelDrawing, type DriveShape } from '../../core/drive/index.ts';
-import { gearOutline, type Point } from '../../core/involute/index.ts';
+import type { Point } from '../../core/involute/index.ts';
+import { gearOutline } from '../../core/toothform/index.ts';
 
 interface WormPairViewProps {
   readonly drive: DriveShape;

@@ -73,6 +73,8 @@ export function SetupScribe({ station, planned, units }: StationProps<'setup'>) 
         feed={detail.feed}
         indexAt={detail.indexAt}
         cutterDiameter={cutter.diameter}
+        beside={detail.beside}
+        strikes={detail.fits.filter(({ fits }) => fits === false).map(({ key }) => key)}
       />
       {cutter.width !== null && (
         <CentreView

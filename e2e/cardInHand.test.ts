@@ -162,3 +162,33 @@ test('what a station is for is told when it is asked, and not on the next one', 
   await person.seesNot(/Says in how many rounds|Says how the head is moved/);
   expect(person.faults).toEqual([]);
 });
+
+test('a drawing is made larger by the wheel, moved by dragging, and whole again by a press', async () => {
+  const person = await place.sitDown();
+  await person.goTo('/jobs/demo-tide-wheel/p1/gear');
+  await person.sees('127 teeth');
+  const { page } = person;
+  await page.waitForSelector('.scribe-drawn svg');
+  const laid = () => page.$eval('.scribe-drawn', (drawn) => (drawn as HTMLElement).style.transform);
+  const [x, y] = await page.$eval('.scribe-drawn svg', (drawing) => {
+    const { left, top, width } = drawing.getBoundingClientRect();
+    return [left + width / 2, top + 60] as const;
+  });
+  await page.mouse.move(x, y);
+  await page.mouse.wheel({ deltaY: -400 });
+  await page.waitForFunction(() => document.querySelector('.scribe-sheet.is-zoomed'), { polling: 50 });
+  const zoomed = await laid();
+  await page.mouse.down();
+  await page.mouse.move(x + 60, y + 30, { steps: 4 });
+  await page.mouse.up();
+  const number = (text: string, nth: number) => Number(text.match(/-?[\d.]+/g)![nth]);
+  expect(number(await laid(), 0) - number(zoomed, 0)).toBeCloseTo(60, 3);
+  expect(number(await laid(), 2)).toBe(number(zoomed, 2));
+  await person.pressButton('All of it');
+  expect(await laid()).toBe('');
+  // at its top the wheel makes it larger; downward it scrolls a sheet that is too long
+  await page.mouse.wheel({ deltaY: 400 });
+  await page.waitForFunction(() => document.querySelector('.scribe-sheet')!.scrollTop > 0, { polling: 50 });
+  expect(await laid()).toBe('');
+  expect(person.faults).toEqual([]);
+});

@@ -25,6 +25,7 @@ import { NextThing } from './NextThing.tsx';
 import { RouteCard } from './RouteCard.tsx';
 import { StationHead } from './StationHead.tsx';
 import { WorkingPanel } from './WorkingPanel.tsx';
+import { ZoomSheet } from './ZoomSheet.tsx';
 
 interface CardProps {
   readonly job: Job;
@@ -107,14 +108,16 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
         <Cautions key={`${job.id}-${station.id}-cautions`} cautions={station.cautions} />
       </section>
       <section className="scribe on-dye" aria-label="Drawing">
-        <div className="scribe-sheet" tabIndex={0}>
+        <ZoomSheet
+          key={station.id}
+          below={<SaveDrawing name={`${job.name} ${part.name} ${station.title}`} />}
+        >
           <Guard what="The drawing" of={station}>
             <Suspense fallback={null}>
               <Scribe {...props} />
-              <SaveDrawing name={`${job.name} ${part.name} ${station.title}`} />
             </Suspense>
           </Guard>
-        </div>
+        </ZoomSheet>
         <NextThing job={job} part={part} station={station} shop={equipment} goTo={goTo} />
       </section>
     </main>

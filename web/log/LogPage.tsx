@@ -25,6 +25,7 @@ export function LogPage() {
   const found = searchLog(all, filter);
   const chosen = all.find((entry) => entry.runId === runId) ?? null;
   useTitle(chosen ? `Logbook: ${chosen.digest.jobName}` : 'Logbook');
+  const newest = all[0] ?? null;
   const other = all.find((entry) => entry.runId === beside) ?? null;
   const set = (change: Partial<LogFilter>) => setFilter((now) => ({ ...now, ...change }));
   return (
@@ -146,6 +147,12 @@ export function LogPage() {
                 it is said again on the next card it concerns.
               </p>
               <Backup />
+              {!runId && newest && (
+                <>
+                  <p className="log-last soft">The last run:</p>
+                  <RunPage key={newest.runId} runId={newest.runId} />
+                </>
+              )}
             </>
           )}
         </section>

@@ -5,7 +5,14 @@ import { useQuery } from '@tanstack/react-query';
 import { promptSheet, type SheetStretch } from '../../core/prompts/index.ts';
 import { freezeRun } from '../../core/run/index.ts';
 import { plan, type AnyStationPlan, type PartPlan } from '../../core/plan/index.ts';
-import { bothUnitsText, decimalText, dmsText, exact, lengthText, type UnitSystem } from '../../core/units/index.ts';
+import {
+  bothUnitsText,
+  decimalText,
+  dmsText,
+  exact,
+  lengthText,
+  type UnitSystem,
+} from '../../core/units/index.ts';
 import type { Value } from '../../core/station/index.ts';
 import { dayText, Notice, useTitle } from '../frame/index.ts';
 import { api, keys, useShop } from '../state/index.ts';

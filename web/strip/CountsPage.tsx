@@ -2,7 +2,7 @@ import { Button, Select } from 'antd';
 import { useEffect, useId, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { newDivideJob, withHead, withPart } from '../../core/job/index.ts';
-import { REACHES, smallAngleText } from '../../core/dividing/index.ts';
+import { REACHES, smallAngleText, type Method } from '../../core/dividing/index.ts';
 import { isSpaced } from '../../core/kinds/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import { measure } from '../../core/units/index.ts';
@@ -27,6 +27,8 @@ export function CountsPage() {
   );
 }
 
+/** A prime beyond every circle: what a head can do shows in it. */
+const EXAMPLE = 127;
 const FIRST = 400;
 const ALL = 1000;
 
@@ -85,15 +87,27 @@ function Counts({ shop }: { readonly shop: Equipment }) {
         )}
       </section>
       <aside className="counts-say on-dye">
-        {chosen === null ? (
-          <p className="scribe-say">Press a count to see how it is had, and to start on it.</p>
-        ) : (
-          <Chosen count={chosen} reach={reach} heads={heads} shop={shop} />
+        {chosen === null && (
+          <p className="scribe-say">
+            Press a count to see how it is had, and to start on it. One for example:
+          </p>
         )}
+        <Chosen count={chosen ?? EXAMPLE} reach={reach} heads={heads} shop={shop} />
       </aside>
     </main>
   );
 }
+
+const METHOD_SAYS: Readonly<Record<Method, string>> = {
+  direct: 'Direct',
+  simple: 'Simple',
+  differential: 'Differential',
+  compound: 'Compound',
+  handwheel: 'By the wheel',
+  stepper: 'By motor',
+  table: 'By the table',
+  approximate: 'Nearest',
+};
 
 interface ChosenProps {
   readonly count: number;
@@ -132,15 +146,19 @@ function Chosen({ count, reach, heads, shop }: ChosenProps) {
       <p className="counts-figure">{count}</p>
       <p className="counts-word">{says?.word ?? '…'}</p>
       <WorkBroke what="Looking for the best way" broken={broken} />
+      {/* a ring that is there says little of what is less to change as the head stands */}
+      {says !== null && best !== null && (
+        <p className="scribe-say">As each head stands now, with the least to change:</p>
+      )}
       <ul className="counts-heads">
         {heads.map((head, i) => {
           const way = best?.[i];
           return (
             <li key={head.id}>
               <span className="scribe-say">{head.name}</span>
-              {best === null ? '…' : (way?.words ?? 'not at all')}
+              {best === null ? '…' : way ? `${METHOD_SAYS[way.method]}: ${way.words}` : 'not at all'}
               {way && !way.proof.everySpaceTrue && (
-                <span className="scribe-say">nearly: worst {smallAngleText(way.proof.worst.turns)}</span>
+                <span className="scribe-say">not exactly: worst {smallAngleText(way.proof.worst.turns)}</span>
               )}
             </li>
           );

@@ -171,10 +171,42 @@ function Chart({ equipment }: { readonly equipment: Equipment }) {
             {check.right && head && <UseRow row={row} head={head} equipment={equipment} asker={asker} />}
           </>
         ) : (
-          <p className="chart-quiet">What the row truly gives is said here as soon as it is typed.</p>
+          <Example
+            onShow={() => {
+              setTyped(MISPRINTED);
+              setTrain('simple');
+            }}
+          />
         )}
       </section>
     </main>
+  );
+}
+
+/** A row with its two gears exchanged: 127 by 13 on 39 wants 56 on the spindle and 24 on the plate shaft. */
+const MISPRINTED: typeof EMPTY = {
+  ...EMPTY,
+  divisions: '127',
+  spaces: '13',
+  circle: '39',
+  spindle: '24',
+  plateShaft: '56',
+  idlers: '2',
+};
+
+/** What is worth reading before anything is typed. */
+function Example({ onShow }: { readonly onShow: () => void }) {
+  return (
+    <>
+      <p className="chart-quiet">What the row truly gives is said here as soon as it is typed.</p>
+      <p className="chart-quiet">
+        A row for 127 reads 13 on 39, gears 24 on the spindle and 56 on the plate shaft. Two gears exchanged,
+        and a blank is lost: such a row looks as good as a right one.
+      </p>
+      <button type="button" className="quiet-thing is-small" onClick={onShow}>
+        See what that row gives
+      </button>
+    </>
   );
 }
 

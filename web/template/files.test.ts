@@ -78,6 +78,13 @@ test('the SVG prints at its scale: width and height in millimetres, a unit of th
   const flush = starts.slice(0, 8);
   expect(Math.max(...flush) - Math.min(...flush)).toBeLessThan(0.01);
   for (const x of starts) expect(x).toBeGreaterThanOrEqual(-1e-6);
+  // the last line whole: letters reach to either side of the line they are set on
+  const [, top, tall] = /viewBox="[-\d.]+ ([-\d.]+) [\d.]+ ([\d.]+)"/.exec(svg)!.map(Number);
+  const heights = [...svg.matchAll(/<text [^>]*? y="([-\d.e]+)"/g)].map((found) => Number(found[1]));
+  for (const y of heights) {
+    expect(y - template.words[0]!.height).toBeGreaterThan(top!);
+    expect(y + template.words[0]!.height).toBeLessThan(top! + tall!);
+  }
   // the pitch line at the height the size tells
   expect(template.sizes.find(({ name }) => name === 'pitch line above the tip')!.mm).toBeCloseTo(2.427, 2);
 });

@@ -8,6 +8,9 @@ import type { Template } from '../../core/toothform/index.ts';
  */
 const LETTER = 0.62;
 
+/** Round the drawing, mm on paper; twice a letter where that is more. */
+const MARGIN = 5;
+
 /** Layers of the drawing, each with its own name in a file. */
 const LAYER = { form: 'FORM', buttons: 'BUTTONS', words: 'WORDS' } as const;
 
@@ -68,8 +71,17 @@ export async function templateSvg(template: Template): Promise<string> {
   });
   // words begin where their line begins, so that those under one another stand flush
   const halves = template.words.map(({ height, text }) => (LETTER * height * text.length) / 2);
+  const margin = Math.max(MARGIN, 2 * (template.words[0]?.height ?? 0));
   let next = 0;
   return drawn
+    .replace(
+      /<svg width="([\d.]+)mm" height="([\d.]+)mm" viewBox="0 0 ([\d.]+) ([\d.]+)"/,
+      (_, ...sizes: string[]) => {
+        // room for the last line: a word reaches below the line it is set on
+        const [width, height, wide, tall] = sizes.slice(0, 4).map((size) => Number(size) + 2 * margin);
+        return `<svg width="${width}mm" height="${height}mm" viewBox="${-margin} ${-margin} ${wide} ${tall}"`;
+      },
+    )
     .replaceAll('text-anchor="middle"', 'text-anchor="start"')
     .replace('<g id="captions">', '<g id="captions" font-family="sans-serif" style="fill:#222;stroke:none">')
     .replace(

@@ -223,7 +223,11 @@ function WaysTable({
   return (
     <table className="list ways">
       <caption>
-        {plural(total, 'way')} {total > ways.length ? `, the best ${ways.length} here` : ''}
+        {plural(total, 'way')}
+        {total > ways.length ? `, the best ${ways.length} here` : ''}
+        {method === 'simple' &&
+          total > 1 &&
+          ': all the same part of a turn; a larger circle is only the truer'}
       </caption>
       <thead>
         <tr>

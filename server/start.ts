@@ -6,7 +6,14 @@ import { createApp } from './app.ts';
 import { storeFile, type Config } from './config.ts';
 import { seedDemo } from './demo/index.ts';
 import type { Services } from './routes/index.ts';
-import { BackupService, JobService, LogService, RunService, ShopService } from './services/index.ts';
+import {
+  BackupService,
+  JobService,
+  LogService,
+  PictureService,
+  RunService,
+  ShopService,
+} from './services/index.ts';
 import { isLoopback, Pairing } from './pairing.ts';
 import { gatherStore, openStore } from './store.ts';
 
@@ -35,6 +42,7 @@ export async function startServer(config: Config, log: Logger): Promise<Running>
     jobs,
     runs: new RunService(store, jobs, shop),
     log: new LogService(store, jobs, shop),
+    pictures: new PictureService(store),
     backup: new BackupService(store, config.dataFolder),
   };
   await jobs.listOlder();

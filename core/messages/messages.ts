@@ -381,6 +381,9 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
   'later-version': (i) =>
     `This job file is of version ${i.given}; this Vuelta reads up to ${i.allowed}. Update Vuelta, then import it again.`,
   shape: (i) => `${d(i, 'what')}`,
+  'picture-bad': () => 'That is no picture of a kind that is kept here: JPEG or PNG.',
+  'picture-other': (i) => `Another picture has the id ${i.given}.`,
+  'pictures-many': (i) => `There are ${i.given} pictures here already. Take one away first.`,
   'too-large': (i) => `${d(i, 'what')} is larger than ${i.allowed}.`,
   'stale-revision': (i) =>
     `This job was changed somewhere else in the meantime (yours is ${i.given}, the stored one is ${i.allowed}). Both are kept.`,

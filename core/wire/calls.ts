@@ -19,6 +19,7 @@ import type {
 } from './answers.ts';
 import { equipmentBodySchema, jobBodySchema, jobQuerySchema } from './bodies.ts';
 import { call } from './call.ts';
+import { aboutSchema, pictureBodySchema, pictureShape } from './pictures.ts';
 import { PLACES } from './places.ts';
 import * as shapes from './shapes.ts';
 
@@ -190,6 +191,33 @@ export const runCalls = {
   }),
 };
 
+const pictures = z.strictObject({ pictures: z.array(pictureShape) });
+
+export const pictureCalls = {
+  listPictures: call(PLACES.listPictures, {
+    summary: 'The pictures of a job, a run or a thing of the shop, and of all places in it, oldest first.',
+    query: z.object({ about: aboutSchema }),
+    answers: pictures,
+    refusals: [422],
+  }),
+  addPicture: call(PLACES.addPicture, {
+    summary: 'Puts a picture with something: a JPEG or PNG in base64. Sent twice it is stored once.',
+    body: pictureBodySchema,
+    answers: pictureShape,
+    refusals: [409, 413, 422],
+  }),
+  showPicture: call(PLACES.showPicture, {
+    summary: 'The picture itself, as a JPEG or PNG file.',
+    refusals: [404],
+  }),
+  changePicture: call(PLACES.changePicture, {
+    summary: 'Other words for a picture, or taken away and put back: taken away it rests, and is not listed.',
+    body: z.object({ words: z.string().max(200).optional(), away: z.boolean().optional() }),
+    answers: pictureShape,
+    refusals: [404, 422],
+  }),
+};
+
 export const logCalls = {
   listLog: call(PLACES.listLog, {
     summary: 'The logbook: every run of every job, newest first, without its single counts.',
@@ -229,5 +257,12 @@ export const pairingCalls = {
 };
 
 /** Everything that can be asked under /api. */
-export const calls = { ...planningCalls, ...jobCalls, ...runCalls, ...logCalls, ...pairingCalls };
+export const calls = {
+  ...planningCalls,
+  ...jobCalls,
+  ...runCalls,
+  ...pictureCalls,
+  ...logCalls,
+  ...pairingCalls,
+};
 export type Calls = typeof calls;

@@ -26,4 +26,6 @@ export {
 } from './call.ts';
 export type { JobQuery } from './bodies.ts';
 export { calls, type Calls } from './calls.ts';
+export { MOST_PICTURE, MOST_PICTURES } from './limits.ts';
+export { pictureShape, type Picture, type PictureBody } from './pictures.ts';
 export { PLACES } from './places.ts';

@@ -1,1 +1,1 @@
-export { entities, JobRow, KeptVersionRow, RunEventRow, RunRow, ShopRow } from './rows.ts';
+export { entities, JobRow, KeptVersionRow, PictureRow, RunEventRow, RunRow, ShopRow } from './rows.ts';

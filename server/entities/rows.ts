@@ -67,6 +67,19 @@ export class ShopRow {
   revision!: number;
 }
 
+/** A picture, with the place it is of. Taken away it rests here still. */
+export class PictureRow {
+  id!: string;
+  about!: string;
+  words!: string;
+  width!: number;
+  height!: number;
+  /** JPEG or PNG in base64. */
+  data!: string;
+  at!: string;
+  away!: number;
+}
+
 const text = { type: 'text' } as const;
 const whole = { type: 'integer' } as const;
 
@@ -128,6 +141,20 @@ export const entities = [
       device: text,
       deviceSeq: whole,
       document: text,
+    },
+  }),
+  new EntitySchema<PictureRow>({
+    class: PictureRow,
+    tableName: 'picture',
+    properties: {
+      id: { ...text, primary: true },
+      about: text,
+      words: text,
+      width: whole,
+      height: whole,
+      data: text,
+      at: text,
+      away: whole,
     },
   }),
   new EntitySchema<ShopRow>({

@@ -1,10 +1,12 @@
 import { Migration20261124First } from './first.ts';
 import { Migration20261130Listing } from './listing.ts';
 import { Migration20261125Logbook } from './logbook.ts';
+import { Migration20261130Pictures } from './pictures.ts';
 
 /** In order; run at start. A migration that has landed is never edited. */
 export const migrationsList = [
   { name: '20261124-first', class: Migration20261124First },
   { name: '20261125-logbook', class: Migration20261125Logbook },
   { name: '20261130-listing', class: Migration20261130Listing },
+  { name: '20261130-pictures', class: Migration20261130Pictures },
 ];

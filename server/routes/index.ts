@@ -1,9 +1,17 @@
 import { Router } from 'express';
 import { calls } from '../../core/wire/index.ts';
-import type { BackupService, JobService, LogService, RunService, ShopService } from '../services/index.ts';
+import type {
+  BackupService,
+  JobService,
+  LogService,
+  PictureService,
+  RunService,
+  ShopService,
+} from '../services/index.ts';
 import { jobRoutes } from './jobs.ts';
 import { describeApi } from './openapi.ts';
 import { logRoutes } from './logbook.ts';
+import { pictureRoutes } from './pictures.ts';
 import { planningRoutes } from './planning.ts';
 import { mount, type Route } from './route.ts';
 import { runRoutes } from './runs.ts';
@@ -14,12 +22,14 @@ export interface Services {
   readonly shop: ShopService;
   readonly log: LogService;
   readonly backup: BackupService;
+  readonly pictures: PictureService;
 }
 
-export const routesOf = ({ jobs, runs, shop, log, backup }: Services): Route[] => [
+export const routesOf = ({ jobs, runs, shop, log, backup, pictures }: Services): Route[] => [
   ...planningRoutes(shop),
   ...jobRoutes(jobs),
   ...runRoutes(runs),
+  ...pictureRoutes(pictures),
   ...logRoutes(log, backup),
 ];
 

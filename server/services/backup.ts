@@ -6,7 +6,7 @@ import type { Restored } from '../../core/wire/index.ts';
 import { randomUUID } from 'node:crypto';
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { JobRow, KeptVersionRow, RunEventRow, RunRow, ShopRow } from '../entities/index.ts';
+import { JobRow, KeptVersionRow, PictureRow, RunEventRow, RunRow, ShopRow } from '../entities/index.ts';
 import { canonical } from '../canonical.ts';
 import { BACKUP_FORMAT, BACKUP_VERSION, readBackup } from './backupFile.ts';
 import { readEvent, readEvents } from './events.ts';
@@ -62,12 +62,13 @@ export class BackupService {
   async write(): Promise<string> {
     const em = this.store.em.fork();
     const order = { orderBy: { id: 'asc' } } as const;
-    const [shop, jobs, kept, runs, events] = await Promise.all([
+    const [shop, jobs, kept, runs, events, pictures] = await Promise.all([
       em.findOne(ShopRow, { id: 1 }),
       em.fork().find(JobRow, {}, order),
       em.fork().find(KeptVersionRow, {}, order),
       em.fork().find(RunRow, {}, order),
       em.fork().find(RunEventRow, {}, { orderBy: { arrival: 'asc' } }),
+      em.fork().find(PictureRow, {}, order),
     ]);
     const byRun = new Map<string, { readonly events: unknown[]; readonly eventsRaw: string[] }>();
     for (const row of events) {
@@ -104,6 +105,10 @@ export class BackupService {
           ...(byRun.get(id) ?? { events: [], eventsRaw: [] }),
         };
       }),
+      pictures: pictures.map(({ id, about, words, width, height, at, data, away }) => ({
+        ...{ id, about, words, width, height, at, data },
+        away: away === 1,
+      })),
     });
   }
 
@@ -248,6 +253,9 @@ export class BackupService {
           });
         }
       }
+      for (const { away, ...picture } of backup.pictures)
+        if (!(await em.findOne(PictureRow, { id: picture.id })))
+          em.create(PictureRow, { ...picture, away: away ? 1 : 0 });
       await em.flush();
       const cut = [
         ...backup.runs.map(({ run }) => run.jobId),

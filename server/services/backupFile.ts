@@ -3,10 +3,12 @@ import { readJob, type Job } from '../../core/job/index.ts';
 import { idSchema } from '../../core/kinds/index.ts';
 import { checkEvent, readRun, runEventSchema, type Run, type RunEvent } from '../../core/run/index.ts';
 import { equipmentSchema, shopToToday, type Equipment } from '../../core/shop/index.ts';
+import { pictureShape } from '../../core/wire/index.ts';
 import { Refused } from '../problems.ts';
 
 export const BACKUP_FORMAT = 'vuelta-workshop';
-export const BACKUP_VERSION = 1;
+/** 2: with pictures. */
+export const BACKUP_VERSION = 2;
 
 /** What could not be read when the backup was written is in it as it rested. */
 const asItRests = { raw: z.string().optional() };
@@ -46,6 +48,7 @@ const backupSchema = z.looseObject({
       eventsRaw: z.array(z.string()).optional(),
     }),
   ),
+  pictures: z.array(pictureShape.extend({ data: z.string(), away: z.boolean().default(false) })).default([]),
 });
 
 export interface ReadBackup {
@@ -67,6 +70,7 @@ export interface ReadBackup {
     readonly raw: string;
   })[];
   readonly kept: z.infer<typeof backupSchema>['kept'];
+  readonly pictures: z.infer<typeof backupSchema>['pictures'];
   readonly runs: readonly {
     readonly run: Run;
     readonly startedAt: string;
@@ -118,5 +122,6 @@ export function readBackup(text: string): ReadBackup {
     });
   const known = new Set([...jobs.map(({ job }) => job.id), ...rawJobs.map(({ id }) => id)]);
   if (runs.some(({ run }) => !known.has(run.jobId))) throw bad('a run in it belongs to no job in it');
-  return { shop: shop ? shop.data : null, jobs, kept: outer.data.kept, runs, rawJobs, rawRuns };
+  const { kept, pictures } = outer.data;
+  return { shop: shop ? shop.data : null, jobs, kept, runs, rawJobs, rawRuns, pictures };
 }

@@ -1,5 +1,6 @@
 export { BackupService } from './backup.ts';
 export { LogService } from './log.ts';
 export { JobService } from './jobs.ts';
+export { PictureService } from './pictures.ts';
 export { RunService } from './runs.ts';
 export { ShopService } from './shop.ts';

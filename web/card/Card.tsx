@@ -24,6 +24,7 @@ import { LaidLike } from './LaidLike.tsx';
 import { NextThing } from './NextThing.tsx';
 import { RouteCard } from './RouteCard.tsx';
 import { StationHead } from './StationHead.tsx';
+import { StationPictures } from './StationPictures.tsx';
 import { WorkingPanel } from './WorkingPanel.tsx';
 import { ZoomSheet } from './ZoomSheet.tsx';
 
@@ -99,6 +100,11 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
               <AtNoField key={`${job.id}-${station.id}-rest`} station={station} desk={desk} />
             </Suspense>
           </Guard>
+          <StationPictures
+            key={`${job.id}-${part.id}-${station.id}-pictures`}
+            about={`job/${job.id}/${part.id}/${station.id}`}
+            of={station.title}
+          />
           <WorkingPanel
             working={station.working}
             units={job.units}

@@ -1,4 +1,4 @@
-import { Button, Input } from 'antd';
+import { Button, Input, Modal } from 'antd';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Issue } from '../../core/findings/index.ts';
@@ -10,6 +10,7 @@ import type { Equipment } from '../../core/shop/index.ts';
 import type { StationId } from '../../core/station/index.ts';
 import { Notice, Steps } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
+import { Pictures, usePicturesAt } from '../pictures/index.ts';
 import { api } from '../state/index.ts';
 import { SaveLine } from './SaveLine.tsx';
 import { StateMark } from './StateMark.tsx';
@@ -49,6 +50,7 @@ export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteC
           <JobName name={job.name} />
           <p className="soft">{arrivalWords(job, part)}</p>
           <JobMarks job={job} />
+          <JobPictures job={job} />
         </div>
         {job.parts.length > 1 && <PartTabs job={job} partId={part.id} />}
         <nav aria-label="Stations">
@@ -143,6 +145,24 @@ function JobMarks({ job }: { readonly job: Job }) {
             onClose={() => setOpen(false)}
           />
         </Suspense>
+      )}
+    </>
+  );
+}
+
+/** All pictures of the job, its stations’ too. */
+function JobPictures({ job }: { readonly job: Job }) {
+  const [open, setOpen] = useState(false);
+  const { length } = usePicturesAt(`job/${job.id}`);
+  return (
+    <>
+      <button type="button" className="plain-link route-marks" onClick={() => setOpen(true)}>
+        {length > 0 ? `Pictures: ${length}` : 'Pictures'}
+      </button>
+      {open && (
+        <Modal open title={job.name} footer={null} onCancel={() => setOpen(false)} width={720}>
+          <Pictures about={`job/${job.id}`} of={job.name} />
+        </Modal>
       )}
     </>
   );

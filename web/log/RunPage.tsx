@@ -3,6 +3,7 @@ import { outcomeOf, OUTCOMES } from '../../core/logbook/index.ts';
 import { lengthText, plural } from '../../core/units/index.ts';
 import type { LogPage as Page } from '../../core/wire/index.ts';
 import { dayText, minutesText, Notice } from '../frame/index.ts';
+import { Pictures } from '../pictures/index.ts';
 import { useLogPage } from '../state/index.ts';
 import { MeasuredTable } from './MeasuredTable.tsx';
 import { Learnt } from './Learnt.tsx';
@@ -127,6 +128,7 @@ function PageOf({ page }: { readonly page: Page }) {
           </ul>
         </>
       )}
+      <Pictures about={`run/${page.runId}`} of={digest.jobName} />
       {notes.length > 0 && (
         <>
           <h3>Notes</h3>

@@ -215,6 +215,7 @@ export function Mill({ run, state, events, act, link }: MillProps) {
         open={dialog === 'note'}
         notes={state.notes}
         run={run}
+        at={(next ?? last)!}
         onClose={() => setDialog(null)}
         onNote={(text, reset) =>
           act({

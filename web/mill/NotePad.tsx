@@ -1,18 +1,21 @@
 import { Button, Checkbox, Input } from 'antd';
 import { useState } from 'react';
 import { placeOf, type Run, type RunState } from '../../core/run/index.ts';
+import { Pictures } from '../pictures/index.ts';
 import { MillDialog } from './MillDialog.tsx';
 
 interface NotePadProps {
   readonly open: boolean;
   readonly notes: RunState['notes'];
   readonly run: Run;
+  /** The cut at hand: a picture is put with it. */
+  readonly at: { readonly round: number; readonly index: number };
   readonly onClose: () => void;
   readonly onNote: (text: string, reset: boolean) => void;
 }
 
 /** Notes taken at the mill, each with the space it was taken at. */
-export function NotePad({ open, notes, run, onClose, onNote }: NotePadProps) {
+export function NotePad({ open, notes, run, at, onClose, onNote }: NotePadProps) {
   const [text, setText] = useState('');
   const [reset, setReset] = useState(false);
   const spaceOf = (at: { round: number; index: number }) => run.cuts[placeOf(run, at)]?.space ?? '?';
@@ -47,6 +50,7 @@ export function NotePad({ open, notes, run, onClose, onNote }: NotePadProps) {
       >
         Write it down
       </Button>
+      <Pictures about={`run/${run.id}/${at.round}-${at.index}`} of={`space ${spaceOf(at)}`} />
       {notes.length > 0 && (
         <ul className="note-list">
           {[...notes].reverse().map((note) => (

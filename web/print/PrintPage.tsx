@@ -16,6 +16,7 @@ import {
 import type { Value } from '../../core/station/index.ts';
 import { dayText, Notice, useTitle } from '../frame/index.ts';
 import { api, keys, useShop } from '../state/index.ts';
+import { PrintedPictures } from '../pictures/index.ts';
 import './print.css';
 
 type Sheet = 'A4' | 'letter';
@@ -67,9 +68,11 @@ export function PrintPage() {
         </Button>
       </nav>
       <div className={`print-sheet is-${sheet}`}>
-        {planned.parts.map((part) => (
+        {planned.parts.map((part, i) => (
           <PartSheet
             key={part.id}
+            jobId={jobId}
+            isFirst={i === 0}
             part={part}
             name={job.name}
             units={job.units}
@@ -83,6 +86,9 @@ export function PrintPage() {
 }
 
 interface PartSheetProps {
+  readonly jobId: string;
+  /** Pictures of the job as a whole stand on its first sheet. */
+  readonly isFirst: boolean;
   readonly part: PartPlan;
   readonly name: string;
   readonly units: UnitSystem;
@@ -91,7 +97,7 @@ interface PartSheetProps {
   readonly foot: string;
 }
 
-function PartSheet({ part, name, units, asked, foot }: PartSheetProps) {
+function PartSheet({ jobId, isFirst, part, name, units, asked, foot }: PartSheetProps) {
   const cautions = [
     ...new Map(
       part.stations.flatMap(({ cautions: each }) => each.map((caution) => [caution.code, caution] as const)),
@@ -143,6 +149,8 @@ function PartSheet({ part, name, units, asked, foot }: PartSheetProps) {
           ))}
         </div>
       )}
+      {isFirst && <PrintedPictures about={`job/${jobId}`} alone />}
+      <PrintedPictures about={`job/${jobId}/${part.id}`} />
       <footer>
         {foot}. Measured: ______________ &nbsp; Cut by: ______________ &nbsp; Date: ____________
       </footer>

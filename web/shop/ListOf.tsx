@@ -1,5 +1,6 @@
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
+import { Pictures } from '../pictures/index.ts';
 
 interface ListOfProps {
   readonly label: string;
@@ -13,6 +14,7 @@ interface ListOfProps {
 
 /** What there is of a kind, and ways to add another. */
 export function ListOf({ label, things, chosen, onChoose, adding, foot }: ListOfProps) {
+  const here = things.find(({ id }) => id === chosen);
   return (
     <section className="shop-list" aria-label={label}>
       <ul>
@@ -33,6 +35,11 @@ export function ListOf({ label, things, chosen, onChoose, adding, foot }: ListOf
           </Button>
         ))}
       </div>
+      {here && /^[A-Za-z0-9_-]+$/.test(here.id) && (
+        <div className="shop-pictures">
+          <Pictures about={`shop/${here.id}`} of={here.name} />
+        </div>
+      )}
       <div className="shop-foot">{foot}</div>
     </section>
   );

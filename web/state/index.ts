@@ -9,6 +9,7 @@ export {
   useJobs,
   useLog,
   useLogPage,
+  usePicturesOf,
   useRun,
   useRunsOf,
   useShop,

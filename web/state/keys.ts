@@ -7,5 +7,6 @@ export const keys = {
   runsOf: (jobId: string) => ['runs-of', jobId] as const,
   log: ['log'] as const,
   logPage: (id: string) => ['log', id] as const,
+  pictures: (owner: string) => ['pictures', owner] as const,
   run: (id: string) => ['run', id] as const,
 };

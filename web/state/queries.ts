@@ -40,4 +40,12 @@ export const useRun = (id: string) =>
 export const useLog = () => useQuery({ queryKey: keys.log, queryFn: api.listLog, refetchOnMount: 'always' });
 export const useLogPage = (id: string) =>
   useQuery({ queryKey: keys.logPage(id), queryFn: () => api.readLog(id), refetchOnMount: 'always' });
+/** The pictures of a job, a run or a thing of the shop. @param owner as `job/lens` */
+export const usePicturesOf = (owner: string) =>
+  useQuery({
+    queryKey: keys.pictures(owner),
+    queryFn: () => api.listPictures(owner),
+    staleTime: 30_000,
+    refetchOnMount: 'always',
+  });
 export const useJob = (id: string) => useQuery({ queryKey: keys.job(id), queryFn: () => api.readJob(id) });

@@ -1,0 +1,3 @@
+export { Pictures } from './Pictures.tsx';
+export { PrintedPictures } from './PrintedPictures.tsx';
+export { usePicturesAt } from './usePictures.ts';

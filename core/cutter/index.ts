@@ -1,3 +1,4 @@
+export { compareTools, minutesWithTeeth, type CuttingTime, type ToolCompared } from './compareTools.ts';
 export { cutterFor, rangeText, type CutterAnswer } from './cutterFor.ts';
 export { fewestCutters, type PlannedGear, type Shopping, type ToBuy } from './fewest.ts';
 export { countFor, judgeCutter, rankCutters, type CutterNeed, type JudgedCutter } from './judge.ts';

@@ -9,6 +9,7 @@ import type { StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 import { FormErrors } from './FormErrors.tsx';
 import { MakeCutter } from './MakeCutter.tsx';
+import { WhichTool } from './WhichTool.tsx';
 
 const COUNT_BY = [
   { value: 'disk', label: 'by the round cutter' },
@@ -22,6 +23,7 @@ const VERDICT = { fits: '✓ fits', unsure: '? ask first', out: 'out' } as const
 export function CutterPanel(props: StationProps<'cutter'>) {
   const { station, part, units, shop, edit, editPart } = props;
   const { set, owned, inForce, virtual, ground } = station.detail;
+  const [comparing, setComparing] = useState(false);
   const take = (id: string | null) =>
     edit((now) => withCutter({ job: now, partId: part.id, cutterId: id, shop }));
   return (
@@ -43,6 +45,12 @@ export function CutterPanel(props: StationProps<'cutter'>) {
       )}
       <Owned owned={owned} inForce={inForce} onTake={take} none={shop.cutters.length === 0} />
       {ground && <FormErrors ground={ground} angleDeg={degreesOf(ground.form.pressureAngle)} />}
+      {ground && (
+        <details className="schools" onToggle={({ currentTarget }) => setComparing(currentTarget.open)}>
+          <summary>Which tool: bought, ground, turned with buttons, or a hob</summary>
+          {comparing && <WhichTool {...props} ground={ground} />}
+        </details>
+      )}
       <MakeCutter {...props} />
       <details className="schools">
         <summary>The set of eight in both schools</summary>

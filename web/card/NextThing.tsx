@@ -13,7 +13,8 @@ import {
 } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import type { StationId } from '../../core/station/index.ts';
-import { lengthText } from '../../core/units/index.ts';
+import { lengthText, plural } from '../../core/units/index.ts';
+import { sayIssue } from '../../core/messages/index.ts';
 import type { StoredRun } from '../../core/wire/index.ts';
 import { useKeys } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
@@ -43,6 +44,19 @@ function sinkOf(
   const last = runs.find(({ run }) => run.partId === part.id);
   if (!last?.summary.closed?.fits) return null;
   return { run: last.run, by: verdict.sink, done: last.run.deepens?.by === verdict.sink };
+}
+
+/** Why a station cannot be settled yet: what is still needed or wrong, in the sentence of its field. */
+function WaitsFor({ station }: { readonly station: AnyStationPlan }) {
+  const stops = station.issues.filter(({ severity }) => severity !== 'query' && severity !== 'note');
+  const [first, ...others] = [...new Set(stops.map(sayIssue))];
+  if (!first) return null;
+  return (
+    <p className="run-note">
+      {station.title} cannot be settled yet. {first}
+      {others.length > 0 && ` And ${plural(others.length, 'thing')} more.`}
+    </p>
+  );
 }
 
 /** Below the drawing: the one thing to do next in brass, and the way to the mill. */
@@ -119,7 +133,7 @@ export function NextThing({ job, part, station, shop, goTo }: NextThingProps) {
         <span>{going ? 'Go on at the mill' : 'At the mill'}</span>
         <span>
           {count}
-          <span className="key-hint"> &nbsp;M</span>
+          <span className="key-hint is-after"> M</span>
         </span>
       </button>
     );
@@ -137,6 +151,7 @@ export function NextThing({ job, part, station, shop, goTo }: NextThingProps) {
           Open {station.title} again
         </button>
       )}
+      {!station.complete && !taking && <WaitsFor station={station} />}
       {sink?.done && (
         <p className="run-note">It has been sunk by this since. Measure again before it is sunk once more.</p>
       )}

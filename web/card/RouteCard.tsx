@@ -203,7 +203,9 @@ function JobName({ name }: { readonly name: string }) {
     if (next && next !== name) edit((job) => ({ ...job, name: next }));
   };
   return (
-    <h1>
+    <>
+      {/* a heading is called by its words, not by what stands in a field */}
+      <h1 className="visually-hidden">{name}</h1>
       <Input
         aria-label="Name of the job"
         className="route-name"
@@ -214,7 +216,7 @@ function JobName({ name }: { readonly name: string }) {
         onBlur={done}
         onPressEnter={(event) => event.currentTarget.blur()}
       />
-    </h1>
+    </>
   );
 }
 

@@ -73,13 +73,16 @@ export function MeasureField({
           />
         )}
       </div>
-      <div id={`${id}-said`} className="field-said" aria-live="polite">
-        {said.map((issue) => (
-          <div key={issue.code} className={`field-issue is-${issue.severity}`}>
-            {issue.severity === 'wrong' ? '✕ ' : issue.severity === 'query' ? '? ' : ''}
-            {sayIssue(issue)}
-          </div>
-        ))}
+      <div id={`${id}-said`} className="field-said">
+        {/* what is wrong may come by itself, from another field; what is typed is only echoed */}
+        <div aria-live="polite">
+          {said.map((issue) => (
+            <div key={issue.code} className={`field-issue is-${issue.severity}`}>
+              {issue.severity === 'wrong' ? '✕ ' : issue.severity === 'query' ? '? ' : ''}
+              {sayIssue(issue)}
+            </div>
+          ))}
+        </div>
         {!wrong && echo && <div className="field-echo">{echo}</div>}
       </div>
     </div>

@@ -37,7 +37,7 @@ export function MillHead({
   const left = state.total - state.done;
   return (
     <header className="mill-head">
-      <strong>{run.jobName}</strong>
+      <h1>{run.jobName}</h1>
       {(run.piece.kind === 'proof' || run.piece.name) && (
         <span className="mill-piece">
           {run.piece.kind === 'proof' ? 'proof piece' : ''}

@@ -45,6 +45,7 @@ export function ShopPage() {
   return (
     <Shell>
       <main className="shop">
+        <h1 className="visually-hidden">The shop: {shows.toLowerCase()}</h1>
         <nav className="shop-tabs" aria-label="Tables of the shop">
           {TABLES.map(({ id, title }) => (
             <NavLink key={id} to={`/shop/${id}`} className={id === table ? 'is-here' : ''}>

@@ -35,7 +35,7 @@ export const ISSUE_FIGURES = {
   'shafts-needed': {},
   'thinning-too-much': { given: 'word', tooth: 'length' },
   'mesh-too-close': { given: 'word', nominal: 'length' },
-  'mesh-binds': { given: 'word', backlash: 'length', deeper: 'length', spread: 'length' },
+  'mesh-binds': { given: 'word', backlash: 'length', deeper: 'length', spread: 'length', into: 'word' },
   'mesh-bottoms': { given: 'word', clearance: 'length' },
   'mesh-interferes': { by: 'length', which: 'word' },
   'mesh-barely': { given: 'word' },

@@ -34,7 +34,14 @@ const read = (given: Given) => readGear(gear(given), 'mm');
 const says = (given: Given) =>
   read(given).issues.map((issue) => `${issue.severity} ${issue.path}: ${sayIssue(issue)}`);
 const planned = (given: Given) =>
-  planGear({ read: read(given), path: 'gear', units: 'mm', cutterTeeth: 30, mateThinning: 0 });
+  planGear({
+    read: read(given),
+    path: 'gear',
+    units: 'mm',
+    cutterTeeth: 30,
+    mateThinning: 0,
+    together: false,
+  });
 
 describe('the helix angle, whatever fixes it', () => {
   test('typed: the normal pitch stays, both planes follow', () => {

@@ -22,7 +22,11 @@ export interface MeshDetail {
   readonly report: MeshReport;
   /** What is asked for, or what is usual for the pitch. */
   readonly wanted: number;
-  /** Deeper into this gear for the wanted backlash at the real centre; 0 when there is enough. */
+  /** Are both cut from this card, in one stack? Then what is taken off goes off both. */
+  readonly together: boolean;
+  /**
+   * Deeper into this gear, or into both, for the wanted backlash at the real centre; 0 when there is enough.
+   */
   readonly deeper: number;
   /** Taken off this gear’s teeth besides, for the same; mm along the pitch circle. */
   readonly thinner: number;
@@ -41,7 +45,8 @@ const MOST_THINNING = 0.12;
 /**
  * The pair at its real centre distance; the mate’s teeth are of the same system.
  * @param cutterTeeth the count the cutter of this gear is made for
- * @param mateThinning taken off the mate’s teeth, mm; 0 for nominal ones
+ * @param mateThinning taken off the mate’s teeth, mm; 0 for nominal ones @param together is the mate this
+ * very gear, cut with it?
  * @returns null when no mate is given, or on crossed shafts
  */
 export function meshWithMate({
@@ -49,35 +54,38 @@ export function meshWithMate({
   gearReadings: { mate },
   cutterTeeth,
   mateThinning,
+  together,
 }: {
   readonly sizes: SpurSizes;
   readonly gearReadings: GearReadings;
   readonly cutterTeeth: number;
   readonly mateThinning: number;
+  readonly together: boolean;
 }): MeshDetail | null {
   if (mate.teeth === null || mate.crossed) return null;
   const cos = Math.cos(radiansOf(approx(sizes.helixDeg)));
   const addendum = approx(sizes.depth.addendum);
   const wholeDepth = approx(sizes.depth.wholeDepth);
   const thinning = approx(sizes.thinning) / cos;
+  const own = { teeth: sizes.teeth, addendum, wholeDepth: approx(sizes.cutDepth), thinning };
+  const other = { teeth: mate.teeth, addendum, wholeDepth, thinning: mateThinning / cos };
   const pair: Pair = {
     module: approx(sizes.module) / cos,
     pressureAngle: sizes.transverse.pressureAngle,
-    gears: [
-      { teeth: sizes.teeth, addendum, wholeDepth: approx(sizes.cutDepth), thinning },
-      { teeth: mate.teeth, addendum, wholeDepth, thinning: mateThinning / cos },
-    ],
+    gears: [own, together ? own : other],
   };
   const nominal = (pair.module * (sizes.teeth + mate.teeth)) / 2;
   const centre = mate.centre ? approx(mate.centre) : nominal;
   const report = meshAt(pair, centre);
   const wanted = mate.backlash ? approx(mate.backlash) : USUAL_BACKLASH * approx(sizes.module);
-  const short = report.backlash === null ? 0 : wanted - report.backlash;
+  const lacking = report.backlash === null ? 0 : wanted - report.backlash;
+  const short = together ? lacking / 2 : lacking;
   const limit = undercutOf(sizes);
   return {
     mateTeeth: mate.teeth,
     report,
     wanted,
+    together,
     thinner: Math.max(0, short * cos),
     deeper: short > 1e-9 ? deeperForThinning(short * cos, sizes.pressureAngle, cutterTeeth) : 0,
     centreForWanted: centreForBacklash(pair, wanted),
@@ -88,7 +96,7 @@ export function meshWithMate({
 
 /** Issues: mesh-too-close, mesh-binds, mesh-bottoms, mesh-interferes, mesh-barely */
 export function judgeMesh({
-  meshDetail: { report, deeper, centreForWanted },
+  meshDetail: { report, deeper, centreForWanted, together },
   hasCentre,
   path,
   system,
@@ -131,6 +139,7 @@ export function judgeMesh({
         backlash: mm(Math.abs(report.backlash!) < 5e-5 ? 0 : report.backlash!),
         spread: mm(centreForWanted),
         deeper: mm(deeper),
+        into: together ? 'both, which are cut together' : 'this gear',
       },
     });
   const [first, second] = report.tipInterference!;
@@ -182,7 +191,10 @@ export function judgeThinning({
   ];
 }
 
-export function meshWorking({ report, pair, wanted, deeper }: MeshDetail, cutterTeeth: number): Working[] {
+export function meshWorking(
+  { report, pair, wanted, deeper, together }: MeshDetail,
+  cutterTeeth: number,
+): Working[] {
   const [one, two] = pair.gears;
   const m = decimalText(pair.module, 4);
   const deg = (angle: number) => dmsText(exact(degreesOf(angle).toFixed(6))).replace('°', '^\\circ');
@@ -241,7 +253,7 @@ export function meshWorking({ report, pair, wanted, deeper }: MeshDetail, cutter
       key: 'deeper',
       label: 'Deeper for the backlash wanted',
       formula: '\\Delta h = \\frac{\\Delta j\\,\\cos\\alpha}{2\\sin(\\alpha + 90^\\circ/z_c)}',
-      put: `\\Delta j = ${decimalText(wanted - report.backlash!, 4)},\\ z_c = ${decimalText(cutterTeeth, 1)}`,
+      put: `\\Delta j = ${together ? '\\tfrac12 \\times ' : ''}${decimalText(wanted - report.backlash!, 4)},\\ z_c = ${decimalText(cutterTeeth, 1)}`,
       ...mmResult(deeper),
       source: 'a form cutter keeps its shape and moves radially; by drawing it',
     });

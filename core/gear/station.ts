@@ -77,6 +77,8 @@ export interface GearAsked extends Placed {
   readonly cutterTeeth: number;
   /** Taken off the teeth of the mate, mm, where it is a part of the same job. */
   readonly mateThinning: number;
+  /** Are both gears of the pair cut from this card? */
+  readonly together: boolean;
 }
 
 /**
@@ -90,6 +92,7 @@ export function planGear({
   units: system,
   cutterTeeth,
   mateThinning,
+  together,
 }: GearAsked): StationWork<SpurSizes, GearDetail> {
   const issues: Issue[] = read.issues.map((issue) => ({ ...issue, path: `${path}.${issue.path}` }));
   const { teeth, pitch, pressureAngleDeg, depth } = read;
@@ -127,7 +130,7 @@ export function planGear({
   });
   issues.push(...judgeSizes(sizes, path, system));
   issues.push(...judgeThinning({ sizes, given: lengthText(approx(thinning), system, 'fine'), path, system }));
-  const mesh = meshWithMate({ sizes, gearReadings: read, cutterTeeth, mateThinning });
+  const mesh = meshWithMate({ sizes, gearReadings: read, cutterTeeth, mateThinning, together });
   if (mesh)
     issues.push(...judgeMesh({ meshDetail: mesh, hasCentre: read.mate.centre !== null, path, system }));
   const crossed = crossedMate(sizes, read);

@@ -19,6 +19,7 @@ export {
   type BentTo,
   type MateHelix,
 } from './take.ts';
+export { withMatesFollowing } from './pair.ts';
 export { agreeOnDrive, drivesDiffer, partnerOf, withDrive } from './drive.ts';
 export { drawnDriveJob, drawnHelicalJob, drawnSpurJob } from './sampleJob.ts';
 export { jobFileText, readJob, readJobFile, shapeIssues } from './read.ts';

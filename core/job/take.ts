@@ -85,9 +85,18 @@ export function takeCount(job: Job, partId: string, teeth: number): Job {
   }));
 }
 
+/** One blank at once again, and no pair taken yet. */
+const withUnstacked = (job: Job, partId: string): Job =>
+  withSpurPart(job, partId, (own) => ({
+    ...own,
+    arrival: own.arrival.by === 'shafts' ? { ...own.arrival, taken: null } : own.arrival,
+    setup: { ...own.setup, blanks: measure('1', 'count') },
+  }));
+
 /**
  * Takes a pair for two shafts: the first gear into this part, the second into a part of its own in the same
- * job, each with the other as its mate at the real distance. Taking another pair changes both.
+ * job, each with the other as its mate at the real distance. Taking another pair changes both. Two equal
+ * straight gears are one part, cut together: two blanks in one stack.
  */
 export function takePair(job: Job, partId: string, pair: PairForShafts): Job {
   const part = job.parts.find(({ id }) => id === partId);
@@ -113,6 +122,20 @@ export function takePair(job: Job, partId: string, pair: PairForShafts): Job {
     gear: gearOf(own.gear, one, two),
   }));
   const otherId = mateOf(job, partId)?.id;
+  if (!otherId) {
+    const stacked = part.setup.blanks.typed.trim() === '2';
+    const wasEqual =
+      part.arrival.taken !== null && part.arrival.taken.teeth[0] === part.arrival.taken.teeth[1];
+    const straight = part.gear.helix.typed.trim() === '';
+    const withBlanks = (blanks: string) =>
+      withSpurPart(first, partId, (own) => ({
+        ...own,
+        name: part.name,
+        setup: { ...own.setup, blanks: measure(blanks, 'count') },
+      }));
+    if (one === two && straight) return withBlanks('2');
+    if (wasEqual && stacked) return takePair(withUnstacked(job, partId), partId, pair);
+  }
   if (otherId)
     return withSpurPart(first, otherId, (other) => ({ ...other, gear: gearOf(other.gear, two, one) }));
   const id = freshPartId(job);

@@ -77,7 +77,7 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
   'mesh-too-close': (i) =>
     `At ${i.given} the two cannot roll at all: their base circles overlap. Shafts for this pair stand ${len(i, 'nominal')} apart.`,
   'mesh-binds': (i) =>
-    `At ${i.given} the pair has ${len(i, 'backlash')} of backlash: it binds. Spread the shafts to ${len(i, 'spread')}, or sink the cutter ${len(i, 'deeper')} more into this gear.`,
+    `At ${i.given} the pair has ${len(i, 'backlash')} of backlash: it binds. Spread the shafts to ${len(i, 'spread')}, or sink the cutter ${len(i, 'deeper')} more into ${d(i, 'into')}.`,
   'mesh-bottoms': (i) =>
     `At ${i.given} the tips reach the roots: ${len(i, 'clearance')} of clearance. The pair cannot be put together so.`,
   'mesh-interferes': (i) =>

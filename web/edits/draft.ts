@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Job } from '../../core/job/index.ts';
+import { withMatesFollowing, type Job } from '../../core/job/index.ts';
 import { plan, refusals } from '../../core/plan/index.ts';
 import { NO_EQUIPMENT } from '../../core/shop/index.ts';
 import type { StoredJob } from '../../core/wire/index.ts';
@@ -107,8 +107,9 @@ export const useDraft = create<DraftState>()((set, get) => {
     edit: (change) => {
       const { job } = get();
       if (!job) return;
-      const changed = change(job);
-      if (changed === job) return;
+      const typed = change(job);
+      if (typed === job) return;
+      const changed = withMatesFollowing(job, typed);
       history.record(job, changed);
       show(changed);
     },

@@ -17,6 +17,7 @@ import { layingFor, planLead, type BendBasis, type LeadPlanned } from '../../lea
 import { planSetup } from '../../setup/index.ts';
 import type { ToothForm } from '../../toothform/index.ts';
 import { approx, type UnitSystem } from '../../units/index.ts';
+import { isCutTogether } from './together.ts';
 import { planArrived } from './arrived.ts';
 import { cuttingOf, dialDepth, faceOf, inspectedOn, workOf, type GearOnBlank } from './asCut.ts';
 import type { SpurPart } from './document.ts';
@@ -161,7 +162,8 @@ export function planSpur(part: SpurPart, on: PartGround): PartPlan {
   const inForce = cutterInForce(picked, part.setup);
   const by = cutBy({ part, partGround: on, inForce, read });
   const mateThinning = on.mate ? approx(on.mate.thinning) : 0;
-  const own = planGear({ read, cutterTeeth: by.madeFor, mateThinning, ...at('gear') });
+  const together = isCutTogether(part, read, on.mate !== null);
+  const own = planGear({ read, cutterTeeth: by.madeFor, mateThinning, together, ...at('gear') });
   const sizes = own.facts;
   const gear = planArrived({ part, on, read, own });
   const blank = planBlank({ input: part.blank, sizes, path, units });

@@ -1,4 +1,5 @@
 import { useNavigate } from 'react-router';
+import { isGear } from '../../../core/kinds/index.ts';
 import { cutterFor } from '../../../core/cutter/index.ts';
 import type { CrossedDetail, GearInput, MeshDetail } from '../../../core/gear/index.ts';
 import { mateOf, withMatePart } from '../../../core/job/index.ts';
@@ -32,13 +33,20 @@ const SHAFTS = [
 ] as const;
 
 /** The gear it runs with, and how the two run together. */
-export function MateFields({ station, part, job, edit, gear, set, at, units }: MateFieldsProps) {
+export function MateFields(props: MateFieldsProps) {
+  const { station, part, job, edit, editPart, gear, set, at, units } = props;
   const navigate = useNavigate();
   const { mate } = gear;
   const { mesh, crossed, helical } = station.detail;
   const helix = helical !== null || mate.shafts === 'crossed';
   const teeth = mesh?.mateTeeth ?? crossed?.mateTeeth;
   const partner = mateOf(job, part.id);
+  const isSame =
+    mesh !== null && helical === null && gear.mate.teeth.typed.trim() === gear.teeth.typed.trim();
+  const cutTogether = () =>
+    editPart((now) =>
+      isGear(now) ? { ...now, setup: { ...now.setup, blanks: measure('2', 'count') } } : now,
+    );
   const makeMate = () => {
     const { normalPitch } = station.detail;
     const pitch = normalPitch && pitchOf(normalPitch.system, exact(normalPitch.figure));
@@ -89,11 +97,32 @@ export function MateFields({ station, part, job, edit, gear, set, at, units }: M
             className="use-button is-wide"
             onClick={() => set({ thinning: thinnedBy(gear.thinning, mesh.thinner, units) })}
           >
-            Cut this gear thinner by {lengthText(mesh.thinner, units, 'fine')}
+            {mesh.together ? 'Cut both thinner by' : 'Cut this gear thinner by'}{' '}
+            {lengthText(mesh.thinner, units, 'fine')}
+            {mesh.together && ' each'}
           </button>
         </p>
       )}
-      {teeth !== undefined && !partner && (
+      {mesh?.together && (
+        <p className="said">
+          Both gears are cut together on this card, {part.setup.blanks.typed} blanks in one stack: what is
+          taken off goes off both.
+        </p>
+      )}
+      {isSame && !mesh?.together && !partner && (
+        <p>
+          <button type="button" className="use-button is-wide" onClick={cutTogether}>
+            Both are alike: cut them together, 2 blanks in one stack
+          </button>
+        </p>
+      )}
+      {partner && (
+        <p className="soft">
+          The card of {partner.name || 'its mate'} follows what is changed here, as long as both are alike in
+          it.
+        </p>
+      )}
+      {teeth !== undefined && !partner && !mesh?.together && (
         <p>
           <button type="button" className="use-button is-wide" onClick={makeMate}>
             Lay a card for the mate in this job
@@ -185,7 +214,7 @@ const degrees = (angle: number): string => dmsText(exact(degreesOf(angle).toFixe
 
 /** The pair at its real distance, line by line. */
 function MeshReport({ mesh, units }: { readonly mesh: MeshDetail; readonly units: UnitSystem }) {
-  const { report, wanted, deeper, centreForWanted, undercut } = mesh;
+  const { report, wanted, deeper, centreForWanted, undercut, together } = mesh;
   if (report.operatingAngle === null) return null;
   const [into, back] = report.tipInterference!;
   return (
@@ -201,7 +230,7 @@ function MeshReport({ mesh, units }: { readonly mesh: MeshDetail; readonly units
       <Row label={`Distance for ${decimalText(wanted, 3)} mm of backlash`}>
         <Length mm={centreForWanted} units={units} />
       </Row>
-      <Row label="Or deeper into this gear">
+      <Row label={together ? 'Or deeper into both' : 'Or deeper into this gear'}>
         <Length mm={deeper} units={units} />
       </Row>
       <Row label="Tip clearance, this and the mate’s">

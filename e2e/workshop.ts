@@ -96,6 +96,16 @@ export class Workshop {
     await gone;
   }
 
+  /** Lets the server hang: it takes what is asked, and answers nothing. */
+  hang(): void {
+    this.server?.kill('SIGSTOP');
+  }
+
+  /** Lets it go on from there. */
+  wake(): void {
+    this.server?.kill('SIGCONT');
+  }
+
   async close(): Promise<void> {
     await this.kill();
     rmSync(this.folder, { recursive: true, force: true });

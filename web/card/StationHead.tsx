@@ -1,7 +1,9 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import type { AnyStationPlan } from '../../core/plan/index.ts';
-import { PURPOSES } from '../../core/station/index.ts';
 import { StateMark } from './StateMark.tsx';
+import './station.css';
+
+const WhatFor = lazy(() => import('./WhatFor.tsx').then((module) => ({ default: module.WhatFor })));
 
 /** The station's answer, the largest thing on its panel; figures large, words small. */
 export function StationHead({ station }: { readonly station: AnyStationPlan }) {
@@ -29,24 +31,11 @@ export function StationHead({ station }: { readonly station: AnyStationPlan }) {
           </span>
         ))}
       </h2>
-      {asked && <WhatFor station={station} />}
+      {asked && (
+        <Suspense fallback={null}>
+          <WhatFor station={station} />
+        </Suspense>
+      )}
     </header>
-  );
-}
-
-/** What the station is for, and the words it uses. */
-function WhatFor({ station }: { readonly station: AnyStationPlan }) {
-  const { purpose, terms } = PURPOSES[station.id];
-  return (
-    <div className="station-for">
-      <p>{purpose}</p>
-      <dl>
-        {terms.map(({ term, means }) => (
-          <div key={term}>
-            <dt>{term}:</dt> <dd>{means}</dd>
-          </div>
-        ))}
-      </dl>
-    </div>
   );
 }

@@ -44,6 +44,18 @@ export function whenUnknownDevice(then: () => void): void {
 
 type Name = keyof Calls & keyof typeof PLACES;
 
+/** A server that hangs is as good as one that is away: how long is waited for an answer. */
+const USUAL_PATIENCE_MS = 20_000;
+const PATIENCE_MS: Readonly<Partial<Record<Name, number>>> = {
+  // a count is sent again by itself, and the screen says meanwhile that it is kept
+  appendEvents: 6000,
+  readEvents: 6000,
+  addPicture: 60_000,
+  importJob: 60_000,
+  // a workshop of some thousand jobs
+  restore: 600_000,
+};
+
 /** Asks the server what stands in core/wire: path, query and body as that says. */
 async function ask<Called extends Name>(
   called: Called,
@@ -51,7 +63,10 @@ async function ask<Called extends Name>(
 ): Promise<AnswerOf<Calls[Called]>> {
   const place: Place = PLACES[called];
   const { body = {}, ...where } = asked as Where & { readonly body?: unknown };
-  const init: RequestInit = { method: place.method.toUpperCase() };
+  const init: RequestInit = {
+    method: place.method.toUpperCase(),
+    signal: AbortSignal.timeout(PATIENCE_MS[called] ?? USUAL_PATIENCE_MS),
+  };
   // what changes something always goes as JSON: nothing else is taken. A file goes as it is: it may
   // be no JSON at all, and the server says so
   if (place.method !== 'get') {

@@ -13,6 +13,8 @@ test('a server that hangs is told as one that is away, on every screen of the ru
   await workshop.countElsewhere('r', 3);
   const [counts, looks] = [await place.sitDown(), await place.sitDown()];
   for (const person of [counts, looks]) {
+    // a page that is not in front asks nothing
+    await person.page.bringToFront();
     await person.goTo('/runs/r');
     await person.sees('✓ stored');
     await person.sees('Space 4 cut');

@@ -149,8 +149,8 @@ describe('a set-up', () => {
     const key = { keyWidth: mm('4'), keyCutter: mm('3'), keyDepth: mm('1.8') };
     const { keyway } = setUp(key).detail;
     // 0.5 of a screw of 5 with 100 marks; the knee has 2 a turn. A flat tool 3 wide touches the bore of 10
-    // with its corners, √(25 − 2.25) = 4.7697 from the middle; the key's sides leave it at √(25 − 4) = 4.5826,
-    // and its floor lies 1.8 beyond: 4.5826 + 1.8 − 4.7697 = 1.6129
+    // with its corners, √(25 − 2.25) = 4.7697 from the middle; the key's sides leave it at √(25 − 4) =
+    // 4.5826, and its floor lies 1.8 beyond: 4.5826 + 1.8 − 4.7697 = 1.6129
     expect(keyway).toMatchObject({
       passes: 2,
       width: 4,

@@ -203,7 +203,7 @@ function Example({ onShow }: { readonly onShow: () => void }) {
         A row for 127 reads 13 on 39, gears 24 on the spindle and 56 on the plate shaft. Two gears exchanged,
         and a blank is lost: such a row looks as good as a right one.
       </p>
-      <button type="button" className="quiet-thing is-small" onClick={onShow}>
+      <button type="button" className="chart-show" onClick={onShow}>
         See what that row gives
       </button>
     </>

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import type { GearDrawing, Point } from '../../core/involute/index.ts';
 import { gearOutline } from '../../core/toothform/index.ts';
 import type { Pair } from '../../core/mesh/index.ts';
-import { lengthText, type UnitSystem } from '../../core/units/index.ts';
+import { lengthText, plural, type UnitSystem } from '../../core/units/index.ts';
 
 interface PairViewProps {
   readonly pair: Pair;
@@ -85,8 +85,17 @@ export function PairView({ pair, centre, units }: PairViewProps) {
         aria-pressed={turning}
         onClick={() => setTurning(!turning)}
       >
-        {turning ? 'Stop' : `Turn the pair: ${two.teeth} turns of the first, ${one.teeth} of the second`}
+        {turning ? 'Stop' : `Turn the pair: ${turnsOf(one.teeth, two.teeth)}`}
       </button>
     </figure>
   );
+}
+
+const common = (a: number, b: number): number => (b === 0 ? a : common(b, a % b));
+
+/** After how many turns of each the same two teeth meet again: the counts without what both divide by. */
+function turnsOf(first: number, second: number): string {
+  const shared = common(first, second);
+  const [one, two] = [second / shared, first / shared];
+  return `${plural(one, 'turn')} of the first, ${two} of the second`;
 }

@@ -71,6 +71,7 @@ export function SetupView({
   const clockwise = spin === 'clockwise';
   const turn = r * 0.55 * (clockwise ? 1 : -1);
   const collar = beside.collar === null ? null : (beside.collar / 2) * scale;
+  const headFrom = Math.max(mandrel + 2, beside.jaw.gap === null ? 0 : half + beside.jaw.gap * scale);
   const stands = (end: 'head' | 'tail') => ({
     beside: end === 'head' ? beside.jaw : beside.tail,
     side: end === 'head' ? headSide : -headSide,
@@ -117,9 +118,12 @@ export function SetupView({
           d={`M${touch - turn} ${axis}A${Math.abs(turn)} ${Math.abs(turn)} 0 0 ${clockwise ? 1 : 0} ${touch + turn} ${axis}m-6 -9l6 9l6 -9`}
           className="scribe-mark"
         />
-        <path d={`M${headSide * (mandrel + 2)} ${-thick - 16}v${2 * thick + 32}`} className="scribe-line" />
+        {/* where its jaws are measured, those are drawn instead */}
+        {beside.jaw.gap === null && (
+          <path d={`M${headSide * (mandrel + 2)} ${-thick - 16}v${2 * thick + 32}`} className="scribe-line" />
+        )}
         <text
-          x={headSide * (mandrel + 10)}
+          x={headSide * (headFrom + 8)}
           y={-8}
           textAnchor={headSide < 0 ? 'end' : 'start'}
           className="scribe-small"

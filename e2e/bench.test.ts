@@ -202,6 +202,14 @@ test('jobs are found by words, marked several at once, found by a tag; a few let
   // put away together, and found among what was put away
   await person.pressButton('Several at once');
   await person.pressButton('All 3 in sight');
+  // on paper, one after another
+  await person.pressButton('Print');
+  await person.sees('← Back to the bench');
+  await person.sees(/Moon wheel [689] [\s\S]*Moon wheel [689] [\s\S]*Moon wheel [689] /);
+  await person.page.waitForFunction(() => document.title.startsWith('3 cards, printed'));
+  await person.page.goBack();
+  await person.pressButton('Several at once');
+  await person.pressButton('All 3 in sight');
   await person.pressButton('Put away');
   await person.sees('No job has all of that.');
   await person.pressButton('Show what was put away');

@@ -56,6 +56,10 @@ const router = createBrowserRouter([
         path: '/jobs/:jobId/print',
         lazy: () => import('./print/index.ts').then(({ PrintPage }) => ({ Component: PrintPage })),
       },
+      {
+        path: '/print',
+        lazy: () => import('./print/index.ts').then(({ PrintPage }) => ({ Component: PrintPage })),
+      },
       { path: '*', Component: PageFault },
     ],
   },

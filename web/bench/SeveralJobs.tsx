@@ -1,4 +1,5 @@
 import { Button } from 'antd';
+import { useNavigate } from 'react-router';
 import { lazy, Suspense, useState } from 'react';
 import { plural } from '../../core/units/index.ts';
 import type { JobListing } from '../../core/wire/index.ts';
@@ -20,6 +21,7 @@ interface SeveralJobsProps {
 
 /** What can be done to several jobs at once; one that refuses holds none of the others up, and is told. */
 export function SeveralJobs({ jobs, listed, archived, onAll, onEnd }: SeveralJobsProps) {
+  const navigate = useNavigate();
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState<readonly string[]>([]);
   const [marking, setMarking] = useState(false);
@@ -45,6 +47,7 @@ export function SeveralJobs({ jobs, listed, archived, onAll, onEnd }: SeveralJob
       link.click();
     }
   };
+  const print = () => void navigate(`/print?jobs=${jobs.map(({ id }) => id).join(',')}`);
   const none = jobs.length === 0 || busy;
   return (
     <section className="several" aria-label="Several at once">
@@ -57,6 +60,9 @@ export function SeveralJobs({ jobs, listed, archived, onAll, onEnd }: SeveralJob
       </Button>
       <Button onClick={save} disabled={none}>
         Export
+      </Button>
+      <Button onClick={print} disabled={none}>
+        Print
       </Button>
       {jobs.length < listed && (
         <button type="button" className="plain-link" onClick={onAll}>

@@ -1,6 +1,6 @@
 import { Button, Segmented } from 'antd';
 import { Fragment, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
 import { promptSheet, type SheetStretch } from '../../core/prompts/index.ts';
 import { freezeRun } from '../../core/run/index.ts';
@@ -11,8 +11,10 @@ import {
   dmsText,
   exact,
   lengthText,
+  plural,
   type UnitSystem,
 } from '../../core/units/index.ts';
+import type { Equipment } from '../../core/shop/index.ts';
 import type { Value } from '../../core/station/index.ts';
 import { dayText, Notice, useTitle } from '../frame/index.ts';
 import { api, keys, useShop } from '../state/index.ts';
@@ -21,39 +23,36 @@ import './print.css';
 
 type Sheet = 'A4' | 'letter';
 
-/** The route card on paper: every station with its figures and cautions, and a box for every space. */
+/** More than a person takes to the machine. */
+const MOST_PRINTED = 60;
+
+/** The jobs that are printed: the one of the address, or those that were marked on the bench. */
+function usePrinted(): readonly string[] {
+  const { jobId } = useParams();
+  const [query] = useSearchParams();
+  const marked = (query.get('jobs') ?? '').split(',').filter(Boolean);
+  return jobId ? [jobId] : [...new Set(marked)].slice(0, MOST_PRINTED);
+}
+
+/** Route cards on paper: every station with its figures and cautions, and a box for every space. */
 export function PrintPage() {
-  const { jobId = '' } = useParams();
+  const ids = usePrinted();
   const [sheet, setSheet] = useState<Sheet>('A4');
   const shop = useShop();
-  const stored = useQuery({
-    queryKey: keys.job(jobId),
-    queryFn: () => api.readJob(jobId),
-    refetchOnMount: 'always',
+  const [only] = ids.length === 1 ? ids : [];
+  const alone = useQuery({
+    queryKey: keys.job(only ?? ''),
+    queryFn: () => api.readJob(only!),
+    enabled: only !== undefined,
   });
-  useTitle(stored.data ? `${stored.data.job.name}, printed` : '');
-  if (stored.isError) return <Notice tone="wrong">{stored.error.message}</Notice>;
-  if (!stored.data || !shop.data) return <p className="page-say">Opening the card…</p>;
-  const { job, revision, updatedAt } = stored.data;
-  const planned = plan(job, shop.data.equipment);
-  const askedOf = (partId: string): SheetStretch[] => {
-    const run = freezeRun({
-      job,
-      planned,
-      shop: shop.data.equipment,
-      start: {
-        runId: 'on-paper',
-        jobRevision: revision,
-        partId,
-      },
-    });
-    return run.ok ? promptSheet(run.value) : [];
-  };
+  // a file that the browser prints to is called so
+  const named = alone.data?.job.name ?? (only ? '' : plural(ids.length, 'card'));
+  useTitle(named && `${named}, printed`);
   return (
     <main className="print">
       <style>{`@page { size: ${sheet}; margin: 14mm; }`}</style>
       <nav className="print-tools">
-        <Link to={`/jobs/${jobId}`}>← Back to the card</Link>
+        <Link to={only ? `/jobs/${only}` : '/'}>{only ? '← Back to the card' : '← Back to the bench'}</Link>
         <Segmented<Sheet>
           aria-label="Paper"
           value={sheet}
@@ -68,21 +67,48 @@ export function PrintPage() {
         </Button>
       </nav>
       <div className={`print-sheet is-${sheet}`}>
-        {planned.parts.map((part, i) => (
-          <PartSheet
-            key={part.id}
-            jobId={jobId}
-            isFirst={i === 0}
-            part={part}
-            name={job.name}
-            units={job.units}
-            asked={askedOf(part.id)}
-            foot={`Card as stored on ${dayText(updatedAt)}, version ${revision}`}
-          />
-        ))}
+        {ids.map((id) =>
+          shop.data ? (
+            <PrintedJob key={id} jobId={id} equipment={shop.data.equipment} />
+          ) : (
+            <p key={id} className="page-say">
+              Opening the card…
+            </p>
+          ),
+        )}
       </div>
     </main>
   );
+}
+
+/** One job, a sheet for each of its parts. */
+function PrintedJob({ jobId, equipment }: { readonly jobId: string; readonly equipment: Equipment }) {
+  const stored = useQuery({
+    queryKey: keys.job(jobId),
+    queryFn: () => api.readJob(jobId),
+    refetchOnMount: 'always',
+  });
+  if (stored.isError) return <Notice tone="wrong">{stored.error.message}</Notice>;
+  if (!stored.data) return <p className="page-say">Opening the card…</p>;
+  const { job, revision, updatedAt } = stored.data;
+  const planned = plan(job, equipment);
+  const askedOf = (partId: string): SheetStretch[] => {
+    const start = { runId: 'on-paper', jobRevision: revision, partId };
+    const run = freezeRun({ job, planned, shop: equipment, start });
+    return run.ok ? promptSheet(run.value) : [];
+  };
+  return planned.parts.map((part, i) => (
+    <PartSheet
+      key={part.id}
+      jobId={jobId}
+      isFirst={i === 0}
+      part={part}
+      name={job.name}
+      units={job.units}
+      asked={askedOf(part.id)}
+      foot={`Card as stored on ${dayText(updatedAt)}, version ${revision}`}
+    />
+  ));
 }
 
 interface PartSheetProps {

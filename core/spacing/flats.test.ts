@@ -50,6 +50,17 @@ describe('flats on a bar', () => {
       4,
     );
     expect(value(flats('7', '30', '28'), 'gauge')).toBeCloseTo(14 + 15, 6);
+    // the line that works it out: 28/2 + 30/2, and 20/2 + 20/(2 cos (180°/7)) = 10 + 11.0992 where flats meet
+    const gauge = (work: ReturnType<typeof flats>) => {
+      const line = work.working.find(({ key }) => key === 'gauge');
+      return line && [line.put, line.result];
+    };
+    expect(gauge(flats('7', '30', '28'))).toEqual(['\\frac{28}{2} + \\frac{30}{2}', '29\\ \\mathrm{mm}']);
+    expect(gauge(flats('7', '30', '20'))).toEqual([
+      '\\frac{20}{2} + \\frac{20}{2\\cos\\frac{180^\\circ}{7}}',
+      '21.0992\\ \\mathrm{mm}',
+    ]);
+    expect(gauge(flats('6', '20', '17.5'))).toBeUndefined();
     expect(said(flats('7', '30', '28'))).toMatch(/7 is odd: no flat lies opposite another/);
   });
 

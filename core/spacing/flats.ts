@@ -135,5 +135,32 @@ export function flatsWorking(flats: Flats, count: number, diameter: number): Wor
       ...mmResult(flats.fullCorners),
       source,
     },
+    ...gaugeWorking({ flats, count, AF, D, source }),
+  ];
+}
+
+/** What an odd count is gauged by: to the round where a strip of it stays, else to where two flats meet. */
+function gaugeWorking({
+  flats: { gauge, corners },
+  count,
+  AF,
+  D,
+  source,
+}: {
+  readonly flats: Flats;
+  readonly count: number;
+  readonly AF: string;
+  readonly D: string;
+  readonly source: string;
+}): Working[] {
+  if (gauge === null) return [];
+  const [formula, put] = corners
+    ? [
+        '\\frac{AF}{2} + \\frac{AF}{2\\cos\\frac{180^\\circ}{n}}',
+        `\\frac{${AF}}{2} + \\frac{${AF}}{2\\cos\\frac{180^\\circ}{${count}}}`,
+      ]
+    : ['\\frac{AF}{2} + \\frac{D}{2}', `\\frac{${AF}}{2} + \\frac{${D}}{2}`];
+  return [
+    { key: 'gauge', label: 'Gauge, flat to the corner opposite', formula, put, ...mmResult(gauge), source },
   ];
 }

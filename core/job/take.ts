@@ -85,14 +85,6 @@ export function takeCount(job: Job, partId: string, teeth: number): Job {
   }));
 }
 
-/** One blank at once again, and no pair taken yet. */
-const withUnstacked = (job: Job, partId: string): Job =>
-  withSpurPart(job, partId, (own) => ({
-    ...own,
-    arrival: own.arrival.by === 'shafts' ? { ...own.arrival, taken: null } : own.arrival,
-    setup: { ...own.setup, blanks: measure('1', 'count') },
-  }));
-
 /**
  * Takes a pair for two shafts: the first gear into this part, the second into a part of its own in the same
  * job, each with the other as its mate at the real distance. Taking another pair changes both. Two equal
@@ -115,27 +107,25 @@ export function takePair(job: Job, partId: string, pair: PairForShafts): Job {
       backlash: shafts.backlash,
     },
   });
+  const otherId = mateOf(job, partId)?.id;
+  const before = part.arrival.taken?.teeth;
+  const together = !otherId && one === two && part.gear.helix.typed.trim() === '';
+  // another pair after one of equals is cut apart again
+  const wasTogether = !otherId && before?.[0] === before?.[1] && part.setup.blanks.typed.trim() === '2';
+  const blanks = together
+    ? measure('2', 'count')
+    : before && wasTogether
+      ? measure('1', 'count')
+      : part.setup.blanks;
+  const setup = { ...part.setup, blanks };
   const first = withSpurPart(job, partId, (own) => ({
     ...own,
-    name: own.name || 'First gear',
+    name: together ? own.name : own.name || 'First gear',
     arrival: { by: 'shafts' as const, shafts, taken: { pitch, teeth: [one, two] as const } },
     gear: gearOf(own.gear, one, two),
+    setup,
   }));
-  const otherId = mateOf(job, partId)?.id;
-  if (!otherId) {
-    const stacked = part.setup.blanks.typed.trim() === '2';
-    const wasEqual =
-      part.arrival.taken !== null && part.arrival.taken.teeth[0] === part.arrival.taken.teeth[1];
-    const straight = part.gear.helix.typed.trim() === '';
-    const withBlanks = (blanks: string) =>
-      withSpurPart(first, partId, (own) => ({
-        ...own,
-        name: part.name,
-        setup: { ...own.setup, blanks: measure(blanks, 'count') },
-      }));
-    if (one === two && straight) return withBlanks('2');
-    if (wasEqual && stacked) return takePair(withUnstacked(job, partId), partId, pair);
-  }
+  if (together) return first;
   if (otherId)
     return withSpurPart(first, otherId, (other) => ({ ...other, gear: gearOf(other.gear, two, one) }));
   const id = freshPartId(job);
@@ -145,6 +135,7 @@ export function takePair(job: Job, partId: string, pair: PairForShafts): Job {
     name: 'Second gear',
     arrival: { by: 'drawing' },
     gear: gearOf(part.gear, two, one),
+    setup,
     settled: {},
   };
   return {

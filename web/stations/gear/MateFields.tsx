@@ -1,8 +1,7 @@
 import { useNavigate } from 'react-router';
-import { isGear } from '../../../core/kinds/index.ts';
 import { cutterFor } from '../../../core/cutter/index.ts';
 import type { CrossedDetail, GearInput, MeshDetail } from '../../../core/gear/index.ts';
-import { mateOf, withMatePart } from '../../../core/job/index.ts';
+import { mateOf, withMatePart, withSpurPart, type Job } from '../../../core/job/index.ts';
 import {
   approx,
   decimalText,
@@ -34,7 +33,7 @@ const SHAFTS = [
 
 /** The gear it runs with, and how the two run together. */
 export function MateFields(props: MateFieldsProps) {
-  const { station, part, job, edit, editPart, gear, set, at, units } = props;
+  const { station, part, job, edit, gear, set, at, units } = props;
   const navigate = useNavigate();
   const { mate } = gear;
   const { mesh, crossed, helical } = station.detail;
@@ -43,15 +42,17 @@ export function MateFields(props: MateFieldsProps) {
   const partner = mateOf(job, part.id);
   const isSame =
     mesh !== null && helical === null && gear.mate.teeth.typed.trim() === gear.teeth.typed.trim();
-  const cutTogether = () =>
-    editPart((now) =>
-      isGear(now) ? { ...now, setup: { ...now.setup, blanks: measure('2', 'count') } } : now,
-    );
+  const withBlanks = (now: Job, blanks: string) =>
+    withSpurPart(now, part.id, (own) => ({
+      ...own,
+      setup: { ...own.setup, blanks: measure(blanks, 'count') },
+    }));
+  const cutTogether = () => edit((now) => withBlanks(now, '2'));
   const makeMate = () => {
     const { normalPitch } = station.detail;
     const pitch = normalPitch && pitchOf(normalPitch.system, exact(normalPitch.figure));
     const made = withMatePart({
-      job,
+      job: mesh?.together ? withBlanks(job, '1') : job,
       partId: part.id,
       crossed:
         crossed && helical
@@ -122,10 +123,12 @@ export function MateFields(props: MateFieldsProps) {
           it.
         </p>
       )}
-      {teeth !== undefined && !partner && !mesh?.together && (
+      {teeth !== undefined && !partner && (
         <p>
           <button type="button" className="use-button is-wide" onClick={makeMate}>
-            Lay a card for the mate in this job
+            {mesh?.together
+              ? 'Part them: a card for the mate, each cut alone'
+              : 'Lay a card for the mate in this job'}
           </button>
         </p>
       )}

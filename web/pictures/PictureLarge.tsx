@@ -35,10 +35,16 @@ export function PictureLarge({ picture, of, onWords, onAway, onClose }: PictureL
             value={typed}
             maxLength={200}
             onChange={({ target }) => setTyped(target.value)}
-            onBlur={keep}
             onPressEnter={close}
           />
-          <Button onClick={onAway}>Take it away</Button>
+          <Button
+            onClick={() => {
+              keep();
+              onAway();
+            }}
+          >
+            Take it away
+          </Button>
           <Button type="primary" onClick={close}>
             Close
           </Button>

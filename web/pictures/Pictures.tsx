@@ -17,17 +17,16 @@ interface PicturesProps {
 export function Pictures({ about, of }: PicturesProps) {
   const id = useId();
   const pictures = usePicturesAt(about);
-  const { busy, failed, add, change } = usePictureKeeping(about);
+  const { busy, failed, trouble, add, change } = usePictureKeeping(about);
   const [open, setOpen] = useState<string | null>(null);
   const [away, setAway] = useState<string | null>(null);
   const large = pictures.find((picture) => picture.id === open) ?? null;
   const takeAway = (pictureId: string) => {
     setOpen(null);
-    void change(pictureId, { away: true }).then(() => setAway(pictureId));
+    void change(pictureId, { away: true }).then((done) => done && setAway(pictureId));
   };
   const putBack = () => {
-    if (away) void change(away, { away: false });
-    setAway(null);
+    if (away) void change(away, { away: false }).then((done) => done && setAway(null));
   };
   return (
     <section className="pictures" aria-label={`Pictures of ${of}`}>
@@ -66,6 +65,7 @@ export function Pictures({ about, of }: PicturesProps) {
           Not kept: {why}
         </Notice>
       ))}
+      {trouble !== null && <Notice tone="wrong">Not changed: {trouble}</Notice>}
       {away && (
         <Notice tone="note" actions={<Button onClick={putBack}>Put it back</Button>}>
           The picture is taken away.

@@ -26,6 +26,8 @@ export function usePictureKeeping(about: string) {
   const client = useQueryClient();
   const [busy, setBusy] = useState(0);
   const [failed, setFailed] = useState<readonly Failed[]>([]);
+  /** Why the last change of a picture is not stored. */
+  const [trouble, setTrouble] = useState<string | null>(null);
   const listAnew = () => client.invalidateQueries({ queryKey: keys.pictures(ownerOf(about)) });
   const keep = async (file: File) => {
     setBusy((count) => count + 1);
@@ -44,7 +46,17 @@ export function usePictureKeeping(about: string) {
     setFailed([]);
     for (const file of files) void keep(file);
   };
-  const change = (id: string, what: { readonly words?: string; readonly away?: boolean }) =>
-    api.changePicture(id, what).then(listAnew);
-  return { busy: busy > 0, failed, add, change };
+  /** @returns is it changed? */
+  const change = async (id: string, what: { readonly words?: string; readonly away?: boolean }) => {
+    setTrouble(null);
+    try {
+      await api.changePicture(id, what);
+      await listAnew();
+      return true;
+    } catch (error) {
+      setTrouble((error as Error).message);
+      return false;
+    }
+  };
+  return { busy: busy > 0, failed, trouble, add, change };
 }

@@ -65,7 +65,8 @@ async function ask<Called extends Name>(
   const { body = {}, ...where } = asked as Where & { readonly body?: unknown };
   const init: RequestInit = {
     method: place.method.toUpperCase(),
-    signal: AbortSignal.timeout(PATIENCE_MS[called] ?? USUAL_PATIENCE_MS),
+    // an older tablet has no such clock, and waits as long as its browser does
+    signal: AbortSignal.timeout?.(PATIENCE_MS[called] ?? USUAL_PATIENCE_MS) ?? null,
   };
   // what changes something always goes as JSON: nothing else is taken. A file goes as it is: it may
   // be no JSON at all, and the server says so

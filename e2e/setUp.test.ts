@@ -91,6 +91,11 @@ test('readings round the blank: which way it is off; wrong units and too few are
   await person.sees('A keyway of 6.00 mm wants a cutter from 3.00 mm to 6.00 mm');
   await person.types('Width of its cutter', '4');
   await person.sees(/Two cuts, 20 marks \(1\.000 mm\) to either side/);
+  // bore 12: the corners of a tool 4 wide touch at √32, the sides of the key leave it at √27: 2.8 less 0.461
+  await person.types('Depth at the side of the key', '2.8');
+  await person.sees(
+    /From where both corners of the tool touch the bore, in the middle, go .* \(2\.339 mm\): the depth less 0\.461 mm of the round/,
+  );
   expect(person.faults).toEqual([]);
 });
 

@@ -12,6 +12,7 @@ import { newDivideJob, withDividing, withHead, withPart, type Job } from './job/
 import { isSpaced } from './kinds/index.ts';
 import { plan } from './plan/index.ts';
 import { STOCK_EQUIPMENT, STOCK_HEADS, STOCK_ROTARY, type Equipment, type Head } from './shop/index.ts';
+import type { SpacingInput } from './spacing/index.ts';
 import { exact, measure } from './units/index.ts';
 import { freezeRun, type Run } from './run/index.ts';
 
@@ -36,15 +37,17 @@ export interface Asked {
   readonly angle?: string;
   readonly rounds?: 2;
   readonly stride?: string;
+  readonly what?: SpacingInput['what'];
 }
 
-export function jobOf({ head, count, angle, rounds, stride }: Asked): Job {
+export function jobOf({ head, count, angle, rounds, stride, what = 'holes' }: Asked): Job {
   const job = withPart(newDivideJob({ id: 'j', name: 'J', units: 'mm', shop }), 'p1', (part) =>
     isSpaced(part)
       ? {
           ...part,
           spacing: {
             ...part.spacing,
+            what,
             by: angle === undefined ? 'count' : 'angle',
             count: measure(String(count), 'count'),
             angle: measure(angle ?? '', 'deg'),

@@ -37,19 +37,19 @@ test('key repeat and double taps count once; take back, note and pause', async (
   for (let i = 0; i < 8; i += 1) await person.page.keyboard.down('Space');
   await person.page.keyboard.up('Space');
   await person.key('Space');
-  await person.sees('Space 2 cut');
+  await person.sees('Tooth space 2 cut');
   await person.sees('13 left');
   await wait(BETWEEN_COUNTS_MS);
-  const big = await person.page.waitForSelector('::-p-text(Space 2 cut)');
+  const big = await person.page.waitForSelector('::-p-text(Tooth space 2 cut)');
   await big!.click({ count: 2, delay: 20 });
-  await person.sees('Space 3 cut');
+  await person.sees('Tooth space 3 cut');
   // a tapped button does not keep the focus: Space still means the space just cut, here and after Take back
   expect(await person.page.evaluate(() => document.activeElement === document.body)).toBe(true);
   await wait(BETWEEN_COUNTS_MS);
   await person.sees('12 left');
 
   await person.key('Backspace');
-  await person.sees('Space 2 cut');
+  await person.sees('Tooth space 2 cut');
   await wait(BETWEEN_COUNTS_MS);
   await person.key('n');
   await person.types('Note', 'chatter here, slower feed');
@@ -58,18 +58,18 @@ test('key repeat and double taps count once; take back, note and pause', async (
   await person.key('t');
   await person.sees('Turn 2 of 2 made');
   await person.key('p');
-  await person.sees('Paused after space 1');
+  await person.sees('Paused after tooth space 1');
   await person.sees(
-    'To space 2: turn clockwise 2 turns + 18 spaces on 21; from hole 0 the pin lands in hole 18. 1 turn of it is made.',
+    'To tooth space 2: turn clockwise 2 turns + 18 spaces on 21; from hole 0 the pin lands in hole 18. 1 turn of it is made.',
   );
   // nothing counts while paused
   await person.page.keyboard.press('Backspace');
   await person.sees('13 left');
   await person.sees('✓ stored');
   await person.page.reload();
-  await person.sees('Paused after space 1');
+  await person.sees('Paused after tooth space 1');
   await person.pressButton('Resume');
-  await person.sees('Space 2 cut');
+  await person.sees('Tooth space 2 cut');
   await person.key('n');
   await person.sees('chatter here, slower feed');
   expect(person.faults).toEqual([]);
@@ -82,11 +82,11 @@ test('a run may start at any space, its start hole is hole 0', async () => {
     'Turn clockwise, a turn or two, and drop the pin into the nearest hole of 21, plate B: it is now hole 0. Arms: 18 spaces, 19 holes with the pin’s own.',
   );
   await person.makesReady();
-  await person.sees('9 is the space to start at');
+  await person.sees('9 is the tooth space to start at');
   await person.key('Space');
-  await person.sees('Space 9 is cut. Turn clockwise: 2 whole turns 18 spaces on 21');
+  await person.sees('Tooth space 9 is cut. Turn clockwise: 2 whole turns 18 spaces on 21');
   await person.sees('Pin is in hole 0, lands in hole 18');
-  await person.sees('Space 10 cut');
+  await person.sees('Tooth space 10 cut');
 });
 
 test('rough and finish: the new depth is said before the first move of the second round', async () => {
@@ -99,18 +99,18 @@ test('rough and finish: the new depth is said before the first move of the secon
   };
   expect(events).toEqual([]);
   await place.workshop.countElsewhere(runId, 13);
-  await person.sees('Space 14 cut');
+  await person.sees('Tooth space 14 cut');
   await person.key('Space');
-  await person.sees('Rough pass is done. On to space 1 again. Turn clockwise: 2 whole turns 18 spaces on 21');
+  await person.sees('Rough pass is done. On to tooth space 1 again. Turn clockwise: 2 whole turns 18 spaces on 21');
   await wait(BETWEEN_COUNTS_MS);
   await person.pressButton('The arms are round');
   await person.sees(
-    'The work stands at space 1. The depth of the finish pass: 4.500 mm deep Lock the spindle. Raise the knee to 4.500 mm (0.1772 in).',
+    'The work stands at tooth space 1. The depth of the finish pass: 4.500 mm deep Lock the spindle. Raise the knee to 4.500 mm (0.1772 in).',
   );
   await person.sees('finish pass, 4.500 mm deep');
   await wait(BETWEEN_COUNTS_MS);
-  await person.pressButton('Space 1 cut');
-  await person.sees('Space 2 cut');
+  await person.pressButton('Tooth space 1 cut');
+  await person.sees('Tooth space 2 cut');
 });
 
 test('two screens that counted at once ask, and agree on what the gear shows', async () => {
@@ -120,7 +120,7 @@ test('two screens that counted at once ask, and agree on what the gear shows', a
   const phone = await Person.sitDown(other, place.workshop.address);
   await phone.goTo(`/runs/${runId}`);
   await tablet.makesReady();
-  await phone.sees('Space 1 cut');
+  await phone.sees('Tooth space 1 cut');
   await phone.page.setOfflineMode(true);
   await tablet.key('Space');
   await phone.key('Space');
@@ -128,15 +128,15 @@ test('two screens that counted at once ask, and agree on what the gear shows', a
   await phone.key('Space');
   await phone.sees(/server away, 2 kept here/);
   await phone.page.setOfflineMode(false);
-  await tablet.sees('Two screens counted without knowing of each other: space 1, space 2', 15_000);
+  await tablet.sees('Two screens counted without knowing of each other: tooth space 1, tooth space 2', 15_000);
   // nothing more is counted before it is answered
   await tablet.key('Space');
-  await tablet.sees('Look at the gear: which space was cut last? − space 2 +');
-  await tablet.press('One space back');
-  await tablet.sees('− space 1 +');
+  await tablet.sees('Look at the work: which tooth space was cut last? − tooth space 2 +');
+  await tablet.press('One back');
+  await tablet.sees('− tooth space 1 +');
   await tablet.pressButton('Set the count so');
-  await tablet.sees('Space 1 is cut');
-  await phone.sees('Space 1 is cut', 15_000);
+  await tablet.sees('Tooth space 1 is cut');
+  await phone.sees('Tooth space 1 is cut', 15_000);
   await phone.seesNot(/in doubt/);
   await other.close();
 });
@@ -145,7 +145,7 @@ test('when the cutter does not drop in, it says stop', async () => {
   await place.workshop.countElsewhere(runId, 14);
   const person = await atMill();
   await person.sees(
-    'Spindle stopped, bring the cutter to space 1: it must drop in without touching a flank.',
+    'Spindle stopped, bring the cutter to tooth space 1: it must drop into it without touching a flank.',
   );
   await person.pressButton('It does not');
   await person.sees('It does not close: stop here');
@@ -165,19 +165,19 @@ test('the count is lost: the pin’s hole and a look tell where it is, and the r
   await person.types('Pin is in hole', '50');
   await person.sees('The circle in use ends at hole 20.');
   await person.types('Pin is in hole', '9');
-  await person.types('Spaces cut, by eye', '11');
-  await person.sees('The work stands at space 12. Is it cut?');
-  await person.press('Space 12 is cut', 'button');
+  await person.types('Tooth spaces cut, by eye', '11');
+  await person.sees('The work stands at tooth space 12. Is it cut?');
+  await person.press('Tooth space 12 is cut', 'button');
   await person.sees('2 left');
   await person.sees('Pin is in hole 9, lands in hole 6');
   // the pin may have been moved on before the space was cut
   await person.key('w');
   await person.types('Pin is in hole', '6');
-  await person.press('Space 13 is not cut yet', 'button');
+  await person.press('Tooth space 13 is not cut yet', 'button');
   await person.seesGo(/Where am I\?/);
-  await person.sees('The work stands at space 13. Do not crank:');
+  await person.sees('The work stands at tooth space 13. Do not crank:');
   await wait(BETWEEN_COUNTS_MS);
-  await person.pressButton('Space 13 cut');
+  await person.pressButton('Tooth space 13 cut');
   await person.sees('1 left');
   await person.sees('Pin is in hole 6, lands in hole 3');
   expect(person.faults).toEqual([]);

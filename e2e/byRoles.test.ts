@@ -52,7 +52,7 @@ test('from an empty shop to the second tooth, by nothing but what a screen reade
   expect(await headings(person)).toContain('3 Where it is clear to index');
   await enters('button', 'Settle Set-up S');
   await enters('button', 'At the mill 0 / 12 M');
-  await enters('button', 'Start at space 1');
+  await enters('button', 'Start at tooth space 1');
   // what is to be done is read out as it changes, and one button says it is done
   const says = () => page.$eval('.mill-say', (each) => each.textContent.replace(/\s+/g, ' ').trim());
   await person.sees('On the machine, before the first cut:');
@@ -60,10 +60,10 @@ test('from an empty shop to the second tooth, by nothing but what a screen reade
   expect(await headings(person)).toContain('1 New gear');
   await person.makesReady();
   for (const space of [1, 2]) {
-    await enters('button', `Space ${space} cut tap anywhere here, or Space`).catch(async () => {
+    await enters('button', `Tooth space ${space} cut tap anywhere here, or Space`).catch(async () => {
       throw new Error(`no button for space ${space}; it says: ${await says()}`);
     });
-    await person.sees(`Space ${space} is cut.`);
+    await person.sees(`Tooth space ${space} is cut.`);
     await wait(BETWEEN_COUNTS_MS);
   }
   expect(await person.hardToUse()).toEqual([]);

@@ -53,7 +53,7 @@ test('an upstream change is said where it landed, in the units of the job', asyn
   await person.key('4');
   await person.sees('was chosen for 45 spaces and does not divide 46 spaces. Pick a way again.');
   await person.pressButton('Use');
-  await person.sees('46 moves, every space true');
+  await person.sees('46 moves, every one true');
   await person.key('s');
   await person.sees('✓ Stored');
 });
@@ -62,7 +62,7 @@ test('a count that simple indexing does not reach is said honestly; another head
   const person = await place.sitDown();
   await person.goTo('/jobs/demo-orrery-year/p1/dividing');
   await person.sees(
-    '73 spaces cannot be had by simple indexing with these plates: it needs a circle whose holes are a multiple of 73. The nearest counts that do index: 72 and 74.',
+    '73 cannot be had by simple indexing with these plates: it needs a circle whose holes are a multiple of 73. The nearest counts that do index: 72 and 74.',
   );
   await person.goTo('/jobs/demo-orrery-year/p1/gear');
   await person.types('Teeth', '51');
@@ -104,15 +104,15 @@ test('a prime count: a differential way picked, proved, drawn, and cut at the mi
     'On the spindle 56 teeth On the plate shaft 24 teeth Idlers, usually 2 Plate must turn against the crank',
   );
   await person.sees(
-    'Run through the head’s motion: 127 moves, every space true, the last back on the first. 127 × 13/39 − 7/3 of the plate = 40 turns',
+    'Run through the head’s motion: 127 moves, every one true, the last back on the first. 127 × 13/39 − 7/3 of the plate = 40 turns',
   );
   await person.sees('plate lock pin out, and try that the plate creeps against the crank');
   await person.key('m');
-  await person.pressButton('Start at space 1');
+  await person.pressButton('Start at tooth space 1');
   await person.sees('Gears 56 : 24, 2 idlers; plate lock pin out: the plate must creep against the crank.');
   await person.makesReady();
   await person.key('Space');
-  await person.sees('Space 1 is cut. Turn clockwise: 13 spaces on 39 Pin is in hole 0, lands in hole 13');
+  await person.sees('Tooth space 1 is cut. Turn clockwise: 13 spaces on 39 Pin is in hole 0, lands in hole 13');
   expect(person.faults).toEqual([]);
 });
 
@@ -136,7 +136,7 @@ test('a printed chart row is checked, and its misprint traced', async () => {
   await person.sees('the gears on the spindle and the plate shaft exchanged');
   await person.types('Gear on the spindle', '56');
   await person.types('Gear on the plate shaft', '24');
-  await person.sees('The row is right. 127 Run through the head’s motion: 127 moves, every space true.');
+  await person.sees('The row is right. 127 Run through the head’s motion: 127 moves, every one true.');
   await person.types('Circle', '0');
   await person.sees('The circle of 0 is out of range. It runs from 2 to 2000.');
   expect(await person.hardToUse()).toEqual([]);
@@ -144,7 +144,7 @@ test('a printed chart row is checked, and its misprint traced', async () => {
   await person.types('Circle', '39');
   await person.pressButton('A new job that divides so');
   await person.sees('13 spaces on 39, gears 56 : 24');
-  await person.sees('127 moves, every space true');
+  await person.sees('127 moves, every one true');
   await person.pressButton('A way from a book: is it good? Use it');
   await person.sees('Check a chart');
   await person.pressWords('Two gears');
@@ -158,7 +158,7 @@ test('a printed chart row is checked, and its misprint traced', async () => {
     await person.types(field, figure);
   await person.pressButton('Use it in Divide by 127');
   await person.sees('7 spaces on 21, gears 56 : 24');
-  await person.sees('127 moves, every space true');
+  await person.sees('127 moves, every one true');
   expect(person.faults).toEqual([]);
 });
 

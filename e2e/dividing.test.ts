@@ -21,25 +21,25 @@ test('block order: a stride that cannot be is refused, one that can is cut in it
   await person.sees('3 turns + 11 spaces on 33');
   await person.searched();
   await person.pressWords('Block order');
-  await person.types('Next after space 1 comes space 1 +', '4');
-  await person.sees('Every 4th space meets only 3 of the 12, since the two share a factor. Take 5.');
-  await person.types('Next after space 1 comes space 1 +', '5');
-  await person.sees('every 5th space');
-  await person.sees('12 moves, every space true');
+  await person.types('After number 1 comes number 1 +', '4');
+  await person.sees('Every 4th place meets only 3 of the 12, since the two share a factor. Take 5.');
+  await person.types('After number 1 comes number 1 +', '5');
+  await person.sees('every 5th place');
+  await person.sees('12 moves, every one true');
   await person.sees('= 200 turns of the crank, 5 turns of the work.');
   await person.sees('✓ Stored');
   await person.leavesField();
   await person.key('m');
-  await person.pressButton('Start at space 1');
+  await person.pressButton('Start at work hole 1');
   await person.makesReady();
   for (const space of [1, 6, 11, 4]) {
-    await person.sees(`Space ${space} cut`);
+    await person.sees(`Work hole ${space} drilled`);
     await person.key('Space');
     await wait(BETWEEN_COUNTS_MS);
   }
-  await person.sees('Space 4 is cut');
+  await person.sees('Work hole 4 is drilled');
   await person.key('Backspace');
-  await person.sees('Space 4 cut');
+  await person.sees('Work hole 4 drilled');
   expect(person.faults).toEqual([]);
 });
 
@@ -54,18 +54,18 @@ test('marks at an angle: a part of a turn, cut to its end and finished', async (
   await person.key('4');
   await person.sees('4 · Dividing');
   await person.sees('1 turn + 17 spaces on 18');
-  await person.sees('2 moves, every space true, the last on its angle.');
+  await person.sees('2 moves, every one true, the last on its angle.');
   await person.key('m');
-  await person.pressButton('Start at space 1');
+  await person.pressButton('Start at work hole 1');
   await person.makesReady();
   for (let space = 1; space <= 3; space += 1) {
-    await person.sees(`Space ${space} cut`);
+    await person.sees(`Work hole ${space} drilled`);
     await person.key('Space');
     await wait(BETWEEN_COUNTS_MS);
   }
   await person.sees('This is less than a whole turn, so there is no closing move.');
   await person.pressButton('Finished');
-  await person.sees('All of them are cut. 3 spaces');
+  await person.sees('All of them are drilled. 3 work holes');
   expect(person.faults).toEqual([]);
 });
 
@@ -76,12 +76,12 @@ test('a count that no train reaches: said, with the nearest counts, and the best
   await person.sees('Differential is out: No train of these gears reaches this count exactly.');
   await person.sees('The nearest counts that can be had exactly: Take 382 teeth Take 384 teeth');
   await person.sees(
-    'Not exact. Run through the motion, 383 moves: the worst space is off by 11.2″, 3.1 µm at Ø 114.9 mm',
+    'Not exact. Run through the motion, 383 moves: the worst one is off by 11.2″, 3.1 µm at Ø 114.9 mm',
   );
   await person.sees('Peak to peak 11.2″, 3.1 µm at the pitch circle');
   // the plot is of all the spaces
   const plot = await person.page.$eval('.error-plot', (svg) => svg.getAttribute('aria-label'));
-  expect(plot).toMatch(/^Error of each space in µm: from (-3\.1 to 0\.0|0\.0 to 3\.1)$/);
+  expect(plot).toMatch(/^Error of each place in µm: from (-3\.1 to 0\.0|0\.0 to 3\.1)$/);
   // a fault tried out on the same work
   await person.pressWords('work that runs out');
   await person.sees('Full reading of the indicator');
@@ -93,9 +93,9 @@ test('a rack is read from its first tooth at the mill; its table is in millimetr
   const person = await place.sitDown();
   await person.goTo('/runs/run-demo-lens-rack');
   // 11 × 4.712389 mm on a 5 mm screw of 100 marks: 10 turns and 36.7 marks
-  await person.sees('Space 11 is cut. Table to: 10 whole turns 37 on the dial');
+  await person.sees('Tooth space 11 is cut. Table to: 10 whole turns 37 on the dial');
   await person.key('Space');
-  await person.sees('Space 12 is cut. Table to: 11 whole turns 31 on the dial');
+  await person.sees('Tooth space 12 is cut. Table to: 11 whole turns 31 on the dial');
   await person.goTo('/jobs/demo-lens-rack/p1/table');
   await person.sees('12 to the reading 10 turns, mark 37');
   await person.sees('51.836');

@@ -298,10 +298,10 @@ test('holes on a circle: the cut list with places for a readout, and cut to the 
   await person.sees('4 · Dividing');
   await person.leavesField();
   await person.key('m');
-  await person.pressButton('Start at space 1');
+  await person.pressButton('Start at work hole 1');
   await person.makesReady();
   for (let space = 1; space <= 4; space += 1) {
-    await person.sees(`Space ${space} cut`);
+    await person.sees(`Work hole ${space} drilled`);
     await person.key('Space');
     await wait(BETWEEN_COUNTS_MS);
   }
@@ -327,6 +327,6 @@ test('a helical gear: both planes, the virtual count by either rule, and no run 
   await person.key('3');
   await person.sees('Cut as 36.2 teeth by the book');
   await person.key('m');
-  await person.seesNot(/Start at space 1/);
+  await person.seesNot(/Start at tooth space 1/);
   expect(person.faults).toEqual([]);
 });

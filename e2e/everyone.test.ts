@@ -23,7 +23,7 @@ const VIEWS: readonly (readonly [string, string])[] = [
   ['/shop/lathes', 'Its gearbox'],
   ['/jobs/demo-square/p1/spacing', 'flat to corner'],
   ['/shop/cutters', 'To buy for the jobs on the bench'],
-  ['/jobs/demo-lens-second/p1/dividing', 'every space true'],
+  ['/jobs/demo-lens-second/p1/dividing', 'every one true'],
   ['/jobs/demo-orrery-year/p1/dividing', 'cannot be had by simple indexing'],
   ['/jobs/demo-lens-second/p1/cut', 'Left for the finish pass'],
   ['/jobs/demo-blower/p1/gear', 'standing on its face'],
@@ -31,8 +31,8 @@ const VIEWS: readonly (readonly [string, string])[] = [
   ['/jobs/demo-governor/p1/gear', 'Mate is cut as'],
   ['/runs/run-demo-fan-gear', '✓ clear run back move cut'],
   ['/shop/mills', 'how the table swings'],
-  ['/runs/run-demo-lens-second', 'Space 41 cut'],
-  ['/runs/run-demo-fog-cam', 'Paused after space 17'],
+  ['/runs/run-demo-lens-second', 'Tooth space 41 cut'],
+  ['/runs/run-demo-fog-cam', 'Paused after tooth space 17'],
   ['/runs/run-demo-stair-moon', 'and it closes'],
   ['/jobs/demo-lens-second/p1/setup', 'Where it is clear to index'],
   ['/jobs/demo-stair-moon/p1/inspect', 'Readings round the gear'],
@@ -195,10 +195,10 @@ test('by keyboard alone: a new job, its numbers, a way chosen, the mill', async 
   await person.key('Enter');
   await person.sees('That is 0');
   await person.key('Space');
-  await person.sees('is the first space');
+  await person.sees('is the first tooth space');
   await wait(BETWEEN_COUNTS_MS);
   await person.key('Space');
-  await person.sees('Space 1 is cut');
+  await person.sees('Tooth space 1 is cut');
   await person.key('?');
   expect(person.faults).toEqual([]);
 });

@@ -131,11 +131,11 @@ test.each([
 ])('answered by %s, counts stay on the screen and go in later', async (_, answer, says) => {
   const { person, doneThere, letThrough, leave } = await atMillBehind(`s${answer.status}`, answer);
   try {
-    await person.pressButton('Space 1 cut');
+    await person.pressButton('Tooth space 1 cut');
     await wait(BETWEEN_COUNTS_MS);
-    await person.pressButton('Space 2 cut');
+    await person.pressButton('Tooth space 2 cut');
     await person.sees(says);
-    await person.sees('Space 3 cut');
+    await person.sees('Tooth space 3 cut');
     letThrough();
     await person.sees('✓ stored');
     expect(await doneThere()).toBe(2);
@@ -148,11 +148,11 @@ test('a device that the server no longer knows keeps what it counted until it is
   const answer = { status: 401, contentType: json, body: '{"detail":"This device is not let in yet."}' };
   const { person, doneThere, letThrough, leave } = await atMillBehind('unknown', answer);
   try {
-    await person.pressButton('Space 1 cut');
+    await person.pressButton('Tooth space 1 cut');
     await person.sees('Vuelta does not know this device yet');
     letThrough();
     await person.page.reload({ waitUntil: 'domcontentloaded' });
-    await person.sees('Space 2 cut');
+    await person.sees('Tooth space 2 cut');
     await person.sees('✓ stored');
     expect(await doneThere()).toBe(1);
   } finally {

@@ -6,7 +6,7 @@ import { BETWEEN_COUNTS_MS, wait } from './person.ts';
 const place = journeysIn('empty');
 
 const count = async (person: Person, space: number) => {
-  await person.sees(`Space ${space} cut`);
+  await person.sees(`Tooth space ${space} cut`);
   await person.key('Space');
   await wait(BETWEEN_COUNTS_MS);
 };
@@ -47,23 +47,23 @@ test('from a drawing to the last tooth, with the plug pulled on the way', async 
   await person.key('4');
   await person.opens('The ways on this head');
   await person.sees('All 6 ways');
-  await person.sees('12 moves, every space true, the last back on the first');
+  await person.sees('12 moves, every one true, the last back on the first');
   await person.key('w');
-  await person.sees('Turns of the crank for one space');
+  await person.sees('Turns of the crank for one move');
   await person.sees('✓ Stored');
   await person.sees('At the mill 0 / 12');
 
   await person.key('m');
-  await person.sees('Start at space 1');
-  await person.pressButton('Start at space 1');
+  await person.sees('Start at tooth space 1');
+  await person.pressButton('Start at tooth space 1');
   // the plate is not on the head yet
   await person.sees('On the machine, before the first cut:');
   await person.sees('Arms: 11 spaces, 12 holes with the pin’s own.');
   await person.makesReady();
-  await person.sees('is the first space');
+  await person.sees('is the first tooth space');
 
   for (let space = 1; space <= 4; space += 1) await count(person, space);
-  await person.sees('Space 4 is cut. Turn clockwise: 3 whole turns 11 spaces on 33');
+  await person.sees('Tooth space 4 is cut. Turn clockwise: 3 whole turns 11 spaces on 33');
   await person.sees('Pin is in hole 0, lands in hole 11');
   // interrupted in the middle of a move
   await person.key('t');
@@ -86,16 +86,16 @@ test('from a drawing to the last tooth, with the plug pulled on the way', async 
   await again.goTo('/');
   await again.sees('Interrupted at the mill First pinion');
   await again.sees(
-    'Space 5 is cut. Turn clockwise: 3 whole turns + 11 spaces on 33 Pin is in hole 11, lands in hole 22.',
+    'Tooth space 5 is cut. Turn clockwise: 3 whole turns + 11 spaces on 33 Pin is in hole 11, lands in hole 22.',
   );
   await again.key('m');
   await again.sees('Turn 2 of 3 made');
   for (let space = 6; space <= 12; space += 1) await count(again, space);
 
   await again.sees('All 12 are cut. One closing move. Turn clockwise: 3 whole turns 11 spaces on 33');
-  await again.sees('Spindle stopped, bring the cutter to space 1: it must drop in without touching a flank.');
+  await again.sees('Spindle stopped, bring the cutter to tooth space 1: it must drop into it without touching a flank.');
   await again.pressButton('It drops in');
-  await again.sees('12 spaces, and it closes');
+  await again.sees('12 tooth spaces, and it closes');
   await again.sees('✓ stored');
   // still on the head: what it should measure is one press away
   await again.pressButton('Measure it');

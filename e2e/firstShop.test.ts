@@ -72,7 +72,7 @@ test('single keys switched off: the space bar counts nothing, no prompt speaks o
   await person.types('How many', '6');
   await person.sees('✓ Stored');
   await person.pressButton('At the mill');
-  await person.pressButton('Start at space 1');
+  await person.pressButton('Start at work hole 1');
   await person.makesReady();
   await person.sees('tap anywhere here, or Space');
   await person.pressButton('Card');
@@ -82,12 +82,12 @@ test('single keys switched off: the space bar counts nothing, no prompt speaks o
   await person.sees('Off: everything is done by its button.');
   await person.key('Escape');
   await person.pressButton('Go on at the mill');
-  await person.sees('Space 1 cut tap anywhere here');
+  await person.sees('Work hole 1 drilled tap anywhere here');
   await person.seesNot(/or Space|Lost\? W\b/);
   await person.key('Space');
   await wait(BETWEEN_COUNTS_MS);
-  await person.sees('Space 1 cut');
-  await person.pressButton('Space 1 cut');
-  await person.sees('Space 2 cut');
+  await person.sees('Work hole 1 drilled');
+  await person.pressButton('Work hole 1 drilled');
+  await person.sees('Work hole 2 drilled');
   expect(person.faults).toEqual([]);
 });

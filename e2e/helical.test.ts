@@ -163,19 +163,19 @@ test('at the mill the return stroke is led through, and a reload in the middle o
   await person.leavesField();
   await person.sees('✓ Stored');
   await person.key('m');
-  await person.pressButton('Start at space 1');
+  await person.pressButton('Start at tooth space 1');
   await person.sees('it must run as a left-hand thread. If not, one idler more or less.');
   await person.sees(
     'Unlock the spindle, and lock nothing that turns from now on: the table has to turn the work.',
   );
   await person.makesReady();
-  await person.sees('is the first space');
+  await person.sees('is the first tooth space');
   const step = async (now: RegExp | string) => {
     await person.key(' ');
     await person.sees(now);
     await wait(BETWEEN_COUNTS_MS);
   };
-  await step('Space 1 is cut. clear of the cutter');
+  await step('Tooth space 1 is cut. clear of the cutter');
   await step('Run back, to the left, until the cutter is well clear of the work;');
   await person.page.reload();
   await person.sees('Run back, to the left, until');
@@ -187,12 +187,12 @@ test('at the mill the return stroke is led through, and a reload in the middle o
   await person.sees('Run back, the cutter clear.');
   await wait(BETWEEN_COUNTS_MS);
   await step('Go in again:');
-  await step('Space 2 is cut.');
+  await step('Tooth space 2 is cut.');
   for (let space = 3; space <= 8; space += 1) {
     await step('Run back, to the left, until');
     await step('the cutter clear.');
     await step('Go in again:');
-    await step(`Space ${space} is cut.`);
+    await step(`Tooth space ${space} is cut.`);
   }
   await step('Run back, to the left, until');
   await step('All 8 are cut. It is clear and run back. One closing move. Turn clockwise:');

@@ -17,12 +17,12 @@ test('a server that hangs is told as one that is away, on every screen of the ru
     await person.page.bringToFront();
     await person.goTo('/runs/r');
     await person.sees('✓ stored');
-    await person.sees('Space 4 cut');
+    await person.sees('Tooth space 4 cut');
   }
   await counts.page.bringToFront();
   workshop.hang();
   try {
-    await counts.pressButton('Space 4 cut');
+    await counts.pressButton('Tooth space 4 cut');
     await counts.sees('server away, 1 kept here', 15_000);
     // the other screen has nothing that waits, and says all the same that nobody answers
     await looks.page.bringToFront();
@@ -30,8 +30,8 @@ test('a server that hangs is told as one that is away, on every screen of the ru
   } finally {
     workshop.wake();
   }
-  await looks.sees('Space 4 is cut.', 15_000);
+  await looks.sees('Tooth space 4 is cut.', 15_000);
   await counts.page.bringToFront();
   await counts.sees('✓ stored', 15_000);
-  await counts.sees('Space 5 cut');
+  await counts.sees('Tooth space 5 cut');
 });

@@ -36,7 +36,7 @@ describe.each(['no-preference', 'reduce'])('motion: %s', (motion) => {
     await startRun(id, 3);
     const person = await atMill(id);
     await person.page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: motion }]);
-    await person.sees('Space 4 cut');
+    await person.sees('Tooth space 4 cut');
     // nothing is waited for: a hand types on at once
     await person.key('n');
     await person.page.waitForSelector('.mill-dialog');
@@ -44,7 +44,7 @@ describe.each(['no-preference', 'reduce'])('motion: %s', (motion) => {
     await person.page.waitForFunction(() => document.querySelector('textarea')?.value === 'p a b ');
     await person.pressButton('Write it down');
     await person.seesGo(/Write it down/);
-    await person.sees('Space 4 cut');
+    await person.sees('Tooth space 4 cut');
     await person.seesNot(/Paused/);
     await person.key('w');
     await person.page.waitForSelector('.mill-dialog');
@@ -52,7 +52,7 @@ describe.each(['no-preference', 'reduce'])('motion: %s', (motion) => {
     await person.key('Space', 'p');
     await person.key('Escape');
     await person.seesGo(/Where am I\?/);
-    await person.sees('Space 4 cut');
+    await person.sees('Tooth space 4 cut');
     await person.seesNot(/Paused/);
     await person.sees('✓ stored');
     expect(await doneOf(id)).toBe(3);
@@ -63,12 +63,12 @@ describe.each(['no-preference', 'reduce'])('motion: %s', (motion) => {
 test('a run that will not be cut to its end: scrapped with its reason, taken back, given up, and the card goes on', async () => {
   await startRun('ended', 5);
   const person = await atMill('ended');
-  await person.sees('Space 6 cut');
+  await person.sees('Tooth space 6 cut');
   await person.key('e');
   await person.types('Why? It stays in the log with this.', 'cutter chipped');
   await person.pressButton('Scrap the piece');
   await person.sees(
-    'This piece was scrapped after space 5. “cutter chipped”. 5 of 24 cuts stand in the log.',
+    'This piece was scrapped after tooth space 5. “cutter chipped”. 5 of 24 cuts stand in the log.',
   );
   // no key counts on a piece that is lost
   await wait(BETWEEN_COUNTS_MS);
@@ -76,17 +76,19 @@ test('a run that will not be cut to its end: scrapped with its reason, taken bac
   await person.sees('✓ stored');
   expect(await doneOf('ended')).toBe(5);
   await person.key('Backspace');
-  await person.sees('Space 6 cut');
+  await person.sees('Tooth space 6 cut');
   await wait(BETWEEN_COUNTS_MS);
   await person.key('e');
   await person.pressButton('End it as it is');
-  await person.sees('This run was ended after space 5.');
+  await person.sees('This run was ended after tooth space 5.');
   await person.sees('✓ stored');
   await person.goTo('/');
   await person.seesNot(/Interrupted at the mill Wheel ended/);
   await person.goTo('/jobs/ended/p1/cut');
+  await person.sees('7 · Cut');
+  await person.leavesField();
   await person.key('m');
-  await person.sees('Start at space 1');
+  await person.sees('Start at tooth space 1');
   await person.goTo('/log/run-ended');
   await person.sees(/5 of 24/);
   expect(person.faults).toEqual([]);
@@ -121,15 +123,15 @@ test('what could break something is named with its figure at the start, and wait
     person.page.$$eval(
       'button',
       (buttons) =>
-        buttons.filter(({ innerText, disabled }) => disabled && innerText.includes('Start at space 1'))
+        buttons.filter(({ innerText, disabled }) => disabled && innerText.includes('Start at tooth space 1'))
           .length,
     );
   expect(await waits()).toBe(1);
   await person.pressWords('I have looked at it on the machine: gap to jaws or head clears.');
   expect(await waits()).toBe(0);
-  await person.pressButton('Start at space 1');
+  await person.pressButton('Start at tooth space 1');
   await person.makesReady();
-  await person.sees('Space 1 cut');
+  await person.sees('Tooth space 1 cut');
   expect(person.faults).toEqual([]);
 });
 
@@ -137,15 +139,15 @@ test('the bench tells the same move as the mill', async () => {
   await startRun('same', 2);
   const person = await atMill('same');
   // 24 teeth: 1 2/3 turns, 22 spaces on 33; from space 2 in hole 22, 22 on is hole 11
-  await person.sees('Space 2 is cut. Turn clockwise: 1 whole turn 22 spaces on 33');
+  await person.sees('Tooth space 2 is cut. Turn clockwise: 1 whole turn 22 spaces on 33');
   await person.sees('Pin is in hole 22, lands in hole 11');
   await person.goTo('/');
   await person.sees(
-    'Space 2 is cut. Turn clockwise: 1 whole turn + 22 spaces on 33 Pin is in hole 22, lands in hole 11.',
+    'Tooth space 2 is cut. Turn clockwise: 1 whole turn + 22 spaces on 33 Pin is in hole 22, lands in hole 11.',
   );
   await person.goTo('/log/run-same');
   await person.sees(
-    'Next: Space 2 is cut. Turn clockwise: 1 whole turn + 22 spaces on 33. Pin is in hole 22, lands in hole 11.',
+    'Next: Tooth space 2 is cut. Turn clockwise: 1 whole turn + 22 spaces on 33. Pin is in hole 22, lands in hole 11.',
   );
 });
 

@@ -106,7 +106,7 @@ test('the card on paper: every station, a box for every space, on either sheet',
   await person.sees('← Back to the card');
   await person.sees('Lens drive, second wheel');
   await person.sees(/Spaces, rough, 2\.98 mm deep 1 2 3/);
-  await person.sees('From space 1 to space 2, and so on');
+  await person.sees('From tooth space 1 to tooth space 2, and so on');
   await person.sees(/To the finish pass .* lands in hole \d+/i);
   const pages = async () => {
     const pdf = await person.page.pdf({ preferCSSPageSize: true });

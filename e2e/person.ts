@@ -261,12 +261,12 @@ export class Person {
           [...document.querySelectorAll('button')].find(
             ({ offsetParent, innerText }) =>
               offsetParent !== null &&
-              /^(That is 0|It stands so|Done|Unlocked|Space \d+ (cut|scratched))/.test(innerText.trim()),
+              /^(That is 0|It stands so|Done|Unlocked|(Tooth space|Work hole|Flat|Slot|Place|Mark|Spline space) \d+ (cut|scratched|drilled))/.test(innerText.trim()),
           ),
         { polling: 100 },
       );
       const button = handle as ElementHandle<HTMLButtonElement>;
-      if ((await button.evaluate(({ innerText }) => innerText)).startsWith('Space')) return;
+      if ((await button.evaluate(({ innerText }) => innerText)).match(/\d+ (cut|scratched|drilled)/)) return;
       // drawn anew between being found and being pressed: it is looked for again
       const gone = await button.click().then(
         () => false,

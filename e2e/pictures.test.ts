@@ -100,7 +100,7 @@ test('what is no picture is told so, and a server that is away loses nothing', a
 test('a picture taken at the mill stands with its run in the logbook', async () => {
   const person = await place.sitDown();
   await person.goTo('/runs/run-demo-lens-second');
-  await person.sees('Space 41 cut');
+  await person.sees('Tooth space 41 cut');
   await person.key('n');
   await person.sees('Add a picture');
   await takesPhoto(person);

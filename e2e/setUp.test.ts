@@ -50,7 +50,7 @@ test('which way it pushes follows spindle and feed, and what does not fit is tol
   await person.opens('Held on a mandrel between centres, head at the left, cutter ↻, table to the right');
   await person.sees('The cut pushes the work left, towards the head');
   await person.sees('Thick end of the mandrel at the head');
-  await person.sees('Learnt before: Key it: the bare mandrel slipped at space 51.');
+  await person.sees('Learnt before: Key it: the bare mandrel slipped at tooth space 51.');
   await person.pressWords('↺ counter');
   await person.sees('The cut pushes the work right, towards the tailstock');
   await person.sees('Thick end of the mandrel at the tailstock');

@@ -72,7 +72,7 @@ test('an owner’s odd plates from a spreadsheet, a prime count, the crank on sc
   await option!.click();
   await person.sees('1 turn + 29 spaces on 31');
   await person.sees(
-    '31 moves, every space true, the last back on the first. 31 × 1 29/31 = 60 turns of the crank',
+    '31 moves, every one true, the last back on the first. 31 × 1 29/31 = 60 turns of the crank',
   );
   await person.sees('Put on plate A; its screws tight.');
 
@@ -81,7 +81,7 @@ test('an owner’s odd plates from a spreadsheet, a prime count, the crank on sc
   await person.pressButton('Turn the crank: one move');
   await person.sees('1 of 31 moves, 1 turn + 29 spaces on 31; the work has turned 11° 36′ 46″');
   await person.pressButton('Turn the crank: one move');
-  await person.sees('space 3 → 4');
+  await person.sees('no. 3 → 4');
   await person.pressButton('Done: the head stands so now');
   await person.sees('The shop remembers that the head stands so.');
   await person.sees('Two turns of the crank clockwise, the pin into hole 0.');
@@ -89,17 +89,17 @@ test('an owner’s odd plates from a spreadsheet, a prime count, the crank on sc
 
   await person.leavesField();
   await person.key('m');
-  await person.pressButton('Start at space 1');
+  await person.pressButton('Start at work hole 1');
   await person.sees('drop the pin into the nearest hole of 31, plate A: it is now hole 0.');
   await person.makesReady();
   for (let space = 1; space <= 31; space += 1) {
-    await person.sees(`Space ${space} cut`);
+    await person.sees(`Work hole ${space} drilled`);
     await person.key('Space');
     await wait(BETWEEN_COUNTS_MS);
   }
-  await person.sees('All 31 are cut. One closing move. Turn clockwise: 1 whole turn 29 spaces on 31');
+  await person.sees('All 31 are drilled. One closing move. Turn clockwise: 1 whole turn 29 spaces on 31');
   await person.pressButton('It drops in');
-  await person.sees('31 spaces, and it closes');
+  await person.sees('31 work holes, and it closes');
   expect(person.faults).toEqual([]);
 }, 120_000);
 
@@ -184,21 +184,21 @@ test('a table with a wheel: read from the start, every space, and its table to p
   await option!.click();
   await person.sees('Handwheel 6° 47′ 33″ by the wheel worst 4.9″, 1 µm in use');
   await person.sees(
-    'Not exact. Run through the motion, 53 moves: the worst space is off by 4.9″, 1 µm at Ø 80 mm; the last falls back on the first.',
+    'Not exact. Run through the motion, 53 moves: the worst one is off by 4.9″, 1 µm at Ø 80 mm; the last falls back on the first.',
   );
   await person.sees('✓ Stored');
   await person.searched();
-  await person.pressButton('The table of every space');
+  await person.pressButton('The table of every move');
   await person.sees('2 to the reading table 4°, wheel 2° 47′ 30″');
   await person.sees('All 53');
   await person.page.goBack();
   await person.sees('Not exact');
   await person.key('m');
-  await person.pressButton('Start at space 1');
+  await person.pressButton('Start at work hole 1');
   await person.sees('Come up clockwise, a turn or two, and set table and wheel to read 0 there');
   await person.makesReady();
   await person.key('Space');
-  await person.sees('Space 1 is cut. Turn clockwise, to: 4° on the table 2° 47′ 30″ on the wheel');
+  await person.sees('Work hole 1 is drilled. Turn clockwise, to: 4° on the table 2° 47′ 30″ on the wheel');
   expect(person.faults).toEqual([]);
 });
 
@@ -210,10 +210,10 @@ test('a ring that a gear needs becomes a part of its job, is drilled, put on the
   await person.types('How many', '73');
   await person.leavesField();
   await person.key('4');
-  await person.sees('73 spaces cannot be had by simple indexing with these plates');
+  await person.sees('73 cannot be had by simple indexing with these plates');
   // the first way offered is the one in brass
   await person.pressButton('Use');
-  await person.sees('73 moves, every space true');
+  await person.sees('73 moves, every one true');
   await person.searched();
   await person.pressWords('Make a plate or ring for this count');
   await person.sees('73 holes, 1.3 mm of metal between two.');

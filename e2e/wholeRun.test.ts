@@ -31,7 +31,7 @@ test('a scratch all the way round: the marks must close before the first cut, an
   await startRun('scratch', 14, 13, scratchFirst);
   const person = await atMill('scratch');
   await person.sees('scratch round');
-  await person.pressButton('Space 14 scratched');
+  await person.pressButton('Tooth space 14 scratched');
   await person.sees(
     'Scratched all round. One more move, to the first mark. Turn clockwise: 2 whole turns 18 spaces on 21',
   );
@@ -49,11 +49,11 @@ test('a scratch all the way round: the marks must close before the first cut, an
   await person.sees('Scratched all round.');
   await wait(BETWEEN_COUNTS_MS);
   await person.pressButton('It falls on the mark');
-  await person.sees('The marks close. The work stands at space 1.');
+  await person.sees('The marks close. The work stands at tooth space 1.');
   await person.page.reload({ waitUntil: 'domcontentloaded' });
-  await person.sees('The marks close. The work stands at space 1.');
-  await person.pressButton('Space 1 cut');
-  await person.sees('Space 2 cut');
+  await person.sees('The marks close. The work stands at tooth space 1.');
+  await person.pressButton('Tooth space 1 cut');
+  await person.sees('Tooth space 2 cut');
   expect(person.faults).toEqual([]);
 });
 
@@ -63,19 +63,19 @@ test('half-way: two chords with what they should be; a slip is told while there 
   // 13 cuts: twice a quarter; 39·sin(6·180°/24) = 27.577
   await person.pressButton('Half-way: check across');
   await person.sees('27.577 mm');
-  await person.types('Spaces 1 to 7, mm', '27.58');
+  await person.types('Tooth spaces 1 to 7, mm', '27.58');
   await person.sees('✓ good, 0.003 mm off');
-  await person.types('Spaces 7 to 13, mm', '30.94');
-  await person.sees('✕ one space too many between them');
-  await person.types('Spaces 7 to 13, mm', '1.0857');
+  await person.types('Tooth spaces 7 to 13, mm', '30.94');
+  await person.sees('✕ one too many between them');
+  await person.types('Tooth spaces 7 to 13, mm', '1.0857');
   await person.sees('another unit, or other edges?');
-  await person.types('Spaces 7 to 13, mm', 'x');
+  await person.types('Tooth spaces 7 to 13, mm', 'x');
   await person.sees('✕ Not a length.');
-  await person.types('Spaces 7 to 13, mm', '27.6');
+  await person.types('Tooth spaces 7 to 13, mm', '27.6');
   await person.pressButton('Write it down, go on');
-  await person.sees('Space 14 cut');
+  await person.sees('Tooth space 14 cut');
   await person.goTo('/log/run-half');
-  await person.sees('After space 13: 27.580 mm and 27.600 mm, should be 27.577 mm: good');
+  await person.sees('After no. 13: 27.580 mm and 27.600 mm, should be 27.577 mm: good');
   expect(person.faults).toEqual([]);
 });
 
@@ -84,16 +84,16 @@ test('one screen on two runs: neither waits for counts of the other', async () =
   await startRun('second', 24, 0);
   const person = await atMill('first');
   await person.makesReady();
-  await person.pressButton('Space 1 cut');
+  await person.pressButton('Tooth space 1 cut');
   await wait(BETWEEN_COUNTS_MS);
-  await person.pressButton('Space 2 cut');
+  await person.pressButton('Tooth space 2 cut');
   await person.goTo('/runs/run-second');
   await person.makesReady();
-  await person.pressButton('Space 1 cut');
-  await person.sees('Space 2 cut');
+  await person.pressButton('Tooth space 1 cut');
+  await person.sees('Tooth space 2 cut');
   await person.goTo('/runs/run-first');
-  await person.pressButton('Space 3 cut');
-  await person.sees('Space 4 cut');
+  await person.pressButton('Tooth space 3 cut');
+  await person.sees('Tooth space 4 cut');
   await person.sees('✓ stored');
   await person.seesNot(/on their way/);
 });
@@ -101,7 +101,7 @@ test('one screen on two runs: neither waits for counts of the other', async () =
 test('each step asked, the landing hole now and then; a reload keeps the step', async () => {
   await startRun('learner', 14, 1);
   const person = await atMill('learner');
-  await person.sees('Space 2 cut');
+  await person.sees('Tooth space 2 cut');
   await person.key('o');
   await person.pressWords('Ask each step');
   await person.key('Escape');
@@ -123,8 +123,8 @@ test('each step asked, the landing hole now and then; a reload keeps the step', 
   await wait(BETWEEN_COUNTS_MS);
   await person.pressButton('Locked');
   await wait(BETWEEN_COUNTS_MS);
-  await person.pressButton('Space 2 cut');
-  await person.sees('Space 2 is cut.');
+  await person.pressButton('Tooth space 2 cut');
+  await person.sees('Tooth space 2 is cut.');
   await person.key('o');
   await person.pressWords('Ask each step');
   await person.goTo('/log/run-learner');
@@ -143,7 +143,7 @@ test('measured thick on the head: once more round, so much deeper, and the recor
   await person.sees(/Once more round, 0\.\d+ mm deeper/);
   await person.pressButton('Once more round');
   await person.sees('It was cut 3.375 mm deep; one round goes to');
-  await person.pressButton('Start at space 1, 3.');
+  await person.pressButton('Start at tooth space 1, 3.');
   await person.sees(/once more, deeper, 3\.\d+ mm deep/);
   await person.sees('14 left');
   const sunk = person.page.url().split('/').at(-1)!;
@@ -164,7 +164,7 @@ test('measured thick on the head: once more round, so much deeper, and the recor
 test('interrupted with a reason, set again, and gone on under another plan as a run of its own', async () => {
   await startRun('again', 62, 9);
   const person = await atMill('again');
-  await person.sees('Space 10 cut');
+  await person.sees('Tooth space 10 cut');
   await person.key('p');
   await person.types('What was it? May be left empty.', 'Telephone');
   await person.key('Enter');
@@ -189,12 +189,12 @@ test('interrupted with a reason, set again, and gone on under another plan as a 
   await person.sees('Touch it anew, for the depth: land under the cutter');
   await wait(BETWEEN_COUNTS_MS);
   await person.pressButton('Unlocked');
-  await person.sees('Find the last space that was cut:');
+  await person.sees('Find the last tooth space that was cut:');
   await person.sees('9 is cut already');
   await wait(BETWEEN_COUNTS_MS);
   await person.makesReady();
-  await person.pressButton('Space 9 cut');
-  await person.sees('Space 10 cut');
+  await person.pressButton('Tooth space 9 cut');
+  await person.sees('Tooth space 10 cut');
   await person.goTo('/log/run-again');
   await person.sees('Gone on with in another run');
   await person.sees('Telephone');
@@ -217,7 +217,7 @@ test('on a phone and on a tablet everything to press is in sight, the figure of 
     const person = await place.sitDown();
     await person.page.setViewport({ width, height });
     await person.goTo('/runs/run-small');
-    await person.sees('Space 5 cut');
+    await person.sees('Tooth space 5 cut');
     await person.sees(/Index only before 0/);
     const outside = await person.page.evaluate(() =>
       [...document.querySelectorAll<HTMLElement>('.mill button, .mill-safe')]

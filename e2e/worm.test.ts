@@ -51,12 +51,12 @@ test('a worm drive from its door to the mill: two cards, gears of the lathe, the
   await person.press('Use plunge', 'button');
   await person.sees(/plunge, swing/);
   await person.key('m');
-  await person.pressButton('Start at space 1');
+  await person.pressButton('Start at tooth space 1');
   await person.makesReady();
-  await person.sees('1 is the first space');
+  await person.sees('1 is the first tooth space');
   // 40 teeth on 40 : 1
-  await person.pressButton('Space 1 cut');
-  await person.sees('Space 1 is cut. Turn clockwise: 1 whole turn');
+  await person.pressButton('Tooth space 1 cut');
+  await person.sees('Tooth space 1 is cut. Turn clockwise: 1 whole turn');
   expect(person.faults).toEqual([]);
 });
 

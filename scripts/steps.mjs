@@ -116,18 +116,20 @@ async function doJob(page, base, door, wishes) {
   }
   const card = { fields: hand.fields, presses: hand.presses, scrolled: Math.round(hand.scrolled), below };
   await page.waitForSelector('.start-list');
-  await hand.press('Start at space', '.ant-modal button');
+  await hand.press('Start at', '.ant-modal button');
   for (;;) {
     const button = await page.waitForFunction(
       () =>
         [...document.querySelectorAll('button')].find(
           ({ offsetParent, innerText }) =>
             offsetParent !== null &&
-            /^(That is 0|It stands so|Done|Unlocked|Space \d+ (cut|scratched))/.test(innerText.trim()),
+            /^(That is 0|It stands so|Done|Unlocked|(Tooth space|Work hole|Flat|Slot|Place|Mark|Spline space) \d+ (cut|scratched|drilled))/.test(
+              innerText.trim(),
+            ),
         ),
       { polling: 100, timeout: 20_000 },
     );
-    if ((await button.evaluate(({ innerText }) => innerText)).startsWith('Space')) break;
+    if ((await button.evaluate(({ innerText }) => innerText)).match(/\d+ (cut|scratched|drilled)/)) break;
     await button.evaluate((each) => each.click());
     hand.presses += 1;
     await wait(800);

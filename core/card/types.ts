@@ -1,6 +1,6 @@
 import type { ArrivalDetail } from '../arrival/index.ts';
 import type { BlankDetail } from '../blank/index.ts';
-import type { CutDetail } from '../cut/index.ts';
+import type { CutDetail, Divided } from '../cut/index.ts';
 import type { CutterDetail } from '../cutter/index.ts';
 import type { DividingDetail } from '../dividing/index.ts';
 import type { DriveDetail } from '../drive/index.ts';
@@ -64,8 +64,9 @@ export type TouchOn = 'outside' | 'corners' | 'throat' | 'top';
 
 /** What a run is cut by: frozen when it starts. */
 export interface Cutting {
-  /** Spaces in one round. */
+  /** Cuts in one round, and what each of them is. */
   readonly divisions: number;
+  readonly divides: Divided;
   /** Do they go once round and close? */
   readonly full: boolean;
   readonly startSpace: number;

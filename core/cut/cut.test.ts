@@ -9,7 +9,7 @@ const ONE: CutInput = {
   finishStock: measure('', 'mm'),
   startSpace: measure('1', 'count'),
 };
-const FULL = { spaces: 62, full: true };
+const FULL = { spaces: 62, full: true, divides: 'tooth-space' as const };
 const DEPTH = exact('3.375');
 const cut = (
   change: Partial<CutInput> = {},
@@ -86,14 +86,16 @@ describe('bad input, at its field', () => {
   test.each(['0', '63', '-1', '400'])('nor at space %s', (typed) => {
     expect(said(startAt(typed))).toEqual([
       expect.stringMatching(
-        new RegExp(`startSpace: The run cannot start at space ${typed}\\. Spaces run from 1 to 62\\.$`),
+        new RegExp(`startSpace: The run cannot start at ${typed}\\. Tooth spaces run from 1 to 62\\.$`),
       ),
     ]);
     expect(cut(startAt(typed)).facts).toBeNull();
   });
   test('half a space is none, and a part of a turn has nothing to come round to', () => {
     expect(said(startAt('2.5'))[0]).toMatch(/must be a whole number; 2\.5 is not/);
-    expect(said(startAt('2'), { spaces: { spaces: 9, full: false } })[0]).toMatch(/starts at space 1\.$/);
+    expect(said(startAt('2'), { spaces: { spaces: 9, full: false, divides: 'flat' } })[0]).toMatch(
+      /starts at flat 1\.$/,
+    );
   });
   test('what is wrong in two places is told in both', () => {
     expect(

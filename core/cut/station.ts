@@ -10,6 +10,7 @@ import {
 } from '../station/index.ts';
 import {
   approx,
+  capital,
   decimalText,
   lengthFigure,
   parseCount,
@@ -17,6 +18,7 @@ import {
   type Exact,
   type UnitSystem,
 } from '../units/index.ts';
+import { dividedName, wordsOfDivided, type Divided } from './divided.ts';
 import type { CutInput } from './schema.ts';
 
 /** One time round the blank: every space at one depth. */
@@ -39,6 +41,8 @@ export interface CutDetail {
 export interface Spaces {
   readonly spaces: number;
   readonly full: boolean;
+  /** What each of them is. */
+  readonly divides: Divided;
 }
 
 /** Rounds for a whole depth. Issues: those of the parser, finish-stock-too-deep. */
@@ -62,18 +66,18 @@ function roundsOf(input: CutInput, wholeDepth: Exact, system: UnitSystem): Resul
   ]);
 }
 
-/** A part of a turn has nothing to come round to: it starts at space 1. */
-function readStart(input: CutInput, { spaces, full }: Spaces): Result<number> {
+/** A part of a turn has nothing to come round to: it starts at its first. */
+function readStart(input: CutInput, { spaces, full, divides }: Spaces): Result<number> {
   const start = parseCount({
     given: input.startSpace,
-    what: 'The start space',
+    what: 'The start',
     least: 1,
     most: full ? spaces : 1,
   });
   if (start.ok) return start;
   const allowed = full
-    ? `Spaces run from 1 to ${spaces}`
-    : 'This is less than a whole turn, so it starts at space 1';
+    ? `${capital(wordsOfDivided(divides).many)} run from 1 to ${spaces}`
+    : `This is less than a whole turn, so it starts at ${dividedName({ divides }, 1)}`;
   return fail(
     ...placedUnder(
       'startSpace',

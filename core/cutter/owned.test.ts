@@ -60,10 +60,10 @@ describe('does an owned cutter serve?', () => {
     {
       starts: 2,
       verdict: 'unsure',
-      said: /across the thread, where that is m 1\.973: the spaces come 43 µm too wide/,
+      said: /across the thread, where that is m 1\.973: the tooth spaces come 43 µm too wide/,
     },
     // γ 18° 26′: 161 µm
-    { starts: 4, verdict: 'out', said: /m 1\.897: the spaces come 161 µm too wide/ },
+    { starts: 4, verdict: 'out', said: /m 1\.897: the tooth spaces come 161 µm too wide/ },
   ])('a wheel for $starts starts: a cutter of the axial pitch $verdict', ({ starts, verdict, said }) => {
     const wheel = need(40, {
       pitch: pitchOf('module', exact(2)),

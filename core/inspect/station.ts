@@ -87,7 +87,7 @@ function nameOf(id: CheckId, { teeth, helixDeg }: SpurSizes): string {
 const OUT = {
   'face-narrow': 'the face is too narrow for the jaws to lie on these slanting teeth, over however few',
   'jaws-off': 'the jaws would touch beyond the flanks of so few teeth',
-  'pin-sinks': 'such a pin sinks to the bottom of the space: take a larger one',
+  'pin-sinks': 'such a pin sinks to the bottom of the tooth space: take a larger one',
   'pin-hidden': 'such a pin lies below the tips: take a larger one',
 } as const;
 

@@ -198,7 +198,7 @@ function settingWorking(table: TableSetting | null, h: string, D: string): Worki
   if (table?.wider != null)
     lines.push({
       key: 'wider',
-      label: 'Mouth of a space wider, for the nearest mark, at most',
+      label: 'Mouth of a tooth space wider, for the nearest mark, at most',
       formula: '2\\sqrt{h(D_c - h)}\\,\\tan\\delta',
       put: `2\\sqrt{${h}(${D} - ${h})}\\,\\tan ${decimalText(Math.abs(table.off), 4)}^\\circ`,
       ...mmResult(table.wider, 3),
@@ -224,7 +224,7 @@ export function cautionsOf({ hand, test, table, faceWidth }: LeadDetail): Cautio
     {
       code: 'draw-clear',
       when: 'Before running back',
-      text: 'draw clear. The gears have slack: a cutter left in its space drags across the flank it has just cut.',
+      text: 'draw clear. The gears have slack: a cutter left in its tooth space drags across the flank it has just cut.',
     },
     {
       code: 'lead-hand',

@@ -261,7 +261,7 @@ describe('bad input: a sentence at the field, the other stations keep working', 
       change((part) => ({ cut: { ...part.cut, startSpace: measure(typed, 'count') } }));
     expect(planned(start('15')).cutting?.startSpace).toBe(15);
     expect(sentences(start('59'), 'parts.p1.cut.startSpace')[0]).toBe(
-      'The run cannot start at space 59. Spaces run from 1 to 58.',
+      'The run cannot start at 59. Tooth spaces run from 1 to 58.',
     );
   });
 });

@@ -1,3 +1,4 @@
+import { wordsOfDivided } from '../cut/index.ts';
 import { markText, rimText, type Landing } from '../dividing/index.ts';
 import type { Run } from '../run/index.ts';
 import { handleOf } from '../setup/index.ts';
@@ -68,6 +69,7 @@ export function landingFigures(run: Run, landing: Landing): readonly Figure[] {
 /** What stands large while a prompt is the thing to do. */
 export function promptFigures(run: Run, prompt: Prompt): readonly Figure[] {
   const handle = handleOf(run.mount);
+  const { done } = wordsOfDivided(run.divides);
   const mm = (value: number) => lengthText(value, run.units, 'fine');
   switch (prompt.do) {
     case 'turn':
@@ -112,7 +114,7 @@ export function promptFigures(run: Run, prompt: Prompt): readonly Figure[] {
     case 'zero':
       return [shown('0', run.move.method === 'stepper' ? 'on the count' : 'on the dial')];
     case 'find':
-      return [shown(prompt.space, 'is cut already')];
+      return [shown(prompt.space, `is ${done} already`)];
     case 'stand':
       return [shown(prompt.space, 'is where it stands')];
     case 'register':
@@ -121,7 +123,7 @@ export function promptFigures(run: Run, prompt: Prompt): readonly Figure[] {
       return [
         shown(
           prompt.space,
-          prompt.again ? 'is cut already' : prompt.scratch ? 'is scratched next' : 'is cut next',
+          prompt.again ? `is ${done} already` : prompt.scratch ? 'is scratched next' : `is ${done} next`,
         ),
       ];
     case 'marks':

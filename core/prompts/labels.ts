@@ -1,11 +1,13 @@
+import { dividedName, wordsOfDivided } from '../cut/index.ts';
+import { capital } from '../units/index.ts';
 import type { Run } from '../run/index.ts';
 import type { Prompt } from './prompt.ts';
 
 /** What is pressed when a prompt is done. */
-export function promptDone(prompt: Prompt): string {
+export function promptDone(run: Run, prompt: Prompt): string {
   switch (prompt.do) {
     case 'cut':
-      return prompt.scratch ? `Space ${prompt.space} scratched` : `Space ${prompt.space} cut`;
+      return `${capital(dividedName(run, prompt.space))} ${prompt.scratch ? 'scratched' : wordsOfDivided(run.divides).done}`;
     case 'back':
     case 'out':
     case 'on':

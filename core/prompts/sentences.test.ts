@@ -65,11 +65,11 @@ describe('what the mill says, word for word', () => {
     expect(between(begin(card()))).toEqual([
       'Run the table back, to the left, past 0 on its dial.',
       'Unlock the spindle.',
-      'To space 2: turn clockwise 2 turns + 18 spaces on 21; from hole 0 the pin lands in hole 18.',
+      'To tooth space 2: turn clockwise 2 turns + 18 spaces on 21; from hole 0 the pin lands in hole 18.',
       'Look at the plate, not at the screen: which hole is the pin in now?',
       'Bring the arms round to the pin: 18 spaces, 19 holes with the pin’s own.',
       'Lock the spindle.',
-      'Cut space 2: feed on until the table reads 25.80 mm (5 turns + 16.1 marks).',
+      'Cut tooth space 2: feed on until the table reads 25.80 mm (5 turns + 16.1 marks).',
     ]);
   });
 
@@ -87,14 +87,14 @@ describe('what the mill says, word for word', () => {
       'Run back, to the left, until the cutter is clear of the work.',
       'Raise the knee to 4.000 mm (0.1575 in).',
       'Feed on slowly: where the turning cutter first touches, stop and set the table’s dial to 0.84 mm (16.7 marks): 0 is where uncut work would touch at full depth.',
-      'Cut space 1: feed on until the table reads 25.80 mm (5 turns + 16.1 marks), and mark it.',
+      'Cut tooth space 1: feed on until the table reads 25.80 mm (5 turns + 16.1 marks), and mark it.',
     ]);
     expect(to(1)[0]).toBe('Run the table back, to the left, past 0 on its dial.');
     expect(to(14).at(-1)).toBe(
-      'Cut space 1: feed on until the table reads 25.80 mm (5 turns + 16.1 marks), and mark it.',
+      'Cut tooth space 1: feed on until the table reads 25.80 mm (5 turns + 16.1 marks), and mark it.',
     );
     expect(allSaid(run).match(/first touches/g)).toHaveLength(1);
-    expect(allSaid(begin(card()))).toContain('stop and set the table’s dial to 0.\nCut space 1');
+    expect(allSaid(begin(card()))).toContain('stop and set the table’s dial to 0.\nCut tooth space 1');
   });
 
   test('in inches the same: 0.84 mm is .033 in, and half an inch of face', () => {
@@ -134,13 +134,13 @@ describe('what the mill says, word for word', () => {
       'Raise the knee until the turning cutter just marks the outside; the dial of the knee to 0.',
       'Run back, to the left, until the cutter is clear of the work.',
       'Unlock the spindle.',
-      expect.stringMatching(/^Find space 5, which is cut/),
+      expect.stringMatching(/^Find tooth space 5, which is cut/),
     ]);
     // the cut it left off at takes nothing off: the table is set in the next one
     expect(first.join(' ')).not.toMatch(/first touches/);
     expect(lines(1).slice(-2)).toEqual([
       'Feed on slowly: where the turning cutter first touches, stop and set the table’s dial to 0.',
-      'Cut space 6: feed on until the table reads 25.80 mm (5 turns + 16.1 marks).',
+      'Cut tooth space 6: feed on until the table reads 25.80 mm (5 turns + 16.1 marks).',
     ]);
   });
 
@@ -223,10 +223,10 @@ describe('what the mill says, word for word', () => {
       // gone on with, it is found along the table: nothing is turned
       const again = allSaid(begin(rack, equipment, { runId: 'r2', continues: { run, done: 4 } }));
       expect(again).toContain(
-        'Move the table until metal that is not cut, between two spaces, stands under the cutter.\nLock the table.',
+        'Move the table until metal that is not cut, between two tooth spaces, stands under the cutter.\nLock the table.',
       );
       expect(again).toContain(
-        'Find space 4, which is cut: spindle stopped, coming from the same side as ever,',
+        'Find tooth space 4, which is cut: spindle stopped, coming from the same side as ever,',
       );
       expect(again).not.toMatch(/clockwise|spindle\.|Run the table/);
       expect(said).toContain(
@@ -237,13 +237,15 @@ describe('what the mill says, word for word', () => {
       expect(between(run)).toEqual([
         'Run the cross slide back, past 0 on its dial.',
         'Unlock the table.',
-        expect.stringMatching(/^To space 2: table on to 0 turns, mark /),
+        expect.stringMatching(/^To tooth space 2: table on to 0 turns, mark /),
         'Lock the table.',
-        'Cut space 2: feed on until the cross slide reads 25.87 mm.',
+        'Cut tooth space 2: feed on until the cross slide reads 25.87 mm.',
       ]);
       // the table is named where it divides, is locked or unlocked, and nowhere else
       for (const line of said.split('\n').filter((each) => /table/.test(each)))
-        expect(line).toMatch(/^(Unlock|Lock) the table\.$|table on to|^Bring the place|^Back to space 1/);
+        expect(line).toMatch(
+          /^(Unlock|Lock) the table\.$|table on to|^Bring the place|^Back to tooth space 1/,
+        );
     }
   });
 
@@ -283,8 +285,8 @@ describe('what the mill says, word for word', () => {
       (choice) => choice.method === 'compound' && choice.circle === 23 && choice.back.circle === 33,
     );
     expect(between(run).slice(2, 5)).toEqual([
-      'To space 2: back pin home, crank pin out; turn clockwise 21 spaces on 23; from hole 0 the pin lands in hole 21.',
-      'To space 2, crank pin home, back pin out: crank and plate together 11 spaces back on 33 and half a turn more, then come up clockwise; from hole 0 the back pin lands in hole 11.',
+      'To work hole 2: back pin home, crank pin out; turn clockwise 21 spaces on 23; from hole 0 the pin lands in hole 21.',
+      'To work hole 2, crank pin home, back pin out: crank and plate together 11 spaces back on 33 and half a turn more, then come up clockwise; from hole 0 the back pin lands in hole 11.',
       'Look at the plate, not at the screen: which hole is each pin in now?',
     ]);
   });
@@ -293,7 +295,7 @@ describe('what the mill says, word for word', () => {
     const run = freeze({ head: STOCK_ROTARY, count: 53, rounds: 2 }, 'handwheel');
     const change = stretchOf(run, { next: run.cuts[53]!, last: run.cuts[52]! });
     expect(change.map((prompt) => promptText(run, prompt))).toContain(
-      'On to space 1: turn on clockwise, to table 0°, wheel 0°: there the work has gone once round.',
+      'On to work hole 1: turn on clockwise, to table 0°, wheel 0°: there the work has gone once round.',
     );
   });
 
@@ -301,7 +303,7 @@ describe('what the mill says, word for word', () => {
     const run = freeze({ head: STOCK_ROTARY, count: 53, rounds: 2 }, 'stepper');
     expect(between(run).slice(1, 3)).toEqual([
       'Unlock the spindle.',
-      'To space 2: let the motor go on to 2717 steps, 2717 on from here.',
+      'To work hole 2: let the motor go on to 2717 steps, 2717 on from here.',
     ]);
     const change = stretchOf(run, { next: run.cuts[53]!, last: run.cuts[52]! }).map((prompt) =>
       promptText(run, prompt),
@@ -309,7 +311,7 @@ describe('what the mill says, word for word', () => {
     // 52 spaces are 141 283 steps of 144 000
     expect(change.slice(1, 4)).toEqual([
       'Unlock the spindle.',
-      'On to space 1: let the motor go on to 144000 steps, 2717 on from here.',
+      'On to work hole 1: let the motor go on to 144000 steps, 2717 on from here.',
       'Set the count of Motor to 0 where it stands: the next round is counted from here.',
     ]);
   });
@@ -374,7 +376,7 @@ describe('one screen, one thing to do', () => {
       'The move is made',
       'The arms are round',
       'Locked',
-      'Space 3 cut',
+      'Tooth space 3 cut',
     ]);
   });
 
@@ -395,7 +397,7 @@ describe('one screen, one thing to do', () => {
     expect(asked('always')).toHaveLength(run.divisions - 1);
   });
 
-  test('after a scratch round nobody is asked to move: the work stands at space 1, and the depth is next', () => {
+  test('after a scratch round nobody is asked to move: the work stands at tooth space 1, and the depth is next', () => {
     const run = begin(card((part) => ({ ...part, cut: { ...part.cut, scratch: true } })));
     for (const eachStep of [false, true]) {
       const hand = new Hand(run, eachStep, new Mill(run));
@@ -430,19 +432,19 @@ test('on paper and in a list: the same prompts, a stretch at a time', () => {
   const run = begin(twice);
   const sheet = promptSheet(run);
   expect(sheet.map(({ title }) => title)).toEqual([
-    'To space 1',
-    'From space 1 to space 2, and so on',
+    'To tooth space 1',
+    'From tooth space 1 to tooth space 2, and so on',
     'To the finish pass',
-    'After the last space',
+    'After the last tooth space',
   ]);
   // 14 teeth on 40 : 1 are 2 turns and 18 spaces on 21; fourteen moves of 18 end in hole 0 again
   expect(sheet[1]!.lines).toContain(
-    'To space 2: turn clockwise 2 turns + 18 spaces on 21; from hole 0 the pin lands in hole 18.',
+    'To tooth space 2: turn clockwise 2 turns + 18 spaces on 21; from hole 0 the pin lands in hole 18.',
   );
   expect(sheet[2]!.lines[2]).toBe(
-    'On to space 1: turn clockwise 2 turns + 18 spaces on 21; from hole 3 the pin lands in hole 0.',
+    'On to tooth space 1: turn clockwise 2 turns + 18 spaces on 21; from hole 3 the pin lands in hole 0.',
   );
-  expect(sheet[3]!.lines.at(-1)).toMatch(/bring the cutter to space 1/);
+  expect(sheet[3]!.lines.at(-1)).toMatch(/bring the cutter to tooth space 1/);
   // learners' questions have no place on paper
   expect(sheet.flatMap(({ lines }) => lines).join(' ')).not.toMatch(/which hole/);
   const summary = summarise(foldRun(run, []));

@@ -1,3 +1,4 @@
+import { dividedName, wordsOfDivided } from '../cut/index.ts';
 import { armsText, backText, landingText, moveText, plateTurnsOf, type Landing } from '../dividing/index.ts';
 import { trainText } from '../gearing/index.ts';
 import { layOrder } from '../lead/index.ts';
@@ -6,7 +7,7 @@ import { handleOf } from '../setup/index.ts';
 import { bothUnitsText, capital, lengthText, plural } from '../units/index.ts';
 import { backWay, onDial, onTravelDial, travelsOf } from './handles.ts';
 import { circleOf } from './moves.ts';
-import type { Prompt, PromptOf, WayBack } from './prompt.ts';
+import type { Prompt, PromptOf } from './prompt.ts';
 
 /** Less than a dial shows, mm. */
 const READS_AS_0 = 0.005;
@@ -18,7 +19,7 @@ function readingText(run: Run, landing: Landing): string {
 }
 
 function turnText(run: Run, { landing, from, space, round }: PromptOf<'turn'>): string {
-  const goes = round ? `On to space ${space}` : `To space ${space}`;
+  const goes = `${round ? 'On to' : 'To'} ${dividedName(run, space)}`;
   const was = from && 'hole' in from ? `from hole ${from.hole} ` : '';
   switch (landing.on) {
     case 'plate':
@@ -37,32 +38,34 @@ function turnText(run: Run, { landing, from, space, round }: PromptOf<'turn'>): 
   }
 }
 
-function plateText({ back, circle, from, hole, space }: PromptOf<'turn-plate'>): string {
+function plateText(run: Run, { back, circle, from, hole, space }: PromptOf<'turn-plate'>): string {
+  const goes = `To ${dividedName(run, space)}`;
   const move = backText({ spaces: back, circle });
   const lands = `from hole ${from} the back pin lands in hole ${hole}`;
   return back < 0
-    ? `To space ${space}, crank pin home, back pin out: crank and plate together ${move} and half a turn more, then come up clockwise; ${lands}.`
-    : `To space ${space}, crank pin home, back pin out: crank and plate together clockwise, ${move}; ${lands}.`;
+    ? `${goes}, crank pin home, back pin out: crank and plate together ${move} and half a turn more, then come up clockwise; ${lands}.`
+    : `${goes}, crank pin home, back pin out: crank and plate together clockwise, ${move}; ${lands}.`;
 }
 
-function returnText(by: WayBack, space: number): string {
+function returnText(run: Run, { by, space }: PromptOf<'return'>): string {
+  const goes = `Back to ${dividedName(run, space)}`;
   const up = 'and half a turn more, then come up clockwise';
   switch (by.on) {
     case 'plate':
-      return `Back to space ${space}: turn back ${moveText(by)} ${up} into that hole: it is hole 0 again.`;
+      return `${goes}: turn back ${moveText(by)} ${up} into that hole: it is hole 0 again.`;
     case 'two-circles': {
       const plate =
         by.back === 0
           ? ''
           : ` Then plate and crank together, by the back pin, ${backText({ spaces: by.back, circle: by.backCircle })}${by.back < 0 ? ` ${up}` : ''}: both are in hole 0 again.`;
-      return `Back to space ${space}: turn the pin back ${moveText(by)} ${up} into that hole.${plate}`;
+      return `${goes}: turn the pin back ${moveText(by)} ${up} into that hole.${plate}`;
     }
     case 'ring':
-      return `Back to space ${space}: draw the pin, turn the work back ${plural(by.spaces, 'space')} of ${by.circle} into hole 0.`;
+      return `${goes}: draw the pin, turn the work back ${plural(by.spaces, 'space')} of ${by.circle} into hole 0.`;
     case 'dial':
-      return `Back to space ${space}: turn back past 0 by half a turn, then come up to 0 from the same side as ever.`;
+      return `${goes}: turn back past 0 by half a turn, then come up to 0 from the same side as ever.`;
     case 'steps':
-      return `Back to space ${space}: let the motor go back past 0 by half a turn of the crank, then on to 0.`;
+      return `${goes}: let the motor go back past 0 by half a turn of the crank, then on to 0.`;
   }
 }
 
@@ -116,7 +119,7 @@ function registerText(run: Run, { work }: PromptOf<'register'>): string {
     case 'table': {
       const name = run.mill?.name ?? 'the mill';
       return work === 'fresh'
-        ? `Bring the place of the first space under the cutter, from the side you go on to, and set the table’s dial of ${name} to 0 there.`
+        ? `Bring the place of the first ${wordsOfDivided(run.divides).one} under the cutter, from the side you go on to, and set the table’s dial of ${name} to 0 there.`
         : `Without moving the table, set its dial on ${name} to 0.`;
     }
   }
@@ -187,18 +190,25 @@ function backAlongText(run: Run, { to, slack }: PromptOf<'back'>): string {
 }
 
 function cutText(run: Run, { space, scratch, again, sink, through }: PromptOf<'cut'>): string {
-  const mark = !scratch && (space === 1 || space % 10 === 0) ? ', and mark it' : '';
-  if (scratch) return `Scratch space ${space}, a line over the whole face.`;
-  if (again) return `Run through space ${space} once more: it is cut already, and nothing may come off.`;
-  if (sink !== null) return `Sink the cutter ${depthText(run, sink)}, in space ${space}${mark}.`;
-  return through === null
-    ? `Cut space ${space} over the whole face${mark}.`
-    : `Cut space ${space}: feed on until the ${travelsOf(run)} reads ${travelText(run, through)}${mark}.`;
+  const tells = !scratch && run.divides !== 'mark' && (space === 1 || space % 10 === 0);
+  const mark = tells ? ', and mark it' : '';
+  const name = dividedName(run, space);
+  const { verb, done } = wordsOfDivided(run.divides);
+  if (scratch)
+    return run.divides === 'hole'
+      ? `Mark the place of ${name}.`
+      : `Scratch ${name}, a line over the whole face.`;
+  if (again) return `Run through ${name} once more: it is ${done} already, and nothing may come off.`;
+  if (sink !== null) return `Sink the cutter ${depthText(run, sink)}, in ${name}${mark}.`;
+  if (through === null)
+    return run.divides === 'hole' ? `Drill ${name}${mark}.` : `Cut ${name} over the whole face${mark}.`;
+  return `${capital(verb)} ${name}: feed on until the ${travelsOf(run)} reads ${travelText(run, through)}${mark}.`;
 }
 
 /** A prompt as a whole sentence, right for a hand that does just what it says. */
 export function promptText(run: Run, prompt: Prompt): string {
   const handle = handleOf(run.mount);
+  const { many, done, fits } = wordsOfDivided(run.divides);
   switch (prompt.do) {
     case 'prepare':
       return prompt.what;
@@ -209,9 +219,9 @@ export function promptText(run: Run, prompt: Prompt): string {
     case 'scribe':
       return `${layOrder('table').scribe}: it must run as a ${prompt.hand}-hand thread. If not, one idler more or less.`;
     case 'find':
-      return `Find space ${prompt.space}, which is cut: spindle stopped, ${run.mill ? 'coming from the same side as ever' : 'coming up clockwise'}, the cutter must drop into it without touching a flank.`;
+      return `Find ${dividedName(run, prompt.space)}, which is ${done}: spindle stopped, ${run.mill ? 'coming from the same side as ever' : 'coming up clockwise'}, the cutter must ${fits}.`;
     case 'stand':
-      return `Nothing has been loosened: the work stands at space ${prompt.space} as it closed, and the cutter, spindle stopped, drops into it.`;
+      return `Nothing has been loosened: the work stands at ${dividedName(run, prompt.space)} as it closed: spindle stopped, the cutter must ${fits}.`;
     case 'register':
       return registerText(run, prompt);
     case 'zero':
@@ -228,8 +238,8 @@ export function promptText(run: Run, prompt: Prompt): string {
       return `${capital(handle.in)} until the cutter only marks ${touchedText(run)}.`;
     case 'land':
       return run.mill
-        ? 'Move the table until metal that is not cut, between two spaces, stands under the cutter.'
-        : 'Turn the work until outside that is not cut, between two spaces, stands under the cutter.';
+        ? `Move the table until metal that is not cut, between two ${many}, stands under the cutter.`
+        : `Turn the work until outside that is not cut, between two ${many}, stands under the cutter.`;
     case 'first-touch':
       return firstTouchText(run, prompt.reads);
     case 'depth':
@@ -251,9 +261,9 @@ export function promptText(run: Run, prompt: Prompt): string {
     case 'turn':
       return turnText(run, prompt);
     case 'turn-plate':
-      return plateText(prompt);
+      return plateText(run, prompt);
     case 'return':
-      return returnText(prompt.by, prompt.space);
+      return returnText(run, prompt);
     case 'tell-hole':
       return prompt.backHole === null
         ? 'Look at the plate, not at the screen: which hole is the pin in now?'
@@ -263,11 +273,11 @@ export function promptText(run: Run, prompt: Prompt): string {
     case 'chord':
       return 'Half-way: spindle stopped, measure across what is cut while there is metal.';
     case 'marks':
-      return `The cutter must fall exactly on the mark of space ${prompt.space}. Look with a lens, spindle stopped.`;
+      return `The cutter must fall exactly on the scratch of ${dividedName(run, prompt.space)}. Look with a lens, spindle stopped.`;
     case 'cut':
       return cutText(run, prompt);
     case 'judge':
-      return `Spindle stopped, bring the cutter to space ${prompt.space}: it must drop in without touching a flank.`;
+      return `Spindle stopped, bring the cutter to ${dividedName(run, prompt.space)}: it must ${fits}.`;
     case 'finish':
       return run.mill
         ? 'A row does not close. Measure from the first to the last before it comes off.'
@@ -284,7 +294,7 @@ export function promptWhy(run: Run, prompt: Prompt): string | null {
       return run.helix ? 'Locked, a gear or the pin breaks.' : null;
     case 'out':
       return run.helix
-        ? 'The gears have slack. Run back in the space and the cutter drags across the flank it has just cut.'
+        ? 'The gears have slack. Run back where it is and the cutter drags across the flank it has just cut.'
         : null;
     case 'turn':
       if (prompt.landing.on === 'steps')
@@ -292,7 +302,7 @@ export function promptWhy(run: Run, prompt: Prompt): string | null {
       if (prompt.landing.on === 'ring') return null;
       return 'Past it? Back off half a turn and come up again.';
     case 'turn-plate':
-      return prompt.back < 0 ? 'Every space is come to clockwise, so that the slack lies on one side.' : null;
+      return prompt.back < 0 ? 'Every one is come to clockwise, so that the slack lies on one side.' : null;
     case 'first-touch':
       return 'Where it is clear to index, and how far to feed, is counted from here.';
     case 'register':

@@ -1,3 +1,4 @@
+import { dividedName, wordsOfDivided } from '../cut/index.ts';
 import type { Run, RunSummary } from '../run/index.ts';
 import { AT_STOPS, cutBefore, progressOf, standingOf } from './progress.ts';
 import { stretchOf } from './stretch.ts';
@@ -47,13 +48,18 @@ export function promptSheet(run: Run): SheetStretch[] {
   const begun = cuts.filter(({ round }, i) => i > 0 && round !== cuts[i - 1]!.round);
   return [
     {
-      title: `To space ${first.space}`,
+      title: `To ${dividedName(run, first.space)}`,
       lines: stretchOf(run, { next: first, last: null }).map((prompt) => promptText(run, prompt)),
     },
     ...(second?.round === first.round
-      ? [{ title: `From space ${first.space} to space ${second.space}, and so on`, lines: lines(second) }]
+      ? [
+          {
+            title: `From ${dividedName(run, first.space)} to ${dividedName(run, second.space)}, and so on`,
+            lines: lines(second),
+          },
+        ]
       : []),
     ...begun.map((next) => ({ title: `To the ${roundName(run, next.round)}`, lines: lines(next) })),
-    { title: 'After the last space', lines: lines(null) },
+    { title: `After the last ${wordsOfDivided(run.divides).one}`, lines: lines(null) },
   ];
 }

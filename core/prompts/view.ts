@@ -1,6 +1,7 @@
 import type { Cut, Run } from '../run/index.ts';
 import { cutBefore, type Progress } from './progress.ts';
 import type { Prompt } from './prompt.ts';
+import { dividedName, wordsOfDivided } from '../cut/index.ts';
 import { capital } from '../units/index.ts';
 import { promptFigures, type Figure } from './figures.ts';
 import { promptDone } from './labels.ts';
@@ -66,7 +67,7 @@ const VERB: Readonly<Record<Cut['landing']['on'], string>> = {
 /** What was done last, in a few words. */
 function stands(run: Run, last: Cut): string {
   const scratched = run.rounds[last.round - 1]?.name === 'scratch';
-  return `Space ${last.space} is ${scratched ? 'scratched' : 'cut'}.`;
+  return `${capital(dividedName(run, last.space))} is ${scratched ? 'scratched' : wordsOfDivided(run.divides).done}.`;
 }
 
 interface At {
@@ -77,19 +78,22 @@ interface At {
 }
 
 function leadOfTurn(landing: Cut['landing'], { run, next, last, progress }: At): string {
+  const { done } = wordsOfDivided(run.divides);
   const verb = run.mill ? 'Table to:' : VERB[landing.on];
   if (!last) return verb;
   if (!next)
-    return `All ${run.divisions} are cut. ${run.helix ? 'It is clear and run back. ' : ''}One closing move. ${verb}`;
+    return `All ${run.divisions} are ${done}. ${run.helix ? 'It is clear and run back. ' : ''}One closing move. ${verb}`;
   if (progress.now.some((prompt) => prompt.do === 'marks'))
     return `Scratched all round. One more move, to the first mark. ${verb}`;
   if (next.round !== last.round)
-    return `${capital(roundName(run, last.round))} is done. On to space ${next.space} again. ${verb}`;
+    return `${capital(roundName(run, last.round))} is done. On to ${dividedName(run, next.space)} again. ${verb}`;
   return `${run.helix ? 'Run back, the cutter clear.' : stands(run, last)} ${verb}`;
 }
 
 function leadOf(main: Prompt, at: At): string {
   const { run, next, last, progress } = at;
+  const { one, done } = wordsOfDivided(run.divides);
+  const where = `The work stands at ${next ? dividedName(run, next.space) : 'its end'}.`;
   const deepest = next && run.rounds[next.round - 1]?.name;
   switch (main.do) {
     case 'turn':
@@ -101,25 +105,27 @@ function leadOf(main: Prompt, at: At): string {
     case 'depth':
     case 'in':
       if (progress.made > 0 && progress.prompts.some((prompt) => prompt.do === 'marks'))
-        return `The marks close. The work stands at space ${next?.space}.`;
+        return `The marks close. ${where}`;
       return next && last && next.round !== last.round
-        ? `The work stands at space ${next.space}. The depth of the ${roundName(run, next.round)}:`
-        : `The work stands at space ${next?.space}.`;
+        ? `${where} The depth of the ${roundName(run, next.round)}:`
+        : where;
     case 'land':
       return 'Touch it anew, for the depth:';
     case 'find':
-      return 'Find the last space that was cut:';
+      return `Find the last ${one} that was ${done}:`;
     case 'stand':
       return 'Once more round, deeper:';
     case 'cut':
       if (last)
-        return progress.now.length > 1 ? `The work stands at space ${main.space}. Do not crank:` : 'Now';
+        return progress.now.length > 1
+          ? `The work stands at ${dividedName(run, main.space)}. Do not crank:`
+          : 'Now';
       if (progress.made > 0) return 'Everything stands at its start:';
       return deepest === 'scratch' ? 'First a scratch, all the way round:' : 'First cut:';
     case 'judge':
-      return `All ${run.divisions} are cut, and the closing move is made:`;
+      return `All ${run.divisions} are ${done}, and the closing move is made:`;
     case 'finish':
-      return `All ${run.divisions} are cut.`;
+      return `All ${run.divisions} are ${done}.`;
     case 'prepare':
     case 'centre':
     case 'swing':
@@ -144,15 +150,16 @@ function figuresOf({
   readonly progress: Progress;
   readonly first: boolean;
 }): readonly Figure[] {
+  const { one, done } = wordsOfDivided(run.divides);
   if (first && main.do === 'cut' && now.length > 1)
     return [
       {
         figure: String(main.space),
         words: main.again
-          ? 'is cut already'
+          ? `is ${done} already`
           : main.space === 1
-            ? 'is the first space'
-            : 'is the space to start at',
+            ? `is the first ${one}`
+            : `is the ${one} to start at`,
         brass: true,
       },
     ];
@@ -167,11 +174,10 @@ function figuresOf({
 function landsLine(main: Prompt, now: readonly Prompt[], run: Run): string[] {
   if (main.do !== 'turn') return [];
   const { landing, from, space } = main;
+  const name = `${capital(dividedName(run, space))} of ${run.divisions}.`;
   if (landing.on === 'steps')
-    return [
-      `Counted from the start of the round; ${landing.by} on from here. Space ${space} of ${run.divisions}.`,
-    ];
-  if (!('hole' in landing) || !from || !('hole' in from)) return [`Space ${space} of ${run.divisions}.`];
+    return [`Counted from the start of the round; ${landing.by} on from here. ${name}`];
+  if (!('hole' in landing) || !from || !('hole' in from)) return [name];
   const plate = now.find((prompt) => prompt.do === 'turn-plate');
   const back =
     plate?.do === 'turn-plate'
@@ -206,6 +212,6 @@ export function sayNow(run: Run, { next }: { readonly next: Cut | null }, progre
     figures: figuresOf({ main, run, progress, first }),
     lines,
     why: promptWhy(run, main),
-    done: promptDone(now.at(-1)!),
+    done: promptDone(run, now.at(-1)!),
   };
 }

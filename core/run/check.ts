@@ -11,6 +11,6 @@ export function checkEvent(run: Run, event: RunEvent): Issue[] {
   if (event.runId !== run.id) return [{ ...issue, code: 'event-from-other-run' }];
   if (!('round' in event)) return [];
   if (placeOf(run, event) >= 0) return [];
-  const allowed = `It has ${run.rounds.length === 1 ? '1 round' : `${run.rounds.length} rounds`} of ${run.divisions} spaces`;
+  const allowed = `It has ${run.rounds.length === 1 ? '1 round' : `${run.rounds.length} rounds`} of ${run.divisions} cuts`;
   return [{ ...issue, code: 'event-names-no-cut', allowed }];
 }

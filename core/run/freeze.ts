@@ -168,7 +168,7 @@ export function freezeRun({
   if (!part.cutting || !choice || !aim || (!head && !mill))
     return fail({ ...wrong, code: 'not-ready-to-cut', allowed: `look at ${lacking(part)} first` });
 
-  const { divisions, full, helix, laid, touchOn, mount, minutesPerCut, running, outside, bore } =
+  const { divisions, divides, full, helix, laid, touchOn, mount, minutesPerCut, running, outside, bore } =
     part.cutting;
   const from = start.continues ?? null;
   const thick = start.deepens ?? null;
@@ -219,6 +219,7 @@ export function freezeRun({
     gear: whatItIs(part),
     units: job.units,
     divisions,
+    divides,
     full,
     startSpace,
     head,

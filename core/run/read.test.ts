@@ -44,6 +44,7 @@ describe('runs that rest from earlier versions', () => {
     expect(run).toMatchObject({
       version: RUN_VERSION,
       running: null,
+      divides: 'place',
       helix: null,
       mill: { marks: 100, scaleMinutes: 60, headTilts: false },
       cuts: rack['cuts'],
@@ -200,6 +201,7 @@ describe('runs that rest from earlier versions', () => {
     expect(run).toMatchObject({
       version: RUN_VERSION,
       running: null,
+      divides: 'tooth-space',
       piece: { kind: 'work', name: '' },
       continues: null,
       safe: null,
@@ -217,6 +219,7 @@ describe('runs that rest from earlier versions', () => {
       ...rested,
       version: RUN_VERSION,
       running: null,
+      divides: 'tooth-space',
       deepens: null,
       mount: null,
       laid: null,
@@ -237,6 +240,7 @@ describe('runs that rest from earlier versions', () => {
       ...rested,
       version: RUN_VERSION,
       running: null,
+      divides: 'tooth-space',
       mount: null,
       laid: null,
       touchOn: null,
@@ -271,6 +275,7 @@ describe('runs that rest from earlier versions', () => {
       ...rested,
       version: RUN_VERSION,
       running: null,
+      divides: 'tooth-space',
       laid: null,
       touchOn: null,
       measured: true,
@@ -284,7 +289,13 @@ describe('runs that rest from earlier versions', () => {
 
   test('version 8, which told a gear by the title of its first station: measured where it was a gear', () => {
     const rested = JSON.parse(readFileSync(new URL('./samples/v8.json', import.meta.url), 'utf8')) as Run;
-    expect(readRun(rested)).toEqual({ ...rested, version: RUN_VERSION, running: null, measured: true });
+    expect(readRun(rested)).toEqual({
+      ...rested,
+      version: RUN_VERSION,
+      running: null,
+      divides: 'tooth-space',
+      measured: true,
+    });
     const titled = (title: string) => [{ number: 1, title, answer: '' }];
     for (const title of ['Spacing', 'Drive', 'Gearing'])
       expect(readRun({ ...rested, card: titled(title) }).measured).toBe(false);

@@ -100,6 +100,23 @@ const fromV8 = (run: RawRun): RawRun => ({
   measured: (run['card'] as readonly { readonly title?: unknown }[]).some(({ title }) => title === 'Gear'),
 });
 
+const SPACED: Readonly<Record<string, string>> = {
+  hole: 'hole',
+  slot: 'slot',
+  flat: 'flat',
+  spline: 'spline',
+  mark: 'mark',
+  tooth: 'tooth-space',
+  teeth: 'tooth-space',
+};
+
+/** What was cut at each place stood only in the words of the card: `7 flats round`, `58 teeth, m 1.25`. */
+function fromV9(run: RawRun): RawRun {
+  const [, word = ''] = /^\d+ ([a-z]+?)s?\b/.exec(String(run['gear'])) ?? [];
+  const gear = run['measured'] === true || run['helix'] !== null || run['laid'] !== null;
+  return { ...run, version: 10, divides: SPACED[word] ?? (gear ? 'tooth-space' : 'place') };
+}
+
 /**
  * A run as it rests, of whatever version, brought up to today's and checked. A run's cuts and moves never
  * change.
@@ -115,5 +132,6 @@ export function readRun(raw: unknown): Run {
   if (run.version === 6) run = fromV6(run);
   if (run.version === 7) run = fromV7(run);
   if (run.version === 8) run = fromV8(run);
+  if (run.version === 9) run = fromV9(run);
   return runSchema.parse(run);
 }

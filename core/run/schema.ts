@@ -1,11 +1,12 @@
 import { z } from 'zod';
+import { dividedSchema } from '../cut/index.ts';
 import { dividingChoiceSchema, landingSchema } from '../dividing/index.ts';
 import { idSchema } from '../kinds/index.ts';
 import { headSchema, millSchema } from '../shop/index.ts';
 import { unitSystemSchema } from '../units/index.ts';
 
 export const RUN_FORMAT = 'vuelta-run';
-export const RUN_VERSION = 9;
+export const RUN_VERSION = 10;
 
 const roundSchema = z
   .object({
@@ -131,6 +132,8 @@ export const runSchema = z
     gear: z.string(),
     units: unitSystemSchema,
     divisions: z.int().min(1),
+    /** What each of them is. */
+    divides: dividedSchema,
     /** Do the spaces go once round, so that a last move closes on the first? */
     full: z.boolean(),
     startSpace: z.int().min(1),

@@ -170,7 +170,7 @@ describe('going on under another plan', () => {
       ...dividing,
       stride: measure('5', 'count'),
     }));
-    expect(said(block, 5)).toMatch(/takes the spaces in another order/);
+    expect(said(block, 5)).toMatch(/takes its cuts in another order/);
     expect(said(other, 0)).toMatch(/nothing to go on with/);
     expect(said(other, 124)).toMatch(/nothing to go on with/);
   });
@@ -295,7 +295,7 @@ describe('a gear that measured thick, sunk deeper', () => {
   test('with another count on the card it is refused in words: it would cut between the teeth', () => {
     const found = freeze(drawn(25), { deepens: { run: old, by, register: 'kept' } });
     expect(!found.ok && found.issues.map(sayIssue)).toEqual([
-      expect.stringMatching(/was cut in 24 spaces, and the card now says 25/),
+      expect.stringMatching(/was cut in 24 places, and the card now says 25/),
     ]);
   });
 });

@@ -159,7 +159,7 @@ export function reasonsOf(held: Held): readonly Reason[] {
     if (mandrel?.kind === 'nut' || blanks > 1)
       say({
         key: 'nut',
-        words: 'Try the nut again after a quarter of the spaces',
+        words: 'Try the nut again after a quarter of the cuts',
         why: 'chatter loosens it; and a spindle run in reverse can unscrew it',
       });
   }

@@ -70,9 +70,7 @@ export function valuesOf(detail: SetupDetail, system: UnitSystem): Value[] {
     values.push(lengthValue({ key: 'approach', label: 'Approach', settles: true }, stroke.approach));
     values.push(lengthValue({ key: 'through', label: 'Through at' }, stroke.through));
     values.push(lengthValue({ key: 'clear-after', label: 'Clear past the far side at' }, stroke.clearAfter));
-    values.push(
-      lengthValue({ key: 'travel', label: 'Travel for each space' }, stroke.travel[detail.indexAt]),
-    );
+    values.push(lengthValue({ key: 'travel', label: 'Travel for each cut' }, stroke.travel[detail.indexAt]));
   }
   if (sink)
     values.push(lengthValue({ key: 'out', label: 'Clear when drawn out by', settles: true }, sink.depth));

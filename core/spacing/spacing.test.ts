@@ -73,7 +73,7 @@ describe('figures that go together and are hardly meant', () => {
     // a screw of 5 mm with 100 marks
     const row = (length: string) => asks('length', { count: '9', length });
     expect(said(row('0.02')).join()).toMatch(
-      /A space is 0\.020 mm \(0\.0008 in\), and a mark of the dial 0\.050 mm \(0\.0020 in\): some spaces would be read on the same mark/,
+      /A move is 0\.020 mm \(0\.0008 in\), and a mark of the dial 0\.050 mm \(0\.0020 in\): some places would be read on the same mark/,
     );
     expect(said(row('0.04')).join()).toMatch(/on the same mark/);
     expect(said(row('0.05')).join()).not.toMatch(/mark of the dial/);

@@ -1,3 +1,4 @@
+import type { Divided } from '../cut/index.ts';
 import { angleAim, countAim, type Target } from '../dividing/index.ts';
 import { placedUnder, fail, ok, type Issue, type Result } from '../findings/index.ts';
 import {
@@ -36,6 +37,7 @@ export interface SpacingFacts {
   readonly full: boolean;
   /** mm; null where none was given. */
   readonly depth: Exact | null;
+  readonly divides: Divided;
 }
 
 export interface SpacingDetail {
@@ -79,6 +81,16 @@ const ONE: Readonly<Record<SpacingInput['what'], string>> = {
   splines: 'spline',
   marks: 'mark',
   teeth: 'tooth',
+};
+const DIVIDES: Readonly<Record<SpacingInput['what'], Divided>> = {
+  spaces: 'place',
+  holes: 'hole',
+  slots: 'slot',
+  flats: 'flat',
+  splines: 'spline',
+  marks: 'mark',
+  // of a rack or a ratchet: what is cut is between them
+  teeth: 'tooth-space',
 };
 const many = (spaces: number, what: SpacingInput['what']): string => plural(spaces, ONE[what], what);
 
@@ -291,7 +303,13 @@ export function planSpacing({
     ...empty,
     facts:
       depth.ok && diameter.ok && flatsRead.ok
-        ? { target, spaces, full: target.along === 'turn' && target.aim.full, depth: deep }
+        ? {
+            target,
+            spaces,
+            full: target.along === 'turn' && target.aim.full,
+            depth: deep,
+            divides: DIVIDES[input.what],
+          }
         : null,
     answer,
     values: [

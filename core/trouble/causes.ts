@@ -33,7 +33,7 @@ function endTooth({ facts, part, units }: Ask): Cause[] {
     key: 'crept',
     cause: `The blank crept on its mandrel: ${deg(degrees)} ${after}${atBore ? `, ${mm(atBore)} at the bore` : ''}${atOutside ? `, ${mm(atOutside)} at the outside` : ''}`,
     test: `Scribe a line across blank and mandrel and cut on: it parts. The teeth grow thinner bit by bit${eachDeg === null ? '' : `, ${deg(eachDeg)} each`}, or from the one space at which the nut gave.`,
-    mend: 'Stop. Key or pin the next blank, draw the nut up, and look again after a quarter of the spaces.',
+    mend: 'Stop. Key or pin the next blank, draw the nut up, and look again after a quarter of the cuts.',
   };
   const miscount: Cause = {
     key: 'miscount',
@@ -143,9 +143,9 @@ function nick({ facts, units }: Ask): Cause[] {
     {
       key: 'return',
       cause: facts.helical
-        ? 'The cutter was dragged back through the space, and the slack of the gears let the work turn'
+        ? 'The cutter was dragged back through the tooth space, and the slack of the gears let the work turn'
         : 'The cutter rubbed on the way back with the table or the knee slack',
-      test: 'The marks run the length of the space, not only at its end.',
+      test: 'The marks run the length of the tooth space, not only at its end.',
       mend: facts.helical
         ? 'Lower the knee before running back.'
         : 'Take the slack up; run back with the spindle stopped, or clear of the work.',
@@ -159,7 +159,7 @@ function lean({ facts, units }: Ask): Cause[] {
     {
       key: 'off-centre',
       cause: `The cutter stands beside the middle${per === null ? '' : `: for each ${lengthText(0.1, units, 'fine')} the teeth lean ${deg(per)}`}`,
-      test: 'Cut a space, turn the work end for end on its centres: the cutter must drop into it. Or measure the two flanks from the side of the work.',
+      test: 'Cut one, turn the work end for end on its centres: the cutter must drop into it. Or measure the two flanks from the side of the work.',
       mend: 'Centre it again; a gear that is begun is scrap unless the lean is small and its mate leans as much.',
     },
     {
@@ -222,13 +222,13 @@ function cutting({ facts, units }: Ask): Cause[] {
     {
       key: 'feed',
       cause: 'It is fed too fast',
-      test: 'Feed half as fast in the same space: it eases at once, and the chips grow thinner.',
+      test: 'Feed half as fast in the same cut: it eases at once, and the chips grow thinner.',
       mend: 'Set the feed by Set-up; by hand, as fast as the chips still curl.',
     },
     {
       key: 'deep',
       cause: `The cut${deep} is too deep for this machine in one pass`,
-      test: 'Draw out by half the depth in the next space, at the same feed: it runs free.',
+      test: 'Draw out by half the depth in the next cut, at the same feed: it runs free.',
       mend: 'Rough and finish: change the passes at Cut, and go on under the plan as it is then.',
     },
     {
@@ -256,7 +256,7 @@ function motor(ask: Ask): Cause[] {
       key: 'steps',
       cause: `Steps were missed, silently: each is ${f(one * 3600, 1)}″ of the work, and they add up`,
       test: 'Run once round without cutting: it must come back to its mark.',
-      mend: 'Slower, a softer start, more belt reduction; lock the spindle for every cut; close on the first space.',
+      mend: 'Slower, a softer start, more belt reduction; lock the spindle for every cut; close on the first cut.',
     },
     {
       key: 'load',

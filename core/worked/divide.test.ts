@@ -172,7 +172,7 @@ test('five slots 17° 30′ apart: no whole turn, so no closing move', () => {
   expect(run.closing).toBeNull();
   const sheet = promptSheet(run);
   expect(sheet[1]!.lines).toContain(
-    'To space 2: turn clockwise 1 turn + 17 spaces on 18; from hole 0 the pin lands in hole 17.',
+    'To slot 2: turn clockwise 1 turn + 17 spaces on 18; from hole 0 the pin lands in hole 17.',
   );
   expect(sheet.at(-1)!.lines).toEqual([
     'Run the table back, to the left, past 0 on its dial.',

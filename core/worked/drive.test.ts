@@ -197,20 +197,20 @@ test('the wheel: rim, gash by plunging, the touch on its corners, and every prom
       'Lock the spindle.',
       'Raise the knee until the turning cutter just marks the corners beside the throat, which it meets first; the dial of the knee to 0.',
       // knee of 2 mm, 100 marks: 1.229/0.02
-      'Sink the cutter to 5.229 mm (0.2059 in): 2 turns + 61.5 marks from the touch, on the dial, in space 1, and mark it.',
+      'Sink the cutter to 5.229 mm (0.2059 in): 2 turns + 61.5 marks from the touch, on the dial, in tooth space 1, and mark it.',
     ],
     [
       'Draw the cutter out: lower the knee, back past 0, the touch.',
       'Unlock the spindle.',
-      'To space 2: turn clockwise 1 turn; from hole 0 the pin lands in hole 0.',
+      'To tooth space 2: turn clockwise 1 turn; from hole 0 the pin lands in hole 0.',
       'Lock the spindle.',
-      'Sink the cutter to 5.229 mm (0.2059 in): 2 turns + 61.5 marks from the touch, on the dial, in space 2.',
+      'Sink the cutter to 5.229 mm (0.2059 in): 2 turns + 61.5 marks from the touch, on the dial, in tooth space 2.',
     ],
     [
       'Draw the cutter out: lower the knee, back past 0, the touch.',
       'Unlock the spindle.',
-      'On to space 1: turn clockwise 1 turn; from hole 0 the pin lands in hole 0.',
-      'Spindle stopped, bring the cutter to space 1: it must drop in without touching a flank.',
+      'On to tooth space 1: turn clockwise 1 turn; from hole 0 the pin lands in hole 0.',
+      'Spindle stopped, bring the cutter to tooth space 1: it must drop into it without touching a flank.',
     ],
   ]);
 });

@@ -84,7 +84,7 @@ describe('a way of dividing', () => {
       values: {
         divisions: '30',
         spindleAngle: 84,
-        stride: 'every 7th space',
+        stride: 'every 7th place',
         move: '9 turns + 11 spaces on 33',
         plate: 'B',
         arms: '11 spaces, 12 holes with the pin’s own',
@@ -128,7 +128,7 @@ describe('a way of dividing', () => {
     expect(says(dividedInto(20))).toMatchObject({
       answer: '2 turns',
       labels: {
-        turns: 'Turns of the crank for one space',
+        turns: 'Turns of the crank for one move',
         check: 'Check: all the moves make one turn of the work',
       },
       formulas: { check: 'R', turns: '\\frac{R}{N}' },

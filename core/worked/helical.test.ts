@@ -254,21 +254,21 @@ test('helical, right-hand: 30 teeth of module 1.5 at 20°, on a lying mill of 5 
       'Run back, to the left, until the cutter is well clear of the work; then come on a little the way it cuts, still clear, so that the slack is taken up.',
       'Go in again: raise the knee to 3.375 mm (0.1329 in): 1 turn + 68.8 marks from the touch, on the dial.',
       'Feed on slowly: where the turning cutter first touches, stop and set the table’s dial to 0.',
-      'Cut space 1: feed on until the table reads 32.70 mm (6 turns + 54 marks), and mark it.',
+      'Cut tooth space 1: feed on until the table reads 32.70 mm (6 turns + 54 marks), and mark it.',
     ],
     [
       'Stop the feed and draw clear of the cutter: lower the knee.',
       'Run the table back, to the left, well past 0 on its dial; then come on a little the way it cuts, not as far as 0, so that the slack is taken up.',
-      'To space 2: turn clockwise 1 turn + 11 spaces on 33; from hole 0 the pin lands in hole 11.',
+      'To tooth space 2: turn clockwise 1 turn + 11 spaces on 33; from hole 0 the pin lands in hole 11.',
       'Bring the arms round to the pin: 11 spaces, 12 holes with the pin’s own.',
       'Go in again: raise the knee to 3.375 mm (0.1329 in): 1 turn + 68.8 marks from the touch, on the dial.',
-      'Cut space 2: feed on until the table reads 32.70 mm (6 turns + 54 marks).',
+      'Cut tooth space 2: feed on until the table reads 32.70 mm (6 turns + 54 marks).',
     ],
     [
       'Stop the feed and draw clear of the cutter: lower the knee.',
       'Run the table back, to the left, well past 0 on its dial; then come on a little the way it cuts, not as far as 0, so that the slack is taken up.',
-      'On to space 1: turn clockwise 1 turn + 11 spaces on 33; from hole 22 the pin lands in hole 0.',
-      'Spindle stopped, bring the cutter to space 1: it must drop in without touching a flank.',
+      'On to tooth space 1: turn clockwise 1 turn + 11 spaces on 33; from hole 22 the pin lands in hole 0.',
+      'Spindle stopped, bring the cutter to tooth space 1: it must drop into it without touching a flank.',
     ],
   ]);
 });
@@ -325,7 +325,7 @@ test('helical, left-hand, on an upright mill: the head is tilted, the cross slid
     'Cross slide away from you until the turning cutter just marks the outside; the dial of the cross slide to 0.',
     'Stop the feed and draw clear of the cutter: cross slide towards you.',
     'Go in again: cross slide away from you to 3.375 mm (0.1329 in).',
-    'Cut space 2: feed on until the table reads 32.70 mm.',
+    'Cut tooth space 2: feed on until the table reads 32.70 mm.',
   ])
     expect(lines).toContain(line);
 });

@@ -104,7 +104,7 @@ test('a blank turned 0.2 under: the dial goes 0.1 less deep, root and tooth stay
   );
   // √(3.275 · 56.725) + 12 = 25.630 mm, at 5 mm and 100 marks
   expect(lines).toContain(
-    'Cut space 1: feed on until the table reads 25.63 mm (5 turns + 12.6 marks), and mark it.',
+    'Cut tooth space 1: feed on until the table reads 25.63 mm (5 turns + 12.6 marks), and mark it.',
   );
   const { inspect, setup } = Object.fromEntries(part.stations.map((station) => [station.id, station]));
   const figure = (station: typeof setup, key: string) => {

@@ -147,7 +147,7 @@ test('spur, metric: 30 teeth of module 1.5 at 20°, rough and finish, on a lying
   });
   expect(promptSheet(run).map(({ title, lines }) => [title, ...lines])).toEqual([
     [
-      'To space 1',
+      'To tooth space 1',
       'Unlock the spindle.',
       'Direct pin out, worm home: rock the crank to feel it.',
       'Crank set to the 33 circle: the pin drops in freely.',
@@ -159,34 +159,34 @@ test('spur, metric: 30 teeth of module 1.5 at 20°, rough and finish, on a lying
       'Raise the knee to 2.875 mm (0.1132 in): 1 turn + 43.8 marks from the touch, on the dial.',
       // √(3.375·56.625) − √(2.875·57.125) = 13.824 − 12.815
       'Feed on slowly: where the turning cutter first touches, stop and set the table’s dial to 1.01 mm (20.2 marks): 0 is where uncut work would touch at full depth.',
-      'Cut space 1: feed on until the table reads 25.82 mm (5 turns + 16.5 marks), and mark it.',
+      'Cut tooth space 1: feed on until the table reads 25.82 mm (5 turns + 16.5 marks), and mark it.',
     ],
     [
-      'From space 1 to space 2, and so on',
+      'From tooth space 1 to tooth space 2, and so on',
       'Run the table back, to the left, past 0 on its dial.',
       'Unlock the spindle.',
-      'To space 2: turn clockwise 1 turn + 11 spaces on 33; from hole 0 the pin lands in hole 11.',
+      'To tooth space 2: turn clockwise 1 turn + 11 spaces on 33; from hole 0 the pin lands in hole 11.',
       'Bring the arms round to the pin: 11 spaces, 12 holes with the pin’s own.',
       'Lock the spindle.',
-      'Cut space 2: feed on until the table reads 25.82 mm (5 turns + 16.5 marks).',
+      'Cut tooth space 2: feed on until the table reads 25.82 mm (5 turns + 16.5 marks).',
     ],
     [
       'To the finish pass',
       'Run the table back, to the left, past 0 on its dial.',
       'Unlock the spindle.',
       // thirty moves of eleven: 330 is ten times round 33; before it 29 × 11 = 319 = 9 × 33 + 22
-      'On to space 1: turn clockwise 1 turn + 11 spaces on 33; from hole 22 the pin lands in hole 0.',
+      'On to tooth space 1: turn clockwise 1 turn + 11 spaces on 33; from hole 22 the pin lands in hole 0.',
       'Bring the arms round to the pin: 11 spaces, 12 holes with the pin’s own.',
       'Lock the spindle.',
       'Raise the knee to 3.375 mm (0.1329 in): 1 turn + 68.8 marks from the touch, on the dial.',
-      'Cut space 1: feed on until the table reads 25.82 mm (5 turns + 16.5 marks), and mark it.',
+      'Cut tooth space 1: feed on until the table reads 25.82 mm (5 turns + 16.5 marks), and mark it.',
     ],
     [
-      'After the last space',
+      'After the last tooth space',
       'Run the table back, to the left, past 0 on its dial.',
       'Unlock the spindle.',
-      'On to space 1: turn clockwise 1 turn + 11 spaces on 33; from hole 22 the pin lands in hole 0.',
-      'Spindle stopped, bring the cutter to space 1: it must drop in without touching a flank.',
+      'On to tooth space 1: turn clockwise 1 turn + 11 spaces on 33; from hole 22 the pin lands in hole 0.',
+      'Spindle stopped, bring the cutter to tooth space 1: it must drop into it without touching a flank.',
     ],
   ]);
 });

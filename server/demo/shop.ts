@@ -116,7 +116,7 @@ export const demoShop: Equipment = {
   lessons: [
     {
       id: 'lesson-key',
-      text: 'Key it: the bare mandrel slipped at space 51.',
+      text: 'Key it: the bare mandrel slipped at tooth space 51.',
       about: { kind: 'mandrel', id: 'mandrel-12' },
       station: 'setup',
       from: 'Lens drive, second wheel, proof piece, 11 Nov 2026',

@@ -311,7 +311,7 @@ function workshopJobs(): readonly DemoJob[] {
       ),
       proof: {
         cuts: 124,
-        notes: ['Bare mandrel slipped at space 51 of the rough round; drawn up and gone on.'],
+        notes: ['Bare mandrel slipped at tooth space 51 of the rough round; drawn up and gone on.'],
         closed: true,
       },
       run: { cuts: 40, notes: ['Blank keyed to the mandrel.'], interrupted: 'Telephone' },

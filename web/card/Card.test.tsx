@@ -105,7 +105,7 @@ describe('a spur gear on its card', () => {
   });
   test('a count that no plate divides says so, and what does', async () => {
     open(wheel(53), 'dividing');
-    await reads(panel, /53 spaces cannot be had by simple indexing with these plates/);
+    await reads(panel, /53 cannot be had by simple indexing with these plates/);
     await reads(panel, /52 and 54/);
   });
   test('settled, it is in doubt when what it stands on moves, and says from what to what', async () => {

@@ -1,6 +1,7 @@
 import { Button, Input, Modal } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { dividedName, wordsOfDivided } from '../../core/cut/index.ts';
 import { recordOf } from '../../core/inspect/index.ts';
 import { withRunBegun, type Job } from '../../core/job/index.ts';
 import { beforeCutting, settleOpen, stationOf, type Cutting, type PartPlan } from '../../core/plan/index.ts';
@@ -98,6 +99,7 @@ export function StartCutting({ job, part, cutting, going, sink, before, onClose 
     edit((now) => withRunBegun(now, part.id, sink && { by: sink.by }));
     await flush();
   };
+  const { one, done } = wordsOfDivided(cutting.divides);
   const title = going
     ? 'Go on under this plan'
     : sink
@@ -116,8 +118,8 @@ export function StartCutting({ job, part, cutting, going, sink, before, onClose 
           <span className="soft">Starts at</span>
           <span>
             {going
-              ? `the last space cut, of ${cutting.divisions}`
-              : `space ${cutting.startSpace} of ${cutting.divisions}`}
+              ? `the last ${one} ${done}, of ${cutting.divisions}`
+              : `${dividedName(cutting, cutting.startSpace)} of ${cutting.divisions}`}
           </span>
         </li>
       </ul>
@@ -168,7 +170,7 @@ export function StartCutting({ job, part, cutting, going, sink, before, onClose 
           echo={
             register === 'kept'
               ? 'Pin and work stay as they stand: the deeper cut falls into the first.'
-              : 'Indicate it true. A space is found with the cutter first, then the hole that is 0.'
+              : 'Indicate it true. A {one} is found with the cutter first, then the hole that is 0.'
           }
         />
       )}
@@ -207,7 +209,7 @@ export function StartCutting({ job, part, cutting, going, sink, before, onClose 
       >
         {going
           ? 'Go on under this plan'
-          : `Start at space ${cutting.startSpace}${sink ? `, ${lengthText(cutTo! + sink.by, job.units, 'fine')} deep` : ''}`}
+          : `Start at ${dividedName(cutting, cutting.startSpace)}${sink ? `, ${lengthText(cutTo! + sink.by, job.units, 'fine')} deep` : ''}`}
       </Button>
     </Modal>
   );

@@ -93,7 +93,7 @@ const KEYS: readonly { readonly where: string; readonly keys: readonly (readonly
   {
     where: 'At the mill',
     keys: [
-      ['Space', 'this space is cut'],
+      ['Space', 'this one is cut'],
       ['T', 'one whole turn is made'],
       ['Backspace', 'take back'],
       ['N', 'note'],

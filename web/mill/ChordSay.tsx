@@ -1,6 +1,13 @@
 import { useId, useState } from 'react';
+import { wordsOfDivided } from '../../core/cut/index.ts';
 import { chordSays, dueCheck, type ChordCheck, type Cut, type Run } from '../../core/run/index.ts';
-import { lengthText, measure, parsePositiveLength, type UnitSystem } from '../../core/units/index.ts';
+import {
+  capital,
+  lengthText,
+  measure,
+  parsePositiveLength,
+  type UnitSystem,
+} from '../../core/units/index.ts';
 import type { MillProps } from './millProps.ts';
 
 interface ChordSayProps extends Pick<MillProps, 'act'> {
@@ -13,23 +20,24 @@ export function ChordSay({ run, last, act }: ChordSayProps) {
   const check = dueCheck(run, last)!;
   const [typed, setTyped] = useState(['', '']);
   const read = typed.map((text) => readChord(text, run.units));
-  const given = read.filter((one): one is number => one !== null);
+  const given = read.filter((mm): mm is number => mm !== null);
   const done = (answer: readonly number[] | null) =>
     act({ kind: 'checked', round: last.round, index: last.index, read: answer && [...answer] });
   const mm = (value: number) => lengthText(value, run.units, 'fine');
+  const { one, many } = wordsOfDivided(run.divides);
   return (
     <div className="mill-chord">
       <p className="mill-lead">Half-way. Spindle stopped, measure across the outside, before more is cut:</p>
       <p className="mill-figure is-brass is-long">{mm(check.chord)}</p>
       <p className="mill-from">
-        From an edge of one space to the same edge of the other, {check.over} spaces on; one space off shows
-        as {mm(check.perSpace)}.
+        From an edge of one {one} to the same edge of the other, {check.over} on; one off shows as{' '}
+        {mm(check.perSpace)}.
       </p>
       <div className="mill-chord-fields">
         {[`${check.from} to ${check.middle}`, `${check.middle} to ${check.to}`].map((stretch, i) => (
           <ChordField
             key={stretch}
-            label={`Spaces ${stretch}`}
+            label={`${capital(many)} ${stretch}`}
             typed={typed[i]!}
             read={read[i]!}
             check={check}
@@ -96,6 +104,6 @@ export function chordWords(check: ChordCheck, read: number, units: UnitSystem): 
   const by = lengthText(Math.abs(off), units, 'fine');
   if (slip === 0 && !odd) return `✓ good, ${by} off`;
   if (odd && Math.abs(slip) > 4) return `? ${by} off: another unit, or other edges? Measure again.`;
-  if (odd) return `? ${by} off, and no whole space: the blank may have crept. Stop and look.`;
-  return `✕ ${Math.abs(slip) === 1 ? 'one space' : `${Math.abs(slip)} spaces`} too ${slip > 0 ? 'many' : 'few'} between them. Stop and look.`;
+  if (odd) return `? ${by} off, and no whole number of them: the blank may have crept. Stop and look.`;
+  return `✕ ${Math.abs(slip) === 1 ? 'one' : Math.abs(slip)} too ${slip > 0 ? 'many' : 'few'} between them. Stop and look.`;
 }

@@ -1,8 +1,10 @@
+import { dividedName, wordsOfDivided } from '../../core/cut/index.ts';
 import type { Run } from '../../core/run/index.ts';
 import type { MillProps } from './millProps.ts';
 
 /** What the closing move showed. */
 export function ClosedSay({ run, fits }: { readonly run: Run; readonly fits: boolean }) {
+  const { one, many, done } = wordsOfDivided(run.divides);
   if (!fits)
     return (
       <>
@@ -12,24 +14,28 @@ export function ClosedSay({ run, fits }: { readonly run: Run; readonly fits: boo
           crept.
         </p>
         <p className="mill-from">
-          Compare the widths of the teeth round the blank: one odd tooth is one wrong move; every tooth a
-          little off is a wrong circle or arms that shifted. Take back if you pressed the wrong button.
+          Compare the widths round the blank: one odd {run.measured ? 'tooth' : one} is one wrong move; every
+          one a little off is a wrong circle or arms that shifted. Take back if you pressed the wrong button.
         </p>
       </>
     );
   return (
     <>
       <p className="mill-lead">
-        {run.full ? 'The last move fell on the first space.' : 'All of them are cut.'}
+        {run.full ? `The last move fell on the first ${one}.` : `All of them are ${done}.`}
       </p>
       <p className="mill-figure">
         {run.divisions}
-        <span> spaces{run.full ? ', and it closes' : ''}</span>
+        <span>
+          {' '}
+          {many}
+          {run.full ? ', and it closes' : ''}
+        </span>
       </p>
       <p className="mill-from">
         {run.measured
-          ? 'Every space is counted and stored. Loosen nothing, and measure it before it comes off: on the head it can still be sunk.'
-          : 'Every space is counted and stored. Deburr, part off, and try it in its place.'}
+          ? 'Every one is counted and stored. Loosen nothing, and measure it before it comes off: on the head it can still be sunk.'
+          : 'Every one is counted and stored. Deburr, part off, and try it in its place.'}
       </p>
     </>
   );
@@ -42,13 +48,13 @@ const ENDED = {
 } as const;
 
 /** A run that was ended before it closed: why, and how far it had come. */
-export function EndedSay({ state }: Pick<MillProps, 'state'>) {
+export function EndedSay({ run, state }: Pick<MillProps, 'run' | 'state'>) {
   const { ended, last, done, total } = state;
   return (
     <>
       <p className="mill-lead is-wrong">
         ✕ {ENDED[ended!.how]}
-        {last ? ` after space ${last.space}` : ' before the first cut'}.
+        {last ? ` after ${dividedName(run, last.space)}` : ' before the first cut'}.
       </p>
       <p className="mill-from">
         {ended!.reason ? `“${ended!.reason}”. ` : ''}

@@ -1,4 +1,6 @@
 import { useState } from 'react';
+import { dividedName, wordsOfDivided } from '../../core/cut/index.ts';
+import { capital } from '../../core/units/index.ts';
 import { roundName } from '../../core/prompts/index.ts';
 import { reconcile } from '../../core/run/index.ts';
 import type { MillProps } from './millProps.ts';
@@ -9,6 +11,7 @@ export function DoubtSay({ run, state, events, act }: Omit<MillProps, 'link'>) {
   const cutsDone =
     chosen ??
     Math.max(0, state.doneCuts.indexOf(false) === -1 ? state.total : state.doneCuts.lastIndexOf(true) + 1);
+  const { one, done } = wordsOfDivided(run.divides);
   const cut = cutsDone > 0 ? run.cuts[cutsDone - 1]! : null;
   const step = (by: number) => setChosen(Math.min(state.total, Math.max(0, cutsDone + by)));
   return (
@@ -17,24 +20,26 @@ export function DoubtSay({ run, state, events, act }: Omit<MillProps, 'link'>) {
       {state.doubts.map((doubt) => (
         <p key={doubt.kind} className="mill-from">
           {doubt.kind === 'gap' &&
-            `Space ${doubt.beyond.space} is counted, and space ${doubt.missing.space} before it is not.`}
+            `${capital(dividedName(run, doubt.beyond.space))} is counted, and ${dividedName(run, doubt.missing.space)} before it is not.`}
           {doubt.kind === 'two-screens' &&
-            `Two screens counted without knowing of each other: ${doubt.cuts.map(({ space }) => `space ${space}`).join(', ')}.`}
+            `Two screens counted without knowing of each other: ${doubt.cuts.map(({ space }) => dividedName(run, space)).join(', ')}.`}
           {doubt.kind === 'events-missing' &&
             'Another screen has counts that have not arrived here yet. Bring it near the network first.'}
         </p>
       ))}
-      <p className="mill-from">Look at the gear: which space was cut last?</p>
+      <p className="mill-from">
+        Look at the work: which {one} was {done} last?
+      </p>
       <div className="mill-stepper">
-        <button type="button" onClick={() => step(-1)} aria-label="One space back">
+        <button type="button" onClick={() => step(-1)} aria-label="One back">
           −
         </button>
         <output>
           {cut
-            ? `space ${cut.space}${run.rounds.length > 1 ? `, ${roundName(run, cut.round)}` : ''}`
+            ? `${dividedName(run, cut.space)}${run.rounds.length > 1 ? `, ${roundName(run, cut.round)}` : ''}`
             : 'none yet'}
         </output>
-        <button type="button" onClick={() => step(1)} aria-label="One space on">
+        <button type="button" onClick={() => step(1)} aria-label="One on">
           +
         </button>
       </div>

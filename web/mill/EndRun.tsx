@@ -24,7 +24,7 @@ export function EndRun({ open, run, onClose, onEnd }: EndRunProps) {
         rows={2}
         maxLength={400}
         onChange={({ target }) => setReason(target.value)}
-        placeholder={proof ? 'the proof has shown what it should' : 'cutter chipped at space 12'}
+        placeholder={proof ? 'the proof has shown what it should' : 'cutter chipped at 12'}
       />
       <div className="end-choices">
         <button type="button" className="use-button is-wide" onClick={() => onEnd('given-up', reason)}>
@@ -34,7 +34,7 @@ export function EndRun({ open, run, onClose, onEnd }: EndRunProps) {
           Scrap the {piece} <small>it is lost</small>
         </button>
         <button type="button" className="use-button is-wide" onClick={() => onEnd('again', reason)}>
-          Start again <small>a run of its own, from the first space</small>
+          Start again <small>a run of its own, from the first cut</small>
         </button>
       </div>
     </MillDialog>

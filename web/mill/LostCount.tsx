@@ -1,5 +1,7 @@
 import { Input, Segmented } from 'antd';
 import { useId, useState } from 'react';
+import { dividedName, wordsOfDivided } from '../../core/cut/index.ts';
+import { capital } from '../../core/units/index.ts';
 import { AT_STOPS, progressOf, promptText, roundName, standsAt } from '../../core/prompts/index.ts';
 import { foldRun, reconcile, toldByHole, whereInRun, type Cut } from '../../core/run/index.ts';
 import { MillDialog } from './MillDialog.tsx';
@@ -13,7 +15,7 @@ interface LostCountProps extends Omit<MillProps, 'link'> {
 const whole = (typed: string): number | null => (/^\s*\d{1,4}\s*$/.test(typed) ? Number(typed) : null);
 const SHOWN = 6;
 
-/** The count was lost: from the hole the pin is in, which spaces it can be, and how to go on from there. */
+/** The count was lost: from the hole the pin is in, which places it can be, and how to go on from there. */
 export function LostCount({ open, onClose, ...props }: LostCountProps) {
   return (
     <MillDialog open={open} title="Where am I?" onClose={onClose}>
@@ -34,6 +36,7 @@ function ByHole({ run, state, events, act, onClose }: Omit<LostCountProps, 'open
   const [hole, setHole] = useState('');
   const [about, setAbout] = useState('');
   const [round, setRound] = useState((state.next ?? run.cuts.at(-1)!).round);
+  const { one, many, done } = wordsOfDivided(run.divides);
   const rounds = [...new Set(run.cuts.map((cut) => cut.round))];
   const nameOf = ({ space, round: of }: Cut) =>
     `${space}${rounds.length > 1 ? `, ${roundName(run, of)}` : ''}`;
@@ -56,7 +59,7 @@ function ByHole({ run, state, events, act, onClose }: Omit<LostCountProps, 'open
       </p>
       {rounds.length > 1 && (
         <div className="lost-round">
-          <span id={`${id}-round`}>How deep are the last spaces? They are of the</span>
+          <span id={`${id}-round`}>How deep are the last {many}? They are of the</span>
           <Segmented
             aria-labelledby={`${id}-round`}
             value={round}
@@ -79,7 +82,9 @@ function ByHole({ run, state, events, act, onClose }: Omit<LostCountProps, 'open
           />
         </div>
         <div>
-          <label htmlFor={`${id}-about`}>Spaces cut, by eye</label>
+          <label htmlFor={`${id}-about`}>
+            {capital(many)} {done}, by eye
+          </label>
           <Input
             id={`${id}-about`}
             size="large"
@@ -101,7 +106,7 @@ function ByHole({ run, state, events, act, onClose }: Omit<LostCountProps, 'open
             ? No cut of this {rounds.length > 1 ? 'round' : 'run'} ends in hole {seen}. The pin slipped, the
             wrong circle was counted, or hole 0 is another one.
             {found.every > 1 && ` The pin only ever stands in holes ${found.every} apart, from 0.`} Look at
-            the last space and the marks on every tenth before anything is cut.
+            the last {one} and the marks on every tenth before anything is cut.
           </p>
         )}
         {found && found.places.length > 0 && (
@@ -109,7 +114,7 @@ function ByHole({ run, state, events, act, onClose }: Omit<LostCountProps, 'open
             {found.places.slice(0, SHOWN).map(({ cut, cutsDone }) => (
               <li key={cutsDone}>
                 <span>
-                  The work stands at <b>space {cut.space}</b>
+                  The work stands at <b>{dividedName(run, cut.space)}</b>
                   {rounds.length > 1 ? `, ${roundName(run, cut.round)}` : ''}. Is it cut?
                   <AfterIt run={run} cutsDone={cutsDone} />
                 </span>
@@ -117,7 +122,7 @@ function ByHole({ run, state, events, act, onClose }: Omit<LostCountProps, 'open
                   <button
                     type="button"
                     className="use-button"
-                    aria-label={`Space ${nameOf(cut)} is cut`}
+                    aria-label={`${capital(one)} ${nameOf(cut)} is ${done}`}
                     onClick={() => take(cutsDone, false)}
                   >
                     It is cut
@@ -125,7 +130,7 @@ function ByHole({ run, state, events, act, onClose }: Omit<LostCountProps, 'open
                   <button
                     type="button"
                     className="use-button"
-                    aria-label={`Space ${nameOf(cut)} is not cut yet`}
+                    aria-label={`${capital(one)} ${nameOf(cut)} is not ${done} yet`}
                     onClick={() => take(cutsDone - 1, true)}
                   >
                     Not yet

@@ -115,7 +115,7 @@ export function Mill({ run, state, events, act, link }: MillProps) {
       <div className="mill-middle">
         <section className="mill-say" aria-live="polite">
           {ended ? (
-            <EndedSay state={state} />
+            <EndedSay run={run} state={state} />
           ) : inDoubt ? (
             <DoubtSay run={run} state={state} events={events} act={act} />
           ) : closed ? (
@@ -129,7 +129,7 @@ export function Mill({ run, state, events, act, link }: MillProps) {
               <>
                 {strip && <PromptStrip run={run} progress={progress} asked={asked} />}
                 {now.main.do === 'tell-hole' ? (
-                  <TellHole prompt={now.main} state={state} act={act} />
+                  <TellHole run={run} prompt={now.main} state={state} act={act} />
                 ) : (
                   <NowSay
                     now={now}

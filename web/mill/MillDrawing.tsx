@@ -1,3 +1,5 @@
+import { dividedName } from '../../core/cut/index.ts';
+import { capital } from '../../core/units/index.ts';
 import type { NowSay, Progress } from '../../core/prompts/index.ts';
 import { LandingView, SpacesView, StrokeView } from '../scribe/index.ts';
 import type { MillProps } from './millProps.ts';
@@ -26,7 +28,7 @@ export function MillDrawing({ run, state, progress, now }: MillDrawingProps) {
     moving && main.do === 'turn' ? main.landing : (standsAt ?? next?.landing ?? run.cuts[0]!.landing);
   if (to.on === 'steps') {
     const space = next?.space ?? run.startSpace;
-    const label = `Space ${space} of ${run.divisions} is next`;
+    const label = `${capital(dividedName(run, space))} of ${run.divisions} is next`;
     return (
       <SpacesView spaces={run.divisions} step={360 / run.divisions} along="turn" at={space} label={label} />
     );

@@ -1,5 +1,6 @@
 import { Button, Checkbox, Input } from 'antd';
 import { useState } from 'react';
+import { dividedName } from '../../core/cut/index.ts';
 import { placeOf, type Run, type RunState } from '../../core/run/index.ts';
 import { Pictures } from '../pictures/index.ts';
 import { MillDialog } from './MillDialog.tsx';
@@ -14,11 +15,14 @@ interface NotePadProps {
   readonly onNote: (text: string, reset: boolean) => void;
 }
 
-/** Notes taken at the mill, each with the space it was taken at. */
+/** Notes taken at the mill, each with the place it was taken at. */
 export function NotePad({ open, notes, run, at, onClose, onNote }: NotePadProps) {
   const [text, setText] = useState('');
   const [reset, setReset] = useState(false);
-  const spaceOf = (at: { round: number; index: number }) => run.cuts[placeOf(run, at)]?.space ?? '?';
+  const nameOf = (at: { round: number; index: number }) => {
+    const cut = run.cuts[placeOf(run, at)];
+    return cut ? dividedName(run, cut.space) : '?';
+  };
   const write = () => {
     const said = text.trim() || (reset ? 'Taken off and set again.' : '');
     if (!said) return;
@@ -35,7 +39,7 @@ export function NotePad({ open, notes, run, at, onClose, onNote }: NotePadProps)
         onChange={(event) => setText(event.target.value)}
         rows={3}
         maxLength={2000}
-        placeholder="What was seen or done at this space"
+        placeholder="What was seen or done here"
       />
       <Checkbox checked={reset} onChange={({ target }) => setReset(target.checked)}>
         The blank was taken off or moved here, and set again
@@ -50,13 +54,13 @@ export function NotePad({ open, notes, run, at, onClose, onNote }: NotePadProps)
       >
         Write it down
       </Button>
-      <Pictures about={`run/${run.id}/${at.round}-${at.index}`} of={`space ${spaceOf(at)}`} />
+      <Pictures about={`run/${run.id}/${at.round}-${at.index}`} of={nameOf(at)} />
       {notes.length > 0 && (
         <ul className="note-list">
           {[...notes].reverse().map((note) => (
             <li key={note.id}>
               <span className="soft">
-                at space {spaceOf(note)},{' '}
+                at {nameOf(note)},{' '}
                 {new Date(note.clientTime).toLocaleString([], {
                   day: 'numeric',
                   month: 'short',

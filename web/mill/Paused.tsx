@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { dividedName } from '../../core/cut/index.ts';
 import { promptText, type NowSay } from '../../core/prompts/index.ts';
 import type { Run, RunState } from '../../core/run/index.ts';
 
@@ -18,7 +19,7 @@ export function Paused({
   const [reason, setReason] = useState('');
   return (
     <div className="mill-paused" role="dialog" aria-label="Paused" aria-modal="true">
-      <p className="mill-lead">Paused{last ? ` after space ${last.space}` : ''}</p>
+      <p className="mill-lead">Paused{last ? ` after ${dividedName(run, last.space)}` : ''}</p>
       {next && now && (
         <p className="mill-paused-next">
           {promptText(run, now.main)}

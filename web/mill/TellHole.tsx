@@ -1,14 +1,15 @@
 import { useId, useState } from 'react';
+import { dividedName } from '../../core/cut/index.ts';
 import type { PromptOf } from '../../core/prompts/index.ts';
 import { capital } from '../../core/units/index.ts';
 import type { MillProps } from './millProps.ts';
 
-interface TellHoleProps extends Pick<MillProps, 'state' | 'act'> {
+interface TellHoleProps extends Pick<MillProps, 'run' | 'state' | 'act'> {
   readonly prompt: PromptOf<'tell-hole'>;
 }
 
 /** Asks now and then where the pin landed, before the spindle is locked; with two circles, where both did. */
-export function TellHole({ prompt, state, act }: TellHoleProps) {
+export function TellHole({ run, prompt, state, act }: TellHoleProps) {
   const [pin, setPin] = useState('');
   const [back, setBack] = useState('');
   const [wrong, setWrong] = useState<string | null>(null);
@@ -31,7 +32,7 @@ export function TellHole({ prompt, state, act }: TellHoleProps) {
         answer();
       }}
     >
-      <p className="mill-lead">Space {space}. Look at the plate, not at the screen.</p>
+      <p className="mill-lead">{capital(dividedName(run, space))}. Look at the plate, not at the screen.</p>
       <HoleField label="Before you lock: which hole is the pin in now?" typed={pin} onType={setPin} first />
       {two && <HoleField label="And the back pin?" typed={back} onType={setBack} />}
       <button type="submit" className="mill-tick">

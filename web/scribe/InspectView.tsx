@@ -86,7 +86,7 @@ export function InspectView({ drawing, checks, pin, units }: InspectViewProps) {
         {span.out ? `no span: ${span.out}` : `${lengthText(span.should, units, 'fine')} ${span.set}`}
       </text>
       <text y={bottom + 20} textAnchor="middle" className="scribe-small">
-        {pinAt ? 'brass lines: the jaws; the disk: a pin in its space' : 'brass lines: the jaws'}
+        {pinAt ? 'brass lines: the jaws; the disk: a pin in its tooth space' : 'brass lines: the jaws'}
       </text>
     </svg>
   );

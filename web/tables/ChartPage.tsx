@@ -369,7 +369,7 @@ function Gives({ row, check }: { readonly row: ChartRow; readonly check: ChartCh
       <>
         <p className="chart-lead">✓ The row is right.</p>
         <p className="chart-figure">{row.divisions}</p>
-        <p className="chart-quiet">Run through the head’s motion: {row.divisions} moves, every space true.</p>
+        <p className="chart-quiet">Run through the head’s motion: {row.divisions} moves, every one true.</p>
       </>
     );
   }
@@ -384,7 +384,7 @@ function Gives({ row, check }: { readonly row: ChartRow; readonly check: ChartCh
           ? 'It moves nothing, or the plate outruns the crank.'
           : isWhole
             ? 'spaces is what it truly divides the work into.'
-            : `is what it comes to: the last space falls short. Exactly ${gives}.`}
+            : `is what it comes to: the last one falls short. Exactly ${gives}.`}
       </p>
       {misprints.length > 0 ? (
         <Notice

@@ -38,7 +38,7 @@ export function IndexingPage() {
   const stored = useQuery({ queryKey: keys.job(jobId), queryFn: () => api.readJob(jobId) });
   // a card that is not stored yet is in this browser
   const job = keptDraft(jobId)?.job ?? stored.data?.job;
-  useTitle(job ? `${job.name}, every space` : '');
+  useTitle(job ? `${job.name}, every move` : '');
   return (
     <Shell here="Table">
       {job && shop.data ? (
@@ -115,7 +115,7 @@ function Table({ job, partId, shop, stored }: TableProps) {
           </Link>
         </div>
       </header>
-      <div className="indexing-sheet" tabIndex={0} role="region" aria-label="Every space">
+      <div className="indexing-sheet" tabIndex={0} role="region" aria-label="Every move">
         <table className="list">
           <thead>
             <tr>
@@ -141,7 +141,7 @@ function Table({ job, partId, shop, stored }: TableProps) {
             ))}
           </tbody>
         </table>
-        {shown.length === 0 && <p className="said">Every space is cut.</p>}
+        {shown.length === 0 && <p className="said">All of them are cut.</p>}
       </div>
     </main>
   );

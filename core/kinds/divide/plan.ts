@@ -38,6 +38,7 @@ export function planDivide(part: DividePart, on: PartGround): PartPlan {
       ? {
           ...cuttingBy(cut.facts, cut.detail, setup),
           divisions: facts.spaces,
+          divides: facts.divides,
           full: facts.full,
           touchOn: onTable ? ('top' as const) : ('outside' as const),
           outside: setup.detail.outside,

@@ -108,6 +108,7 @@ export function cuttingOf(
   return {
     ...cuttingBy(cut.facts!, cut.detail, setup),
     divisions: sizes.teeth,
+    divides: 'tooth-space',
     full: true,
     helix,
     touchOn: 'outside',

@@ -171,7 +171,8 @@ export function planSpur(part: SpurPart, on: PartGround): PartPlan {
   const face = faceOf(part);
   const onBlank: GearOnBlank = { read, sizes, blank };
   const { dividing, lead } = planSpaces({ part, on, read, leadPlanned: { sizes, face, cutter: by } });
-  const spaces = read.teeth === null ? null : { spaces: read.teeth, full: true };
+  const spaces =
+    read.teeth === null ? null : { spaces: read.teeth, full: true, divides: 'tooth-space' as const };
   const cut = planCut({ input: part.cut, wholeDepth: dialDepth(onBlank), spaces, ...at('cut') });
   const work = workOf(onBlank, face, cut);
   const setup = planSetup({ input: part.setup, work, shop: on.setup, picked: by.cutter, ...at('setup') });

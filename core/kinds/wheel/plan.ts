@@ -81,7 +81,7 @@ export function planWheelPart(part: WheelPart, on: PartGround): PartPlan {
   const target: Target | null = facts && { along: 'turn', aim: countAim(facts.teeth, facts.wheelDiameter) };
   const dividing = planDividing({ input: part.dividing, target, ground: on.dividing, ...at('dividing') });
   const wholeDepth = wheel.facts && exact(wheel.facts.depth.toFixed(9));
-  const spaces = facts && { spaces: facts.teeth, full: true };
+  const spaces = facts && { spaces: facts.teeth, full: true, divides: 'tooth-space' as const };
   const cut = planCut({ input: part.cut, wholeDepth, spaces, ...at('cut') });
   const work: SetupWork = {
     // a touch on its side, and a caliper across it, meet the corners, not the throat
@@ -101,6 +101,7 @@ export function planWheelPart(part: WheelPart, on: PartGround): PartPlan {
       ? {
           ...cuttingBy(cut.facts, cut.detail, setup),
           divisions: facts.teeth,
+          divides: 'tooth-space' as const,
           full: true,
           laid: wheel.facts.setting && {
             by: wheel.facts.setting.by,

@@ -35,7 +35,7 @@ export function CutPanel({ station, part, units, editPart, issuesAt }: StationPr
           <LengthField label="Left for the finish pass" {...bind('finishStock')} units={units} />
         )}
         <MeasureField
-          label="Start at space"
+          label="Start at number"
           {...bind('startSpace')}
           echo="1 for a fresh blank. The pin’s hole at the start is hole 0."
         />

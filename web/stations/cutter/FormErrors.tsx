@@ -82,7 +82,7 @@ function Plot({ errors }: { readonly errors: readonly CutterErrors[] }) {
         µm
       </text>
       <text x={WIDTH - PAD.right} y={HEIGHT - 2} textAnchor="end">
-        mm above the floor of the space, tip at the right
+        mm above the floor of the tooth space, tip at the right
       </text>
     </svg>
   );

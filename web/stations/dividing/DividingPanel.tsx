@@ -111,7 +111,7 @@ export function DividingPanel(props: StationProps<'dividing'>) {
       {inForce && (
         <p>
           <Link className="plain-link" to={`/jobs/${job.id}/${part.id}/table`}>
-            The table of every space, to read or to print
+            The table of every move, to read or to print
           </Link>
         </p>
       )}
@@ -124,13 +124,13 @@ export function DividingPanel(props: StationProps<'dividing'>) {
       )}
       {aim?.full && aim.spaces > 2 && (
         <details className="more">
-          <summary>Block order: cut every so many-th space, to spread heat and error</summary>
+          <summary>Block order: cut every so many-th one, to spread heat and error</summary>
           <MeasureField
-            label="Next after space 1 comes space 1 +"
+            label="After number 1 comes number 1 +"
             value={part.dividing.stride}
             onChange={(stride) => editPart((now) => ({ ...now, dividing: { ...now.dividing, stride } }))}
             issues={at('stride')}
-            echo="1 cuts them in order. Any number that shares no factor with the count meets every space once."
+            echo="1 cuts them in order. Any number that shares no factor with the count meets every one once."
           />
         </details>
       )}

@@ -97,7 +97,7 @@ function WayDrawing({ station, planned, shop, job, way }: StationProps<'dividing
       <div className="scribe-caption">
         <span>{whereOf(way, plate)}</span>
         <span>
-          space {named(done)} {next > done && done < spaces ? `→ ${named(next)}` : ''}
+          no. {named(done)} {next > done && done < spaces ? `→ ${named(next)}` : ''}
         </span>
       </div>
       {choice.method === 'stepper' ? (
@@ -106,7 +106,7 @@ function WayDrawing({ station, planned, shop, job, way }: StationProps<'dividing
           step={spacing?.step ?? 360 / spaces}
           along="turn"
           at={named(done)}
-          label={`Space ${named(done)} is at the cutter`}
+          label={`Number ${named(done)} is at the cutter`}
         />
       ) : (
         <div className={geared ? 'plate-beside-train' : ''}>

@@ -36,7 +36,7 @@ export function ErrorPlot({ errors, diameter }: ErrorPlotProps) {
       className="error-plot"
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       role="img"
-      aria-label={`Error of each space in ${unit}: from ${low.toFixed(1)} to ${high.toFixed(1)}`}
+      aria-label={`Error of each place in ${unit}: from ${low.toFixed(1)} to ${high.toFixed(1)}`}
     >
       <Axis scale={y} on="left" at={PAD.left} marks={4} />
       <Axis scale={x} on="bottom" at={HEIGHT - PAD.bottom} marks={6} />

@@ -97,7 +97,7 @@ export function ErrorsRound({ way, aim, ratio, units }: ErrorsRoundProps) {
         />
       )}
       {cause === 'runout' && diameter === null && (
-        <p className="said">Give the diameter the spaces stand on, to see what runout does.</p>
+        <p className="said">Give the diameter they stand on, to see what runout does.</p>
       )}
       {cause === 'hole' && (
         <div className="fields">
@@ -130,7 +130,7 @@ export function ErrorsRound({ way, aim, ratio, units }: ErrorsRoundProps) {
             Peak to peak {smallAngleText(judged.total)}
             {diameter !== null &&
               `, ${decimalText(judged.total * Math.PI * diameter * 1000, 1)} µm at the pitch circle`}
-            ; from one space to the next {smallAngleText(judged.single)} at most.
+            ; from one to the next {smallAngleText(judged.single)} at most.
           </p>
         </>
       )}

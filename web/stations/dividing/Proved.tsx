@@ -52,7 +52,7 @@ function Said({
   if (good) {
     return (
       <>
-        Run through the head’s motion: {moves} moves, every space true, the last{' '}
+        Run through the head’s motion: {moves} moves, every one true, the last{' '}
         {aim?.full ? 'back on the first' : 'on its angle'}.
       </>
     );
@@ -72,7 +72,7 @@ function Said({
     : `the last is off by ${errorText(end, aim.diameter)}`;
   return (
     <>
-      Not exact. Run through the motion, {moves} moves: the worst space is off by{' '}
+      Not exact. Run through the motion, {moves} moves: the worst one is off by{' '}
       {errorText(worst.turns, aim.diameter)}
       {aim.diameter !== null && ` at Ø ${decimalText(aim.diameter, 2)} mm`}; {last}.
     </>

@@ -85,7 +85,7 @@ export function InspectPanel(props: StationProps<'inspect'>) {
           label="Runout, least to most all round"
           {...bind('runout')}
           units={units}
-          hint="Indicator on the blank, or on a pin in each space."
+          hint="Indicator on the blank, or on a pin in each tooth space."
         />
         {inspect.sunk.typed !== '' && (
           <LengthField

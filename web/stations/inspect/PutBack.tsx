@@ -24,8 +24,8 @@ export function PutBack({ station, planned, units }: StationProps<'inspect'>) {
         <li>Cutter to the middle as before.</li>
         <li>
           Start it <b>once more round</b>, as one that “was off, or moved”. The mill has the outside touched
-          anew, a space found with the cutter, and the plate set to the pin, not the work to the plate. Find
-          it with paper on either side: both flanks touch alike.
+          anew, a tooth space found with the cutter, and the plate set to the pin, not the work to the plate.
+          Find it with paper on either side: both flanks touch alike.
           {hole !== null &&
             ` One hole of ${circle} is ${lengthText(hole, units, 'fine')} at the outside; less than that is done with the plate’s own adjustment.`}
         </li>

@@ -36,7 +36,7 @@ export function ReadingsRound({ station, part, units, editPart, issuesAt }: Stat
           value={measure(readings.typed, readings.unit)}
           onChange={({ typed }) => set({ readings: { typed: typed.slice(0, 600), unit: readings.unit } })}
           issues={issuesAt('inspect.round')}
-          echo="One after another, from space 1 on."
+          echo="One after another, from tooth space 1 on."
           suffix={
             <button
               type="button"
@@ -55,8 +55,8 @@ export function ReadingsRound({ station, part, units, editPart, issuesAt }: Stat
             {round.name}: {mm(round.mean)} on the average, should be {mm(round.should)};{' '}
             {mm(round.off.runout)} from least to most. {worst > 0 && `Teeth are up to ${mm(worst)} off. `}
             {round.off.rest < round.off.off
-              ? `It rises and falls once round, most at ${Math.round(round.off.towardDeg)}° from space 1: the blank ran out.`
-              : 'It does not go once round: look at the single spaces, not at the blank.'}
+              ? `It rises and falls once round, most at ${Math.round(round.off.towardDeg)}° from tooth space 1: the blank ran out.`
+              : 'It does not go once round: look at the single tooth spaces, not at the blank.'}
           </p>
           <table className="list inspect-round">
             <tbody>

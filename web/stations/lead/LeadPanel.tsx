@@ -58,7 +58,7 @@ export function LeadPanel(props: StationProps<'lead'>) {
           {proof.even ? '✓' : '≈'} Run through table, train and crank: {proof.spaces} spaces, each turned{' '}
           {proof.advance} of a turn over the face; a turn takes {decimalText(exact(proof.lead), 4)} mm; the
           tooth leaves the drawn helix by {decimalText(proof.worst, proof.worst < 10 ? 2 : 0)} µm at most.
-          {!proof.even && ' The spaces themselves are not all true: see Dividing.'}
+          {!proof.even && ' The tooth spaces themselves are not all true: see Dividing.'}
         </p>
       )}
       <BendAngle {...props} set={set} />

@@ -15,7 +15,7 @@ export function TableSet({ station, part, units, set }: TableSetProps) {
   const wider =
     table.wider === null
       ? ''
-      : `; a space may get ${lengthText(table.wider, units, 'fine')} wider at its mouth`;
+      : `; a tooth space may get ${lengthText(table.wider, units, 'fine')} wider at its mouth`;
   return (
     <LayCutter
       heading="Lay the cutter along the tooth"

@@ -17,7 +17,7 @@ export function RoundReadings({ station, part, units, set, at }: SetupPieceProps
           value={measure(typed.typed, typed.unit)}
           onChange={({ typed: text }) => set({ round: { typed: text.slice(0, 600), unit: typed.unit } })}
           issues={at('round')}
-          echo="One after another: 0 .02 .05 .03. The first is at space 1; go on the way you crank."
+          echo="One after another: 0 .02 .05 .03. The first is at number 1; go on the way you crank."
           placeholder="0 .02 .05 .03"
           suffix={
             <button

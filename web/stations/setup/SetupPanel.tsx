@@ -31,6 +31,13 @@ export function SetupPanel(props: StationProps<'setup'>) {
   return (
     <>
       <Running {...piece} />
+      <Fold
+        className="more"
+        summary={`Will it fit?${fitSay(fits)}`}
+        open={fits.some((fit) => fit.fits === false)}
+      >
+        <RoomList {...piece} />
+      </Fold>
       <ClearAt {...piece} />
       <Fold
         className="more"
@@ -41,13 +48,6 @@ export function SetupPanel(props: StationProps<'setup'>) {
       </Fold>
       <Fold className="more" summary={`Bring the cutter to the middle${centringSaid(station.detail, units)}`}>
         <CentreIt {...piece} />
-      </Fold>
-      <Fold
-        className="more"
-        summary={`Will it fit?${fitSay(fits)}`}
-        open={fits.some((fit) => fit.fits === false)}
-      >
-        <RoomList {...piece} />
       </Fold>
       <Fold
         className="more"
@@ -329,7 +329,7 @@ function ClearAt({ station, part, units, set }: SetupPieceProps) {
       </table>
       <p className="soft">
         0 is the touch at full depth; a shallower cut touches later. Leave {lengthText(CLEAR_BY, units)}{' '}
-        beside it. Each space takes {lengthText(stroke.travel[part.setup.indexAt], units)} of travel.
+        beside it. Each cut takes {lengthText(stroke.travel[part.setup.indexAt], units)} of travel.
       </p>
     </section>
   );

@@ -10,7 +10,7 @@ export function SpacingScribe({ station, units }: StationProps<'spacing'>) {
     <>
       <div className="scribe-caption">
         <span>{drawing.along === 'turn' ? 'Seen from the cutter’s side' : 'Seen from above'}</span>
-        <span>space 1 at the {drawing.along === 'turn' ? 'top' : 'left'}</span>
+        <span>number 1 at the {drawing.along === 'turn' ? 'top' : 'left'}</span>
       </div>
       {drawing.acrossFlats !== null && drawing.diameter !== null ? (
         <FlatsView

@@ -44,11 +44,15 @@ function solve(A: number, B: number, amount: number): { readonly a: number; read
 
 /** Pairs of circles of one side of a plate: the back pin needs holes in the very plate the pin is in. */
 function pairsOf(circles: readonly Circle[]): [Circle, Circle][] {
+  const sides = new Map<string, Circle[]>();
+  for (const circle of circles) {
+    const side = `${circle.plateId} ${circle.side}`;
+    sides.set(side, [...(sides.get(side) ?? []), circle]);
+  }
   return circles.flatMap((pin) =>
-    circles
-      .filter(
-        ({ plateId, side, holes }) => plateId === pin.plateId && side === pin.side && holes !== pin.holes,
-      )
+    sides
+      .get(`${pin.plateId} ${pin.side}`)!
+      .filter(({ holes }) => holes !== pin.holes)
       .map((back): [Circle, Circle] => [pin, back]),
   );
 }

@@ -13,7 +13,7 @@ export { findDifferentials, plateRatioFor, usualIdlers, type DifferentialMove } 
 export { findDirects } from './direct.ts';
 export { indexingTable, type IndexingRow } from './indexingTable.ts';
 export { planMadePlate, type DrillHole, type MadePlate } from './madePlate.ts';
-export { bestWay, MOST_WAYS, searchMethods, type LongSearch } from './longSearch.ts';
+export { bestWay, MOST_WAYS, searchMethods, searchMethodsInSteps, type LongSearch } from './longSearch.ts';
 export { choiceOfRow } from './rowChoice.ts';
 export { quickMethods, rankMethods, simpleWays } from './methods.ts';
 export { choiceFromV2, dividingFromV2, landingFromV2 } from './migrate.ts';

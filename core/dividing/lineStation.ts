@@ -68,7 +68,7 @@ export function planLine({
     working: [
       {
         key: 'turns',
-        label: 'Turns of the screw for one space',
+        label: 'Turns of the screw for one place',
         formula: '\\frac{p}{L}',
         put: `\\frac{${decimalText(pitch, 6)}}{${decimalText(exact(lead), 6)}}`,
         result: decimalText(pitch.div(lead), 6),
@@ -76,7 +76,7 @@ export function planLine({
       },
       {
         key: 'reading',
-        label: 'Reading of space k, never added up from rounded moves',
+        label: 'Reading of place k, never added up from rounded moves',
         formula: 'k\\,\\frac{p}{L}\\,n',
         put: `k \\times ${decimalText(pitch.div(lead), 6)} \\times ${marks}`,
         result: '\\text{rounded once}',

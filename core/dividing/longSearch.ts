@@ -1,4 +1,5 @@
 import { bracketRefuses, clearsStud, trainText } from '../gearing/index.ts';
+import type { Head } from '../shop/index.ts';
 import { exact } from '../units/index.ts';
 import { advanceOf, advanceText, countOf, type Aim } from './aim.ts';
 import { findCompounds, findNearCompounds, type CompoundMove } from './compound.ts';
@@ -19,7 +20,7 @@ import {
   simpleAnswer,
 } from './methods.ts';
 import type { DividingChoice } from './schema.ts';
-import { circlesOf, findNearMoves, findSimpleIndexings } from './simple.ts';
+import { circlesOf, findNearMoves, findSimpleIndexings, type Circle } from './simple.ts';
 import { plateEffort } from './trouble.ts';
 import { answersWithLead } from './withLead.ts';
 import { differentialGears, inOrder, onPlate, wayOf } from './ways.ts';
@@ -41,9 +42,27 @@ const differentialChoice = (
   idlers,
 });
 
+/** Up to so many circles each is looked at for itself; no shop has a third of it. */
+const EACH_CIRCLE = 200;
+
+/**
+ * Where a search goes through them all: every circle, or of a great many one for each count of holes, the one
+ * with the least to change. Another with as many holes makes the same moves.
+ */
+function circlesToSearch(head: Head): readonly Circle[] {
+  const all = circlesOf(head.plates);
+  if (all.length <= EACH_CIRCLE) return all;
+  const byHoles = new Map<number, Circle>();
+  for (const circle of all) {
+    const known = byHoles.get(circle.holes);
+    if (!known || plateEffort(head, circle) < plateEffort(head, known)) byHoles.set(circle.holes, circle);
+  }
+  return [...byHoles.values()];
+}
+
 /** Why differential indexing is out of the question on a head; null when it may be looked for. */
 function differentialOut({ head, gearSets }: Ground, aim: Aim): string | null {
-  if (countOf(aim) === null) return 'Differential indexing divides a whole turn into equal spaces.';
+  if (countOf(aim) === null) return 'Differential indexing divides a whole turn into equal parts.';
   if (!differentialGears(head, gearSets))
     return `${head.name} has no gears between spindle and plate, so its plate cannot be turned.`;
   if (!head.plateLock)
@@ -67,7 +86,7 @@ function differentialAnswer(ground: Ground, aim: Aim, most: number): MethodAnswe
   const all = findDifferentials({
     ratio: exact(head.ratio),
     divisions,
-    circles: circlesOf(head.plates),
+    circles: circlesToSearch(head),
     gears: differentialGears(head, gearSets)!,
     search: { stride: aim.stride },
   });
@@ -118,7 +137,7 @@ function approximateAnswer(ground: Ground, aim: Aim, most: number): MethodAnswer
   const { head, gearSets } = ground;
   const ratio = exact(head.ratio);
   const turns = ratio.mul(advanceOf(aim));
-  const circles = circlesOf(head.plates);
+  const circles = circlesToSearch(head);
   const choices: DividingChoice[] = [
     ...findNearMoves(turns, circles).map((move) => crankChoice(aim, move, false)),
     ...circles.map((circle): DividingChoice => ({
@@ -126,7 +145,7 @@ function approximateAnswer(ground: Ground, aim: Aim, most: number): MethodAnswer
       advance: advanceText(aim),
       ...onPlate(circle),
     })),
-    ...findNearCompounds(turns, circles)
+    ...findNearCompounds(turns, circlesOf(head.plates))
       .slice(0, most)
       .map((move) => compoundChoice(aim, move, false)),
   ];
@@ -154,7 +173,7 @@ function approximateAnswer(ground: Ground, aim: Aim, most: number): MethodAnswer
   const out =
     circles.length === 0
       ? `${head.name} has no index plates listed.`
-      : 'Everything near it is exact already, or off by more than half a space.';
+      : 'Everything near it is exact already, or off by more than half a part.';
   return answer({ method: 'approximate', ways: ways.slice(0, most), total: ways.length, out });
 }
 
@@ -170,7 +189,7 @@ const LOOK = 30;
 
 function nearestReached({ head, gearSets, lead }: Ground, divisions: number): number[] {
   const ratio = exact(head.ratio);
-  const circles = circlesOf(head.plates);
+  const circles = circlesToSearch(head);
   const gears = head.plateLock && !lead ? differentialGears(head, gearSets) : null;
   if (lead?.drive === 'spindle') return [];
   const reached = (n: number) =>
@@ -200,22 +219,38 @@ export const MOST_WAYS = 50;
  * @param most ways of each method to prove and return
  */
 export function searchMethods(ground: Ground, aim: Aim, most = MOST_WAYS): LongSearch {
-  const found = [
+  let found: LongSearch = { methods: [], nearest: [] };
+  for (const { methods, nearest } of searchMethodsInSteps(ground, aim, most)) found = { methods, nearest };
+  return found;
+}
+
+/** The same search, told after each method: what was found so far. */
+export function* searchMethodsInSteps(
+  ground: Ground,
+  aim: Aim,
+  most = MOST_WAYS,
+): Generator<LongSearch & { readonly finished: boolean }> {
+  const found: MethodAnswer[] = [];
+  const told = () => (ground.lead ? answersWithLead(found, ground.head, ground.lead) : [...found]);
+  const searches = [
     // with the lead geared there is nothing to look for
-    ground.lead
-      ? answer({ method: 'differential', ways: [], total: 0, out: '' })
-      : differentialAnswer(ground, aim, most),
-    compoundAnswer(ground, aim, most),
-    approximateAnswer(ground, aim, most),
+    () =>
+      ground.lead
+        ? answer({ method: 'differential', ways: [], total: 0, out: '' })
+        : differentialAnswer(ground, aim, most),
+    () => compoundAnswer(ground, aim, most),
+    () => approximateAnswer(ground, aim, most),
   ];
-  const methods = ground.lead ? answersWithLead(found, ground.head, ground.lead) : found;
+  for (const search of searches) {
+    found.push(search());
+    yield { methods: told(), nearest: [], finished: false };
+  }
+  const methods = told();
   const count = countOf(aim);
   const geared = methods.some(({ method, total }) => method === 'differential' && total > 0);
   const simple = simpleAnswer(ground, aim).total > 0;
-  return {
-    methods,
-    nearest: count !== null && !geared && !simple ? nearestReached(ground, count) : [],
-  };
+  const nearest = count !== null && !geared && !simple ? nearestReached(ground, count) : [];
+  yield { methods, nearest, finished: true };
 }
 
 /** The way with the least trouble of all there are on a head, exact ones first; null when there is none. */

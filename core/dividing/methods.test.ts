@@ -112,7 +112,7 @@ describe('angles', () => {
   });
   test('a whole turn, and a part of one that is no count', () => {
     expect(quick(threePlates, angleAim(exact(360), 1), 'simple').ways[0]!.words).toBe('40 turns');
-    expect(searchMethods(ground(threePlates), angleAim(exact(7), 9)).methods[0]!.out).toMatch(/equal spaces/);
+    expect(searchMethods(ground(threePlates), angleAim(exact(7), 9)).methods[0]!.out).toMatch(/equal parts/);
   });
 });
 

@@ -54,25 +54,34 @@ export const crankChoice = (
   spaces,
 });
 
-/** Every simple way of an aim on a head, each proved by motion, best first. */
-export function simpleWays(head: Head, aim: Aim): Way[] {
+function simpleMoves(head: Head, aim: Aim): SimpleMove[] {
   const turns = exact(head.ratio).mul(advanceOf(aim));
   // finer than any circle; beyond that whole numbers would outgrow a float
   if (turns.d > BigInt(MOST_HOLES)) return [];
   const compare = compareCircles(head);
-  return findCrankMoves(Number(turns.n), Number(turns.d), circlesOf(head.plates))
-    .sort((a, b) => compare(a.circle, b.circle))
-    .map((move) => wayOf(head, aim, crankChoice(aim, move, true)));
+  return findCrankMoves(Number(turns.n), Number(turns.d), circlesOf(head.plates)).sort((a, b) =>
+    compare(a.circle, b.circle),
+  );
 }
 
+/** Simple ways that are proved and listed: more circles of one multiple than any shop has. */
+const MOST_SIMPLE = 60;
+
+/** The simple ways of an aim on a head, each proved by motion, best first. @param most how many */
+export const simpleWays = (head: Head, aim: Aim, most = MOST_SIMPLE): Way[] =>
+  simpleMoves(head, aim)
+    .slice(0, most)
+    .map((move) => wayOf(head, aim, crankChoice(aim, move, true)));
+
 export function simpleAnswer({ head }: Ground, aim: Aim): MethodAnswer {
+  const moves = simpleMoves(head, aim);
   const ways = simpleWays(head, aim);
   const needed = circleNeeded(exact(head.ratio).mul(advanceOf(aim)));
   const out =
     head.plates.length === 0
       ? `${head.name} has no index plates listed.`
       : `It needs a circle whose holes are a multiple of ${needed}, and no plate here has one.`;
-  return answer({ method: 'simple', ways, total: ways.length, out });
+  return answer({ method: 'simple', ways, total: moves.length, out });
 }
 
 function directAnswer({ head }: Ground, aim: Aim): MethodAnswer {
@@ -101,7 +110,7 @@ function directAnswer({ head }: Ground, aim: Aim): MethodAnswer {
 /** One that is off by half a space has lost the count. */
 export const keepsCount = (aim: Aim) => (way: Way) =>
   Math.abs(way.proof.worst.turns) < advanceOf(aim).valueOf() / 2;
-const COARSE = 'Its finest reading is coarser than half a space.';
+const COARSE = 'Its finest reading is coarser than half a place.';
 
 function handwheelAnswer({ head }: Ground, aim: Aim): MethodAnswer {
   const wheel = head.handwheel;

@@ -113,7 +113,7 @@ describe('preparing the head: only what changes from how it stands', () => {
       'Direct pin out, spindle unlocked.',
       'Motor coupled; crank and plate pin clear of it.',
       'Let Motor go two turns on.',
-      'Set the step count to 0 at the first space.',
+      'Set the step count to 0 at the first place.',
     ]);
   });
   test('a wheel is set to 0', () => {

@@ -214,8 +214,8 @@ export function preparationOf(way: Way, head: Head | null, lead: LeadGearing | n
   if (method === 'table')
     steps.push({
       key: 'zero',
-      what: 'At the first space set the dial to 0, coming from the side you will cut towards.',
+      what: 'At the first place set the dial to 0, coming from the side you will cut towards.',
     });
-  if (method === 'stepper') steps.push({ key: 'zero', what: 'Set the step count to 0 at the first space.' });
+  if (method === 'stepper') steps.push({ key: 'zero', what: 'Set the step count to 0 at the first place.' });
   return steps;
 }

@@ -57,7 +57,7 @@ function asked(aim: Aim): Value[] {
     angleValue({ key: 'spindleAngle', label: 'Spindle turns' }, step.mul(stride).mul(360)),
     ...(stride === 1
       ? []
-      : [textValue({ key: 'stride', label: 'Block order', settles: true }, `every ${stride}th space`)]),
+      : [textValue({ key: 'stride', label: 'Block order', settles: true }, `every ${stride}th place`)]),
   ];
 }
 
@@ -164,7 +164,7 @@ function errors({ proof }: Way, { diameter, full }: Aim): Value[] {
   const { worst, worstSingle, end } = proof;
   return [
     figureValue({
-      naming: { key: 'worst', label: 'Worst space', settles: true },
+      naming: { key: 'worst', label: 'Worst place', settles: true },
       text: errorText(worst.turns, diameter),
       figure: {
         is: worst.turns * 1_296_000,
@@ -195,7 +195,7 @@ export function tableValues(way: Way, spaces: number): Value[] {
       exact(choice.lead),
     ),
     lengthValue({ key: 'mark', label: 'One mark of its dial' }, exact(choice.lead).div(choice.marks)),
-    lengthValue({ key: 'worst', label: 'Worst space' }, Math.abs(way.proof.worst.turns)),
+    lengthValue({ key: 'worst', label: 'Worst place' }, Math.abs(way.proof.worst.turns)),
   ];
 }
 
@@ -215,7 +215,7 @@ export function cautionsOf(
   if (choice.method === 'direct' && choice.onWork)
     cautions.push({
       code: 'ring-pin',
-      when: 'At every space',
+      when: 'At every move',
       text: `the ring’s pin home before the cut; the head itself does not move, its worm stays ${lead?.drive === 'spindle' ? 'out' : 'in'}.`,
     });
   else if (choice.method === 'direct')
@@ -239,21 +239,21 @@ export function cautionsOf(
   if (choice.method === 'compound')
     cautions.push({
       code: 'two-pins',
-      when: 'At every space',
+      when: 'At every move',
       text: `pin first, then the back pin, never both out at once: the plate runs loose and the count is lost.${choice.back.spaces < 0 ? ' The plate goes back: half a turn too far, then up clockwise, or every space stands on the other side of the slack.' : ''}`,
     });
   if (choice.method === 'stepper') cautions.push(...stepperCautions(choice));
   if (choice.method === 'table')
     cautions.push({
       code: 'one-way',
-      when: 'At every space',
+      when: 'At every move',
       text: 'come to each reading from the same side. Backing onto it adds the slack of the screw to one tooth.',
     });
   if (!proof.everySpaceTrue && aim.full && Math.abs(proof.end) > 0)
     cautions.push({
       code: 'does-not-close',
       when: 'Not exact',
-      text: `the last move ends ${smallAngleText(proof.end)} from the first space. Judge by the worst space whether this gear can bear it.`,
+      text: `the last move ends ${smallAngleText(proof.end)} from the first place. Judge by the worst place whether this gear can bear it.`,
     });
   return cautions;
 }

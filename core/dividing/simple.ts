@@ -19,8 +19,16 @@ export interface SimpleMove {
   readonly circle: Circle;
 }
 
-/** Every circle on a head's plates, in the order the plates are listed. */
-export function circlesOf(plates: readonly Plate[]): Circle[] {
+const known = new WeakMap<readonly Plate[], readonly Circle[]>();
+
+/** Every circle on a head's plates, in the order the plates are listed; listed once for the same plates. */
+export function circlesOf(plates: readonly Plate[]): readonly Circle[] {
+  const listed = known.get(plates) ?? listCircles(plates);
+  known.set(plates, listed);
+  return listed;
+}
+
+function listCircles(plates: readonly Plate[]): Circle[] {
   return plates.flatMap((plate) =>
     plate.sides.flatMap((side, i) =>
       side.circles.map((holes) => ({

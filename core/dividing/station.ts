@@ -38,7 +38,7 @@ function headsThatDivide(heads: readonly Head[], not: Head, aim: Aim): DividingD
   return heads
     .filter(({ id }) => id !== not.id)
     .flatMap((head) => {
-      const [best] = simpleWays(head, aim);
+      const [best] = simpleWays(head, aim, 1);
       return best ? [{ id: head.id, name: head.name, move: best.words }] : [];
     });
 }

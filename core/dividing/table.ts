@@ -43,7 +43,7 @@ export function tableWay(mill: Mill, spaces: number, pitch: Exact): Result<Way> 
     armsHoles: null,
     change: null,
     trouble: 0,
-    because: 'read from the first space, so nothing adds up',
+    because: 'read from the first place, so nothing adds up',
     geared: null,
     proof: proveChoice(exact(1), choice, lineAim(spaces, exact(choice.advance))),
     choice,

@@ -81,7 +81,7 @@ export function troubleOf({
       }
       break;
     case 'nearest-hole':
-      words.push('the move changes from space to space');
+      words.push('the move changes from place to place');
       break;
     case 'handwheel':
       words.push('every setting is read off a wheel');
@@ -90,7 +90,7 @@ export function troubleOf({
       words.push('missed steps are silent');
       break;
     case 'table':
-      words.push('read from the first space, so nothing adds up');
+      words.push('read from the first place, so nothing adds up');
   }
   const read = ['handwheel', 'stepper', 'table'].includes(choice.method);
   if (!proof.everySpaceTrue && !read) trouble += INEXACT;

@@ -149,7 +149,7 @@ describe('the station’s figures, working and cautions for each method', () => 
     expect(work.working.some(({ key }) => key === 'check')).toBe(false);
   });
 
-  test('a wheel: what it reads to, and how far off the worst space is', () => {
+  test('a wheel: what it reads to, and how far off the worst one is', () => {
     const work = station(STOCK_ROTARY, countAim(53, 80), null);
     expect(said(work)).toMatchObject({ wheelMarks: '240, of 1′', least: '10″', worst: '4.9″, 1 µm' });
     expect(said(work)).not.toHaveProperty('end');

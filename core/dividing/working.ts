@@ -93,7 +93,7 @@ function crankWorking({
     asked
       ? {
           key: 'turns',
-          label: 'Turns of the crank for one space',
+          label: 'Turns of the crank for one move',
           formula: `\\frac{R}{${letter}}`,
           put: `\\frac{${ratio}}{${count}}`,
           result: inTurns,
@@ -149,7 +149,7 @@ function compoundWorking(choice: ChoiceOf<'compound'>, aim: Aim, ratio: string):
   return [
     {
       key: 'turns',
-      label: 'Turns of the crank for one space',
+      label: 'Turns of the crank for one move',
       formula: 'R\\,\\frac{\\theta}{360^\\circ}',
       put: `${ratio} \\times ${texOf(advanceOf(aim))}`,
       result: texOf(wanted),
@@ -197,7 +197,7 @@ function readWorking(choice: DividingChoice, aim: Aim, ratio: string): Working[]
       return [
         {
           key: 'units',
-          label: 'Steps for one space',
+          label: 'Steps for one move',
           formula: 'S\\,\\frac{\\theta}{360^\\circ}',
           put: `${decimalText(exact(choice.stepsPerTurn), 4)} \\times ${texOf(advance)}`,
           result: decimalText(exact(choice.stepsPerTurn).mul(advance), 5),
@@ -212,7 +212,7 @@ function readWorking(choice: DividingChoice, aim: Aim, ratio: string): Working[]
           formula: 'R\\,C\\,\\frac{\\theta}{360^\\circ}',
           put: `${ratio} \\times ${choice.circle} \\times ${texOf(advance)}`,
           result: decimalText(exact(ratio).mul(choice.circle).mul(advance), 5),
-          source: 'each space goes to the hole nearest to its place, reckoned from the start',
+          source: 'each place goes to the hole nearest to its place, reckoned from the start',
         },
       ];
     default:
@@ -237,7 +237,7 @@ export function workingOf(way: Way, aim: Aim, ratio: string): Working[] {
   if (aim.full && aim.stride === 1)
     lines.push({
       key: 'spindleAngle',
-      label: 'Angle of one space',
+      label: 'Angle of one move',
       formula: '\\frac{360^\\circ}{N}',
       put: `\\frac{360^\\circ}{${count}}`,
       result: degreesTex(exact(360, count), 5),

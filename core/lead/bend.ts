@@ -39,25 +39,39 @@ function window(
   return [at(helixAngle - give), at(helixAngle + give)];
 }
 
-/**
- * Angles near the wanted one whose lead the owned gears cut exactly, the nearest first; of trains with one
- * ratio the plainest.
- * @param machine lead of the machine, mm, exact
- * Source: sin β = π·z·m_n/L turned round; checked against a fine scan in the test
- */
-export function bendAngle({
-  table,
-  machine,
-  bending,
-  compound,
-  most,
-}: {
+interface BendSearch {
   readonly table: GearTable;
+  /** Lead of the machine, mm, exact. */
   readonly machine: Exact;
   readonly bending: Bending;
   readonly compound: boolean;
   readonly most: number;
-}): readonly BentAngle[] {
+  /** Which angles may be taken, radians. */
+  readonly keep?: (helixAngle: number) => boolean;
+}
+
+/** Of what may be given, where the search begins: it is widened until it has found enough. */
+const FIRST_LOOK = 1 / 256;
+
+/**
+ * Angles near the wanted one whose lead the owned gears cut exactly, the nearest first; of trains with one
+ * ratio the plainest. A great many gears cut more leads within a few degrees than could be listed: looked for
+ * close by first, and further off only while there are too few.
+ */
+export function bendAngle({ keep = () => true, most, ...search }: BendSearch): readonly BentAngle[] {
+  const { give } = search.bending;
+  for (let part = FIRST_LOOK; ; part = Math.min(1, part * 2)) {
+    const found = bentWithin(search, give * part).filter(({ helixAngle }) => keep(helixAngle));
+    // all that lies within is nearer than anything outside
+    if (found.length >= most || part === 1) return found.slice(0, most);
+  }
+}
+
+function bentWithin(
+  { table, machine, bending: drawn, compound }: Omit<BendSearch, 'most' | 'keep'>,
+  give: number,
+): readonly BentAngle[] {
+  const bending = { ...drawn, give };
   const [low, high] = window(bending, machine);
   const away = ({ helixAngle }: BentAngle) => Math.abs(helixAngle - bending.helixAngle);
   return trainsBetween({ table, low, high, compound })
@@ -66,8 +80,7 @@ export function bendAngle({
       const helixAngle = angleOfLead(bending.teeth, bending.normalModule, approx(lead));
       return helixAngle === null ? [] : [{ train, lead, helixAngle }];
     })
-    .sort((a, b) => away(a) - away(b))
-    .slice(0, most);
+    .sort((a, b) => away(a) - away(b));
 }
 
 /** One angle for both gears of a pair on parallel shafts. */
@@ -80,6 +93,9 @@ export interface PairAngle {
   /** What the second lead is off, as a part of itself; the first is exact. */
   readonly off: number;
 }
+
+/** Angles at which a pair is looked for, the nearest: with the stock gears many times all there are. */
+const MOST_ANGLES = 20_000;
 
 /**
  * Angles about which the mate's nearest train is looked for, when there is no exact one. With the stock gears
@@ -94,25 +110,12 @@ const MOST_NEAR = 4000;
  * @returns exact ones first, then by how far the second is off, then by the angle moved
  */
 export function bendPair({
-  table,
-  machine,
-  bending,
   mateTeeth,
-  compound,
   most,
-  keep = () => true,
-}: {
-  readonly table: GearTable;
-  readonly machine: Exact;
-  readonly bending: Bending;
-  readonly mateTeeth: number;
-  readonly compound: boolean;
-  readonly most: number;
-  readonly keep?: (helixAngle: number) => boolean | undefined;
-}): readonly PairAngle[] {
-  const angles = bendAngle({ table, machine, bending, compound, most: Infinity }).filter(({ helixAngle }) =>
-    keep(helixAngle),
-  );
+  ...search
+}: BendSearch & { readonly mateTeeth: number }): readonly PairAngle[] {
+  const { table, bending, compound } = search;
+  const angles = bendAngle({ ...search, most: MOST_ANGLES });
   const found = angles.map(({ train, helixAngle }, i): PairAngle | null => {
     const wanted = trainRatio(train).mul(bending.teeth).div(mateTeeth);
     const [same] = findTrains({

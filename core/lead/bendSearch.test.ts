@@ -13,6 +13,7 @@ import type { SpurPart } from '../kinds/index.ts';
 import { plan, stationOf, type PartPlan } from '../plan/index.ts';
 import { STOCK_EQUIPMENT, type Equipment } from '../shop/index.ts';
 import { approx, exact, measure, pitchOf } from '../units/index.ts';
+import { bendAngle } from './bend.ts';
 import { findLeadTrains, helixLead, searchBends, type BendQuestion } from './index.ts';
 
 const rad = (degrees: number) => (degrees * Math.PI) / 180;
@@ -25,6 +26,25 @@ const helical = (change: (part: SpurPart) => Partial<SpurPart> = () => ({}), hel
 const partIn = (job: Job, shop: Equipment = STOCK_EQUIPMENT): PartPlan =>
   plan({ ...job, equipment: { ...job.equipment, heads: [], gearSets: [], mills: [] } }, shop).parts[0]!;
 const leadIn = (job: Job, shop?: Equipment) => stationOf(partIn(job, shop), 'lead')!;
+
+test.each([1, 10, 60])(
+  'the %i nearest angles are those of the whole search, however close by it stops',
+  (most) => {
+    const asked = {
+      table: tableOfGears(TWELVE_GEARS),
+      machine: exact(200),
+      bending: { teeth: 30, normalModule: 1.5, helixAngle: rad(20), give: rad(3) },
+      compound: true,
+    };
+    const all = bendAngle({ ...asked, most: Infinity });
+    expect(all.length).toBeGreaterThan(100);
+    expect(bendAngle({ ...asked, most })).toEqual(all.slice(0, most));
+    const keep = (angle: number) => angle > rad(21);
+    expect(bendAngle({ ...asked, most, keep })).toEqual(
+      all.filter(({ helixAngle }) => keep(helixAngle)).slice(0, most),
+    );
+  },
+);
 
 describe('bending, within what may move', () => {
   const question: BendQuestion = {

@@ -100,10 +100,9 @@ export function searchBends(question: BendQuestion, most = 24): BendAnswer {
       centre: between(angle),
     };
   };
-  const single = bendAngle({ table, machine, bending, compound, most: Infinity })
-    .filter(({ helixAngle }) => keep(helixAngle))
-    .slice(0, most)
-    .map(({ helixAngle, train }) => bent(helixAngle, train));
+  const single = bendAngle({ table, machine, bending, compound, most, keep }).map(({ helixAngle, train }) =>
+    bent(helixAngle, train),
+  );
   if (mateTeeth === null) return { single, pair: null };
   const stray = (train: Train, count: number, angle: number): number => {
     const lead = helixLead(count, normalModule, angle);

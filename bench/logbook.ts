@@ -33,7 +33,16 @@ const median = (times: readonly number[]): number =>
 export async function benchLogbook(): Promise<boolean> {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'vuelta-bench-'));
   const server = await startServer(
-    { host: '127.0.0.1', port: 0, dataFolder: folder, workshop: 'own', webFolder: folder },
+    {
+      host: '127.0.0.1',
+      port: 0,
+      dataFolder: folder,
+      workshop: 'own',
+      webFolder: folder,
+      version: '',
+      copies: { keep: 0, hours: 24 },
+      takeCopy: false,
+    },
     pino({ level: 'silent' }),
   );
   const ask = async <T>(method: string, address: string, body?: object): Promise<T> => {

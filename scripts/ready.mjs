@@ -7,6 +7,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { compress } from './compress.mjs';
 
 export const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
 const stamps = path.join(root, 'node_modules', '.vuelta');
@@ -73,6 +74,7 @@ export function build() {
     'package-lock.json',
     'vite.config.ts',
     'index.html',
+    'scripts/compress.mjs',
     'tsconfig.base.json',
     'tsconfig.build.json',
   ].map((name) => path.join(root, name));
@@ -80,5 +82,6 @@ export function build() {
     console.log('Building…');
     run(process.execPath, [bin('typescript/bin/tsc'), '-p', 'tsconfig.build.json']);
     run(process.execPath, [bin('vite/bin/vite.js'), 'build', '--logLevel', 'warn']);
+    compress(path.join(root, 'dist/web'));
   });
 }

@@ -1,11 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import path from 'node:path';
+import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express } from 'express';
+import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
+import { AskerGone } from './heavy/index.ts';
 import { notFound, problemOf, Refused } from './problems.ts';
 import { ownPagesOnly } from './origin.ts';
+import { requestLog } from './requestLog.ts';
 import { hostCheck, type Pairing } from './pairing.ts';
 import { apiRouter, type Services } from './routes/index.ts';
 
@@ -46,6 +50,10 @@ function asRefused(error: unknown): Refused | null {
       { ...issue, code: 'too-large', allowed: sizeText(limit), detail: { what: 'What was sent' } },
     ]);
   }
+  if (/database or disk is full|ENOSPC/.test(message ?? ''))
+    return new Refused(507, [{ ...issue, code: 'disk-full' }]);
+  if (/readonly database|unable to open database file|disk I\/O error/.test(message ?? ''))
+    return new Refused(507, [{ ...issue, code: 'store-not-written', given: message ?? '' }]);
   // an address with a sign in it that stands for none
   if (error instanceof URIError)
     return new Refused(400, [{ ...issue, code: 'address-bad', given: message ?? '' }]);
@@ -82,24 +90,12 @@ export function createApp({
   app.disable('x-powered-by');
   app.use(headers);
   app.use(hostCheck(gate.host));
-  app.use((request, response, next) => {
-    const started = performance.now();
-    response.on('finish', () => {
-      const entry = {
-        method: request.method,
-        url: request.originalUrl,
-        status: response.statusCode,
-        ms: Math.round(performance.now() - started),
-      };
-      if (request.method === 'GET') log.debug(entry, 'request');
-      else log.info(entry, 'request');
-    });
-    next();
-  });
+  app.use(requestLog(log));
   app.use('/api', (_, response, next) => {
     response.set('cache-control', 'no-store');
     next();
   });
+  app.use('/api', compression());
   app.use('/api', ownPagesOnly);
   // who is not let in sends no large bodies either; the code itself is a few bytes
   app.use('/api/pair', express.json({ limit: '1kb' }));
@@ -113,9 +109,17 @@ export function createApp({
     throw notFound('address', request.originalUrl);
   });
 
-  app.use('/assets', express.static(path.join(webFolder, 'assets'), { immutable: true, maxAge: '1y' }));
+  // built with a compressed copy beside each
+  const precompressed = { enableBrotli: true, orderPreference: ['br', 'gz'], index: false };
+  app.use(
+    '/assets',
+    staticGzip(path.join(webFolder, 'assets'), {
+      ...precompressed,
+      serveStatic: { immutable: true, maxAge: '1y' },
+    }),
+  );
   app.use('/assets', (_, response) => void response.status(404).end());
-  app.use(express.static(webFolder, { index: false }));
+  app.use(staticGzip(webFolder, precompressed));
   app.get('/{*any}', (_, response) => {
     if (existsSync(path.join(webFolder, 'index.html')))
       response.set('cache-control', 'no-cache').sendFile('index.html', { root: webFolder });
@@ -123,6 +127,7 @@ export function createApp({
   });
 
   const onError: ErrorRequestHandler = (error, _request, response, next) => {
+    if (error instanceof AskerGone) return void response.destroy();
     if (response.headersSent) return next(error);
     const refused = asRefused(error);
     if (refused) {

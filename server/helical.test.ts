@@ -57,6 +57,7 @@ describe('helical gears over HTTP', () => {
     expect((await ask<Leads>('POST', '/leads', { job: straight })).body).toEqual({
       trains: [],
       bent: { single: [], pair: null },
+      finished: true,
     });
     expect((await ask<Problem>('POST', '/leads', { job: pair, partId: 'p9' })).status).toBe(404);
     const flats = newDivideJob({ id: 'd', name: 'Flats', units: 'mm', shop: STOCK_EQUIPMENT });

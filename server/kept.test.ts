@@ -141,6 +141,7 @@ describe('what cannot be read takes nothing else down', () => {
     const run = await em.findOneOrFail(RunRow, { id: 'run-u1' });
     run.document = run.document.replace(`"version":${RUN_VERSION}`, '"version":70');
     run.digest = '';
+    run.listed = 0;
     const [first] = await em.find(RunEventRow, { runId: 'run-u3' }, { orderBy: { arrival: 'asc' } });
     first!.document = first!.document.slice(0, 40);
     await em.flush();

@@ -1,5 +1,5 @@
 import { createHash, randomBytes, randomInt, timingSafeEqual } from 'node:crypto';
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import type { RequestHandler } from 'express';
@@ -10,9 +10,21 @@ const LOOPBACK = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
 const COOKIE = 'vuelta_paired';
 const TRIES = 5;
 const WAIT_MS = 60_000;
+const MOST_ADDRESSES = 1000;
 
 export const isLoopback = (host: string): boolean =>
   host === 'localhost' || LOOPBACK.has(host.replace(/^\[|\]$/g, ''));
+
+/** What lets devices in; a file that was cut short lets nobody in, and they are let in anew. */
+function readPaired(file: string): string[] {
+  if (!existsSync(file)) return [];
+  try {
+    const read: unknown = JSON.parse(readFileSync(file, 'utf8'));
+    return Array.isArray(read) ? read.filter((one) => typeof one === 'string') : [];
+  } catch {
+    return [];
+  }
+}
 
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 
@@ -62,15 +74,14 @@ export class Pairing {
   readonly code = String(randomInt(0, 1_000_000)).padStart(6, '0');
   private readonly file: string;
   private readonly paired: Set<string>;
-  private failed = 0;
-  private lockedUntil = 0;
+  /** Wrong tries by the address they come from: nobody locks anyone else out. */
+  private readonly tries = new Map<string, { failed: number; lockedUntil: number }>();
   private readonly now: () => number;
 
-  constructor(dataFolder: string, now: () => number = Date.now) {
+  /** @param now a clock that is never set, ms */
+  constructor(dataFolder: string, now: () => number = () => performance.now()) {
     this.file = path.join(dataFolder, 'paired.json');
-    this.paired = new Set(
-      existsSync(this.file) ? (JSON.parse(readFileSync(this.file, 'utf8')) as string[]) : [],
-    );
+    this.paired = new Set(readPaired(this.file));
     this.now = now;
   }
 
@@ -78,22 +89,32 @@ export class Pairing {
    * @returns the token that lets this device in from now on @throws Refused 403 for a wrong code, 429 after
    * several
    */
-  pair(code: string): string {
-    if (this.now() < this.lockedUntil) throw refuse(429, 'pairing-wait', '');
+  pair(code: string, from: string): string {
+    const tries = this.tries.get(from) ?? { failed: 0, lockedUntil: -Infinity };
+    if (this.now() < tries.lockedUntil) throw refuse(429, 'pairing-wait', '');
     const [given, own] = [Buffer.from(hashOf(code.replace(/\s/g, ''))), Buffer.from(hashOf(this.code))];
     if (!timingSafeEqual(given, own)) {
-      this.failed += 1;
-      if (this.failed >= TRIES) {
-        this.failed = 0;
-        this.lockedUntil = this.now() + WAIT_MS;
-      }
+      const failed = tries.failed + 1;
+      this.remember(
+        from,
+        failed >= TRIES ? { failed: 0, lockedUntil: this.now() + WAIT_MS } : { ...tries, failed },
+      );
       throw refuse(403, 'pairing-wrong', code);
     }
-    this.failed = 0;
+    this.tries.delete(from);
     const token = randomBytes(32).toString('hex');
     this.paired.add(hashOf(token));
-    writeFileSync(this.file, JSON.stringify([...this.paired]), { mode: 0o600 });
+    const half = `${this.file}.half`;
+    writeFileSync(half, JSON.stringify([...this.paired]), { mode: 0o600 });
+    renameSync(half, this.file);
     return token;
+  }
+
+  private remember(from: string, tries: { failed: number; lockedUntil: number }): void {
+    this.tries.delete(from);
+    this.tries.set(from, tries);
+    const [oldest] = this.tries.keys();
+    if (this.tries.size > MOST_ADDRESSES && oldest !== undefined) this.tries.delete(oldest);
   }
 
   private knows(cookies: string | undefined): boolean {
@@ -114,7 +135,10 @@ export class Pairing {
     if (request.path === '/pair' && request.method === 'POST') {
       const body = request.body as { code?: unknown } | undefined;
       try {
-        const token = this.pair(typeof body?.code === 'string' ? body.code : '');
+        const token = this.pair(
+          typeof body?.code === 'string' ? body.code : '',
+          request.socket.remoteAddress ?? '',
+        );
         response.setHeader(
           'set-cookie',
           `${COOKIE}=${token}; HttpOnly; SameSite=Strict; Path=/; Max-Age=31536000`,

@@ -46,6 +46,8 @@ const TITLES: Readonly<Record<number, string>> = {
   415: 'Not sent as JSON',
   422: 'Something given cannot be used',
   429: 'Too many tries',
+  503: 'Too busy just now',
+  507: 'No room to store it',
   500: 'A fault in Vuelta',
 };
 

@@ -56,7 +56,7 @@ describe('runs', () => {
     const listed = await ask<{ jobs: JobListing[] }>('GET', '/jobs');
     expect(listed.body.jobs.find(({ id }) => id === 'g1')?.run).toMatchObject({
       now: {
-        lead: 'Space 4 is cut. Turn clockwise:',
+        lead: 'Tooth space 4 is cut. Turn clockwise:',
         figure: '2 whole turns',
         lines: ['Pin is in hole 0, lands in hole 0.'],
       },
@@ -78,7 +78,7 @@ describe('runs', () => {
     // two moves of 20 on 29 from hole 0 at the tenth space: 20, then 40 − 29 = 11
     expect(run.cuts[2]).toMatchObject({ index: 12, landing: { hole: 11 } });
     expect(listed.body.jobs.find(({ id }) => id === 'c1')?.run?.now).toMatchObject({
-      lead: 'Space 11 is cut. Turn clockwise:',
+      lead: 'Tooth space 11 is cut. Turn clockwise:',
       lines: ['Pin is in hole 20, lands in hole 11.'],
     });
   });

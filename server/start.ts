@@ -1,3 +1,4 @@
+import { existsSync } from 'node:fs';
 import type { Server } from 'node:http';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -5,9 +6,20 @@ import type { Logger } from 'pino';
 import { createApp } from './app.ts';
 import { storeFile, type Config } from './config.ts';
 import { seedDemo } from './demo/index.ts';
+import {
+  isCopyDue,
+  lockStore,
+  lookBeforeOpening,
+  needFolder,
+  takeCopy,
+  thinCopies,
+  type StoreLock,
+} from './keeping/index.ts';
+import { OwnDesk, ThreadDesk, type Desk } from './heavy/index.ts';
 import type { Services } from './routes/index.ts';
 import {
   BackupService,
+  HealthService,
   JobService,
   LogService,
   PictureService,
@@ -32,18 +44,81 @@ function listen(server: Server, port: number, host: string): Promise<AddressInfo
   });
 }
 
+/** Threads where the server is built; where it runs from its sources, as in tests, they cannot be had. */
+function deskOf(): Desk {
+  const worker = new URL('./heavy/worker.js', import.meta.url);
+  return existsSync(worker) ? new ThreadDesk(worker) : new OwnDesk();
+}
+
+/** Why it cannot listen there, as a plain sentence. */
+function sayWhyNot(error: NodeJS.ErrnoException, { port, host }: Config): Error {
+  switch (error.code) {
+    case 'EADDRINUSE':
+      return new Error(`Port ${port} is taken by another program. Set PORT to a free one.`);
+    case 'EACCES':
+      return new Error(`This user may not listen on port ${port}. Set PORT to one above 1023.`);
+    case 'EADDRNOTAVAIL':
+    case 'ENOTFOUND':
+    case 'EAI_AGAIN':
+      return new Error(
+        `This machine has no address “${host}”. Set HOST to one it has, or to 0.0.0.0 for all of them.`,
+      );
+    default:
+      return error;
+  }
+}
+
+const HOUR_MS = 3_600_000;
+
+/** Looks every hour whether a copy is due, and makes it beside the server’s own thread. */
+function copyByItself(config: Config, desk: Desk, log: Logger): NodeJS.Timeout {
+  const store = storeFile(config);
+  const look = async () => {
+    const now = new Date();
+    if (!isCopyDue(store, config.copies, now.getTime())) return;
+    const file = await desk.ask('copy', { store, what: now.toISOString().slice(0, 10) });
+    thinCopies(store, config.copies.keep);
+    log.info({ file }, 'the workshop was copied');
+  };
+  const lookAgain = () =>
+    void look().catch((error: unknown) => log.error({ err: error }, 'no copy was made'));
+  const timer = setInterval(lookAgain, HOUR_MS);
+  timer.unref();
+  if (config.workshop === 'own') setTimeout(lookAgain, 5000).unref();
+  return timer;
+}
+
 /** Opens the store, brings it up to date and serves. @throws a plain sentence when the port is taken */
 export async function startServer(config: Config, log: Logger): Promise<Running> {
-  const store = await openStore(storeFile(config));
+  needFolder(config.dataFolder);
+  const file = storeFile(config);
+  const lock = lockStore(`${file}.lock`);
+  try {
+    return await serve(config, log, lock);
+  } catch (error) {
+    lock.release();
+    throw error;
+  }
+}
+
+async function serve(config: Config, log: Logger, lock: StoreLock): Promise<Running> {
+  const file = storeFile(config);
+  if (config.takeCopy) log.warn({ did: takeCopy(file, new Date()) }, 'a copy was taken');
+  lookBeforeOpening(file);
+  const store = await openStore(file);
+  const desk = deskOf();
   const shop = new ShopService(store);
-  const jobs = new JobService(store, shop);
+  const jobs = new JobService(store, shop, desk);
+  const ground = { store, jobs, shop, desk };
   const services: Services = {
     shop,
     jobs,
-    runs: new RunService(store, jobs, shop),
-    log: new LogService(store, jobs, shop),
+    runs: new RunService(ground),
+    log: new LogService(ground),
+    desk,
     pictures: new PictureService(store),
     backup: new BackupService(store, config.dataFolder),
+    health: new HealthService(store, config),
   };
   await jobs.listOlder();
   if (config.workshop === 'demo') await seedDemo(services);
@@ -56,23 +131,26 @@ export async function startServer(config: Config, log: Logger): Promise<Running>
   const { port } = await listen(server, config.port, config.host).catch(
     async (error: NodeJS.ErrnoException) => {
       await store.close(true);
-      if (error.code === 'EADDRINUSE')
-        throw new Error(`Port ${config.port} is taken by another program. Set PORT to a free one.`);
-      throw error;
+      await desk.close();
+      throw sayWhyNot(error, config);
     },
   );
+  const copying = copyByItself(config, desk, log);
   const shown = config.host.includes(':') ? `[${config.host}]` : config.host;
   return {
     address: `http://${shown}:${port}`,
     pairingCode: pairing?.code ?? null,
     stop: async () => {
+      clearInterval(copying);
       await new Promise<void>((resolve) => {
         server.close(() => resolve());
         server.closeIdleConnections();
         setTimeout(() => server.closeAllConnections(), 2000).unref();
       });
+      await desk.close();
       await gatherStore(store);
       await store.close(true);
+      lock.release();
     },
   };
 }

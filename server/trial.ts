@@ -35,11 +35,14 @@ export class Trial {
       dataFolder: this.folder,
       workshop: 'own',
       webFolder: path.join(this.folder, 'none'),
+      version: '0.0.0',
+      copies: { keep: 0, hours: 24 },
+      takeCopy: false,
     };
   }
 
   async start(): Promise<void> {
-    this.#running = await startServer(this.config, pino({ level: 'silent' }));
+    this.#running = await startServer(this.config, pino({ level: process.env['TRIAL_LOG'] ?? 'silent' }));
   }
 
   get address(): string {

@@ -1,11 +1,1 @@
-export {
-  compareRuns,
-  logTable,
-  measuredText,
-  outcomeOf,
-  OUTCOMES,
-  searchLog,
-  type ComparedLine,
-  type LogFilter,
-  type Outcome,
-} from './search.ts';
+export { compareRuns, logTable, logWords, measuredText, type ComparedLine } from './search.ts';

@@ -2,11 +2,20 @@ import { describe, expect, test } from '@jest/globals';
 import { need } from '../findings/index.ts';
 import { drawnSpurJob, withSpurPart } from '../job/index.ts';
 import { plan } from '../plan/index.ts';
-import { digestOf, freezeRun, runDigestSchema, type Run, type RunAct, type RunEvent } from '../run/index.ts';
+import {
+  digestOf,
+  freezeRun,
+  outcomeOf,
+  runDigestSchema,
+  tallyOf,
+  type Run,
+  type RunAct,
+  type RunEvent,
+} from '../run/index.ts';
 import { STOCK_EQUIPMENT } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import type { LogEntry } from '../wire/index.ts';
-import { compareRuns, logTable, measuredText, outcomeOf, searchLog } from './index.ts';
+import { compareRuns, logTable, logWords, measuredText } from './index.ts';
 
 function runOf(id: string, name: string, teeth = 24, scratch = false): Run {
   const job = withSpurPart(
@@ -52,7 +61,7 @@ const entryOf = (run: Run, acts: readonly RunAct[]): LogEntry => ({
   partId: run.partId,
   startedAt: '2026-11-25T09:00:00Z',
   updatedAt: '2026-11-25T10:00:00Z',
-  digest: digestOf(run, eventsOf(run, acts)),
+  digest: digestOf(tallyOf(run, eventsOf(run, acts))),
 });
 
 describe('the digest of a run', () => {
@@ -68,7 +77,7 @@ describe('the digest of a run', () => {
     { kind: 'landing', round: 2, index: 4, said: 3, right: false },
     { kind: 'landing', round: 2, index: 4, said: 4, right: true },
   ];
-  const digest = digestOf(run, eventsOf(run, acts));
+  const digest = digestOf(tallyOf(run, eventsOf(run, acts)));
   test('says what happened, without a single count', () => {
     expect(digest).toMatchObject({
       jobName: 'Second wheel',
@@ -91,10 +100,10 @@ describe('the digest of a run', () => {
     expect(runDigestSchema.parse(JSON.parse(JSON.stringify(digest)))).toEqual(digest);
   });
   test('is the same however the events arrived', () => {
-    expect(digestOf(run, eventsOf(run, acts).reverse())).toEqual(digest);
+    expect(digestOf(tallyOf(run, eventsOf(run, acts).reverse()))).toEqual(digest);
   });
   test('of a run that nobody has begun', () => {
-    const none = digestOf(run, []);
+    const none = digestOf(tallyOf(run, []));
     expect(none).toMatchObject({ done: 0, first: null, last: null, perCut: null, counted: 0, notes: [] });
     expect(runDigestSchema.safeParse(none).success).toBe(true);
   });
@@ -122,18 +131,18 @@ describe('the digest of a run', () => {
     const plain = runOf('r9', 'Plain');
     const at = { round: 1, index: 13 };
     const good = digestOf(
-      plain,
-      eventsOf(plain, [...doneUpTo(plain, 13), { kind: 'checked', ...at, read: [27.58] }]),
+      tallyOf(plain, eventsOf(plain, [...doneUpTo(plain, 13), { kind: 'checked', ...at, read: [27.58] }])),
     );
     expect(good.checks).toMatchObject([{ space: 13, read: [27.58], good: true }]);
     const slip = digestOf(
-      plain,
-      eventsOf(plain, [...doneUpTo(plain, 13), { kind: 'checked', ...at, read: [27.58, 30.94] }]),
+      tallyOf(
+        plain,
+        eventsOf(plain, [...doneUpTo(plain, 13), { kind: 'checked', ...at, read: [27.58, 30.94] }]),
+      ),
     );
     expect(slip.checks[0]!.good).toBe(false);
     const passed = digestOf(
-      plain,
-      eventsOf(plain, [...doneUpTo(plain, 13), { kind: 'checked', ...at, read: null }]),
+      tallyOf(plain, eventsOf(plain, [...doneUpTo(plain, 13), { kind: 'checked', ...at, read: null }])),
     );
     expect(passed.checks[0]).toMatchObject({ read: null, good: null });
   });
@@ -150,16 +159,13 @@ describe('finding and comparing runs', () => {
     entryOf(two, [...doneUpTo(two, 10), { kind: 'note', round: 1, index: 10, text: 'Mandrel slipped' }]),
     entryOf(three, []),
   ];
-  const ids = (found: readonly LogEntry[]) => found.map(({ runId }) => runId);
-  const any = { words: '', outcome: 'any', piece: 'any' } as const;
-  test('by words that all occur somewhere, by how it ended, by piece', () => {
-    expect(ids(searchLog(entries, any))).toEqual(['r1', 'r2', 'r3']);
-    expect(ids(searchLog(entries, { ...any, words: 'SECOND slipped' }))).toEqual(['r2']);
-    expect(ids(searchLog(entries, { ...any, words: '66 teeth' }))).toEqual(['r3']);
-    expect(ids(searchLog(entries, { ...any, words: 'offcut' }))).toEqual(['r2']);
-    expect(ids(searchLog(entries, { ...any, outcome: 'closes' }))).toEqual(['r1']);
-    expect(ids(searchLog(entries, { ...any, piece: 'proof' }))).toEqual(['r2']);
-    expect(searchLog(entries, { ...any, words: 'nothing of the kind' })).toEqual([]);
+  test('by every word on its page, written plainly; and how it ended', () => {
+    const found = (word: string) => entries.filter(({ digest }) => logWords(digest).includes(word)).length;
+    expect(found('second wheel')).toBe(2);
+    expect(found('mandrel slipped')).toBe(1);
+    expect(found('66 teeth')).toBe(1);
+    expect(found('offcut')).toBe(1);
+    expect(found('Mandrel')).toBe(0);
     expect(entries.map(({ digest }) => outcomeOf(digest))).toEqual(['closes', 'going', 'not-begun']);
   });
   test('side by side, with what differs', () => {

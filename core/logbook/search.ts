@@ -1,68 +1,27 @@
 import type { MeasuredRecord } from '../inspect/index.ts';
-import { RUN_STANDINGS } from '../run/index.ts';
+import { plainWords } from '../job/index.ts';
+import { outcomeOf, OUTCOMES, type RunDigest } from '../run/index.ts';
 import { lengthText, type UnitSystem } from '../units/index.ts';
 import type { LogEntry } from '../wire/index.ts';
 
-/** How a run ended, or where it stands. */
-export type Outcome = 'closes' | 'does-not-close' | 'scrapped' | 'ended' | 'going' | 'not-begun';
-
-export const OUTCOMES: Readonly<Record<Outcome, string>> = {
-  closes: RUN_STANDINGS.closes,
-  'does-not-close': RUN_STANDINGS['does-not-close'],
-  scrapped: 'scrapped',
-  ended: 'ended before it closed',
-  going: 'begun',
-  'not-begun': 'not begun',
-};
-
-export function outcomeOf({ closed, ended, done }: LogEntry['digest']): Outcome {
-  if (ended) return ended.how === 'scrapped' ? 'scrapped' : 'ended';
-  if (closed !== null) return closed ? 'closes' : 'does-not-close';
-  return done > 0 ? 'going' : 'not-begun';
-}
-
-export interface LogFilter {
-  /** Words that must all be found somewhere on the page. */
-  readonly words: string;
-  readonly outcome: Outcome | 'any';
-  readonly piece: 'any' | 'work' | 'proof';
-}
-
-/** Everything written on a page of the logbook, as one text to search in. */
-function textOf({ digest }: LogEntry): string {
+/** Everything written on a page of the logbook, as one plain text to search in. */
+export function logWords(digest: RunDigest): string {
   const { jobName, gear, move, head, method, piece, card, notes, interruptions, measured } = digest;
-  return [
-    jobName,
-    gear,
-    move,
-    head,
-    method,
-    piece.name,
-    ...card.map(({ title, answer }) => `${title} ${answer}`),
-    ...notes.map(({ text }) => text),
-    ...interruptions.map(({ reason }) => reason),
-    digest.ended?.reason ?? '',
-    ...measured.map(({ verdict }) => verdict),
-  ]
-    .join(' ')
-    .toLowerCase();
-}
-
-/** The runs that fit, in the order they came. */
-export function searchLog(
-  entries: readonly LogEntry[],
-  { words, outcome, piece }: LogFilter,
-): readonly LogEntry[] {
-  const wanted = words
-    .toLowerCase()
-    .split(/\s+/)
-    .filter((word) => word !== '');
-  return entries.filter((entry) => {
-    if (outcome !== 'any' && outcomeOf(entry.digest) !== outcome) return false;
-    if (piece !== 'any' && entry.digest.piece.kind !== piece) return false;
-    const text = textOf(entry);
-    return wanted.every((word) => text.includes(word));
-  });
+  return plainWords(
+    [
+      jobName,
+      gear,
+      move,
+      head,
+      method,
+      piece.name,
+      ...card.map(({ title, answer }) => `${title} ${answer}`),
+      ...notes.map(({ text }) => text),
+      ...interruptions.map(({ reason }) => reason),
+      digest.ended?.reason ?? '',
+      ...measured.map(({ verdict }) => verdict),
+    ].join(' '),
+  );
 }
 
 /** Two runs line by line: what is the same in both, and what is not. */
@@ -95,7 +54,7 @@ function linesOf({ digest }: LogEntry): ReadonlyMap<string, string> {
     ['Move', digest.move],
     ['Ended', [OUTCOMES[outcomeOf(digest)], digest.ended?.reason].filter(Boolean).join(': ')],
     ['Cuts', `${digest.done} of ${digest.total}`],
-    ['A space took', minutes(digest.perCut)],
+    ['A cut took', minutes(digest.perCut)],
     ['Counted time', `${Math.round(digest.counted / 60)} min`],
     ['Taken back', String(digest.takenBack)],
     ['Interruptions', String(interruptions.length)],
@@ -133,7 +92,7 @@ export function logTable(entries: readonly LogEntry[]): readonly (readonly strin
     'of',
     'ended',
     'why ended',
-    'seconds a space',
+    'seconds a cut',
     'minutes counted',
     'taken back',
     'interruptions',

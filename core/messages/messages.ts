@@ -152,7 +152,7 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
     `${d(i, 'what')} is no longer in the shop. This job keeps its own copy and goes on with it.`,
   'cutter-changed': (i) => changedInShop(d(i, 'what'), d(i, 'differs')),
   'cutter-axial-pitch': (i) =>
-    `It is named by the pitch along the worm, and cuts across the thread, where that is ${d(i, 'normal')}: the spaces come ${d(i, 'by')}.`,
+    `It is named by the pitch along the worm, and cuts across the thread, where that is ${d(i, 'normal')}: the tooth spaces come ${d(i, 'by')}.`,
   'cutter-shrinks': (i) => `With No. ${d(i, 'half')} at hand it serves ${d(i, 'range')} only.`,
   'no-head': () => 'No dividing head is chosen. Pick one from the shop.',
   'no-plates': (i) =>
@@ -187,7 +187,7 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
     `With the lead geared only the crank’s own plate divides, and ${i.given} does not come out on it: ${d(i, 'need')}. ${i.allowed} Or drill a plate with such a circle, or a ring of ${d(i, 'holes')} that goes between spindle and work.`,
   'choice-not-with-lead': (i) => `${d(i, 'way')} was chosen. ${d(i, 'why')} Choose a way again.`,
   'no-simple-indexing': (i) =>
-    `${i.given} spaces cannot be had by simple indexing with these plates: ${d(i, 'need')}. ${i.allowed}`,
+    `${i.given} cannot be had by simple indexing with these plates: ${d(i, 'need')}. ${i.allowed}`,
   'choice-no-longer-divides': (i) =>
     `${d(i, 'way')} was chosen for ${d(i, 'was')} and does not divide ${i.given}. Pick a way again.`,
   'choice-not-on-head': (i) =>
@@ -205,7 +205,7 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
   'choice-lacks': (i) =>
     `${d(i, 'way')} was chosen, and ${d(i, 'head')} no longer has what it needs. Pick a way again.`,
   'stride-shares': (i) =>
-    `Every ${i.given}th space meets only ${num(i, 'cut')} of the ${num(i, 'spaces')}, since the two share a factor.${i.allowed ? ` Take ${i.allowed}.` : ''}`,
+    `Every ${i.given}th place meets only ${num(i, 'cut')} of the ${num(i, 'spaces')}, since the two share a factor.${i.allowed ? ` Take ${i.allowed}.` : ''}`,
   'stride-part-turn': () =>
     'Block order goes round and round, so it needs a whole turn. Here cut in order: 1.',
   'holes-touch': (i) =>
@@ -227,7 +227,7 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
       ? `From the first to the last of them is ${dms(i, 'total')}, a whole turn: the last falls on the first. Is one fewer meant?`
       : `${i.given} come to ${dms(i, 'total')}, more than a whole turn: the last ones fall among the first. Is that meant?`,
   'marks-too-coarse': (i) =>
-    `A space is ${i.given}, and a mark of the dial ${len(i, 'mark')}: some spaces would be read on the same mark. It takes a finer dial, or a readout.`,
+    `A move is ${i.given}, and a mark of the dial ${len(i, 'mark')}: some places would be read on the same mark. It takes a finer dial, or a readout.`,
   'flats-over-stock': (i) =>
     `${i.given} does not go on stock of ${len(i, 'stock')}: a flat lies inside the round, and not past its centre.`,
   'flats-odd': (i) =>
@@ -308,7 +308,7 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
   'hob-stock-deep': (i) =>
     `Leaving ${i.given} for the hob is not possible: it must be less than the depth, ${len(i, 'depth')}.`,
   'hob-flutes-share': (i) =>
-    `${i.given} flutes share a factor with the starts, so the same teeth of the hob meet the same spaces and their errors stay. Take a count that does not.`,
+    `${i.given} flutes share a factor with the starts, so the same teeth of the hob meet the same tooth spaces and their errors stay. Take a count that does not.`,
   'cutter-under-worm': (i) =>
     `A cutter of Ø ${i.given} mm is smaller than the worm, Ø ${num(i, 'worm', 2)} mm: it leaves metal at the corners where the worm has to pass. Take a larger one.`,
   'setup-size-far': (i) =>
@@ -340,15 +340,15 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
     `The teeth are ${i.given} too thin. Nothing puts metal back: in mesh the backlash is that much more than planned.`,
   'finish-stock-too-deep': (i) =>
     `Leaving ${i.given} for the finish pass is not possible: it must be more than zero and less than the whole depth, ${len(i, 'depth')}.`,
-  'start-space-out-of-range': (i) => `The run cannot start at space ${i.given}. ${i.allowed}.`,
+  'start-space-out-of-range': (i) => `The run cannot start at ${i.given}. ${i.allowed}.`,
   'continue-other': (i) =>
     `The run at the mill divides ${num(i, 'was')} in ${num(i, 'rounds')} rounds, and this plan ${i.given}: it cannot go on with it. Give the card the same count and rounds, or start a run of its own.`,
   'continue-none': () =>
     'Nothing of that run is cut yet, or all of it is: there is nothing to go on with. Start a run of its own.',
   'continue-order': () =>
-    'The run at the mill takes the spaces in another order than this plan: going on would cut some twice and leave others out. Give the card the same order of spaces.',
+    'The run at the mill takes its cuts in another order than this plan: going on would cut some twice and leave others out. Give the card the same order.',
   'deepen-other': (i) =>
-    `The gear that measured thick was cut in ${num(i, 'was')} spaces, and the card now says ${i.given}: sinking it so would cut between its teeth. Give the card the count it was cut with.`,
+    `The gear that measured thick was cut in ${num(i, 'was')} places, and the card now says ${i.given}: sinking it so would cut between its teeth. Give the card the count it was cut with.`,
   'not-ready-to-cut': (i) => `Not ready to cut: ${i.allowed}.`,
   'not-json': (i) => `This is not a job file: it cannot be read as JSON (${d(i, 'where')}). ${i.allowed}`,
   'cut-short': () =>
@@ -384,6 +384,16 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
   'picture-bad': () => 'That is no picture of a kind that is kept here: JPEG or PNG.',
   'picture-other': (i) => `Another picture has the id ${i.given}.`,
   'pictures-many': (i) => `There are ${i.given} pictures here already. Take one away first.`,
+  'too-much-at-once': (i) =>
+    `That is too much to work out at once: ${i.given}, about ${num(i, 'times')} times what is taken. Questions with ${i.allowed} are always answered: leave out what this job does not need.`,
+  'took-too-long': (i) =>
+    `It was stopped after ${num(i, 'seconds')} s with nothing found: ${i.given}. Questions with ${i.allowed} are always answered: leave out what this job does not need.`,
+  'too-many-wait': () =>
+    'So many longer questions wait here already that this one would not be answered in time. Ask again in a minute.',
+  'disk-full': () =>
+    'The disk of the server is full: nothing more can be stored. What was stored before is untouched. Make room on it and try again.',
+  'store-not-written': (i) =>
+    `The server cannot write its store (${i.given}). Nothing was changed: see that its folder can be written.`,
   'too-large': (i) => `${d(i, 'what')} is larger than ${i.allowed}.`,
   'stale-revision': (i) =>
     `This job was changed somewhere else in the meantime (yours is ${i.given}, the stored one is ${i.allowed}). Both are kept.`,

@@ -23,6 +23,9 @@ export function inOrder(events: readonly RunEvent[]): RunEvent[] {
   return stand ? listed : listed.sort(byWhatWasSeen);
 }
 
+/** Does an event come behind another in the order of all? */
+export const comesAfter = (event: RunEvent, other: RunEvent): boolean => byWhatWasSeen(other, event) < 0;
+
 function byWhatWasSeen(a: RunEvent, b: RunEvent): number {
   return (
     eventsSeen(a) - eventsSeen(b) ||

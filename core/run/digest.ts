@@ -1,11 +1,10 @@
 import { z } from 'zod';
 import { chordSays, dueCheck } from './halfway.ts';
-import { foldRun, type RunState } from './fold.ts';
-import { intervals, median } from './pace.ts';
+import { stateOf, type RunState } from './fold.ts';
 import { placeOf } from './places.ts';
 import { sayLanding } from './saying.ts';
-import { pieceSchema, type Run, type RunEvent } from './schema.ts';
-import { inOrder } from './causality.ts';
+import { pieceSchema } from './schema.ts';
+import type { RunTally } from './tally.ts';
 
 const placed = { space: z.int(), round: z.int(), at: z.string() };
 
@@ -67,37 +66,22 @@ export const runDigestSchema = z
   .readonly();
 export type RunDigest = z.infer<typeof runDigestSchema>;
 
-type Of<Kind extends RunEvent['kind']> = Extract<RunEvent, { kind: Kind }>;
-
 /** A pause with what ended it. */
-function interruptionsOf(events: readonly RunEvent[]): RunDigest['interruptions'] {
-  const resumes = events.filter((event): event is Of<'resume'> => event.kind === 'resume');
-  return events.flatMap((event) => {
-    if (event.kind !== 'pause') return [];
-    const end = resumes.find(({ ids }) => ids.includes(event.id));
-    const seconds = end ? (Date.parse(end.clientTime) - Date.parse(event.clientTime)) / 1000 : null;
-    return [
-      {
-        at: event.clientTime,
-        reason: end?.reason ?? '',
-        seconds: seconds !== null && seconds >= 0 ? seconds : null,
-      },
-    ];
+const interruptionsOf = ({ pauses, resumes }: RunTally): RunDigest['interruptions'] =>
+  pauses.map(({ id, clientTime }) => {
+    const end = resumes.get(id);
+    const seconds = end ? (Date.parse(end.clientTime) - Date.parse(clientTime)) / 1000 : null;
+    return {
+      at: clientTime,
+      reason: end?.reason ?? '',
+      seconds: seconds !== null && seconds >= 0 ? seconds : null,
+    };
   });
-}
 
-/** The page of the logbook for a run. @param state folded from these events; folded here when left out */
-export function digestOf(
-  run: Run,
-  events: readonly RunEvent[],
-  state: RunState = foldRun(run, events),
-): RunDigest {
-  const ordered = inOrder(events);
-  const takenBack = new Set(ordered.flatMap((event) => (event.kind === 'take-back' ? event.ids : [])));
-  const dones = ordered.filter((event) => event.kind === 'done' && !takenBack.has(event.id));
+/** The page of the logbook for a run. @param state of these very events; folded here when left out */
+export function digestOf(tally: RunTally, state: RunState = stateOf(tally)): RunDigest {
+  const { run, dones, paced, landings } = tally;
   const spaceAt = (event: { round: number; index: number }) => run.cuts[placeOf(run, event)] ?? null;
-  const between = intervals(ordered);
-  const landings = ordered.filter((event): event is Of<'landing'> => event.kind === 'landing');
   const second = run.cuts[1] ?? run.cuts[0]!;
   return {
     jobName: run.jobName,
@@ -119,10 +103,10 @@ export function digestOf(
     scratch: state.tried && state.tried.fits,
     first: dones[0]?.clientTime ?? null,
     last: dones.at(-1)?.clientTime ?? null,
-    counted: between.reduce((sum, seconds) => sum + seconds, 0),
-    perCut: median(between),
-    takenBack: ordered.filter((event) => event.kind === 'done' && takenBack.has(event.id)).length,
-    screens: new Set(dones.map(({ device }) => device)).size,
+    counted: paced.sum,
+    perCut: paced.median,
+    takenBack: tally.donesTakenBack,
+    screens: tally.counting(),
     notes: state.notes.map((note) => ({
       space: spaceAt(note)?.space ?? 0,
       round: note.round,
@@ -130,9 +114,8 @@ export function digestOf(
       text: note.text,
       reset: note.reset,
     })),
-    interruptions: interruptionsOf(ordered),
-    checks: ordered.flatMap((event) => {
-      if (event.kind !== 'checked' || takenBack.has(event.id)) return [];
+    interruptions: interruptionsOf(tally),
+    checks: tally.checks.map((event) => {
       const cut = spaceAt(event);
       const due = cut && dueCheck(run, cut);
       const good =
@@ -142,23 +125,20 @@ export function digestOf(
               return slip === 0 && !odd;
             })
           : null;
-      return [
-        {
-          space: cut?.space ?? 0,
-          round: event.round,
-          at: event.clientTime,
-          read: event.read && [...event.read],
-          chord: due?.chord ?? null,
-          good,
-        },
-      ];
+      return {
+        space: cut?.space ?? 0,
+        round: event.round,
+        at: event.clientTime,
+        read: event.read && [...event.read],
+        chord: due?.chord ?? null,
+        good,
+      };
     }),
-    measured: ordered.flatMap((event) => {
-      if (event.kind !== 'measured' || takenBack.has(event.id)) return [];
-      return [
-        { at: event.clientTime, readings: event.readings.map((one) => ({ ...one })), verdict: event.verdict },
-      ];
-    }),
+    measured: tally.measured.map(({ clientTime, readings, verdict }) => ({
+      at: clientTime,
+      readings: readings.map((one) => ({ ...one })),
+      verdict,
+    })),
     asked: landings.length,
     wrong: landings.filter(({ right }) => !right).length,
   };

@@ -1,10 +1,9 @@
 import type { Landing } from '../dividing/index.ts';
-import { atOnce, inOrder } from './causality.ts';
+import { inOrder } from './causality.ts';
 import { promptOfEvent } from './oldSteps.ts';
 import { placeOf } from './places.ts';
 import type { Cut, Run, RunEvent } from './schema.ts';
-
-type Of<Kind extends RunEvent['kind']> = Extract<RunEvent, { kind: Kind }>;
+import { RunTally } from './tally.ts';
 
 /** What the mill screen must ask a person about. */
 export type Doubt =
@@ -62,55 +61,20 @@ export interface RunState {
   readonly pauses: readonly string[];
 }
 
-const ofKind = <Kind extends RunEvent['kind']>(events: readonly RunEvent[], kind: Kind) =>
-  events.filter((event): event is Of<Kind> => event.kind === kind);
-
 /** Counts standing from different screens, made at once and not yet agreed on. */
-function twoScreens(
-  dones: readonly Of<'done'>[],
-  agreed: readonly Of<'agreed'>[],
-  cutAt: (event: { round: number; index: number }) => Cut | null,
-): Doubt[] {
-  if (new Set(dones.map((event) => event.device)).size < 2) return [];
-  const settled = (a: RunEvent, b: RunEvent) =>
-    agreed.some(({ ids }) => ids.includes(a.id) && ids.includes(b.id));
-  const involved = new Set<Of<'done'>>();
-  for (const [i, a] of dones.entries()) {
-    for (const b of dones.slice(i + 1)) {
-      if (a.device !== b.device && atOnce(a, b) && !settled(a, b)) involved.add(a).add(b);
-    }
-  }
-  if (involved.size === 0) return [];
-  const cuts = new Set([...involved].map(cutAt).filter((cut) => cut !== null));
+function twoScreens(tally: RunTally): Doubt[] {
+  const involved = tally.unsettled();
+  if (involved.length === 0) return [];
+  const cuts = new Set(involved.map((event) => tally.run.cuts[placeOf(tally.run, event)]!));
   const inCuttingOrder = [...cuts].sort((a, b) => a.round - b.round || a.index - b.index);
-  return [{ kind: 'two-screens', ids: [...involved].map(({ id }) => id), cuts: inCuttingOrder }];
+  return [{ kind: 'two-screens', ids: involved.map(({ id }) => id), cuts: inCuttingOrder }];
 }
 
 /**
  * Screens of which some event has been seen or skipped, and has not arrived. A screen's numbers need not
  * begin at 1: runs of before counted the events of all runs of a screen together.
  */
-function eventsMissing(events: readonly RunEvent[]): Doubt[] {
-  const screens = new Map<string, { arrived: number; first: number; last: number; most: number }>();
-  const screenOf = (device: string) => {
-    const known = screens.get(device);
-    if (known) return known;
-    const fresh = { arrived: 0, first: Infinity, last: -Infinity, most: 0 };
-    screens.set(device, fresh);
-    return fresh;
-  };
-  for (const { device, deviceSeq, lastSeen } of events) {
-    const own = screenOf(device);
-    // a screen's own events come in the order of their numbers; one number twice is one event
-    if (deviceSeq !== own.last) own.arrived += 1;
-    own.first = Math.min(own.first, deviceSeq);
-    own.last = deviceSeq;
-    own.most = Math.max(own.most, deviceSeq);
-    for (const other in lastSeen) {
-      const seen = screenOf(other);
-      seen.most = Math.max(seen.most, lastSeen[other]!);
-    }
-  }
+function eventsMissing({ screens }: RunTally): Doubt[] {
   const devices = [...screens]
     .filter(([, { arrived, first, most }]) => arrived < most + 1 - Math.min(most, first))
     .map(([device]) => device);
@@ -134,57 +98,61 @@ function sameAsLatest(ordered: readonly RunEvent[], counted: readonly RunEvent[]
   return latest ? counted.filter((event) => says(event) === says(latest)) : [];
 }
 
+/** A run’s events in order, to be gone on from. @param events any order, repeats allowed */
+export function tallyOf(run: Run, events: readonly RunEvent[]): RunTally {
+  const tally = new RunTally(run);
+  for (const event of inOrder(events)) tally.add(event);
+  return tally;
+}
+
+/**
+ * Goes on with more events: with each that follows as it is, and anew where one comes before what is
+ * here.
+ * @param tally not to be used afterwards
+ * @param events in the order they came
+ */
+export function goOnWith(tally: RunTally, events: readonly RunEvent[]): RunTally {
+  for (const [i, event] of events.entries()) {
+    if (!tally.follows(event) && !tally.byId.has(event.id))
+      return tallyOf(tally.run, [...tally.ordered, ...events.slice(i)]);
+    tally.add(event);
+  }
+  return tally;
+}
+
 /**
  * The state of a run from its events. The order in which they arrive does not matter, and an id counts once.
  * A cut is done if a done of it stands that no take-back names.
  * @param events any order, repeats allowed; those naming no cut of the run are passed over
  */
-export function foldRun(run: Run, events: readonly RunEvent[]): RunState {
-  const ordered = inOrder(events);
-  const place = (event: { round: number; index: number }) => placeOf(run, event);
-  const cutAt = (event: { round: number; index: number }) => run.cuts[place(event)] ?? null;
-  const takenBack = new Set(ofKind(ordered, 'take-back').flatMap(({ ids }) => ids));
-  const stands = (event: RunEvent) => !takenBack.has(event.id);
+export const foldRun = (run: Run, events: readonly RunEvent[]): RunState => stateOf(tallyOf(run, events));
 
-  const dones = ofKind(ordered, 'done').filter((event) => stands(event) && cutAt(event) !== null);
-  const doneCuts = run.cuts.map(() => false);
-  for (const event of dones) doneCuts[place(event)] = true;
+/** The state of a run as its events stand; costs the same however many they are. */
+export function stateOf(tally: RunTally): RunState {
+  const { run, ordered, trials, checks, resumes } = tally;
+  const doneCuts = run.cuts.map((_, place) => tally.doneAt(place).length > 0);
   const nextPlace = doneCuts.indexOf(false);
   const next = nextPlace === -1 ? null : run.cuts[nextPlace]!;
   const lastPlace = nextPlace === -1 ? run.cuts.length - 1 : nextPlace - 1;
   const last = run.cuts[lastPlace] ?? null;
 
-  const here = (event: { round: number; index: number }) => next !== null && place(event) === nextPlace;
-  const ticks = ofKind(ordered, 'turn').filter((event) => stands(event) && here(event));
+  const ticks = next ? tally.turnsTo(nextPlace) : [];
   const turns = next ? turnsOf(next.landing) : 0;
   const turnsMade = Math.min(turns, Math.max(0, ...ticks.map(({ turn }) => turn)));
-  const heeding = ordered.filter(
-    (event) =>
-      stands(event) &&
-      (event.kind === 'heeded' || event.kind === 'stroke' || event.kind === 'step') &&
-      (event.kind === 'heeded' && event.closing ? next === null : here(event)),
-  );
+  const heeding = tally.heededTo(next ? nextPlace : null);
   const heeded = heeding.flatMap((event) => promptOfEvent(run, event) ?? []);
-  const told = ofKind(ordered, 'landing').filter((event) => stands(event) && event.right && here(event));
-  const trials = ofKind(ordered, 'tried').filter(stands);
+  const told = next ? tally.toldTo(nextPlace) : [];
   const trial = trials.at(-1) ?? null;
   const scratched = run.rounds[0]?.name === 'scratch' && run.full && next?.round === 2 && last?.round === 1;
-  const checks = ofKind(ordered, 'checked').filter(stands);
-  const answers = checks.filter((event) => last !== null && place(event) === lastPlace);
-  const closings = next ? [] : ofKind(ordered, 'closed').filter(stands);
+  const answers = checks.filter((event) => last !== null && placeOf(run, event) === lastPlace);
+  const closings = next ? [] : tally.closings;
   const closing = closings.at(-1) ?? null;
-  const endings = ofKind(ordered, 'ended').filter(stands);
-  const ending = endings.at(-1) ?? null;
-
-  const resumed = new Set(ofKind(ordered, 'resume').flatMap(({ ids }) => ids));
-  const pauses = ofKind(ordered, 'pause')
-    .filter(({ id }) => !resumed.has(id))
-    .map(({ id }) => id);
+  const ending = tally.endings.at(-1) ?? null;
+  const pauses = tally.pauses.filter(({ id }) => !resumes.has(id)).map(({ id }) => id);
 
   const beyond = nextPlace === -1 ? -1 : doneCuts.lastIndexOf(true);
   const gap: Doubt[] =
     next && beyond > nextPlace ? [{ kind: 'gap', missing: next, beyond: run.cuts[beyond]! }] : [];
-  const lastDones = lastPlace < 0 ? [] : dones.filter((event) => place(event) === lastPlace);
   const counted: readonly RunEvent[] = [
     ...ticks.filter(({ turn }) => turn <= turns),
     ...heeding,
@@ -193,9 +161,9 @@ export function foldRun(run: Run, events: readonly RunEvent[]): RunState {
     ...(scratched ? trials : []),
   ];
   const takeBack = (): readonly RunEvent[] => {
-    if (ending) return endings;
+    if (ending) return tally.endings;
     if (closing) return closings;
-    return counted.length > 0 ? sameAsLatest(ordered, counted) : lastDones;
+    return counted.length > 0 ? sameAsLatest(ordered, counted) : tally.doneAt(lastPlace);
   };
 
   return {
@@ -212,7 +180,7 @@ export function foldRun(run: Run, events: readonly RunEvent[]): RunState {
     closed: closing && { fits: closing.fits },
     ended: ending && { how: ending.how, reason: ending.reason },
     paused: pauses.length > 0,
-    notes: ofKind(ordered, 'note').map(({ id, text, round, index, clientTime, reset }) => ({
+    notes: tally.notes.map(({ id, text, round, index, clientTime, reset }) => ({
       id,
       text,
       round,
@@ -220,7 +188,7 @@ export function foldRun(run: Run, events: readonly RunEvent[]): RunState {
       clientTime,
       reset: reset === true,
     })),
-    doubts: [...gap, ...twoScreens(dones, ofKind(ordered, 'agreed'), cutAt), ...eventsMissing(ordered)],
+    doubts: [...gap, ...twoScreens(tally), ...eventsMissing(tally)],
     doneCuts,
     takeBack: takeBack().map(({ id }) => id),
     pauses,

@@ -2,7 +2,10 @@ export { inOrder, lastSeenOf } from './causality.ts';
 export { checkEvent } from './check.ts';
 export {
   foldRun,
+  goOnWith,
+  stateOf,
   summarise,
+  tallyOf,
   turnsOf,
   type Doubt,
   type Ended,
@@ -12,11 +15,13 @@ export {
 export { freezeRun, leftToPrepare } from './freeze.ts';
 export { chordOver, chordSays, dueCheck, type ChordCheck, type ChordSays } from './halfway.ts';
 export { digestOf, runDigestSchema, type RunDigest } from './digest.ts';
+export { outcomeOf, OUTCOMES, type Outcome } from './outcome.ts';
 export { paceOf, type Pace } from './pace.ts';
 export { holesDrilled } from './drilled.ts';
 export { firstMetal, placeOf, roundOf } from './places.ts';
 export { toldByHole, whereInRun, type LostCount, type Whereabouts } from './lostCount.ts';
 export { RUN_STANDINGS, standingOfRun, type RunStanding } from './standing.ts';
+export { numberOf, type RunTally } from './tally.ts';
 export { readRun } from './read.ts';
 export { reconcile } from './reconcile.ts';
 export { groundOfRun, sayLanding } from './saying.ts';

@@ -1,3 +1,4 @@
+import { Beat, median } from './beat.ts';
 import { inOrder } from './causality.ts';
 import type { RunState } from './fold.ts';
 import type { Run, RunEvent } from './schema.ts';
@@ -10,45 +11,22 @@ export interface Pace {
   readonly minutesLeft: number | null;
 }
 
-/** Longer between two counts than this is an interruption, or a clock that was put right. Seconds */
-const LONGEST = 45 * 60;
 const LATEST = 15;
 const ENOUGH = 3;
 
-/**
- * Seconds between counts that stand, by the clocks of the screens: only where one follows another on one
- * screen, with no pause between, and the clock did not go back. A clock that jumps spoils the one interval it
- * falls in.
- * @param counts which of them count: others part those beside them
- */
-export function intervals(
+/** Seconds between counts that stand. @param counts which of them count: others part those beside them */
+function intervals(
   events: readonly RunEvent[],
   counts: (event: { readonly round: number; readonly index: number }) => boolean = () => true,
-): number[] {
+): readonly number[] {
   const takenBack = new Set(events.flatMap((event) => (event.kind === 'take-back' ? event.ids : [])));
-  const found: number[] = [];
-  let before: RunEvent | null = null;
+  const beat = new Beat();
   for (const event of inOrder(events)) {
-    if (event.kind === 'pause' || event.kind === 'resume') before = null;
-    if (event.kind !== 'done' || takenBack.has(event.id)) continue;
-    if (!counts(event)) {
-      before = null;
-      continue;
-    }
-    if (before?.device === event.device) {
-      const seconds = (Date.parse(event.clientTime) - Date.parse(before.clientTime)) / 1000;
-      if (seconds > 0 && seconds < LONGEST) found.push(seconds);
-    }
-    before = event;
+    if (takenBack.has(event.id)) continue;
+    if (event.kind === 'done' && !counts(event)) beat.part();
+    else beat.add(event);
   }
-  return found;
-}
-
-export function median(values: readonly number[]): number | null {
-  const rising = [...values].sort((a, b) => a - b);
-  const middle = Math.floor(rising.length / 2);
-  if (rising.length === 0) return null;
-  return rising.length % 2 === 1 ? rising[middle]! : (rising[middle - 1]! + rising[middle]!) / 2;
+  return beat.seconds;
 }
 
 /** Seconds for one space of a round: as its own were counted, else by the set-up, else as any were. */

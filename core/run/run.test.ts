@@ -229,7 +229,7 @@ describe('counting on one screen', () => {
     expect(checkEvent(run, { ...done, runId: 'other' })[0]?.code).toBe('event-from-other-run');
     expect(checkEvent(run, { ...done, index: 21 } as RunEvent)[0]).toMatchObject({
       code: 'event-names-no-cut',
-      allowed: 'It has 1 round of 20 spaces',
+      allowed: 'It has 1 round of 20 cuts',
     });
     expect(runEventSchema.safeParse({ ...done, clientTime: 'yesterday' }).success).toBe(false);
   });
@@ -363,7 +363,7 @@ test('what names no cut of the run is passed over, and what was said of the clos
   const first = event({ kind: 'done', round: 1, index: 1 });
   expect(foldRun(run, [first, event({ kind: 'done', round: 7, index: 1 })])).toMatchObject({ done: 1 });
   expect(foldRun(run, [first, event({ kind: 'done', round: 1, index: 99 })])).toMatchObject({ done: 1 });
-  // on the way to space 2, and not yet at the close
+  // on the way to tooth space 2, and not yet at the close
   expect(foldRun(run, [first, heeded(2)]).heeded).toEqual(['clear']);
   expect(foldRun(run, [first, heeded(3)]).heeded).toEqual([]);
   expect(foldRun(run, [first, heeded(14, { closing: true })]).heeded).toEqual([]);

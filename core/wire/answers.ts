@@ -90,6 +90,17 @@ export interface UnreadRun {
   readonly why: string;
 }
 
+/** Runs of the logbook that fit, a page at a time, newest first. */
+export interface LogList {
+  readonly runs: readonly LogEntry[];
+  /** Of all pages. */
+  readonly total: number;
+  /** Asks for the page after this one; null where there is none. */
+  readonly next: string | null;
+  /** Those that cannot be read, whatever was asked for; with the first page only. */
+  readonly unread: readonly UnreadRun[];
+}
+
 /** A page of the logbook: the run, and runs linked with it. */
 export interface LogPage extends LogEntry {
   /** Readings that stand on its card and are not written with it yet; null where there are none. */
@@ -121,6 +132,15 @@ export interface EventsPage {
 export interface Appended {
   readonly summary: RunSummary;
   readonly arrival: number;
+}
+
+/** How the server does. */
+export interface Health {
+  readonly ok: boolean;
+  readonly version: string;
+  readonly store: 'read' | 'not read';
+  /** Left on the disk of the store. */
+  readonly freeBytes: number;
 }
 
 /** A refusal. Source of the form: RFC 9457, Problem Details for HTTP APIs. */

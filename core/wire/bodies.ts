@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { kindSchema } from '../kinds/index.ts';
-import { RUN_STANDINGS, type RunStanding } from '../run/index.ts';
+import { OUTCOMES, RUN_STANDINGS, type Outcome, type RunStanding } from '../run/index.ts';
 import { equipmentSchema, equipmentToToday } from '../shop/index.ts';
 
 /**
@@ -28,6 +28,17 @@ export const jobQuerySchema = z.object({
   after: z.string().max(600).optional(),
 });
 export type JobQuery = z.output<typeof jobQuerySchema>;
+
+/** What runs of the logbook are looked for by; left out: any. */
+export const logQuerySchema = z.object({
+  words: z.string().max(200).default(''),
+  outcome: z.enum(Object.keys(OUTCOMES) as [Outcome, ...Outcome[]]).optional(),
+  piece: z.enum(['work', 'proof']).optional(),
+  limit: z.coerce.number<number>().int().min(1).max(200).default(60),
+  /** `next` of the page before. */
+  after: z.string().max(600).optional(),
+});
+export type LogQuery = z.output<typeof logQuerySchema>;
 
 /** Equipment in a request may be of an older shape too: what it lacks is filled in. */
 export const equipmentBodySchema = z

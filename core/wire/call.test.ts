@@ -8,6 +8,7 @@ describe('what can be asked of the server', () => {
     expect(addressOf(PLACES.readEvents, { params: { id: 'r1' }, query: { after: 12 } })).toBe(
       '/api/runs/r1/events?after=12',
     );
+    expect(addressOf(PLACES.listLog, { query: { words: '', outcome: undefined } })).toBe('/api/log?words=');
     expect(addressOf(PLACES.backup, {})).toBe('/api/backup');
   });
   test('no two are asked at the same place in the same way', () => {

@@ -21,7 +21,7 @@ export interface Call extends Place {
   readonly answers?: z.ZodType;
   readonly status?: 200 | 201;
   /** What may be refused, beyond malformed bodies. */
-  readonly refusals?: readonly (401 | 403 | 404 | 409 | 413 | 422 | 429)[];
+  readonly refusals?: readonly (401 | 403 | 404 | 409 | 413 | 422 | 429 | 503)[];
 }
 
 /** Keeps the types of path, body, query and answer with the entry. */
@@ -62,8 +62,9 @@ export interface Where {
 /** Where it is asked: path and query filled in. */
 export function addressOf(place: Place, { params = {}, query = {} }: Where): string {
   const path = place.path.replace(/\{(\w+)\}/g, (_, name: string) => encodeURIComponent(params[name]!));
-  const queries = Object.entries(query).map(
-    ([name, value]) => `${name}=${encodeURIComponent(String(value))}`,
+  // what is left undefined is not asked for
+  const queries = Object.entries(query).flatMap(([name, value]) =>
+    value === undefined ? [] : [`${name}=${encodeURIComponent(String(value))}`],
   );
   return `/api${path}${queries.length > 0 ? `?${queries.join('&')}` : ''}`;
 }

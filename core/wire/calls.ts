@@ -8,16 +8,16 @@ import { pieceSchema, runEventSchema } from '../run/index.ts';
 import type {
   Appended,
   EventsPage,
+  Health,
   JobsPage,
-  LogEntry,
+  LogList,
   LogPage,
   Restored,
   StoredJob,
   StoredRun,
   StoredShop,
-  UnreadRun,
 } from './answers.ts';
-import { equipmentBodySchema, jobBodySchema, jobQuerySchema } from './bodies.ts';
+import { equipmentBodySchema, jobBodySchema, jobQuerySchema, logQuerySchema } from './bodies.ts';
 import { call } from './call.ts';
 import { aboutSchema, pictureBodySchema, pictureShape } from './pictures.ts';
 import { PLACES } from './places.ts';
@@ -220,10 +220,11 @@ export const pictureCalls = {
 
 export const logCalls = {
   listLog: call(PLACES.listLog, {
-    summary: 'The logbook: every run of every job, newest first, without its single counts.',
-    answers: answering<{ readonly runs: readonly LogEntry[]; readonly unread: readonly UnreadRun[] }>(
-      shapes.logShape,
-    ),
+    summary:
+      'A page of the logbook: runs of all jobs, newest first, without their single counts: those that have all the words and everything else that is asked for.',
+    query: logQuerySchema,
+    answers: answering<LogList>(shapes.logShape),
+    refusals: [422],
   }),
   readLog: call(PLACES.readLog, {
     summary: 'One run of the logbook, with what was measured on its part since and the runs linked with it.',
@@ -257,6 +258,14 @@ export const pairingCalls = {
 };
 
 /** Everything that can be asked under /api. */
+export const healthCalls = {
+  health: call(PLACES.health, {
+    summary:
+      'How the server does: its version, whether the store can be read, and the space left on its disk.',
+    answers: answering<Health>(shapes.healthShape),
+  }),
+};
+
 export const calls = {
   ...planningCalls,
   ...jobCalls,
@@ -264,5 +273,6 @@ export const calls = {
   ...pictureCalls,
   ...logCalls,
   ...pairingCalls,
+  ...healthCalls,
 };
 export type Calls = typeof calls;

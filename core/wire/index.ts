@@ -1,10 +1,12 @@
 export type {
   Appended,
   EventsPage,
+  Health,
   JobListing,
   JobMarks,
   JobsPage,
   LogEntry,
+  LogList,
   LogPage,
   Problem,
   Restored,
@@ -24,7 +26,7 @@ export {
   type QueryOf,
   type Where,
 } from './call.ts';
-export type { JobQuery } from './bodies.ts';
+export type { JobQuery, LogQuery } from './bodies.ts';
 export { calls, type Calls } from './calls.ts';
 export { MOST_PICTURE, MOST_PICTURES } from './limits.ts';
 export { pictureShape, type Picture, type PictureBody } from './pictures.ts';

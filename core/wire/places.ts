@@ -34,4 +34,5 @@ export const PLACES = {
   restore: { method: 'post', path: '/restore', textBody: true },
   readPairing: { method: 'get', path: '/pairing' },
   pair: { method: 'post', path: '/pair' },
+  health: { method: 'get', path: '/health' },
 } as const satisfies Readonly<Record<string, Place>>;

@@ -97,6 +97,8 @@ const logEntry = z.strictObject({
 });
 export const logShape = z.strictObject({
   runs: z.array(logEntry),
+  total: z.int(),
+  next: z.string().nullable(),
   unread: z.array(z.strictObject({ runId: z.string(), why: z.string() })),
 });
 export const logPageShape = logEntry.extend({
@@ -165,10 +167,20 @@ const way = z.looseObject({ words: z.string(), choice: z.looseObject({ method: z
 export const waysShape = z.strictObject({
   methods: z.array(z.looseObject({ method: z.string(), ways: z.array(way), out: z.string().nullable() })),
   nearest: z.array(z.int()),
+  /** Was there time for all of it? */
+  finished: z.boolean(),
 });
 
 const bent = z.looseObject({ helixDeg: z.number(), leadText: z.string() });
 export const leadsShape = z.strictObject({
   trains: z.array(z.looseObject({ lead: z.number(), leadText: z.string() })),
   bent: z.looseObject({ single: z.array(bent), pair: z.array(bent).nullable() }),
+  finished: z.boolean(),
+});
+
+export const healthShape = z.strictObject({
+  ok: z.boolean(),
+  version: z.string(),
+  store: z.enum(['read', 'not read']),
+  freeBytes: z.number().min(0),
 });

@@ -1,4 +1,4 @@
-import type { RunStanding } from '../../core/run/index.ts';
+import type { Outcome, RunStanding } from '../../core/run/index.ts';
 import { EntitySchema, OptionalProps } from '@mikro-orm/core';
 
 /** One job: its document as text, and what the bench lists without opening it. */
@@ -37,7 +37,7 @@ export class KeptVersionRow {
 
 /** A run as frozen at its start, and its state as folded at the last append. */
 export class RunRow {
-  [OptionalProps]?: 'digest';
+  [OptionalProps]?: 'digest' | 'now' | 'words' | 'outcome' | 'piece' | 'listed';
   id!: string;
   /** What the logbook says of it; empty until it is made. */
   digest!: string;
@@ -45,6 +45,14 @@ export class RunRow {
   partId!: string;
   document!: string;
   summary!: string;
+  /** What is to be done now, as JSON; empty where nothing is left, or it is not written. */
+  now!: string;
+  /** Everything on its page of the logbook, to be searched; of one that cannot be read, why. */
+  words!: string;
+  outcome!: Outcome | 'unread' | '';
+  piece!: 'work' | 'proof' | '';
+  /** As of which version of the listing this is written; 0: not yet. */
+  listed!: number;
   startedAt!: string;
   updatedAt!: string;
 }
@@ -127,6 +135,11 @@ export const entities = [
       document: text,
       digest: { ...text, default: '' },
       summary: text,
+      now: { ...text, default: '' },
+      words: { ...text, default: '' },
+      outcome: { ...text, default: '' },
+      piece: { ...text, default: '' },
+      listed: { ...whole, default: 0 },
       startedAt: text,
       updatedAt: text,
     },

@@ -1,5 +1,6 @@
 import { Migration20261124First } from './first.ts';
 import { Migration20261130Listing } from './listing.ts';
+import { Migration20261201LogIndex } from './logIndex.ts';
 import { Migration20261125Logbook } from './logbook.ts';
 import { Migration20261130Pictures } from './pictures.ts';
 
@@ -9,4 +10,5 @@ export const migrationsList = [
   { name: '20261125-logbook', class: Migration20261125Logbook },
   { name: '20261130-listing', class: Migration20261130Listing },
   { name: '20261130-pictures', class: Migration20261130Pictures },
+  { name: '20261201-log-index', class: Migration20261201LogIndex },
 ];

@@ -1,7 +1,9 @@
 import { Router } from 'express';
 import { calls } from '../../core/wire/index.ts';
+import type { Desk } from '../heavy/index.ts';
 import type {
   BackupService,
+  HealthService,
   JobService,
   LogService,
   PictureService,
@@ -13,7 +15,7 @@ import { describeApi } from './openapi.ts';
 import { logRoutes } from './logbook.ts';
 import { pictureRoutes } from './pictures.ts';
 import { planningRoutes } from './planning.ts';
-import { mount, type Route } from './route.ts';
+import { answer, mount, type Route } from './route.ts';
 import { runRoutes } from './runs.ts';
 
 export interface Services {
@@ -23,14 +25,17 @@ export interface Services {
   readonly log: LogService;
   readonly backup: BackupService;
   readonly pictures: PictureService;
+  readonly desk: Desk;
+  readonly health: HealthService;
 }
 
-export const routesOf = ({ jobs, runs, shop, log, backup, pictures }: Services): Route[] => [
-  ...planningRoutes(shop),
+export const routesOf = ({ jobs, runs, shop, log, backup, pictures, desk, health }: Services): Route[] => [
+  ...planningRoutes(shop, desk),
   ...jobRoutes(jobs),
   ...runRoutes(runs),
   ...pictureRoutes(pictures),
   ...logRoutes(log, backup),
+  answer(calls.health, () => health.look()),
 ];
 
 /** Everything under /api. */
@@ -39,6 +44,5 @@ export function apiRouter(services: Services): Router {
   const description = describeApi(Object.values(calls));
   mount(router, routesOf(services));
   router.get('/openapi.json', (_, response) => void response.json(description));
-  router.get('/health', (_, response) => void response.json({ ok: true }));
   return router;
 }

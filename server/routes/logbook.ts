@@ -5,7 +5,7 @@ import { answer, type Route } from './route.ts';
 const today = (): string => new Date().toISOString().slice(0, 10);
 
 export const logRoutes = (log: LogService, backup: BackupService): Route[] => [
-  answer(calls.listLog, () => log.list()),
+  answer(calls.listLog, ({ query }) => log.list(query)),
   answer(calls.readLog, ({ params }) => log.page(params.id)),
   answer(calls.backup, async (_, response) => {
     const text = await backup.write();

@@ -35,6 +35,25 @@ export const answer = <Made extends Call>(made: Made, handle: Handler<Made>): Ro
   handle: (given, response) => handle(given as Given<Made>, response),
 });
 
+/** Aborted when whoever asked goes away before the answer is sent. */
+function goneOf(response: Response): AbortSignal {
+  const gone = new AbortController();
+  response.once('close', () => response.writableFinished || gone.abort());
+  return gone.signal;
+}
+
+/** Who answers a call with text that is JSON already, worked out elsewhere. */
+export const answerText = <Made extends Call>(
+  made: Made,
+  handle: (given: Given<Made>, gone: AbortSignal) => Promise<string>,
+): Route => ({
+  call: made,
+  handle: async (given, response) => {
+    const text = await handle(given as Given<Made>, goneOf(response));
+    response.type('application/json').send(text);
+  },
+});
+
 function parse(schema: z.ZodType | undefined, raw: unknown): unknown {
   if (!schema) return undefined;
   const parsed = schema.safeParse(raw);

@@ -1,6 +1,6 @@
 import { readJob } from '../../core/job/index.ts';
 import { plan, whatItIs } from '../../core/plan/index.ts';
-import { digestOf, foldRun, readRun, runEventSchema, summarise } from '../../core/run/index.ts';
+import { readRun, runEventSchema, tallyOf } from '../../core/run/index.ts';
 import { equipmentSchema, shopToToday, type Equipment } from '../../core/shop/index.ts';
 import type { Restored } from '../../core/wire/index.ts';
 import { randomUUID } from 'node:crypto';
@@ -9,8 +9,8 @@ import path from 'node:path';
 import { JobRow, KeptVersionRow, PictureRow, RunEventRow, RunRow, ShopRow } from '../entities/index.ts';
 import { canonical } from '../canonical.ts';
 import { BACKUP_FORMAT, BACKUP_VERSION, readBackup } from './backupFile.ts';
-import { readEvent, readEvents } from './events.ts';
-import { listOlder } from './listing.ts';
+import { eventRow, readEvent, readEvents } from './events.ts';
+import { listOlder, restingOf } from './listing.ts';
 import type { Store } from '../store.ts';
 
 /** A document that rests, parsed; null where it is damaged or of a version that is not read here. */
@@ -197,13 +197,7 @@ export class BackupService {
           });
           await em.flush();
           for (const event of events.map((one) => runEventSchema.parse(one)))
-            await em.insert(RunEventRow, {
-              id: event.id,
-              runId: id,
-              device: event.device,
-              deviceSeq: event.deviceSeq,
-              document: JSON.stringify(event),
-            });
+            await em.insert(RunEventRow, eventRow(id, event));
         }
       for (const { id, jobId, job, baseRevision, at } of backup.kept)
         if (!(await em.findOne(KeptVersionRow, { id })) && (await em.findOne(JobRow, { id: jobId })))
@@ -222,8 +216,7 @@ export class BackupService {
             jobId: run.jobId,
             partId: run.partId,
             document: JSON.stringify(run),
-            summary: JSON.stringify(summarise(foldRun(run, events))),
-            digest: JSON.stringify(digestOf(run, events)),
+            ...restingOf(tallyOf(run, events)),
             startedAt,
             updatedAt,
           });
@@ -235,20 +228,12 @@ export class BackupService {
         const fresh = events.filter(
           ({ id, device, deviceSeq }) => !ids.has(id) && !numbers.has(`${device} ${deviceSeq}`),
         );
-        for (const event of fresh)
-          await em.insert(RunEventRow, {
-            id: event.id,
-            runId: run.id,
-            device: event.device,
-            deviceSeq: event.deviceSeq,
-            document: JSON.stringify(event),
-          });
+        for (const event of fresh) await em.insert(RunEventRow, eventRow(run.id, event));
         counts += fresh.length;
         if (row && fresh.length > 0) {
           const all = [...readEvents(here), ...fresh];
           em.assign(row, {
-            summary: JSON.stringify(summarise(foldRun(run, all))),
-            digest: JSON.stringify(digestOf(run, all)),
+            ...restingOf(tallyOf(run, all)),
             updatedAt,
           });
         }

@@ -16,3 +16,12 @@ export function readEvent({ document }: Pick<RunEventRow, 'document'>): RunEvent
 /** Those that can be read: the numbers of a screen then have a gap, which the mill asks about. */
 export const readEvents = (rows: readonly Pick<RunEventRow, 'document'>[]): RunEvent[] =>
   rows.map(readEvent).filter((event) => event !== null);
+
+/** An event as it is to rest. */
+export const eventRow = (runId: string, event: RunEvent): Omit<RunEventRow, 'arrival'> => ({
+  id: event.id,
+  runId,
+  device: event.device,
+  deviceSeq: event.deviceSeq,
+  document: JSON.stringify(event),
+});

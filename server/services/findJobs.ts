@@ -2,6 +2,7 @@ import type { EntityManager } from '@mikro-orm/libsql';
 import { plainWords } from '../../core/job/index.ts';
 import type { JobQuery } from '../../core/wire/index.ts';
 import { JobRow } from '../entities/index.ts';
+import { Conditions, cursorOf, readCursor } from './cursor.ts';
 
 /** All of a row but its document, which is long and not needed for a list. */
 const LISTED = [
@@ -28,37 +29,16 @@ const ORDERS = {
   name: { column: 'name collate nocase', key: 'name', falling: false },
 } as const;
 
-/** Where the next page goes on: behind the last row of this one, whatever has come in before it. */
-const cursorOf = (value: string, id: string): string =>
-  Buffer.from(JSON.stringify([value, id])).toString('base64url');
-
-function readCursor(text: string): readonly [string, string] | null {
-  try {
-    const read: unknown = JSON.parse(Buffer.from(text, 'base64url').toString());
-    return Array.isArray(read) && read.length === 2 && read.every((one) => typeof one === 'string')
-      ? [read[0] as string, read[1] as string]
-      : null;
-  } catch {
-    return null;
-  }
-}
-
-/** The conditions of a query, as SQL with its figures beside it. */
-function conditions(query: JobQuery): { readonly sql: string; readonly given: (string | number)[] } {
-  const sql = ['archived = ?'];
-  const given: (string | number)[] = [query.archived === 'true' ? 1 : 0];
-  const also = (condition: string, ...values: string[]) => {
-    sql.push(condition);
-    given.push(...values);
-  };
-  // looked for as they are: a quote, a % or a _ is a sign like any other
-  for (const word of plainWords(query.words).split(/\s+/)) if (word !== '') also('instr(words, ?) > 0', word);
-  if (query.kind) also('instr(kinds, ?) > 0', `\n${query.kind}\n`);
-  if (query.material) also('instr(materials, ?) > 0', `\n${query.material}\n`);
-  if (query.tag) also('instr(tags, ?) > 0', `\n${query.tag}\n`);
-  if (query.person) also('person = ?', query.person);
-  if (query.standing) also('standing = ?', query.standing);
-  return { sql: sql.join(' and '), given };
+function conditions(query: JobQuery): Conditions {
+  const whole = (word: string | undefined) => (word === undefined ? word : `\n${word}\n`);
+  return new Conditions()
+    .also('archived = ?', query.archived === 'true' ? 1 : 0)
+    .words('words', plainWords(query.words))
+    .alsoIf('instr(kinds, ?) > 0', whole(query.kind))
+    .alsoIf('instr(materials, ?) > 0', whole(query.material))
+    .alsoIf('instr(tags, ?) > 0', whole(query.tag))
+    .alsoIf('person = ?', query.person)
+    .alsoIf('standing = ?', query.standing);
 }
 
 export interface Found {
@@ -76,7 +56,7 @@ export interface Found {
 export async function findJobs(em: EntityManager, query: JobQuery): Promise<Found> {
   const { sql, given } = conditions(query);
   const { column, key, falling } = ORDERS[query.order];
-  const after = query.after ? readCursor(query.after) : null;
+  const after = readCursor(query.after);
   const behind = falling ? '<' : '>';
   const page = after ? ` and (${column} ${behind} ? or (${column} = ? and id > ?))` : '';
   const way = falling ? 'desc' : 'asc';

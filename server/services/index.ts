@@ -1,4 +1,5 @@
 export { BackupService } from './backup.ts';
+export { HealthService } from './health.ts';
 export { LogService } from './log.ts';
 export { JobService } from './jobs.ts';
 export { PictureService } from './pictures.ts';

@@ -3,14 +3,14 @@ import type { EntityManager } from '@mikro-orm/libsql';
 import { sayIssue } from '../../core/messages/index.ts';
 import { duplicateJob, readJobFile, type Job } from '../../core/job/index.ts';
 import type { Kind } from '../../core/kinds/index.ts';
-import { plan, refusals, whatItIs, type Plan } from '../../core/plan/index.ts';
-import { nowLine } from '../../core/prompts/index.ts';
-import { readRun, type RunSummary } from '../../core/run/index.ts';
+import type { NowLine } from '../../core/prompts/index.ts';
+import type { RunSummary } from '../../core/run/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import type { JobListing, JobMarks, JobQuery, JobsPage, StoredJob } from '../../core/wire/index.ts';
 import { JobRow, KeptVersionRow, RunRow } from '../entities/index.ts';
 import { canonical } from '../canonical.ts';
-import { notFound, Refused, unreadable, whyUnread } from '../problems.ts';
+import type { Desk } from '../heavy/index.ts';
+import { notFound, Refused, unreadable } from '../problems.ts';
 import type { Store } from '../store.ts';
 import { findJobs, type ListedRow } from './findJobs.ts';
 import { listedFields, listOlder, wordsBetween } from './listing.ts';
@@ -26,16 +26,15 @@ interface JobChange {
 
 const now = () => new Date().toISOString();
 
-/** The gear in a few words, for lists. */
-const lineOf = (planned: Plan): string => [...new Set(planned.parts.map(whatItIs))].join('; ');
-
 /** Jobs as they rest. Every document that comes in is already checked in shape; figures are checked here. */
 export class JobService {
   private readonly store: Store;
   private readonly shop: ShopService;
-  constructor(store: Store, shop: ShopService) {
+  private readonly desk: Desk;
+  constructor(store: Store, shop: ShopService, desk: Desk) {
     this.store = store;
     this.shop = shop;
+    this.desk = desk;
   }
 
   /** One page of the jobs that fit; with the first, what can be asked for and what was interrupted. */
@@ -91,14 +90,14 @@ export class JobService {
     };
   }
 
-  /** Rows with their newest runs: a run is a long document, and only those shown are read. */
+  /** Rows with their newest runs, by what rests beside each: no job and no run is read to list it. */
   private async presentAll(em: EntityManager, rows: readonly ListedRow[]): Promise<JobListing[]> {
     const ids = rows.map(({ runId }) => runId).filter((id) => id !== '');
-    const runs = await em.fork().find(RunRow, { id: { $in: ids } }, { exclude: ['digest'] });
+    const runs = await em.fork().find(RunRow, { id: { $in: ids } }, { fields: LISTED_RUN });
     const byId = new Map(runs.map((run) => [run.id, run]));
     return rows.map(({ runId, kinds, tags, ...row }) => {
       const run = byId.get(runId);
-      const listed = run ? listRun(run as RunRow) : null;
+      const listed = run ? listRun(run) : null;
       const { id, name, line, revision, archived, createdAt, updatedAt, person, standing } = row;
       return {
         id,
@@ -164,8 +163,7 @@ export class JobService {
    * sent
    */
   async save(revision: number, job: Job): Promise<StoredJob> {
-    const { planned, equipment } = await this.check(job);
-    const line = lineOf(planned);
+    const { line, equipment } = await this.check(job);
     const found = listedFields(job, line, equipment);
     const refused = await this.store.em.fork().transactional(async (em) => {
       const row = await em.findOne(JobRow, { id: job.id });
@@ -252,12 +250,11 @@ export class JobService {
     return saved;
   }
 
-  private async check(job: Job): Promise<{ planned: Plan; equipment: Equipment }> {
+  private async check(job: Job): Promise<{ line: string; equipment: Equipment }> {
     const { equipment } = await this.shop.read();
-    const planned = plan(job, equipment);
-    const issues = refusals(planned);
-    if (issues.length > 0) throw new Refused(422, issues);
-    return { planned, equipment };
+    const { line, refused } = await this.desk.ask('check', { job, equipment });
+    if (refused.length > 0) throw new Refused(422, refused);
+    return { line, equipment };
   }
 
   /** Keeps what came too late, to be taken out again by hand. */
@@ -337,14 +334,27 @@ function sameJob(document: string, job: Job): boolean {
   return read.ok && canonical(read.value) === canonical(job);
 }
 
+const LISTED_RUN = ['id', 'startedAt', 'updatedAt', 'summary', 'now', 'outcome', 'words'] as const;
+
 /** The newest run of a job; where it cannot be read that is told, and takes nothing else down. */
-function listRun(row: RunRow): Pick<JobListing, 'run' | 'trouble'> {
-  try {
-    const run = readRun(JSON.parse(row.document));
-    const { id, startedAt, updatedAt } = row;
-    const summary = JSON.parse(row.summary) as RunSummary;
-    return { run: { id, startedAt, updatedAt, summary, now: nowLine(run, summary) }, trouble: null };
-  } catch (error) {
-    return { run: null, trouble: sayIssue(unreadable('Its newest run', whyUnread(error))) };
-  }
+function listRun({
+  id,
+  startedAt,
+  updatedAt,
+  summary,
+  now,
+  outcome,
+  words,
+}: Pick<RunRow, (typeof LISTED_RUN)[number]>): Pick<JobListing, 'run' | 'trouble'> {
+  if (outcome === 'unread') return { run: null, trouble: sayIssue(unreadable('Its newest run', words)) };
+  return {
+    run: {
+      id,
+      startedAt,
+      updatedAt,
+      summary: JSON.parse(summary) as RunSummary,
+      now: now === '' ? null : (JSON.parse(now) as NowLine),
+    },
+    trouble: null,
+  };
 }

@@ -1,26 +1,28 @@
 import type { EntityManager } from '@mikro-orm/libsql';
-import { standingFor } from '../../core/dividing/index.ts';
-import { plan, stationOf, type Plan } from '../../core/plan/index.ts';
 import {
   checkEvent,
-  digestOf,
-  foldRun,
-  freezeRun,
+  goOnWith,
+  numberOf,
   readRun,
   standingOfRun,
+  stateOf,
   summarise,
+  tallyOf,
   type Piece,
   type Run,
   type RunEvent,
   type RunSummary,
+  type RunTally,
 } from '../../core/run/index.ts';
 import type { Appended, EventsPage, StoredRun } from '../../core/wire/index.ts';
 import { JobRow, RunEventRow, RunRow } from '../entities/index.ts';
 import { canonical } from '../canonical.ts';
-import { readEvents } from './events.ts';
+import type { Desk } from '../heavy/index.ts';
+import { eventRow, readEvents } from './events.ts';
+import { RunsInHand } from './runsInHand.ts';
 import { notFound, Refused, unreadable, whyUnread } from '../problems.ts';
 import type { Store } from '../store.ts';
-import { standingOfRow } from './listing.ts';
+import { restingOf, standingOfRow } from './listing.ts';
 import type { JobService } from './jobs.ts';
 import type { ShopService } from './shop.ts';
 
@@ -39,14 +41,24 @@ export interface StartRun {
   } | null;
 }
 
+export interface RunGround {
+  readonly store: Store;
+  readonly jobs: JobService;
+  readonly shop: ShopService;
+  readonly desk: Desk;
+}
+
 /** Runs: frozen at the start, then only ever added to. */
 export class RunService {
   private readonly store: Store;
   private readonly jobs: JobService;
   private readonly shop: ShopService;
-  constructor(store: Store, jobs: JobService, shop: ShopService) {
+  private readonly desk: Desk;
+  private readonly inHand = new RunsInHand();
+  constructor({ store, jobs, shop, desk }: RunGround) {
     this.store = store;
     this.jobs = jobs;
+    this.desk = desk;
     this.shop = shop;
   }
 
@@ -72,11 +84,9 @@ export class RunService {
       ]);
     }
     const { equipment } = await this.shop.read();
-    const planned = plan(job, equipment);
-    const frozen = freezeRun({
+    const { run: frozen, stands } = await this.desk.ask('freeze', {
       job,
-      planned,
-      shop: equipment,
+      equipment,
       start: {
         runId: given.id,
         jobRevision: revision,
@@ -95,14 +105,13 @@ export class RunService {
       jobId,
       partId: given.partId,
       document: JSON.stringify(frozen.value),
-      summary: JSON.stringify(summarise(foldRun(frozen.value, []))),
-      digest: JSON.stringify(digestOf(frozen.value, [])),
+      ...restingOf(tallyOf(frozen.value, [])),
       startedAt: at,
       updatedAt: at,
     });
     await em.nativeUpdate(JobRow, { id: jobId }, { runId: given.id, standing: 'ready' });
     await em.flush();
-    await this.shop.headStands(standsAfter(planned, given.partId));
+    await this.shop.headStands(stands);
     return this.present(row);
   }
 
@@ -127,7 +136,7 @@ export class RunService {
 
   async events(id: string, after: number): Promise<EventsPage> {
     const em = this.store.em.fork();
-    await this.row(em, id);
+    await this.lightRow(em, id);
     const rows = await em.find(
       RunEventRow,
       { runId: id, arrival: { $gt: after } },
@@ -143,38 +152,38 @@ export class RunService {
    * with other contents
    */
   async append(id: string, events: readonly RunEvent[]): Promise<Appended> {
-    return this.store.em.fork().transactional(async (em) => {
-      const row = await this.row(em, id);
-      const { run } = this.present(row);
-      const before = row.summary;
+    const appended = await this.store.em.fork().transactional(async (em) => {
+      const row = await this.lightRow(em, id);
+      const kept = await this.inHand.take(em, id, async () =>
+        runOf(await this.row(em.fork({ keepTransactionContext: true }), id)),
+      );
+      const { run } = kept;
       const wrong = events.flatMap((event) => checkEvent(run, event));
       if (wrong.length > 0) throw new Refused(422, wrong);
-      const rows = await em.find(RunEventRow, { runId: id }, { orderBy: { arrival: 'asc' } });
-      const known = readEvents(rows);
-      const fresh = newEvents(known, events);
-      for (const event of fresh) {
-        const { device, deviceSeq } = event;
-        await em.insert(RunEventRow, {
-          id: event.id,
-          runId: id,
-          device,
-          deviceSeq,
-          document: JSON.stringify(event),
-        });
-      }
-      const all = [...known, ...fresh];
-      const state = foldRun(run, all);
+      const fresh = newEvents(kept.tally, events);
+      if (fresh.length === 0) return { kept, summary: JSON.parse(row.summary) as RunSummary };
+      await refuseOthers(em, fresh);
+      const rows = fresh.map((event) => eventRow(id, event));
+      const arrivals = await em.insertMany(RunEventRow, rows);
+      const tally = goOnWith(kept.tally, fresh);
+      const state = stateOf(tally);
       const summary = summarise(state);
-      const digest = JSON.stringify(digestOf(run, all, state));
-      em.assign(row, { summary: JSON.stringify(summary), digest, updatedAt: new Date().toISOString() });
+      await em.nativeUpdate(
+        RunRow,
+        { id },
+        {
+          ...restingOf(tally, state),
+          updatedAt: new Date().toISOString(),
+        },
+      );
       // only its newest run says how a job stands
       const standing = standingOfRun(summary);
-      if (standing !== standingOfRow({ summary: before }))
+      if (standing !== standingOfRow(row))
         await em.nativeUpdate(JobRow, { id: run.jobId, runId: id }, { standing });
-      await em.flush();
-      const last = await em.findOne(RunEventRow, { runId: id }, { orderBy: { arrival: 'desc' } });
-      return { summary, arrival: last?.arrival ?? 0 };
+      return { kept: { run, tally, arrival: Math.max(...arrivals.map(Number)) }, summary };
     });
+    this.inHand.put(id, appended.kept);
+    return { summary: appended.summary, arrival: appended.kept.arrival };
   }
 
   /** A run and how many of its cuts are made. */
@@ -189,6 +198,13 @@ export class RunService {
     return row;
   }
 
+  /** A run without what of it is long. */
+  private async lightRow(em: EntityManager, id: string): Promise<Pick<RunRow, 'id' | 'summary'>> {
+    const row = await em.findOne(RunRow, { id }, { fields: ['id', 'summary'] });
+    if (!row) throw notFound('run', id);
+    return row;
+  }
+
   private present(row: RunRow): StoredRun {
     return {
       run: runOf(row),
@@ -197,15 +213,6 @@ export class RunService {
       updatedAt: row.updatedAt,
     };
   }
-}
-
-/** The head of a part, and how it stands once it has been made ready; null where no head divides. */
-function standsAfter(planned: Plan, partId: string): Parameters<ShopService['headStands']>[0] {
-  const part = planned.parts.find(({ id }) => id === partId);
-  const detail = part && stationOf(part, 'dividing')?.detail;
-  if (!detail?.inForce || !detail.head) return null;
-  const { inForce, lead } = detail;
-  return { headId: detail.head.id, stands: (head) => standingFor(inForce, head, lead) };
 }
 
 /** @throws Refused 422 where it cannot be read */
@@ -217,24 +224,35 @@ function runOf(row: RunRow): Run {
   }
 }
 
+const reused = ({ id }: RunEvent): Refused =>
+  new Refused(409, [{ code: 'event-id-reused', path: '', severity: 'wrong', given: id }]);
+
 /**
  * The events not yet known, each once. @throws Refused 409 when an id or a screen's number comes with other
  * contents
  */
-function newEvents(known: readonly RunEvent[], given: readonly RunEvent[]): RunEvent[] {
-  const byId = new Map(known.map((event) => [event.id, event]));
-  const byNumber = new Map(known.map((event) => [`${event.device} ${event.deviceSeq}`, event]));
-  const fresh: RunEvent[] = [];
+function newEvents(known: RunTally, given: readonly RunEvent[]): RunEvent[] {
+  const byId = new Map<string, RunEvent>();
+  const byNumber = new Map<string, RunEvent>();
   for (const event of given) {
-    const number = `${event.device} ${event.deviceSeq}`;
-    const before = byId.get(event.id) ?? byNumber.get(number);
-    if (before) {
-      if (canonical(before) === canonical(event)) continue;
-      throw new Refused(409, [{ code: 'event-id-reused', path: '', severity: 'wrong', given: event.id }]);
-    }
+    const number = numberOf(event);
+    const before =
+      known.byId.get(event.id) ?? known.byNumber.get(number) ?? byId.get(event.id) ?? byNumber.get(number);
+    if (before && canonical(before) !== canonical(event)) throw reused(event);
+    if (before) continue;
     byId.set(event.id, event);
     byNumber.set(number, event);
-    fresh.push(event);
   }
-  return fresh;
+  return [...byId.values()];
+}
+
+/** @throws Refused 409 for an id that another run has, or an event that rests here and cannot be read */
+async function refuseOthers(em: EntityManager, events: readonly RunEvent[]): Promise<void> {
+  const [taken] = await em.find(
+    RunEventRow,
+    { id: { $in: events.map(({ id }) => id) } },
+    { fields: ['id'], limit: 1 },
+  );
+  const event = taken && events.find(({ id }) => id === taken.id);
+  if (event) throw reused(event);
 }

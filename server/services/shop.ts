@@ -1,14 +1,9 @@
-import {
-  shopToToday,
-  equipmentSchema,
-  STOCK_EQUIPMENT,
-  type Equipment,
-  type Head,
-} from '../../core/shop/index.ts';
+import { shopToToday, equipmentSchema, STOCK_EQUIPMENT, type Equipment } from '../../core/shop/index.ts';
 import type { StoredShop } from '../../core/wire/index.ts';
 import { ShopRow } from '../entities/index.ts';
 import { canonical } from '../canonical.ts';
 import { Refused, unreadable, whyUnread } from '../problems.ts';
+import type { HeadStands } from '../heavy/index.ts';
 import type { Store } from '../store.ts';
 
 function sameShop(document: string, equipment: Equipment): boolean {
@@ -68,17 +63,11 @@ export class ShopService {
    * A run has begun: the head stands, from now on, as it was made ready for it. The next card plans from
    * there. A head that the shop no longer has is passed over.
    */
-  async headStands(
-    set: {
-      readonly headId: string;
-      readonly stands: (head: Head) => Pick<Head, 'mounted' | 'standing'>;
-    } | null,
-  ): Promise<void> {
-    if (!set) return;
+  async headStands(stands: HeadStands): Promise<void> {
+    if (!stands) return;
+    const { headId, ...standing } = stands;
     const { revision, equipment } = await this.read();
-    const heads = equipment.heads.map((head) =>
-      head.id === set.headId ? { ...head, ...set.stands(head) } : head,
-    );
+    const heads = equipment.heads.map((head) => (head.id === headId ? { ...head, ...standing } : head));
     if (JSON.stringify(heads) === JSON.stringify(equipment.heads)) return;
     await this.save(revision, { ...equipment, heads });
   }

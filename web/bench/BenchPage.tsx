@@ -1,8 +1,7 @@
 import { Button } from 'antd';
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { plural } from '../../core/units/index.ts';
-import { Notice, Shell, useKeys, useTitle } from '../frame/index.ts';
+import { NextPage, Notice, Shell, useKeys, useTitle } from '../frame/index.ts';
 import { ASIDE_PREFIX, DRAFT_PREFIX, keptUnder, useJobs, useShop } from '../state/index.ts';
 import { FindJobs } from './FindJobs.tsx';
 import { ImportJob } from './ImportJob.tsx';
@@ -103,6 +102,7 @@ export function BenchPage() {
           {jobs.hasNextPage && (
             <NextPage
               left={(first?.total ?? 0) - list.length}
+              of="more job"
               busy={jobs.isFetchingNextPage}
               onAsk={() => void jobs.fetchNextPage()}
             />
@@ -131,28 +131,6 @@ export function BenchPage() {
         </aside>
       </main>
     </Shell>
-  );
-}
-
-/** The rest of a long list: asked for when its foot comes into sight, or by a press. */
-function NextPage({ left, busy, onAsk }: { left: number; busy: boolean; onAsk: () => void }) {
-  const foot = useRef<HTMLButtonElement>(null);
-  const ask = useRef(onAsk);
-  useEffect(() => {
-    ask.current = onAsk;
-  });
-  useEffect(() => {
-    if (!foot.current || busy) return;
-    const seen = new IntersectionObserver((entries) => {
-      if (entries.some(({ isIntersecting }) => isIntersecting)) ask.current();
-    });
-    seen.observe(foot.current);
-    return () => seen.disconnect();
-  }, [busy, left]);
-  return (
-    <button type="button" className="plain-button" ref={foot} onClick={onAsk}>
-      {busy ? '…' : `${plural(left, 'more job')}`}
-    </button>
   );
 }
 

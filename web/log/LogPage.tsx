@@ -1,33 +1,47 @@
 import { Button, Input, Segmented, Select } from 'antd';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { logTable, outcomeOf, OUTCOMES, searchLog, type LogFilter } from '../../core/logbook/index.ts';
+import { logTable } from '../../core/logbook/index.ts';
+import { outcomeOf, OUTCOMES, type Outcome } from '../../core/run/index.ts';
 import { plural } from '../../core/units/index.ts';
 import type { LogEntry } from '../../core/wire/index.ts';
-import { dayText, Notice, saveTable, saveText, Shell, useTitle } from '../frame/index.ts';
-import { useLog } from '../state/index.ts';
+import { dayText, NextPage, Notice, saveTable, saveText, Shell, useTitle } from '../frame/index.ts';
+import { api, useLog, useLogPage, type LogFilter } from '../state/index.ts';
 import { Backup } from './Backup.tsx';
 import { Compare } from './Compare.tsx';
 import { RunPage } from './RunPage.tsx';
 import './log.css';
 
-const ANY: LogFilter = { words: '', outcome: 'any', piece: 'any' };
+const ANY: LogFilter = { words: '' };
 
 /** The logbook: every run, searched and set side by side; what was learnt; the whole workshop as a file. */
 export function LogPage() {
   const { runId } = useParams();
   const navigate = useNavigate();
-  const log = useLog();
   const [filter, setFilter] = useState(ANY);
+  const log = useLog(useDeferredValue(filter));
   const [beside, setBeside] = useState<string | null>(null);
-  const all = log.data?.runs ?? [];
-  const unread = log.data?.unread ?? [];
-  const found = searchLog(all, filter);
-  const chosen = all.find((entry) => entry.runId === runId) ?? null;
+  const [saveFault, setSaveFault] = useState<string | null>(null);
+  const [first] = log.data?.pages ?? [];
+  const found = log.data?.pages.flatMap(({ runs }) => runs) ?? [];
+  const unread = first?.unread ?? [];
+  const total = first?.total ?? 0;
+  const isAny = filter.words === '' && !filter.outcome && !filter.piece;
+  // whoever comes by an address, or has looked for something else since, still has the run open
+  const page = useLogPage(runId ?? null);
+  const chosen: LogEntry | null = found.find((entry) => entry.runId === runId) ?? page.data ?? null;
   useTitle(chosen ? `Logbook: ${chosen.digest.jobName}` : 'Logbook');
-  const newest = all[0] ?? null;
-  const other = all.find((entry) => entry.runId === beside) ?? null;
-  const set = (change: Partial<LogFilter>) => setFilter((now) => ({ ...now, ...change }));
+  const newest = found[0] ?? null;
+  const other = found.find((entry) => entry.runId === beside) ?? null;
+  const set = (change: LogFilter) => setFilter((now) => ({ ...now, ...change }));
+  const save = (as: (runs: readonly LogEntry[]) => unknown) =>
+    void api.everyRun(filter).then(
+      (runs) => {
+        setSaveFault(null);
+        as(runs);
+      },
+      (fault: Error) => setSaveFault(fault.message),
+    );
   return (
     <Shell>
       <main className="log">
@@ -37,27 +51,24 @@ export function LogPage() {
             size="large"
             aria-label="Search the logbook"
             placeholder="Search: job, gear, head, note"
-            value={filter.words}
+            value={filter.words ?? ''}
             onChange={({ target }) => set({ words: target.value })}
             allowClear
           />
           <div className="log-filters">
-            <Select
+            <Select<Outcome | 'any'>
               aria-label="How it ended"
-              value={filter.outcome}
-              onChange={(outcome) => set({ outcome })}
+              value={filter.outcome ?? 'any'}
+              onChange={(outcome) => set({ outcome: outcome === 'any' ? undefined : outcome })}
               options={[
                 { value: 'any', label: 'however it ended' },
-                ...Object.entries(OUTCOMES).map(([value, label]) => ({
-                  value: value as LogFilter['outcome'],
-                  label,
-                })),
+                ...Object.entries(OUTCOMES).map(([value, label]) => ({ value: value as Outcome, label })),
               ]}
             />
-            <Segmented<LogFilter['piece']>
+            <Segmented<'any' | 'work' | 'proof'>
               aria-label="Piece"
-              value={filter.piece}
-              onChange={(piece) => set({ piece })}
+              value={filter.piece ?? 'any'}
+              onChange={(piece) => set({ piece: piece === 'any' ? undefined : piece })}
               options={[
                 { value: 'any', label: 'all' },
                 { value: 'work', label: 'work' },
@@ -72,12 +83,12 @@ export function LogPage() {
               a backup takes them along.
             </Notice>
           )}
-          {log.isSuccess && all.length === 0 && (
+          {log.isSuccess && found.length === 0 && isAny && (
             <p className="soft">
               Nothing has been cut yet. Every run that is started at the mill is written here by itself.
             </p>
           )}
-          {all.length > 0 && found.length === 0 && (
+          {log.isSuccess && found.length === 0 && !isAny && (
             <p className="soft">
               Nothing in the logbook has all of that.{' '}
               <button type="button" className="plain-link" onClick={() => setFilter(ANY)}>
@@ -112,12 +123,21 @@ export function LogPage() {
               </li>
             ))}
           </ul>
+          {log.hasNextPage && (
+            <NextPage
+              left={total - found.length}
+              of="more run"
+              busy={log.isFetchingNextPage}
+              onAsk={() => void log.fetchNextPage()}
+            />
+          )}
+          {saveFault !== null && <Notice tone="wrong">{saveFault}</Notice>}
           <div className="log-out">
-            <span className="soft">{plural(found.length, 'run')}:</span>
+            <span className="soft">{plural(total, 'run')}:</span>
             <button
               type="button"
               className="plain-link"
-              onClick={() => void saveTable('logbook.csv', logTable(found))}
+              onClick={() => save((runs) => saveTable('logbook.csv', logTable(runs)))}
               disabled={found.length === 0}
             >
               save as CSV
@@ -126,7 +146,9 @@ export function LogPage() {
               type="button"
               className="plain-link"
               onClick={() =>
-                saveText('logbook.json', `${JSON.stringify(found, null, 2)}\n`, 'application/json')
+                save((runs) =>
+                  saveText('logbook.json', `${JSON.stringify(runs, null, 2)}\n`, 'application/json'),
+                )
               }
               disabled={found.length === 0}
             >
@@ -137,11 +159,11 @@ export function LogPage() {
         <section className="log-page" aria-label="The run">
           {chosen && other && other !== chosen ? (
             <Compare a={chosen} b={other} onClose={() => setBeside(null)} />
-          ) : chosen ? (
-            <RunPage key={chosen.runId} runId={chosen.runId} />
+          ) : runId && !page.isError ? (
+            <RunPage key={runId} runId={runId} />
           ) : (
             <>
-              {runId && log.isSuccess && <Notice tone="wrong">There is no such run in this logbook.</Notice>}
+              {runId && page.isError && <Notice tone="wrong">{page.error.message}</Notice>}
               <p className="page-say">
                 Choose a run to see its plan as it was cut, its times, notes and readings. What you learn from
                 it is said again on the next card it concerns.

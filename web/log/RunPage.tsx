@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { outcomeOf, OUTCOMES } from '../../core/logbook/index.ts';
+import { outcomeOf, OUTCOMES } from '../../core/run/index.ts';
 import { lengthText, plural } from '../../core/units/index.ts';
 import type { LogPage as Page } from '../../core/wire/index.ts';
 import { dayText, minutesText, Notice } from '../frame/index.ts';
@@ -67,7 +67,7 @@ function PageOf({ page }: { readonly page: Page }) {
         <Pair name="Cuts">
           {digest.done} of {digest.total}
         </Pair>
-        <Pair name="A space took">
+        <Pair name="A cut took">
           {digest.perCut === null ? 'not known' : `${Math.round(digest.perCut)} s`}
         </Pair>
         <Pair name="Time counted">{minutesText(digest.counted)}</Pair>
@@ -119,7 +119,7 @@ function PageOf({ page }: { readonly page: Page }) {
           <ul>
             {checks.map(({ at, space, read, chord, good }) => (
               <li key={at}>
-                After space {space}:{' '}
+                After no. {space}:{' '}
                 {read
                   ? `${read.map((mm) => lengthText(mm, digest.units, 'fine')).join(' and ')}, should be ${chord === null ? '?' : lengthText(chord, digest.units, 'fine')}: ${good ? 'good' : 'off'}`
                   : 'passed over'}
@@ -135,7 +135,7 @@ function PageOf({ page }: { readonly page: Page }) {
           <ul>
             {notes.map(({ at, space, text, reset }, i) => (
               <li key={`${at}${i}`}>
-                At space {space}: {reset && <b>set again. </b>}
+                At no. {space}: {reset && <b>set again. </b>}
                 {text} <span className="soft">{dayText(at)}</span>
               </li>
             ))}

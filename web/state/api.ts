@@ -10,6 +10,8 @@ import {
   type Calls,
   type JobListing,
   type JobsPage,
+  type LogEntry,
+  type LogList,
   type PictureBody,
   type Place,
   type Where,
@@ -121,7 +123,20 @@ export const api = {
   changePicture: (id: string, change: Asked<Calls['changePicture']>['body']) =>
     ask('changePicture', { params: { id }, body: change }),
   pictureAddress: (id: string) => addressOf(PLACES.showPicture, { params: { id } }),
-  listLog: () => ask('listLog', {}),
+  listLog: (query: Asked<Calls['listLog']>['query']) => ask('listLog', { query }),
+  /** Every run that fits, page by page: for a file. */
+  everyRun: async (filter: Asked<Calls['listLog']>['query']): Promise<readonly LogEntry[]> => {
+    const runs: LogEntry[] = [];
+    let after: string | null = null;
+    do {
+      const page: LogList = await ask('listLog', {
+        query: { ...filter, limit: 200, ...(after ? { after } : {}) },
+      });
+      runs.push(...page.runs);
+      after = page.next;
+    } while (after !== null);
+    return runs;
+  },
   readLog: (id: string) => ask('readLog', { params: { id } }),
   readPairing: () => ask('readPairing', {}),
   pair: (code: string) => ask('pair', { body: { code } }),

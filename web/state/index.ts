@@ -14,6 +14,7 @@ export {
   useRunsOf,
   useShop,
   type JobFilter,
+  type LogFilter,
 } from './queries.ts';
 export { queryClient } from './queryClient.ts';
 export { createSaver, type SaveFault, type Saver, type Saving, type Timers } from './saver.ts';

@@ -5,8 +5,10 @@ export const keys = {
   job: (id: string) => ['job', id] as const,
   shop: ['shop'] as const,
   runsOf: (jobId: string) => ['runs-of', jobId] as const,
-  log: ['log'] as const,
-  logPage: (id: string) => ['log', id] as const,
+  /** Every list of the logbook. */
+  logs: ['log', 'pages'] as const,
+  logFor: (filter: object) => ['log', 'pages', filter] as const,
+  logPage: (id: string) => ['log', 'run', id] as const,
   pictures: (owner: string) => ['pictures', owner] as const,
   run: (id: string) => ['run', id] as const,
 };

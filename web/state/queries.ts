@@ -37,9 +37,27 @@ export const useRunsOf = (jobId: string, enabled: boolean) =>
   });
 export const useRun = (id: string) =>
   useQuery({ queryKey: keys.run(id), queryFn: () => api.readRun(id), staleTime: Infinity });
-export const useLog = () => useQuery({ queryKey: keys.log, queryFn: api.listLog, refetchOnMount: 'always' });
-export const useLogPage = (id: string) =>
-  useQuery({ queryKey: keys.logPage(id), queryFn: () => api.readLog(id), refetchOnMount: 'always' });
+/** What runs are looked for by; left out: any. */
+export type LogFilter = Omit<Asked<Calls['listLog']>['query'], 'after' | 'limit'>;
+
+/** The runs that fit, a page at a time, newest first. */
+export const useLog = (filter: LogFilter) =>
+  useInfiniteQuery({
+    queryKey: keys.logFor(filter),
+    queryFn: ({ pageParam }) => api.listLog({ ...filter, ...(pageParam ? { after: pageParam } : {}) }),
+    initialPageParam: null as string | null,
+    getNextPageParam: ({ next }) => next,
+    placeholderData: keepPreviousData,
+    refetchOnMount: 'always',
+  });
+/** @param id null where no run is chosen */
+export const useLogPage = (id: string | null) =>
+  useQuery({
+    queryKey: keys.logPage(id ?? ''),
+    queryFn: () => api.readLog(id!),
+    enabled: id !== null,
+    refetchOnMount: 'always',
+  });
 /** The pictures of a job, a run or a thing of the shop. @param owner as `job/lens` */
 export const usePicturesOf = (owner: string) =>
   useQuery({

@@ -1,0 +1,142 @@
+import { aimFrom, rankMethods, searchMethodsInSteps, standingFor } from '../../core/dividing/index.ts';
+import type { Issue, Result } from '../../core/findings/index.ts';
+import { recordOf, type MeasuredRecord } from '../../core/inspect/index.ts';
+import { indexedParts, type Job } from '../../core/job/index.ts';
+import { isGear } from '../../core/kinds/index.ts';
+import { searchBends, searchLeads } from '../../core/lead/index.ts';
+import {
+  bendQuestion,
+  dividingGround,
+  leadQuestion,
+  plan,
+  refusals,
+  stationOf,
+  whatItIs,
+  type Plan,
+} from '../../core/plan/index.ts';
+import { freezeRun, type Run } from '../../core/run/index.ts';
+import type { Equipment, Head } from '../../core/shop/index.ts';
+import { copyStore } from '../keeping/index.ts';
+import { notFound } from '../problems.ts';
+
+/* What is worked out beside the server's own thread: plain data in, plain data out. */
+
+export interface OfJob {
+  readonly job: Job;
+  readonly equipment: Equipment;
+}
+interface OfPart extends OfJob {
+  readonly partId?: string | undefined;
+}
+
+/** What a job is found to be, for its row: its line on the bench, and why it cannot be stored. */
+export interface Checked {
+  readonly line: string;
+  readonly refused: readonly Issue[];
+}
+
+/** How a head stands once it has been made ready for a part; null where no head divides. */
+export type HeadStands = ({ readonly headId: string } & Pick<Head, 'mounted' | 'standing'>) | null;
+
+export interface Frozen {
+  readonly run: Result<Run>;
+  readonly stands: HeadStands;
+}
+
+/** Each question with its answer. Only the last is the whole one; those before it are found so far. */
+export interface Asking {
+  readonly plan: readonly [OfJob, string];
+  readonly ways: readonly [OfPart, string];
+  readonly leads: readonly [OfPart, string];
+  readonly check: readonly [OfJob, Checked];
+  readonly freeze: readonly [OfJob & { readonly start: Parameters<typeof freezeRun>[0]['start'] }, Frozen];
+  readonly record: readonly [OfPart, MeasuredRecord | null];
+  /** A copy of the store, by the file it is written in. */
+  readonly copy: readonly [{ readonly store: string; readonly what: string }, string];
+}
+export type Work = keyof Asking;
+export type Asked<W extends Work> = Asking[W][0];
+export type Found<W extends Work> = Asking[W][1];
+
+/** The gear in a few words, for lists. */
+const lineOf = (planned: Plan): string => [...new Set(planned.parts.map(whatItIs))].join('; ');
+
+const planOf = ({ job, equipment }: OfJob): Plan => plan(job, equipment);
+
+/**
+ * What the dividing station finds at once and what takes longer, ranked together, method by method.
+ * @throws Refused 404 for a part that is not there
+ */
+function* waysOf({ job, partId, equipment }: OfPart): Generator<string> {
+  const parts = indexedParts(job);
+  const part = partId === undefined ? parts[0] : parts.find(({ id }) => id === partId);
+  if (!part) throw notFound('part', partId ?? '');
+  const planned = plan(job, equipment).parts.find(({ id }) => id === part.id)!;
+  const { aim, methods, lead } = stationOf(planned, 'dividing')!.detail;
+  const { head, gearSets, steppers } = dividingGround(job, equipment, part);
+  const say = (searched: typeof methods, nearest: readonly number[], finished: boolean) =>
+    JSON.stringify({ methods: rankMethods([...methods, ...searched]), nearest, finished });
+  if (!aim || !head) return yield say([], [], true);
+  yield say([], [], false);
+  for (const step of searchMethodsInSteps({ head, gearSets, steppers, lead }, aimFrom(aim)))
+    yield say([...step.methods], step.nearest, step.finished);
+}
+
+/**
+ * The longer search for a helical part's trains, and the angles its gears cut.
+ * @throws Refused 404 for a part that is not there
+ */
+function* leadsOf({ job, partId, equipment }: OfPart): Generator<string> {
+  const part = partId === undefined ? job.parts[0] : job.parts.find(({ id }) => id === partId);
+  if (!part || !isGear(part)) throw notFound('part', partId ?? '');
+  const planned = plan(job, equipment).parts.find(({ id }) => id === part.id)!;
+  const detail = stationOf(planned, 'lead')?.detail;
+  const asked = { job, part, shop: equipment };
+  const lead = detail ? leadQuestion({ ...asked, detail }) : null;
+  const bend = detail ? bendQuestion({ ...asked, detail }) : null;
+  const trains = lead ? searchLeads(lead) : [];
+  const none = { single: [], pair: null };
+  if (bend) yield JSON.stringify({ trains, bent: none, finished: false });
+  yield JSON.stringify({ trains, bent: bend ? searchBends(bend) : none, finished: true });
+}
+
+/** The head of a part, and how it stands once it has been made ready. */
+function standsAfter(planned: Plan, partId: string, heads: readonly Head[]): HeadStands {
+  const part = planned.parts.find(({ id }) => id === partId);
+  const detail = part && stationOf(part, 'dividing')?.detail;
+  const head = detail?.head && heads.find(({ id }) => id === detail.head?.id);
+  if (!detail?.inForce || !head) return null;
+  return { headId: head.id, ...standingFor(detail.inForce, head, detail.lead) };
+}
+
+/** What the card has of readings now; null where it has none, or has no inspecting. */
+function recordOfPart({ job, equipment, partId }: OfPart): MeasuredRecord | null {
+  const part = plan(job, equipment).parts.find((each) => each.id === partId);
+  const inspect = part && stationOf(part, 'inspect');
+  return inspect ? recordOf(inspect.detail, job.units) : null;
+}
+
+const ANSWERS: { readonly [W in Work]: (asked: Asked<W>) => Iterable<Found<W>> } = {
+  plan: (asked) => [JSON.stringify(planOf(asked))],
+  ways: waysOf,
+  leads: leadsOf,
+  check: (asked) => {
+    const planned = planOf(asked);
+    return [{ line: lineOf(planned), refused: refusals(planned) }];
+  },
+  freeze: ({ start, ...asked }) => {
+    const planned = planOf(asked);
+    return [
+      {
+        run: freezeRun({ job: asked.job, planned, shop: asked.equipment, start }),
+        stands: standsAfter(planned, start.partId, asked.equipment.heads),
+      },
+    ];
+  },
+  record: (asked) => [recordOfPart(asked)],
+  copy: ({ store, what }) => [copyStore(store, what)],
+};
+
+/** The answers to a question, each better than the one before. */
+export const answersTo = <W extends Work>(work: W, asked: Asked<W>): Iterable<Found<W>> =>
+  ANSWERS[work](asked);

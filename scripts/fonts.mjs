@@ -1,6 +1,6 @@
 /**
- * Makes the faces of the signs that the main face lacks: out of each that has them, just those, so that a page
- * fetches some kilobytes for an arrow and not a whole face. Run again when a sign is added to fonts.css.
+ * Makes the faces of the signs that the main face lacks: out of each that has them, just those, so that a
+ * page fetches some kilobytes for an arrow and not a whole face. Run again when a sign is added to fonts.css.
  */
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';

@@ -7,16 +7,15 @@ import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { AskerGone } from './heavy/index.ts';
-import { notFound, problemOf, Refused } from './problems.ts';
+import { notFound, problemOf, Refused, tooLarge } from './problems.ts';
 import { ownPagesOnly } from './origin.ts';
+import { lookAtBody, plainAddress } from './plainBody.ts';
 import { requestLog } from './requestLog.ts';
 import { hostCheck, type Pairing } from './pairing.ts';
 import { apiRouter, type Services } from './routes/index.ts';
 
 /** Largest body taken: a job of twenty parts is some tens of kB, a day's count of events some hundreds. */
 const BODY_LIMIT = '2mb';
-/** A workshop of some thousand jobs. */
-const BACKUP_LIMIT = '256mb';
 
 const headers = helmet({
   contentSecurityPolicy: {
@@ -45,11 +44,7 @@ function asRefused(error: unknown): Refused | null {
     limit?: number;
   };
   const issue = { path: '', severity: 'wrong' } as const;
-  if (type === 'entity.too.large') {
-    return new Refused(413, [
-      { ...issue, code: 'too-large', allowed: sizeText(limit), detail: { what: 'What was sent' } },
-    ]);
-  }
+  if (type === 'entity.too.large') return tooLarge(limit);
   if (/database or disk is full|ENOSPC/.test(message ?? ''))
     return new Refused(507, [{ ...issue, code: 'disk-full' }]);
   if (/readonly database|unable to open database file|disk I\/O error/.test(message ?? ''))
@@ -62,10 +57,6 @@ function asRefused(error: unknown): Refused | null {
   }
   return null;
 }
-
-/** A limit as it is said: `2 MB`. */
-const sizeText = (bytes: number | undefined): string =>
-  bytes === undefined ? 'what is taken' : `${Math.round(bytes / 1024 / 1024)} MB`;
 
 /** Who may come in, and under what name. */
 export interface Gate {
@@ -95,15 +86,22 @@ export function createApp({
     response.set('cache-control', 'no-store');
     next();
   });
+  app.use('/api', plainAddress);
   app.use('/api', compression());
   app.use('/api', ownPagesOnly);
   // who is not let in sends no large bodies either; the code itself is a few bytes
-  app.use('/api/pair', express.json({ limit: '1kb' }));
+  app.use('/api/pair', express.json({ limit: '1kb', verify: lookAtBody }));
   if (gate.pairing) app.use('/api', gate.pairing.guard);
   else app.get('/api/pairing', (_, response) => void response.json({ code: null, paired: true }));
-  app.use('/api/restore', express.text({ limit: BACKUP_LIMIT, type: 'application/json' }));
-  app.use('/api/jobs/import', express.text({ limit: BODY_LIMIT, type: 'application/json' }));
-  app.use('/api', express.json({ limit: BODY_LIMIT }));
+  app.use(
+    '/api/jobs/import',
+    express.text({ limit: BODY_LIMIT, type: 'application/json', verify: lookAtBody }),
+  );
+  // a whole workshop is not read at once: it is laid on the disk as it comes
+  const json = express.json({ limit: BODY_LIMIT, verify: lookAtBody });
+  app.use('/api', (request, response, next) =>
+    request.path === '/restore' ? next() : json(request, response, next),
+  );
   app.use('/api', apiRouter(services));
   app.use('/api', (request) => {
     throw notFound('address', request.originalUrl);

@@ -168,7 +168,7 @@ describe('what cannot be read takes nothing else down', () => {
     const events = (await ask<{ events: RunEvent[] }>('GET', '/runs/run-u3/events')).body.events;
     expect(events.map(({ id }) => id)).toEqual(['e2']);
 
-    const text = JSON.stringify((await ask('GET', '/backup')).body);
+    const text = await (await fetch(`${trial.address}/api/backup`)).text();
     const backup = JSON.parse(text) as {
       jobs: { id?: string; raw?: string }[];
       runs: { id?: string; raw?: string; eventsRaw: string[] }[];

@@ -19,6 +19,22 @@ export function notFound(what: string, id: string): Refused {
   return new Refused(404, [{ code: 'not-found', path: '', severity: 'wrong', given: id, detail: { what } }]);
 }
 
+/** A limit as it is said: `2 MB`. */
+const sizeText = (bytes: number | undefined): string =>
+  bytes === undefined ? 'what is taken' : `${Math.round(bytes / 1024 / 1024)} MB`;
+
+/** More was sent than is taken. @param most bytes */
+export const tooLarge = (most: number | undefined): Refused =>
+  new Refused(413, [
+    {
+      code: 'too-large',
+      path: '',
+      severity: 'wrong',
+      allowed: sizeText(most),
+      detail: { what: 'What was sent' },
+    },
+  ]);
+
 /** Something that rests in the store and cannot be read. @param what how a sentence about it begins */
 export const unreadable = (what: string, why: string): Issue => ({
   code: 'stored-unreadable',

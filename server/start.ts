@@ -117,7 +117,7 @@ async function serve(config: Config, log: Logger, lock: StoreLock): Promise<Runn
     log: new LogService(ground),
     desk,
     pictures: new PictureService(store),
-    backup: new BackupService(store, config.dataFolder),
+    backup: new BackupService(file, desk),
     health: new HealthService(store, config),
   };
   await jobs.listOlder();

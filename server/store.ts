@@ -16,7 +16,14 @@ const PRAGMAS = ['journal_mode=WAL', 'synchronous=FULL', 'foreign_keys=ON', 'bus
  */
 export async function openStore(file: string): Promise<Store> {
   mkdirSync(path.dirname(file), { recursive: true });
-  const store = await MikroORM.init({
+  const store = await connectStore(file);
+  await store.getMigrator().up();
+  return store;
+}
+
+/** One more way to a store whose tables are up to date: another thread has its own. */
+export const connectStore = (file: string): Promise<Store> =>
+  MikroORM.init({
     dbName: file,
     entities,
     extensions: [Migrator],
@@ -36,9 +43,6 @@ export async function openStore(file: string): Promise<Store> {
       },
     },
   });
-  await store.getMigrator().up();
-  return store;
-}
 
 /**
  * Brings everything that stands in the write-ahead file into the store's own file and empties it, so that the

@@ -1,7 +1,7 @@
 import type { Job } from '../../core/job/index.ts';
 import { isGear, isIndexed } from '../../core/kinds/index.ts';
 import type { GearSet, Head } from '../../core/shop/index.ts';
-import type { Asked, OfJob, Work } from './questions.ts';
+import { isFileWork, type Asked, type JobWork, type OfJob, type Work } from './questions.ts';
 
 /** What a question costs, worked out beforehand: about milliseconds on a small machine. */
 export interface Cost {
@@ -39,8 +39,7 @@ function sizesOf({ job, equipment }: OfJob) {
 const trainsCost = (job: Job, gears: number): number =>
   job.parts.some((part) => isGear(part)) ? (gears / 10) ** 3 / 10 : 0;
 
-type OfJobs = Exclude<Work, 'copy'>;
-const COSTS: { readonly [W in OfJobs]: (asked: Asked<W>) => number } = {
+const COSTS: { readonly [W in JobWork]: (asked: Asked<W>) => number } = {
   plan: planCost,
   check: planCost,
   record: planCost,
@@ -58,7 +57,7 @@ function planCost(asked: OfJob): number {
   return parts * (1 + cutters / 60) + indexed * (1 + circles / 100);
 }
 
-function costOfJob<W extends OfJobs>(work: W, asked: Asked<W>): Cost {
+function costOfJob<W extends JobWork>(work: W, asked: Asked<W>): Cost {
   const { parts, circles, gears, cutters } = sizesOf(asked);
   return {
     total: COSTS[work](asked),
@@ -67,10 +66,8 @@ function costOfJob<W extends OfJobs>(work: W, asked: Asked<W>): Cost {
   };
 }
 
-const isCopy = (work: Work): work is 'copy' => work === 'copy';
-
-/** A copy is never cheap, and as long as the store is large. */
+/** What is done with files is never cheap, and as long as the store is large. */
 export const costOf = <W extends Work>(work: W, asked: Asked<W>): Cost =>
-  isCopy(work)
-    ? { total: CHEAP + 1, what: 'a copy of the store', atMost: 'a smaller store' }
-    : costOfJob(work as OfJobs, asked as OfJob);
+  isFileWork(work)
+    ? { total: CHEAP + 1, what: 'the whole store', atMost: 'a smaller store' }
+    : costOfJob(work as JobWork, asked as OfJob);

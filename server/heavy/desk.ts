@@ -1,6 +1,6 @@
 import { Refused } from '../problems.ts';
 import { costOf, MOST_COST, type Cost } from './cost.ts';
-import { answersTo, type Asked, type Found, type Work } from './questions.ts';
+import { answerTo, type Asked, type Found, type Work } from './questions.ts';
 
 /** Whoever asked has gone: nobody waits for the answer. */
 export class AskerGone extends Error {}
@@ -43,9 +43,7 @@ export const tooManyWait = (): Refused => new Refused(503, [{ ...issue, code: 't
 export class OwnDesk implements Desk {
   ask<W extends Work>(work: W, asked: Asked<W>): Promise<Found<W>> {
     refuseTooMuch(costOf(work, asked));
-    let found: Found<W> | undefined;
-    for (const answer of answersTo(work, asked)) found = answer;
-    return Promise.resolve(found!);
+    return answerTo(work, asked);
   }
   close = (): Promise<void> => Promise.resolve();
 }

@@ -68,7 +68,7 @@ describe('what is worked out beside the server’s own thread', () => {
 
   test('a part that is not there is refused, a job is checked and lined, a plan is the plan', async () => {
     const desk = new OwnDesk();
-    expect(() => desk.ask('ways', { ...asked(), partId: 'none' })).toThrow(Refused);
+    await expect(desk.ask('ways', { ...asked(), partId: 'none' })).rejects.toThrow(Refused);
     expect(await desk.ask('check', asked(58))).toEqual({ line: '58 teeth, m 1, 20°', refused: [] });
     expect(JSON.parse(await desk.ask('plan', asked(58)))).toEqual(
       JSON.parse(JSON.stringify(plan(gear(58), STOCK_EQUIPMENT))),

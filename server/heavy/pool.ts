@@ -3,7 +3,7 @@ import { Piscina } from 'piscina';
 import { Refused } from '../problems.ts';
 import { CHEAP, costOf } from './cost.ts';
 import { AskerGone, OwnDesk, refuseTooMuch, tookTooLong, tooManyWait, type Desk } from './desk.ts';
-import type { Asked, Found, Work } from './questions.ts';
+import { isFileWork, type Asked, type Found, type Work } from './questions.ts';
 import type { Told } from './worker.ts';
 
 interface Limits {
@@ -15,8 +15,8 @@ interface Limits {
 }
 export const LIMITS: Limits = { threads: 2, waiting: 40, seconds: 20 };
 
-/** Nobody waits for a copy of the store. */
-const COPY_SECONDS = 1800;
+/** A large store takes its time, and is whole or nothing. */
+const FILE_SECONDS = 1800;
 
 /**
  * Works out what takes long in threads of their own, so that nobody else waits for it: what is cheap is
@@ -52,7 +52,7 @@ export class ThreadDesk implements Desk {
     let found: Found<W> | undefined;
     heard.on('message', (answer: Found<W>) => (found = answer));
     heard.unref();
-    const seconds = work === 'copy' ? COPY_SECONDS : this.limits.seconds;
+    const seconds = isFileWork(work) ? FILE_SECONDS : this.limits.seconds;
     const limit = AbortSignal.timeout(seconds * 1000);
     try {
       const told = (await this.pool.run(

@@ -14,10 +14,12 @@ import {
   whatItIs,
   type Plan,
 } from '../../core/plan/index.ts';
+import type { Restored } from '../../core/wire/index.ts';
 import { freezeRun, type Run } from '../../core/run/index.ts';
 import type { Equipment, Head } from '../../core/shop/index.ts';
 import { copyStore } from '../keeping/index.ts';
 import { notFound } from '../problems.ts';
+import { restoreBackup, writeBackup } from '../whole/index.ts';
 
 /* What is worked out beside the server's own thread: plain data in, plain data out. */
 
@@ -53,8 +55,14 @@ export interface Asking {
   readonly record: readonly [OfPart, MeasuredRecord | null];
   /** A copy of the store, by the file it is written in. */
   readonly copy: readonly [{ readonly store: string; readonly what: string }, string];
+  /** The whole workshop into a file; and back from one. */
+  readonly backup: readonly [{ readonly store: string; readonly file: string; readonly at: string }, null];
+  readonly restore: readonly [{ readonly store: string; readonly file: string }, Restored];
 }
 export type Work = keyof Asking;
+/** What is done with files, not with a job. */
+export type FileWork = 'copy' | 'backup' | 'restore';
+export type JobWork = Exclude<Work, FileWork>;
 export type Asked<W extends Work> = Asking[W][0];
 export type Found<W extends Work> = Asking[W][1];
 
@@ -116,7 +124,7 @@ function recordOfPart({ job, equipment, partId }: OfPart): MeasuredRecord | null
   return inspect ? recordOf(inspect.detail, job.units) : null;
 }
 
-const ANSWERS: { readonly [W in Work]: (asked: Asked<W>) => Iterable<Found<W>> } = {
+const ANSWERS: { readonly [W in JobWork]: (asked: Asked<W>) => Iterable<Found<W>> } = {
   plan: (asked) => [JSON.stringify(planOf(asked))],
   ways: waysOf,
   leads: leadsOf,
@@ -134,9 +142,36 @@ const ANSWERS: { readonly [W in Work]: (asked: Asked<W>) => Iterable<Found<W>> }
     ];
   },
   record: (asked) => [recordOfPart(asked)],
-  copy: ({ store, what }) => [copyStore(store, what)],
 };
 
-/** The answers to a question, each better than the one before. */
-export const answersTo = <W extends Work>(work: W, asked: Asked<W>): Iterable<Found<W>> =>
+const FILES: { readonly [W in FileWork]: (asked: Asked<W>) => Found<W> | Promise<Found<W>> } = {
+  copy: ({ store, what }) => copyStore(store, what),
+  backup: ({ store, file, at }) => {
+    writeBackup(store, file, at);
+    return null;
+  },
+  restore: ({ store, file }) => restoreBackup(store, file),
+};
+
+export const isFileWork = (work: Work): work is FileWork => work in FILES;
+
+/** The answers to a question about a job, each better than the one before. */
+export const answersTo = <W extends JobWork>(work: W, asked: Asked<W>): Iterable<Found<W>> =>
   ANSWERS[work](asked);
+
+/** @param better hears what was found so far @returns the last answer */
+export async function answerTo<W extends Work>(
+  work: W,
+  asked: Asked<W>,
+  better: (found: Found<W>) => void = () => {},
+): Promise<Found<W>> {
+  if (isFileWork(work)) return (await FILES[work](asked as never)) as Found<W>;
+  const answers = ANSWERS[work as JobWork](asked as never) as Iterable<Found<W>>;
+  let found: Found<W> | undefined;
+  for (const answer of answers) {
+    found = answer;
+    // what comes at once is told by the answer itself
+    if (!Array.isArray(answers)) better(answer);
+  }
+  return found!;
+}

@@ -1,6 +1,6 @@
 import type { MessagePort } from 'node:worker_threads';
 import { Refused } from '../problems.ts';
-import { answersTo, type Asked, type Found, type Work } from './questions.ts';
+import { answerTo, type Asked, type Found, type Work } from './questions.ts';
 
 export interface Task<W extends Work = Work> {
   readonly work: W;
@@ -15,16 +15,9 @@ export type Told<W extends Work> =
   | { readonly refused: { readonly status: number; readonly issues: Refused['issues'] } };
 
 /** Run in a thread of its own. */
-export default function answer<W extends Work>({ work, asked, soFar }: Task<W>): Told<W> {
+export default async function answer<W extends Work>({ work, asked, soFar }: Task<W>): Promise<Told<W>> {
   try {
-    let found: Found<W> | undefined;
-    const answers = answersTo(work, asked);
-    for (const better of answers) {
-      found = better;
-      // what comes at once is told by the answer itself
-      if (!Array.isArray(answers)) soFar.postMessage(better);
-    }
-    return { found: found! };
+    return { found: await answerTo(work, asked, (better) => soFar.postMessage(better)) };
   } catch (error) {
     if (error instanceof Refused) return { refused: { status: error.status, issues: error.issues } };
     throw error;

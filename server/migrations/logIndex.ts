@@ -10,6 +10,8 @@ export class Migration20261201LogIndex extends Migration {
       this.addSql(`alter table run add column ${column} text not null default ''`);
     this.addSql(`alter table run add column listed integer not null default 0`);
     this.addSql(`create index run_by_start on run (started_at desc, id)`);
+    this.addSql(`create index run_by_count on run (outcome, updated_at desc, id)`);
+    this.addSql(`create index job_by_run on job (run_id)`);
     this.addSql(`create index run_by_outcome on run (outcome, started_at desc, id)`);
     this.addSql(`create index run_by_piece on run (piece, started_at desc, id)`);
     this.addSql(`create index run_not_listed on run (listed)`);

@@ -1,6 +1,11 @@
+import { createReadStream, rmSync } from 'node:fs';
+import { pipeline } from 'node:stream/promises';
 import { calls } from '../../core/wire/index.ts';
 import type { BackupService, LogService } from '../services/index.ts';
-import { answer, type Route } from './route.ts';
+import { answer, answerFile, type Route } from './route.ts';
+
+/** A workshop of some ten thousand jobs, with pictures. Bytes */
+const RESTORE_LIMIT = 1024 ** 3;
 
 const today = (): string => new Date().toISOString().slice(0, 10);
 
@@ -8,8 +13,15 @@ export const logRoutes = (log: LogService, backup: BackupService): Route[] => [
   answer(calls.listLog, ({ query }) => log.list(query)),
   answer(calls.readLog, ({ params }) => log.page(params.id)),
   answer(calls.backup, async (_, response) => {
-    const text = await backup.write();
-    response.attachment(`vuelta-workshop-${today()}.json`).type('application/json').send(text);
+    const file = await backup.write();
+    response.attachment(`vuelta-workshop-${today()}.json`).type('application/json');
+    try {
+      await pipeline(createReadStream(file), response);
+    } finally {
+      rmSync(file, { force: true });
+    }
   }),
-  answer(calls.restore, ({ body }) => backup.restore(body)),
+  answerFile(calls.restore, { most: RESTORE_LIMIT, file: () => backup.passingFile() }, (file) =>
+    backup.restore(file),
+  ),
 ];

@@ -1,8 +1,11 @@
 import type { Request, Response, Router } from 'express';
+import { createWriteStream, rmSync } from 'node:fs';
+import { Transform } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
 import type { z } from 'zod';
 import { shapeIssues } from '../../core/job/index.ts';
 import type { AnswerOf, BodyOf, Call, ParamsOf, QueryOf } from '../../core/wire/index.ts';
-import { Refused } from '../problems.ts';
+import { Refused, tooLarge } from '../problems.ts';
 
 /** What a handler is given, checked. */
 interface Given<Made extends Call> {
@@ -51,6 +54,40 @@ export const answerText = <Made extends Call>(
   handle: async (given, response) => {
     const text = await handle(given as Given<Made>, goneOf(response));
     response.type('application/json').send(text);
+  },
+});
+
+/** Lets no more through than it may. */
+class Limited extends Transform {
+  private left: number;
+  private readonly most: number;
+  constructor(most: number) {
+    super();
+    this.most = most;
+    this.left = most;
+  }
+  override _transform(chunk: Buffer, _: string, next: (fault: Error | null, chunk?: Buffer) => void): void {
+    this.left -= chunk.length;
+    if (this.left >= 0) next(null, chunk);
+    else next(tooLarge(this.most));
+  }
+}
+
+/** A file that is sent, laid on the disk as it comes and taken away when it was dealt with. */
+export const answerFile = <Made extends Call>(
+  made: Made,
+  { most, file }: { readonly most: number; readonly file: () => string },
+  handle: (file: string) => Promise<AnswerOf<Made>>,
+): Route => ({
+  call: made,
+  handle: async (_, response) => {
+    const laid = file();
+    try {
+      await pipeline(response.req, new Limited(most), createWriteStream(laid, { mode: 0o600 }));
+      return await handle(laid);
+    } finally {
+      rmSync(laid, { force: true });
+    }
   },
 });
 

@@ -13,7 +13,7 @@ import type { Desk } from '../heavy/index.ts';
 import { notFound, Refused, unreadable } from '../problems.ts';
 import type { Store } from '../store.ts';
 import { findJobs, type ListedRow } from './findJobs.ts';
-import { listedFields, listOlder, wordsBetween } from './listing.ts';
+import { listedFields, listOlder, wordsBetween } from '../resting/index.ts';
 import type { ShopService } from './shop.ts';
 
 /** What of a job can be changed without opening it. */
@@ -55,14 +55,12 @@ export class JobService {
 
   /** The job on the bench whose run was counted last and is not closed. */
   private async interrupted(em: EntityManager): Promise<ListedRow | null> {
-    const rows = await em.find(JobRow, { archived: false, standing: 'cutting' }, { fields: ['id', 'runId'] });
-    const [last] = await em.find(
-      RunRow,
-      { id: { $in: rows.map(({ runId }) => runId) } },
-      { orderBy: { updatedAt: 'desc', id: 'asc' }, limit: 1, fields: ['id'] },
+    const [last] = await em.getConnection().execute<{ id: string }[]>(
+      `select job.id from run cross join job on job.run_id = run.id
+       where run.outcome = 'going' and job.archived = 0 and job.standing = 'cutting'
+       order by run.updated_at desc, run.id limit 1`,
     );
-    const row = last && rows.find(({ runId }) => runId === last.id);
-    return row ? em.findOne(JobRow, { id: row.id }, { exclude: ['document', 'words'] }) : null;
+    return last ? em.findOne(JobRow, { id: last.id }, { exclude: ['document', 'words'] }) : null;
   }
 
   /** What the jobs here have that can be asked for, in order of the alphabet. */

@@ -18,11 +18,10 @@ import type { Appended, EventsPage, StoredRun } from '../../core/wire/index.ts';
 import { JobRow, RunEventRow, RunRow } from '../entities/index.ts';
 import { canonical } from '../canonical.ts';
 import type { Desk } from '../heavy/index.ts';
-import { eventRow, readEvents } from './events.ts';
+import { eventRow, readEvents, restingOf, standingOfRow } from '../resting/index.ts';
 import { RunsInHand } from './runsInHand.ts';
 import { notFound, Refused, unreadable, whyUnread } from '../problems.ts';
 import type { Store } from '../store.ts';
-import { restingOf, standingOfRow } from './listing.ts';
 import type { JobService } from './jobs.ts';
 import type { ShopService } from './shop.ts';
 

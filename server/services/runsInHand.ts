@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { goOnWith, tallyOf, type Run, type RunTally } from '../../core/run/index.ts';
 import { RunEventRow } from '../entities/index.ts';
-import { readEvent } from './events.ts';
+import { readEvent } from '../resting/index.ts';
 
 /** A run that is being counted, as far as it rests: its events in order, up to an arrival. */
 export interface InHand {

@@ -1,7 +1,15 @@
+import { createHash } from 'node:crypto';
 import { z } from 'zod';
 import { readJob, type Job } from '../../core/job/index.ts';
 import { idSchema } from '../../core/kinds/index.ts';
-import { checkEvent, readRun, runEventSchema, type Run, type RunEvent } from '../../core/run/index.ts';
+import {
+  checkEvent,
+  numberOf,
+  readRun,
+  runEventSchema,
+  type Run,
+  type RunEvent,
+} from '../../core/run/index.ts';
 import { equipmentSchema, shopToToday, type Equipment } from '../../core/shop/index.ts';
 import { pictureShape } from '../../core/wire/index.ts';
 import { Refused } from '../problems.ts';
@@ -14,10 +22,13 @@ export const BACKUP_VERSION = 2;
 const asItRests = { raw: z.string().optional() };
 
 /** Outer shape of a backup; what is in it is checked piece by piece, each of whatever version it is. */
+const instant = z.iso.datetime({ offset: true });
 const backupSchema = z.looseObject({
   format: z.literal(BACKUP_FORMAT),
   version: z.int().min(1).max(BACKUP_VERSION),
-  at: z.string(),
+  at: instant,
+  /** Of all that stands before it in the file; not in those of before. */
+  sha256: z.string().optional(),
   shop: z.unknown(),
   shopRaw: z.string().optional(),
   jobs: z.array(
@@ -26,14 +37,16 @@ const backupSchema = z.looseObject({
       ...asItRests,
       id: idSchema.optional(),
       name: z.string().optional(),
+      /** What it is, in a few words. */
+      line: z.string().max(2000).optional(),
       revision: z.int().min(1),
       archived: z.boolean(),
-      createdAt: z.string(),
-      updatedAt: z.string(),
+      createdAt: instant,
+      updatedAt: instant,
     }),
   ),
   kept: z.array(
-    z.object({ id: idSchema, jobId: idSchema, job: z.unknown(), baseRevision: z.int(), at: z.string() }),
+    z.object({ id: idSchema, jobId: idSchema, job: z.unknown(), baseRevision: z.int(), at: instant }),
   ),
   runs: z.array(
     z.object({
@@ -42,8 +55,8 @@ const backupSchema = z.looseObject({
       id: idSchema.optional(),
       jobId: idSchema.optional(),
       partId: z.string().optional(),
-      startedAt: z.string(),
-      updatedAt: z.string(),
+      startedAt: instant,
+      updatedAt: instant,
       events: z.array(z.unknown()),
       eventsRaw: z.array(z.string()).optional(),
     }),
@@ -55,6 +68,7 @@ export interface ReadBackup {
   readonly shop: Equipment | null;
   readonly jobs: readonly {
     readonly job: Job;
+    readonly line?: string | undefined;
     readonly revision: number;
     readonly archived: boolean;
     readonly createdAt: string;
@@ -79,8 +93,31 @@ export interface ReadBackup {
   }[];
 }
 
-const bad = (why: string): Refused =>
+export const notABackup = (why: string): Refused =>
   new Refused(422, [{ code: 'not-a-backup', path: '', severity: 'wrong', detail: { why } }]);
+
+/** Does what stands before the hash at the end have that hash? A file of before has none. */
+function isWhole(text: string): boolean {
+  const end = /,\n"sha256":"([0-9a-f]{64})"\}\s*$/.exec(text);
+  if (!end) return !/"sha256":"[0-9a-f]{64}"\}\s*$/.test(text);
+  return createHash('sha256').update(text.slice(0, end.index)).digest('hex') === end[1];
+}
+
+/** No count twice, nor a screen’s number; in the whole file, as in the whole workshop. */
+function needOnce(runs: ReadBackup['runs']): void {
+  const ids = new Set<string>();
+  for (const { run, events } of runs) {
+    const numbers = new Set<string>();
+    for (const event of events) {
+      if (ids.has(event.id) || numbers.has(numberOf(event)))
+        throw notABackup(`a count of “${run.jobName}” in it stands there twice`);
+      ids.add(event.id);
+      numbers.add(numberOf(event));
+    }
+  }
+  const runIds = runs.map(({ run }) => run.id);
+  if (new Set(runIds).size < runIds.length) throw notABackup('a run in it stands there twice');
+}
 
 /** Reads a whole backup, or says what in it cannot be read. @throws Refused 422 */
 export function readBackup(text: string): ReadBackup {
@@ -88,14 +125,18 @@ export function readBackup(text: string): ReadBackup {
   try {
     raw = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch {
-    throw bad('it is not whole, or no JSON');
+    throw notABackup('it is not whole, or no JSON');
   }
+  if (!isWhole(text.replace(/^\uFEFF/, '')))
+    throw notABackup(
+      'it was changed since it was written; if that was on purpose, take its last line, with sha256, out of it',
+    );
   const version = (raw as { version?: unknown } | null)?.version;
-  if (typeof version === 'number' && version > BACKUP_VERSION) throw bad('it is from a later Vuelta');
+  if (typeof version === 'number' && version > BACKUP_VERSION) throw notABackup('it is from a later Vuelta');
   const outer = backupSchema.safeParse(raw);
-  if (!outer.success) throw bad('it is another kind of file');
+  if (!outer.success) throw notABackup('it is another kind of file');
   const shop = outer.data.shop === null ? null : equipmentSchema.safeParse(shopToToday(outer.data.shop));
-  if (shop && !shop.success) throw bad('the shop in it is damaged');
+  if (shop && !shop.success) throw notABackup('the shop in it is damaged');
   const rests = <T extends { readonly raw?: string | undefined; readonly id?: string | undefined }>(row: T) =>
     row.raw !== undefined && row.id !== undefined;
   const rawJobs = outer.data.jobs.filter(rests) as unknown as ReadBackup['rawJobs'];
@@ -105,7 +146,9 @@ export function readBackup(text: string): ReadBackup {
     .map(({ job, ...rest }) => {
       const read = readJob(job);
       if (!read.ok)
-        throw bad(`the job “${String((job as { name?: unknown } | null)?.name ?? '?')}” in it is damaged`);
+        throw notABackup(
+          `the job “${String((job as { name?: unknown } | null)?.name ?? '?')}” in it is damaged`,
+        );
       return { ...rest, job: read.value };
     });
   const runs = outer.data.runs
@@ -117,11 +160,12 @@ export function readBackup(text: string): ReadBackup {
         if (parsed.some((event) => checkEvent(read, event).length > 0)) throw new Error('strange event');
         return { ...rest, run: read, events: parsed };
       } catch {
-        throw bad('a run in it is damaged');
+        throw notABackup('a run in it is damaged');
       }
     });
   const known = new Set([...jobs.map(({ job }) => job.id), ...rawJobs.map(({ id }) => id)]);
-  if (runs.some(({ run }) => !known.has(run.jobId))) throw bad('a run in it belongs to no job in it');
+  if (runs.some(({ run }) => !known.has(run.jobId))) throw notABackup('a run in it belongs to no job in it');
+  needOnce(runs);
   const { kept, pictures } = outer.data;
   return { shop: shop ? shop.data : null, jobs, kept, runs, rawJobs, rawRuns, pictures };
 }

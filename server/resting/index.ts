@@ -1,0 +1,2 @@
+export { eventRow, readEvent, readEvents } from './events.ts';
+export { listedFields, listOlder, restingOf, standingOfRow, wordsBetween } from './listing.ts';

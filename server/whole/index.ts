@@ -1,0 +1,2 @@
+export { restoreBackup } from './restoreBackup.ts';
+export { writeBackup } from './writeBackup.ts';

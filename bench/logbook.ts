@@ -74,6 +74,12 @@ export async function benchLogbook(): Promise<boolean> {
       if (i >= 10) times[j]!.push(performance.now() - started);
     }
   const [short, long] = times.map(median) as [number, number];
+  const { run: fresh } = await ask<{ run: Run }>('POST', '/jobs/teeth-400/runs', {
+    id: 'run-fresh',
+    partId: 'p1',
+    revision: 1,
+  });
+  const counts = await benchCounts(ask, fresh, many);
   await server.stop();
   rmSync(folder, { recursive: true, force: true });
   const kept = report(
@@ -97,6 +103,59 @@ export async function benchLogbook(): Promise<boolean> {
       folding.work / folding.yardstick,
       { atMost: 3 },
       inMicroseconds(folding),
-    ) && kept
+    ) &&
+    counts &&
+    kept
+  );
+}
+
+/** So many whole turns ticked off by a screen, numbered on from those it has made. */
+const turnsOf = ({ id }: Run, from: number, many: number): RunEvent[] =>
+  Array.from({ length: many }, (_, i) => ({
+    id: `${id}-turn-${from + i}`,
+    runId: id,
+    device: 'second',
+    deviceSeq: from + i,
+    lastSeen: {},
+    clientTime: '2026-11-25T10:00:00Z',
+    kind: 'turn',
+    round: 1,
+    index: 1 + ((from + i) % 400),
+    turn: 1,
+  }));
+
+/** One count more of a run that has thirty, beside one more of a run that has three thousand. */
+async function benchCounts(
+  ask: (method: string, address: string, body?: object) => Promise<unknown>,
+  few: Run,
+  many: Run,
+): Promise<boolean> {
+  const append = (run: Run, from: number, how: number) =>
+    ask('POST', `/runs/${run.id}/events`, { events: turnsOf(run, from, how) });
+  const next = new Map([
+    [few, 31],
+    [many, 1],
+  ]);
+  await append(few, 1, 30);
+  for (; next.get(many)! < 2200; next.set(many, next.get(many)! + 100))
+    await append(many, next.get(many)!, 100);
+  const times = new Map<Run, number[]>([
+    [few, []],
+    [many, []],
+  ]);
+  for (let i = 0; i < 60; i += 1)
+    for (const run of [few, many]) {
+      const seq = next.get(run)!;
+      next.set(run, seq + 1);
+      const started = performance.now();
+      await append(run, seq, 1);
+      if (i >= 10) times.get(run)!.push(performance.now() - started);
+    }
+  const [short, long] = [median(times.get(few)!), median(times.get(many)!)];
+  return report(
+    'a count of a run that has 3000 events beside one of a run that has 30, over HTTP',
+    long / short,
+    { atMost: 1.5 },
+    `${long.toFixed(2)} ms : ${short.toFixed(2)} ms`,
   );
 }

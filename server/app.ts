@@ -35,7 +35,7 @@ const headers = helmet({
 /**
  * Express's own errors (malformed JSON, too large a body) as refusals; anything else is a fault with an id.
  */
-function asRefused(error: unknown): Refused | null {
+export function asRefused(error: unknown): Refused | null {
   if (error instanceof Refused) return error;
   const { status, type, message, limit } = error as {
     status?: number;

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { request } from 'node:http';
+import os from 'node:os';
 import path from 'node:path';
 import Database from 'libsql';
 import { pino } from 'pino';
@@ -16,7 +17,7 @@ import type {
   StoredRun,
   StoredShop,
 } from '../core/wire/index.ts';
-import { hostCheck, Pairing } from './pairing.ts';
+import { addressesOf, hostCheck, Pairing } from './pairing.ts';
 import { startServer, type Running } from './start.ts';
 import { Trial } from './trial.ts';
 
@@ -370,7 +371,56 @@ describe('who is let in', () => {
       await askedAs('workshop.example'),
     ]).toEqual([200, 200, 403]);
     await trial.close();
-    expect(hostCheck('0.0.0.0')).toBeInstanceOf(Function);
+  });
+
+  test('the machine’s name comes with what a router puts behind it, and is looked up anew on another network', () => {
+    const name = os.hostname().toLowerCase();
+    const letsIn = (check: ReturnType<typeof hostCheck>, host: string): boolean => {
+      let passed = false;
+      check({ headers: { host } } as never, {} as never, (refused) => (passed = refused === undefined));
+      return passed;
+    };
+    const open = hostCheck('0.0.0.0');
+    for (const host of [
+      name,
+      `${name}.local:4810`,
+      `${name}.lan`,
+      `${name}.lan.`,
+      '127.0.0.1:1',
+      '[::1]:4810',
+      '[::1]',
+    ])
+      expect([host, letsIn(open, host)]).toEqual([host, true]);
+    for (const host of [`${name}.example`, `${name}.lan.example`, 'example', '', '[::2]:80'])
+      expect([host, letsIn(open, host)]).toEqual([host, false]);
+    // a server that only this machine can reach is asked for by no other name
+    expect(letsIn(hostCheck('127.0.0.1'), `${name}.lan`)).toBe(false);
+    let addresses = ['192.0.2.7'];
+    const moved = hostCheck('0.0.0.0', () => new Set(addresses));
+    expect(letsIn(moved, '198.51.100.4:4810')).toBe(false);
+    addresses = ['198.51.100.4'];
+    expect(letsIn(moved, '198.51.100.4:4810')).toBe(true);
+    expect(letsIn(moved, '192.0.2.7')).toBe(false);
+  });
+
+  test('where other devices reach it is told with its real addresses', () => {
+    expect(addressesOf('192.0.2.7', 4810)).toEqual(['http://192.0.2.7:4810']);
+    expect(addressesOf('2001:db8::7', 4810)).toEqual(['http://[2001:db8::7]:4810']);
+    for (const address of addressesOf('0.0.0.0', 4810))
+      expect(address).not.toMatch(/127\.0\.0\.1|fe80|0\.0\.0\.0/);
+  });
+
+  test('a list of devices that was cut short lets nobody in, and the next is written whole', () => {
+    const trial = new Trial('paired');
+    const file = path.join(trial.folder, 'paired.json');
+    for (const cut of ['', '["ab', '{}', 'null']) {
+      writeFileSync(file, cut);
+      expect(() => new Pairing(trial.folder)).not.toThrow();
+    }
+    const pairing = new Pairing(trial.folder);
+    pairing.pair(pairing.code, 'tablet');
+    expect(JSON.parse(readFileSync(file, 'utf8'))).toHaveLength(1);
+    return trial.close();
   });
 
   test('beyond this machine: the page is served, the workshop is not, until the code is given', async () => {

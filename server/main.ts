@@ -17,7 +17,7 @@ try {
   );
   if (running.pairingCode)
     console.log(
-      `Other devices on this network are let in with the code ${running.pairingCode}. It changes at each start.\n`,
+      `Other devices on this network: ${running.reachedAt.join(' or ')}. They are let in with the code ${running.pairingCode}, which changes at each start.\n`,
     );
   if (running.pairingCode)
     log.warn({ host: config.host }, 'listening beyond this machine: other devices are let in with a code');

@@ -35,36 +35,59 @@ const refuse = <Code extends IssueCode>(
   ...figures: FiguresOf<Code>
 ): Refused => new Refused(status, [issueOf(code, { path: '', severity: 'wrong', given }, ...figures)]);
 
+/** What a router puts behind a machine's name; a name of the wide network is not among them. */
+const SUFFIXES = ['', '.local', '.lan', '.home', '.home.arpa', '.internal', '.localdomain'];
+
+/** Addresses of this machine on the networks it is in now. */
+const ownAddresses = (): string[] =>
+  Object.values(os.networkInterfaces()).flatMap((list) => (list ?? []).map(({ address }) => address));
+
 /** The names this server may be asked for by: its own machine's, and the one it was told to listen on. */
 function namesOf(host: string): ReadonlySet<string> {
-  const own = Object.values(os.networkInterfaces()).flatMap((list) =>
-    (list ?? []).map(({ address }) => address),
-  );
   const name = os.hostname().toLowerCase();
   return new Set([
     'localhost',
     '127.0.0.1',
     '::1',
     host.toLowerCase(),
-    ...(isLoopback(host) ? [] : [...own, name, `${name}.local`]),
+    ...(isLoopback(host) ? [] : [...ownAddresses(), ...SUFFIXES.map((suffix) => `${name}${suffix}`)]),
   ]);
 }
 
+/** A name as it is asked for, without port, brackets, the dot that may end it, or a network card’s name. */
+const askedName = (header: string): string =>
+  header
+    .replace(/:\d+$/, '')
+    .replace(/^\[|\]$/g, '')
+    .replace(/%.*$/, '')
+    .replace(/\.$/, '')
+    .toLowerCase();
+
 /**
  * Refuses requests that come under a strange name: a page elsewhere whose name was bent to this address must
- * not reach the workshop.
+ * not reach the workshop. A machine that has joined another network since is looked up anew.
  */
-export function hostCheck(host: string): RequestHandler {
-  const names = namesOf(host);
+export function hostCheck(
+  host: string,
+  lookUp: (host: string) => ReadonlySet<string> = namesOf,
+): RequestHandler {
+  let names = lookUp(host);
   return (request, _response, next) => {
-    const asked = (request.headers.host ?? '')
-      .replace(/:\d+$/, '')
-      .replace(/^\[|\]$/g, '')
-      .toLowerCase();
+    const asked = askedName(request.headers.host ?? '');
+    if (!names.has(asked)) names = lookUp(host);
     if (names.has(asked)) next();
     else next(refuse(403, 'strange-host', asked));
   };
 }
+
+/** Where a server that listens on a host is reached from elsewhere, for who has to type it. */
+export const addressesOf = (host: string, port: number): string[] => {
+  const all = host === '0.0.0.0' || host === '::';
+  const shown = all
+    ? ownAddresses().filter((address) => !LOOPBACK.has(address) && !address.startsWith('fe80'))
+    : [host];
+  return shown.map((address) => `http://${address.includes(':') ? `[${address}]` : address}:${port}`);
+};
 
 /**
  * Devices beyond this machine are let in once, with a code that is shown on the machine itself. What lets

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { asRefused } from './app.ts';
 import { isNestedDeeper } from './plainBody.ts';
 import { Trial, jobNamed } from './trial.ts';
 
@@ -81,5 +82,22 @@ describe('what is malformed is refused, never a fault', () => {
       body: { issues: [{ code: 'event-id-reused' }] },
     });
     expect((await send('run-m2', 'e2', 1)).status).toBe(200);
+  });
+});
+
+describe('what the ground does is told by its name', () => {
+  test.each([
+    ['insert into `job` … - database or disk is full', 507, 'disk-full', /disk of the server is full/],
+    ['ENOSPC: no space left on device, write', 507, 'disk-full', /untouched/],
+    ['attempt to write a readonly database', 507, 'store-not-written', /cannot write its store/],
+    ['disk I/O error', 507, 'store-not-written', /Nothing was changed/],
+  ])('%s', (message, status, code, words) => {
+    const refused = asRefused(new Error(message))!;
+    expect(refused.status).toBe(status);
+    expect(refused.issues[0]!.code).toBe(code);
+    expect(refused.message).toMatch(words);
+  });
+  test('whatever else goes wrong inside is a fault, with an id in the log', () => {
+    expect(asRefused(new Error('of no kind that is known'))).toBeNull();
   });
 });

@@ -26,12 +26,14 @@ import {
   RunService,
   ShopService,
 } from './services/index.ts';
-import { isLoopback, Pairing } from './pairing.ts';
+import { addressesOf, isLoopback, Pairing } from './pairing.ts';
 import { gatherStore, openStore } from './store.ts';
 
 export interface Running {
   /** `http://127.0.0.1:4810` */
   readonly address: string;
+  /** For other devices; none while only this machine can reach it. */
+  readonly reachedAt: readonly string[];
   /** What lets another device in; null while only this machine can reach it. */
   readonly pairingCode: string | null;
   stop(): Promise<void>;
@@ -139,6 +141,7 @@ async function serve(config: Config, log: Logger, lock: StoreLock): Promise<Runn
   const shown = config.host.includes(':') ? `[${config.host}]` : config.host;
   return {
     address: `http://${shown}:${port}`,
+    reachedAt: isLoopback(config.host) ? [] : addressesOf(config.host, port),
     pairingCode: pairing?.code ?? null,
     stop: async () => {
       clearInterval(copying);

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { foldRun, readRun, type Run } from '../run/index.ts';
 import { freeze, three } from '../sampleRuns.ts';
+import { STOCK_ROTARY } from '../shop/index.ts';
 import type { SpacingInput } from '../spacing/index.ts';
 import { AT_STOPS, cutBefore, progressOf, promptText, sayNow, stretchOf } from './index.ts';
 
@@ -56,6 +57,17 @@ describe('what is divided is called by its own name: a space is the plate’s', 
     expect(said(begin('marks')).join(' ')).not.toMatch(/and mark it/);
     expect(said(begin('slots')).filter((line) => line.endsWith(', and mark it.'))).toHaveLength(2);
   });
+});
+
+test('a motor’s steps are told in turns of the crank and degrees of the work beside them', () => {
+  const run = freeze({ head: STOCK_ROTARY, count: 53 }, 'stepper');
+  const made = { ...foldRun(run, []), next: run.cuts[1]!, last: run.cuts[0]!, done: 1 };
+  const said = sayNow(run, made, progressOf(run, made, AT_STOPS))!;
+  expect(said.figures[0]).toMatchObject({ figure: '2717', words: 'steps' });
+  // 200 × 8 steps for a turn of the crank, 90 of them for one of the work: 2717/1600, and 2717/144000 of 360°
+  expect(said.lines).toEqual([
+    'Counted from the start of the round; 2717 on from here: 1.698 turns of the crank, 6° 47′ 33″ of the work. Work hole 2 of 53.',
+  ]);
 });
 
 test('a run that rests from before says what it divided, as its card told', () => {

@@ -2,7 +2,7 @@ import type { Cut, Run } from '../run/index.ts';
 import { cutBefore, type Progress } from './progress.ts';
 import type { Prompt } from './prompt.ts';
 import { dividedName, wordsOfDivided } from '../cut/index.ts';
-import { capital } from '../units/index.ts';
+import { angleText, approx, capital, decimalText, exact } from '../units/index.ts';
 import { promptFigures, type Figure } from './figures.ts';
 import { promptDone } from './labels.ts';
 import { promptText, promptWhy } from './sentences.ts';
@@ -170,13 +170,23 @@ function figuresOf({
     : own;
 }
 
+/** What a motor’s steps come to, for an eye on the crank or on the degrees of the table. */
+function turnedBy({ move, head }: Run, steps: number): string {
+  if (move.method !== 'stepper' || !head) return '';
+  const turned = exact(steps).div(exact(move.stepsPerTurn));
+  const crank = decimalText(approx(turned.mul(exact(head.ratio))), 3);
+  return `: ${crank} turns of the crank, ${angleText(turned.mul(360))} of the work`;
+}
+
 /** Where the move must end, for who counts only the last of all this. */
 function landsLine(main: Prompt, now: readonly Prompt[], run: Run): string[] {
   if (main.do !== 'turn') return [];
   const { landing, from, space } = main;
   const name = `${capital(dividedName(run, space))} of ${run.divisions}.`;
   if (landing.on === 'steps')
-    return [`Counted from the start of the round; ${landing.by} on from here. ${name}`];
+    return [
+      `Counted from the start of the round; ${landing.by} on from here${turnedBy(run, landing.by)}. ${name}`,
+    ];
   if (!('hole' in landing) || !from || !('hole' in from)) return [name];
   const plate = now.find((prompt) => prompt.do === 'turn-plate');
   const back =

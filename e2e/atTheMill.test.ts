@@ -101,7 +101,9 @@ test('rough and finish: the new depth is said before the first move of the secon
   await place.workshop.countElsewhere(runId, 13);
   await person.sees('Tooth space 14 cut');
   await person.key('Space');
-  await person.sees('Rough pass is done. On to tooth space 1 again. Turn clockwise: 2 whole turns 18 spaces on 21');
+  await person.sees(
+    'Rough pass is done. On to tooth space 1 again. Turn clockwise: 2 whole turns 18 spaces on 21',
+  );
   await wait(BETWEEN_COUNTS_MS);
   await person.pressButton('The arms are round');
   await person.sees(
@@ -128,7 +130,10 @@ test('two screens that counted at once ask, and agree on what the gear shows', a
   await phone.key('Space');
   await phone.sees(/server away, 2 kept here/);
   await phone.page.setOfflineMode(false);
-  await tablet.sees('Two screens counted without knowing of each other: tooth space 1, tooth space 2', 15_000);
+  await tablet.sees(
+    'Two screens counted without knowing of each other: tooth space 1, tooth space 2',
+    15_000,
+  );
   // nothing more is counted before it is answered
   await tablet.key('Space');
   await tablet.sees('Look at the work: which tooth space was cut last? − tooth space 2 +');

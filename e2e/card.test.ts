@@ -112,7 +112,9 @@ test('a prime count: a differential way picked, proved, drawn, and cut at the mi
   await person.sees('Gears 56 : 24, 2 idlers; plate lock pin out: the plate must creep against the crank.');
   await person.makesReady();
   await person.key('Space');
-  await person.sees('Tooth space 1 is cut. Turn clockwise: 13 spaces on 39 Pin is in hole 0, lands in hole 13');
+  await person.sees(
+    'Tooth space 1 is cut. Turn clockwise: 13 spaces on 39 Pin is in hole 0, lands in hole 13',
+  );
   expect(person.faults).toEqual([]);
 });
 

@@ -93,7 +93,9 @@ test('from a drawing to the last tooth, with the plug pulled on the way', async 
   for (let space = 6; space <= 12; space += 1) await count(again, space);
 
   await again.sees('All 12 are cut. One closing move. Turn clockwise: 3 whole turns 11 spaces on 33');
-  await again.sees('Spindle stopped, bring the cutter to tooth space 1: it must drop into it without touching a flank.');
+  await again.sees(
+    'Spindle stopped, bring the cutter to tooth space 1: it must drop into it without touching a flank.',
+  );
   await again.pressButton('It drops in');
   await again.sees('12 tooth spaces, and it closes');
   await again.sees('✓ stored');

@@ -261,7 +261,9 @@ export class Person {
           [...document.querySelectorAll('button')].find(
             ({ offsetParent, innerText }) =>
               offsetParent !== null &&
-              /^(That is 0|It stands so|Done|Unlocked|(Tooth space|Work hole|Flat|Slot|Place|Mark|Spline space) \d+ (cut|scratched|drilled))/.test(innerText.trim()),
+              /^(That is 0|It stands so|Done|Unlocked|(Tooth space|Work hole|Flat|Slot|Place|Mark|Spline space) \d+ (cut|scratched|drilled))/.test(
+                innerText.trim(),
+              ),
           ),
         { polling: 100 },
       );

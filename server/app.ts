@@ -58,6 +58,12 @@ export function asRefused(error: unknown): Refused | null {
   return null;
 }
 
+/** Whoever sent a file, or was sent one, went away in the middle. */
+const isBrokenOff = (error: unknown): boolean =>
+  ['ERR_STREAM_PREMATURE_CLOSE', 'ECONNRESET', 'EPIPE', 'ECONNABORTED'].includes(
+    (error as NodeJS.ErrnoException).code ?? '',
+  );
+
 /** Who may come in, and under what name. */
 export interface Gate {
   readonly host: string;
@@ -125,7 +131,7 @@ export function createApp({
   });
 
   const onError: ErrorRequestHandler = (error, _request, response, next) => {
-    if (error instanceof AskerGone) return void response.destroy();
+    if (error instanceof AskerGone || isBrokenOff(error)) return void response.destroy();
     if (response.headersSent) return next(error);
     const refused = asRefused(error);
     if (refused) {

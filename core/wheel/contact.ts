@@ -24,6 +24,8 @@ export interface Contact {
   readonly share: number;
   /** Of the band about the middle in which some spot lies within the film, mm. */
   readonly width: number;
+  /** From one column of spots to the next: no width is known closer than to this, mm. */
+  readonly grain: number;
   /** How far a spot beside the middle touches before it, µm; 0 where none does. */
   readonly digs: number;
   /** Width about the middle in which none touches first by more than the film, mm. */
@@ -87,6 +89,7 @@ function summed(spots: readonly FlankSpot[]): Contact {
     spots,
     share: reached.filter(({ gap }) => near(gap)).length / Math.max(1, reached.length),
     width: high - low,
+    grain: (places.at(-1)! - places[0]!) / Math.max(1, places.length - 1),
     digs: Math.max(0, ...reached.map(({ gap }) => -gap!)),
     clear: 2 * Math.min(Math.abs(free[0]), free[1]),
   };

@@ -80,7 +80,10 @@ export function valuesOf({
     values.push(textValue({ key: 'cutAs', label: 'Cutter for' }, `${decimalText(cutAs, 1)} teeth`));
   if (contact)
     values.push(
-      textValue({ key: 'contact', label: 'Bears over' }, `${lengthText(contact.width, system)} of the face`),
+      textValue(
+        { key: 'contact', label: 'Bears over' },
+        `${lengthText(contact.width, system)} of the face, give or take ${lengthText(contact.grain, system)}`,
+      ),
     );
   if (school === 'hob')
     values.push(

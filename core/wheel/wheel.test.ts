@@ -144,6 +144,9 @@ describe('what bears', () => {
     const straight = contactOf(drive, gash({ school: 'traverse', rim: 'plain', faceWidth: 16 }));
     expect(straight.width).toBeGreaterThan(0);
     expect(straight.width).toBeLessThan(6);
+    // looked at in 25 columns over 16 mm: known no closer than to two thirds of a millimetre
+    expect(straight.grain).toBeCloseTo(16 / 24, 9);
+    expect((straight.width / straight.grain) % 1).toBeCloseTo(0, 6);
   });
 
   test('on a steep worm the gap is told along the normal, which leans by pressure and lead angle', () => {

@@ -45,7 +45,7 @@ export const planningCalls = {
     summary: 'The plan of a job, stored nowhere: with the equipment given, else with the stock sets.',
     body: z.object({ job: jobBodySchema, equipment: equipmentBodySchema.optional() }),
     answers: answering<Plan>(shapes.planShape),
-    refusals: [422],
+    refusals: [422, 503],
   }),
   ways: call(PLACES.ways, {
     summary:
@@ -54,14 +54,14 @@ export const planningCalls = {
     answers: answering<{ readonly methods: readonly MethodAnswer[]; readonly nearest: readonly number[] }>(
       shapes.waysShape,
     ),
-    refusals: [404, 422],
+    refusals: [404, 422, 503],
   }),
   leads: call(PLACES.leads, {
     summary:
       'Trains for the lead of a helical part, the least astray over its face first, and the angles near its own that the gears cut exactly; empty where the part has no lead. Stored nowhere.',
     body: partOfJob,
     answers: answering<{ readonly trains: readonly LeadWay[]; readonly bent: BendAnswer }>(shapes.leadsShape),
-    refusals: [404, 422],
+    refusals: [404, 422, 503],
   }),
   readShop: call(PLACES.readShop, {
     summary: 'The shop’s equipment with its revision.',

@@ -48,6 +48,7 @@ const REFUSALS: Readonly<Record<number, string>> = {
   413: 'The body is too large',
   422: 'Something given cannot be used; each issue names its field',
   429: 'Too many wrong codes: wait a while',
+  503: 'So many longer questions wait that this one would not be answered in time',
 };
 
 /** Documents that come up again and again, described once. */

@@ -64,6 +64,12 @@ export function Backup() {
           taken away. Jobs that are only here stay. Before anything is changed, the workshop as it stands is
           put aside as a file.
         </p>
+        {busy && (
+          <p role="status">
+            Looked at whole, then put back step by step. Of a large workshop it takes a while; others count on
+            meanwhile.
+          </p>
+        )}
         <div className="notice-actions">
           <Button type="primary" size="large" loading={busy} onClick={() => file && void restore(file)}>
             Put it back

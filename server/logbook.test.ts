@@ -299,6 +299,11 @@ describe('the whole workshop as one file', () => {
       /a count of “Job a” in it stands there twice/,
     ],
     [
+      'two counts of one id',
+      ({ runs }) => (runs[0]!.events[3]!.id = runs[0]!.events[2]!.id),
+      /a count of “Job a” in it stands there twice/,
+    ],
+    [
       'a screen’s number twice',
       ({ runs }) => (runs[0]!.events[3]!.deviceSeq = 2),
       /a count of “Job a” in it stands there twice/,

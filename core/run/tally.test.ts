@@ -82,7 +82,7 @@ const story = fc.array(
     who: fc.integer({ min: 0, max: 2 }),
     what: fc.constantFrom(
       ...['count', 'count', 'count', 'count', 'sync', 'sync', 'back', 'turn', 'heed', 'check'],
-      ...['land', 'pause', 'resume', 'note', 'close', 'agree'],
+      ...['land', 'pause', 'resume', 'note', 'close', 'agree', 'agree', 'agree'],
     ),
   }),
   { maxLength: 90 },
@@ -103,6 +103,23 @@ function clashes(events: readonly RunEvent[]): string[] {
       )
         found.add(a.id);
   return [...found].sort();
+}
+
+/** Seconds between counts that stand, one after another on one screen: each pair looked at. */
+function between(ordered: readonly RunEvent[]): number {
+  const back = new Set(ordered.flatMap((event) => (event.kind === 'take-back' ? event.ids : [])));
+  const told = ordered.filter(
+    (event) =>
+      (event.kind === 'done' && !back.has(event.id)) || event.kind === 'pause' || event.kind === 'resume',
+  );
+  let sum = 0;
+  told.forEach((event, i) => {
+    const before = told[i - 1];
+    if (event.kind !== 'done' || before?.kind !== 'done' || before.device !== event.device) return;
+    const seconds = (Date.parse(event.clientTime) - Date.parse(before.clientTime)) / 1000;
+    if (seconds > 0 && seconds < 45 * 60) sum += seconds;
+  });
+  return sum;
 }
 
 describe('a run gone on with, event by event', () => {
@@ -135,6 +152,7 @@ describe('a run gone on with, event by event', () => {
           expect(stateOf(tally)).toEqual(foldRun(run, came));
           expect(digestOf(tally)).toEqual(digestOf(whole));
           expect(tally.ordered).toEqual(inOrder(came));
+          expect(digestOf(tally).counted).toBe(between(inOrder(came)));
         }
         expect(
           tally
@@ -143,8 +161,29 @@ describe('a run gone on with, event by event', () => {
             .sort(),
         ).toEqual(clashes(all));
       }),
-      { seed: 16, numRuns: 120 },
+      { seed: 16, numRuns: 250 },
     );
+  });
+
+  test('what two screens agreed on is asked again when a third comes that had seen neither', () => {
+    const [a, b, c] = ['a', 'b', 'c'].map((name) => new Screen(name)) as [Screen, Screen, Screen];
+    const first = { kind: 'done', round: 1, index: 1 } as const;
+    const [one, other] = [a.act(first), b.act(first)];
+    a.told(b.seen);
+    const agreed = a.act({ kind: 'agreed', ids: [one.id, other.id] });
+    let tally = goOnWith(tallyOf(run, []), [one, other]);
+    expect(tally.unsettled()).toHaveLength(2);
+    tally = goOnWith(tally, [agreed]);
+    expect(tally.unsettled()).toEqual([]);
+    // it counts later on what it knows, after many things of its own
+    for (let i = 0; i < 20; i += 1) c.act({ kind: 'note', round: 1, index: 1, text: 'n' });
+    tally = goOnWith(tally, [...c.seen, c.act({ kind: 'done', round: 1, index: 2 })]);
+    expect(tally.unsettled().map(({ id }) => id)).toEqual([one.id, other.id, 'c-21']);
+    // and one that saw all of it is beside none
+    a.told(c.seen);
+    const all = a.act({ kind: 'agreed', ids: [one.id, other.id, 'c-21'] });
+    tally = goOnWith(tally, [all, a.act({ kind: 'done', round: 1, index: 3 })]);
+    expect(tally.unsettled()).toEqual([]);
   });
 
   test('three thousand counts on two screens that never saw each other are told in one doubt', () => {

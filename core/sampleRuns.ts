@@ -8,10 +8,25 @@ import {
   type Method,
 } from './dividing/index.ts';
 import { need, type Result } from './findings/index.ts';
-import { newDivideJob, withDividing, withHead, withPart, type Job } from './job/index.ts';
-import { isSpaced } from './kinds/index.ts';
+import {
+  drawnSpurJob,
+  newDivideJob,
+  withDividing,
+  withHead,
+  withPart,
+  withSpurPart,
+  type Job,
+} from './job/index.ts';
+import { isSpaced, type SpurPart } from './kinds/index.ts';
 import { plan } from './plan/index.ts';
-import { STOCK_EQUIPMENT, STOCK_HEADS, STOCK_ROTARY, type Equipment, type Head } from './shop/index.ts';
+import {
+  STOCK_EQUIPMENT,
+  STOCK_HEADS,
+  STOCK_ROTARY,
+  type Equipment,
+  type Head,
+  type Stepper,
+} from './shop/index.ts';
 import type { SpacingInput } from './spacing/index.ts';
 import { exact, measure } from './units/index.ts';
 import { freezeRun, type Run } from './run/index.ts';
@@ -38,9 +53,13 @@ export interface Asked {
   readonly rounds?: 2;
   readonly stride?: string;
   readonly what?: SpacingInput['what'];
+  /** In place of the one on the crank. */
+  readonly motor?: Stepper;
 }
 
-export function jobOf({ head, count, angle, rounds, stride, what = 'holes' }: Asked): Job {
+const shopWith = (motor: Stepper = drive): Equipment => ({ ...shop, steppers: [motor] });
+
+export function jobOf({ head, count, angle, rounds, stride, what = 'holes', motor }: Asked): Job {
   const job = withPart(newDivideJob({ id: 'j', name: 'J', units: 'mm', shop }), 'p1', (part) =>
     isSpaced(part)
       ? {
@@ -58,16 +77,16 @@ export function jobOf({ head, count, angle, rounds, stride, what = 'holes' }: As
         }
       : part,
   );
-  return withHead({ job, partId: 'p1', head, shop });
+  return withHead({ job, partId: 'p1', head, shop: shopWith(motor) });
 }
 
 /** The choice of a method for a count on a head, the first that fits. */
 export function choose(
-  { head, count, angle }: Asked,
+  { head, count, angle, motor = drive }: Asked,
   method: Method,
   fits: (choice: DividingChoice) => boolean = () => true,
 ): DividingChoice {
-  const ground = { head, gearSets: shop.gearSets, steppers: shop.steppers };
+  const ground = { head, gearSets: shop.gearSets, steppers: [motor] };
   const aim = angle === undefined ? countAim(count) : angleAim(exact(angle), count);
   const all = [...quickMethods(ground, aim), ...searchMethods(ground, aim).methods];
   const way = all.find((answer) => answer.method === method)!.ways.find(({ choice }) => fits(choice));
@@ -80,7 +99,7 @@ export function freeze(asked: Asked, method: Method, fits?: (choice: DividingCho
     ...dividing,
     choice: choose(asked, method, fits),
   }));
-  return need(beginRun(job, {}, shop));
+  return need(beginRun(job, {}, shopWith(asked.motor)));
 }
 
 /** A part’s plan frozen into a run, or why not; the first part of a job, unless said otherwise. */
@@ -95,3 +114,18 @@ export const beginRun = (
     shop: equipment,
     start: { runId: 'r', jobRevision: 1, partId: 'p1', ...start },
   });
+
+/** A run of the first part of a job that is ready to be cut. */
+export const begin = (
+  job: Job,
+  equipment: Equipment = STOCK_EQUIPMENT,
+  start: Parameters<typeof beginRun>[1] = {},
+): Run => need(beginRun(job, start, equipment));
+
+/** A wheel of 14 teeth, module 2, with a cutter of 60 mm: where the table is clear is known. */
+export const wheelCard = (change: (part: SpurPart) => SpurPart = (part) => part): Job =>
+  withSpurPart(
+    drawnSpurJob({ id: 'j', name: 'Wheel', pitch: '2', teeth: 14, face: '10', bore: '6' }),
+    'p1',
+    (part) => change({ ...part, setup: { ...part.setup, cutterDiameter: measure('60', 'mm') } }),
+  );

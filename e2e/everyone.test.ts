@@ -38,7 +38,7 @@ const VIEWS: readonly (readonly [string, string])[] = [
   ['/jobs/demo-stair-moon/p1/inspect', 'Readings round the gear'],
   ['/log/proof-demo-lens-second', 'The plan as it was cut'],
   ['/log', 'The whole workshop'],
-  ['/jobs/demo-lens-second/print', 'Spaces, rough'],
+  ['/jobs/demo-lens-second/print', 'Tooth spaces, rough'],
   ['/shop/materials', 'Cutting speed'],
   ['/shop/mandrels', 'Small end'],
   ['/nowhere', 'There is no such page'],

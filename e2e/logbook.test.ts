@@ -14,9 +14,12 @@ test('find a run, read it, set it beside another, and write down what was learnt
   await person.sees('Choose a run to see its plan');
   await person.types('Search the logbook', 'second slipped');
   await person.sees('1 run:');
+  // what stands beside is not the last of all
+  await person.sees('The newest of these:');
   await person.types('Search the logbook', 'no such thing');
   await person.sees('Nothing in the logbook has all of that');
   await person.pressButton('Show everything');
+  await person.sees('The last run:');
   await person.types('Search the logbook', 'second wheel');
   await person.pressButton('Lens drive, second wheel');
   await person.sees('The plan as it was cut');
@@ -105,7 +108,7 @@ test('the card on paper: every station, a box for every space, on either sheet',
   await person.press('Print', 'link');
   await person.sees('← Back to the card');
   await person.sees('Lens drive, second wheel');
-  await person.sees(/Spaces, rough, 2\.98 mm deep 1 2 3/);
+  await person.sees(/Tooth spaces, rough, 2\.98 mm deep 1 2 3/);
   await person.sees('From tooth space 1 to tooth space 2, and so on');
   await person.sees(/To the finish pass .* lands in hole \d+/i);
   const pages = async () => {

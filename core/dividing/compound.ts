@@ -47,7 +47,9 @@ function pairsOf(circles: readonly Circle[]): [Circle, Circle][] {
   const sides = new Map<string, Circle[]>();
   for (const circle of circles) {
     const side = `${circle.plateId} ${circle.side}`;
-    sides.set(side, [...(sides.get(side) ?? []), circle]);
+    const own = sides.get(side);
+    if (own) own.push(circle);
+    else sides.set(side, [circle]);
   }
   return circles.flatMap((pin) =>
     sides

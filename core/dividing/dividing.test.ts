@@ -250,7 +250,7 @@ describe('the dividing station', () => {
       code: 'choice-no-longer-divides',
       path: 'parts.p1.dividing.choice',
       severity: 'blocked',
-      given: '58 spaces',
+      given: '58 parts',
     });
     // a plate that was given another name is the same plate
     const renamed = {
@@ -277,7 +277,7 @@ describe('the dividing station', () => {
     );
     expect(said).toMatchObject({
       move: '13 spaces on 39',
-      near: '120 spaces',
+      near: '120 parts',
       onSpindle: '56 teeth',
       onPlateShaft: '24 teeth',
       idlers: '2',

@@ -67,15 +67,16 @@ function simpleMoves(head: Head, aim: Aim): SimpleMove[] {
 /** Simple ways that are proved and listed: more circles of one multiple than any shop has. */
 const MOST_SIMPLE = 60;
 
+const provedWays = (head: Head, aim: Aim, moves: readonly SimpleMove[]): Way[] =>
+  moves.map((move) => wayOf(head, aim, crankChoice(aim, move, true)));
+
 /** The simple ways of an aim on a head, each proved by motion, best first. @param most how many */
 export const simpleWays = (head: Head, aim: Aim, most = MOST_SIMPLE): Way[] =>
-  simpleMoves(head, aim)
-    .slice(0, most)
-    .map((move) => wayOf(head, aim, crankChoice(aim, move, true)));
+  provedWays(head, aim, simpleMoves(head, aim).slice(0, most));
 
 export function simpleAnswer({ head }: Ground, aim: Aim): MethodAnswer {
   const moves = simpleMoves(head, aim);
-  const ways = simpleWays(head, aim);
+  const ways = provedWays(head, aim, moves.slice(0, MOST_SIMPLE));
   const needed = circleNeeded(exact(head.ratio).mul(advanceOf(aim)));
   const out =
     head.plates.length === 0

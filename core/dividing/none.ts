@@ -37,7 +37,7 @@ function noneWithLead({
     code: 'lead-no-indexing',
     path: fieldAt<DividingInput>(path, 'choice'),
     severity: 'blocked',
-    given: plural(count ?? aim.spaces, 'space'),
+    given: plural(count ?? aim.spaces, 'part'),
     allowed,
     detail: { need, holes: plural(count ?? aim.spaces, 'hole') },
   };

@@ -50,7 +50,7 @@ function asked(aim: Aim): Value[] {
   const { spaces, step, stride } = aim;
   const count = countOf(aim);
   return [
-    textValue({ key: 'divisions', label: 'Spaces', symbol: 'N', settles: true }, String(spaces)),
+    textValue({ key: 'divisions', label: 'Divisions', symbol: 'N', settles: true }, String(spaces)),
     ...(count === spaces
       ? []
       : [angleValue({ key: 'step', label: 'Angle between', settles: true, within: 0 }, step.mul(360))]),
@@ -141,7 +141,7 @@ function plateValues(way: Way, head: Head): Value[] {
 function gearValues({ near, train, idlers, plateTurns }: Geared): Value[] {
   const { driver, driven, second } = train;
   return [
-    textValue({ key: 'near', label: 'Cranked as for', symbol: 'A' }, plural(near, 'space')),
+    textValue({ key: 'near', label: 'Cranked as for', symbol: 'A' }, plural(near, 'part')),
     textValue({ key: 'train', label: 'Gears', settles: true }, trainText(train)),
     textValue({ key: 'onSpindle', label: 'On the spindle' }, `${driver} teeth`),
     ...(second
@@ -184,7 +184,7 @@ export function tableValues(way: Way, spaces: number): Value[] {
   const choice = way.choice as ChoiceOf<'table'>;
   const pitch = exact(choice.advance);
   return [
-    textValue({ key: 'divisions', label: 'Spaces', symbol: 'N', settles: true }, String(spaces)),
+    textValue({ key: 'divisions', label: 'Divisions', symbol: 'N', settles: true }, String(spaces)),
     lengthValue(
       { key: 'pitch', label: 'From one to the next', symbol: 'p', settles: true, within: 0 },
       pitch,

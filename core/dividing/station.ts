@@ -61,7 +61,7 @@ function brokenChoice({
       code: 'choice-not-with-lead',
       path: fieldAt<DividingInput>(path, 'choice'),
       severity: 'blocked',
-      given: plural(aim.spaces, 'space'),
+      given: plural(aim.spaces, 'part'),
       detail: { way: choiceText(choice), why: refused },
     };
   const settable = canBeSet(ground, choice);
@@ -83,7 +83,7 @@ function brokenChoice({
           : 'choice-lacks';
   return issueOf(
     code,
-    { path: fieldAt<DividingInput>(path, 'choice'), severity: 'blocked', given: plural(aim.spaces, 'space') },
+    { path: fieldAt<DividingInput>(path, 'choice'), severity: 'blocked', given: plural(aim.spaces, 'part') },
     { way: choiceText(choice), was: advanceWords(choice.advance), head: ground.head.name },
   );
 }

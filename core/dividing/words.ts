@@ -158,6 +158,6 @@ export function errorText(turns: number, diameter: number | null): string {
 /** What was divided, in a few words, from the advance a choice was made for. */
 export function advanceWords(advance: string): string {
   const value = exact(advance);
-  if (value.n === 1n) return value.d === 1n ? '1 space' : `${value.d} spaces`;
+  if (value.n === 1n) return value.d === 1n ? '1 part' : `${value.d} parts`;
   return `moves of ${angleText(value.mul(360))}`;
 }

@@ -213,7 +213,6 @@ export const ISSUE_FIGURES = {
   'picture-bad': {},
   'picture-other': { given: 'word' },
   'pictures-many': { given: 'word' },
-  'too-much-at-once': { given: 'word', allowed: 'word', times: 'number' },
   'took-too-long': { given: 'word', allowed: 'word', seconds: 'number' },
   'too-many-wait': {},
   'disk-full': {},

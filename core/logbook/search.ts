@@ -86,7 +86,7 @@ export function logTable(entries: readonly LogEntry[]): readonly (readonly strin
     'head',
     'method',
     'move',
-    'spaces',
+    'divisions',
     'rounds',
     'cuts',
     'of',

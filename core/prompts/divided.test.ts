@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { foldRun, readRun, type Run } from '../run/index.ts';
-import { freeze, three } from '../sampleRuns.ts';
+import { drive, freeze, three } from '../sampleRuns.ts';
 import { STOCK_ROTARY } from '../shop/index.ts';
 import type { SpacingInput } from '../spacing/index.ts';
 import { AT_STOPS, cutBefore, progressOf, promptText, sayNow, stretchOf } from './index.ts';
@@ -59,16 +59,22 @@ describe('what is divided is called by its own name: a space is the plate’s', 
   });
 });
 
-test('a motor’s steps are told in turns of the crank and degrees of the work beside them', () => {
-  const run = freeze({ head: STOCK_ROTARY, count: 53 }, 'stepper');
-  const made = { ...foldRun(run, []), next: run.cuts[1]!, last: run.cuts[0]!, done: 1 };
-  const said = sayNow(run, made, progressOf(run, made, AT_STOPS))!;
-  expect(said.figures[0]).toMatchObject({ figure: '2717', words: 'steps' });
-  // 200 × 8 steps for a turn of the crank, 90 of them for one of the work: 2717/1600, and 2717/144000 of 360°
-  expect(said.lines).toEqual([
-    'Counted from the start of the round; 2717 on from here: 1.698 turns of the crank, 6° 47′ 33″ of the work. Work hole 2 of 53.',
-  ]);
-});
+test.each(['crank', 'spindle'] as const)(
+  'a motor’s steps are told in degrees of the work, on the %s',
+  (on) => {
+    const motor = { ...drive, on, microsteps: on === 'crank' ? 8 : 64 };
+    const run = freeze({ head: STOCK_ROTARY, count: 53, motor }, 'stepper');
+    const made = { ...foldRun(run, []), next: run.cuts[1]!, last: run.cuts[0]!, done: 1 };
+    const said = sayNow(run, made, progressOf(run, made, AT_STOPS))!;
+    // 200 × 8 steps a turn of the crank, 90 of them for one of the work;
+    // or 200 × 64 for one of the work: 22.5″, said as 23
+    const [steps, angle] = on === 'crank' ? ['2717', '6° 47′ 33″'] : ['242', '6° 48′ 23″'];
+    expect(said.figures[0]).toMatchObject({ figure: steps, words: 'steps' });
+    expect(said.lines).toEqual([
+      `Counted from the start of the round; ${steps} on from here, ${angle} of the work. Work hole 2 of 53.`,
+    ]);
+  },
+);
 
 test('a run that rests from before says what it divided, as its card told', () => {
   const old = JSON.parse(readFileSync(new URL('../run/samples/v9.json', import.meta.url), 'utf8')) as Record<

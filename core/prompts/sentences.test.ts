@@ -1,5 +1,4 @@
 import { describe, expect, test } from '@jest/globals';
-import { need } from '../findings/index.ts';
 import {
   drawnDriveJob,
   drawnHelicalJob,
@@ -7,47 +6,16 @@ import {
   newDivideJob,
   withPart,
   withSpurPart,
-  type Job,
 } from '../job/index.ts';
 import type { SpurPart } from '../kinds/index.ts';
-import { plan } from '../plan/index.ts';
-import { foldRun, freezeRun, summarise, type Run } from '../run/index.ts';
-import { freeze, three } from '../sampleRuns.ts';
+import { type Run } from '../run/index.ts';
+import { begin, freeze, three, wheelCard } from '../sampleRuns.ts';
 import { STOCK_EQUIPMENT, STOCK_ROTARY } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
-import { Hand } from './literalHand.ts';
-import { Mill } from './literalMill.ts';
-import {
-  AT_STOPS,
-  EACH_STEP,
-  cutBefore,
-  nowLine,
-  progressOf,
-  promptSheet,
-  promptText,
-  sayNow,
-  standingOf,
-  stretchOf,
-  type HolesAsked,
-} from './index.ts';
+import { cutBefore, promptText, stretchOf } from './index.ts';
 
 const mill = { ...STOCK_EQUIPMENT.mills[0]!, axis: 'vertical' as const };
 const upright = { ...STOCK_EQUIPMENT, mills: [mill] };
-const card = (change: (part: SpurPart) => SpurPart = (part) => part): Job =>
-  withSpurPart(
-    drawnSpurJob({ id: 'j', name: 'Wheel', pitch: '2', teeth: 14, face: '10', bore: '6' }),
-    'p1',
-    (part) => change({ ...part, setup: { ...part.setup, cutterDiameter: measure('60', 'mm') } }),
-  );
-const begin = (job: Job, shop = STOCK_EQUIPMENT, more: object = {}): Run =>
-  need(
-    freezeRun({
-      job,
-      planned: plan(job, shop),
-      shop,
-      start: { runId: 'r', jobRevision: 1, partId: 'p1', ...more },
-    }),
-  );
 /** Everything the mill says from the first prompt to the last. */
 const allSaid = (run: Run): string => {
   const cuts = [...run.cuts, null];
@@ -62,7 +30,7 @@ const between = (run: Run) =>
 
 describe('what the mill says, word for word', () => {
   test('between two spaces, in the order of the hands, with the dial and both units', () => {
-    expect(between(begin(card()))).toEqual([
+    expect(between(begin(wheelCard()))).toEqual([
       'Run the table back, to the left, past 0 on its dial.',
       'Unlock the spindle.',
       'To tooth space 2: turn clockwise 2 turns + 18 spaces on 21; from hole 0 the pin lands in hole 18.',
@@ -74,7 +42,7 @@ describe('what the mill says, word for word', () => {
   });
 
   test('a rough cut touches later than the finish: the table is set to what makes 0 right for both', () => {
-    const two = card((part) => ({ ...part, cut: { ...part.cut, passes: 'rough-finish' } }));
+    const two = wheelCard((part) => ({ ...part, cut: { ...part.cut, passes: 'rough-finish' } }));
     const run = begin(two);
     const to = (place: number) =>
       stretchOf(run, { next: run.cuts[place]!, last: run.cuts[place - 1] ?? null }).map((prompt) =>
@@ -94,12 +62,12 @@ describe('what the mill says, word for word', () => {
       'Cut tooth space 1: feed on until the table reads 25.80 mm (5 turns + 16.1 marks), and mark it.',
     );
     expect(allSaid(run).match(/first touches/g)).toHaveLength(1);
-    expect(allSaid(begin(card()))).toContain('stop and set the table’s dial to 0.\nCut tooth space 1');
+    expect(allSaid(begin(wheelCard()))).toContain('stop and set the table’s dial to 0.\nCut tooth space 1');
   });
 
   test('in inches the same: 0.84 mm is .033 in, and half an inch of face', () => {
     const inches = {
-      ...card((part) => ({ ...part, cut: { ...part.cut, passes: 'rough-finish' } })),
+      ...wheelCard((part) => ({ ...part, cut: { ...part.cut, passes: 'rough-finish' } })),
       units: 'in' as const,
     };
     expect(allSaid(begin(inches))).toContain(
@@ -108,7 +76,7 @@ describe('what the mill says, word for word', () => {
   });
 
   test('a scratch first: nothing is read on the table before metal is cut, and it is set then', () => {
-    const run = begin(card((part) => ({ ...part, cut: { ...part.cut, scratch: true } })));
+    const run = begin(wheelCard((part) => ({ ...part, cut: { ...part.cut, scratch: true } })));
     const told = allSaid(run).split('\n');
     const set = told.findIndex((line) => line.includes('first touches'));
     expect(told.slice(set - 4, set)).toEqual([
@@ -121,8 +89,8 @@ describe('what the mill says, word for word', () => {
   });
 
   test('work that goes on under another plan is touched again, on uncut outside, before its space is found', () => {
-    const old = begin(card());
-    const run = begin(card(), STOCK_EQUIPMENT, { runId: 'r2', continues: { run: old, done: 5 } });
+    const old = begin(wheelCard());
+    const run = begin(wheelCard(), STOCK_EQUIPMENT, { runId: 'r2', continues: { run: old, done: 5 } });
     const lines = (place: number) =>
       stretchOf(run, { next: run.cuts[place]!, last: run.cuts[place - 1] ?? null }).map((prompt) =>
         promptText(run, prompt),
@@ -145,7 +113,10 @@ describe('what the mill says, word for word', () => {
   });
 
   test('the touch and the depth: paper is gone through too, on the screw of this mill', () => {
-    const papered = card((part) => ({ ...part, setup: { ...part.setup, paper: measure('0.05', 'mm') } }));
+    const papered = wheelCard((part) => ({
+      ...part,
+      setup: { ...part.setup, paper: measure('0.05', 'mm') },
+    }));
     const said = allSaid(begin(papered));
     expect(said).toContain(
       'Spindle stopped: raise the knee until 0.050 mm of paper is just held on the outside; the dial of the knee to 0.',
@@ -165,7 +136,7 @@ describe('what the mill says, word for word', () => {
     'beside an upright spindle with the cutter %s: the cross slide sets the depth, and no knee is named',
     (side, goesIn, goesOut) => {
       const stands = (part: SpurPart): SpurPart => ({ ...part, setup: { ...part.setup, side } });
-      const straight = allSaid(begin(card(stands), upright));
+      const straight = allSaid(begin(wheelCard(stands), upright));
       expect(straight).toContain(
         `${goesIn} until the turning cutter just marks the outside; the dial of the cross slide to 0.`,
       );
@@ -345,109 +316,12 @@ describe('what the mill says, word for word', () => {
   });
 
   test('a sunk cutter clears later: the safe reading is that of the deeper cut', () => {
-    const old = begin(card());
-    const run = begin(card(), STOCK_EQUIPMENT, {
+    const old = begin(wheelCard());
+    const run = begin(wheelCard(), STOCK_EQUIPMENT, {
       runId: 'r2',
       deepens: { run: old, by: 0.3, register: 'kept' },
     });
     // √(h(D − h)) at 4.8 deep with a cutter of 60
     expect(run.safe).toMatchObject({ approach: expect.closeTo(Math.sqrt(4.8 * 55.2), 9) });
   });
-});
-
-describe('one screen, one thing to do', () => {
-  test('who has each step asked sees that step alone, never a move that is made', () => {
-    const run = begin(card());
-    const hand = new Hand(run, true, new Mill(run));
-    while (hand.state.done < 2) hand.step();
-    const seen: string[] = [];
-    while (hand.state.done < 3) {
-      const progress = progressOf(run, hand.state, EACH_STEP);
-      const now = sayNow(run, hand.state, progress)!;
-      expect(progress.now).toHaveLength(1);
-      if (now.main.do !== 'turn')
-        expect(now.figures.map(({ words }) => words).join()).not.toMatch(/turn|spaces on \d/);
-      seen.push(now.done);
-      hand.step();
-    }
-    expect(seen).toEqual([
-      'It is clear',
-      'Unlocked',
-      'The move is made',
-      'The arms are round',
-      'Locked',
-      'Tooth space 3 cut',
-    ]);
-  });
-
-  test('a learner is asked the hole every time, now and then or never', () => {
-    // 14 teeth, 2 turns and 18 spaces on 21: a hole tells at every space
-    const run = begin(card());
-    const asked = (holes: HolesAsked) =>
-      run.cuts
-        .slice(1)
-        .filter((next) =>
-          progressOf(run, { ...foldRun(run, []), next }, { eachStep: true, holes }).prompts.some(
-            (prompt) => prompt.do === 'tell-hole',
-          ),
-        )
-        .map(({ space }) => space);
-    expect(asked('never')).toEqual([]);
-    expect(asked('sometimes')).toEqual([2, 8, 14]);
-    expect(asked('always')).toHaveLength(run.divisions - 1);
-  });
-
-  test('after a scratch round nobody is asked to move: the work stands at tooth space 1, and the depth is next', () => {
-    const run = begin(card((part) => ({ ...part, cut: { ...part.cut, scratch: true } })));
-    for (const eachStep of [false, true]) {
-      const hand = new Hand(run, eachStep, new Mill(run));
-      while (!hand.state.tried) hand.step();
-      const left = progressOf(run, hand.state, eachStep ? EACH_STEP : AT_STOPS);
-      expect(left.prompts.slice(left.made).map((prompt) => prompt.do)).toEqual([
-        'lock',
-        'touch',
-        'back',
-        'depth',
-        'first-touch',
-        'cut',
-      ]);
-    }
-  });
-
-  test('what rests of a run is told on the bench as at the mill, also by summaries of before prompts had names', () => {
-    const run = begin(
-      drawnHelicalJob({ id: 'j', name: 'Fan', pitch: '1.5', teeth: 24, face: '16', bore: '10' }, '20'),
-    );
-    const state = foldRun(run, []);
-    const old = { ...state, done: 1, next: run.cuts[1]!, inDoubt: false, strokeMade: 2 };
-    const { heeded: _h, ...summary } = old;
-    const standing = standingOf(run, summary);
-    expect(standing.heeded).toEqual(['out', 'back']);
-    expect(sayNow(run, standing, progressOf(run, standing, AT_STOPS))!.main.do).toBe('turn');
-  });
-});
-
-test('on paper and in a list: the same prompts, a stretch at a time', () => {
-  const twice = card((part) => ({ ...part, cut: { ...part.cut, passes: 'rough-finish' } }));
-  const run = begin(twice);
-  const sheet = promptSheet(run);
-  expect(sheet.map(({ title }) => title)).toEqual([
-    'To tooth space 1',
-    'From tooth space 1 to tooth space 2, and so on',
-    'To the finish pass',
-    'After the last tooth space',
-  ]);
-  // 14 teeth on 40 : 1 are 2 turns and 18 spaces on 21; fourteen moves of 18 end in hole 0 again
-  expect(sheet[1]!.lines).toContain(
-    'To tooth space 2: turn clockwise 2 turns + 18 spaces on 21; from hole 0 the pin lands in hole 18.',
-  );
-  expect(sheet[2]!.lines[2]).toBe(
-    'On to tooth space 1: turn clockwise 2 turns + 18 spaces on 21; from hole 3 the pin lands in hole 0.',
-  );
-  expect(sheet[3]!.lines.at(-1)).toMatch(/bring the cutter to tooth space 1/);
-  // learners' questions have no place on paper
-  expect(sheet.flatMap(({ lines }) => lines).join(' ')).not.toMatch(/which hole/);
-  const summary = summarise(foldRun(run, []));
-  expect(nowLine(run, summary)?.lines.length).toBeLessThanOrEqual(2);
-  expect(nowLine(run, { ...summary, ended: { how: 'given-up', reason: '' } })).toBeNull();
 });

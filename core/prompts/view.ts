@@ -2,7 +2,8 @@ import type { Cut, Run } from '../run/index.ts';
 import { cutBefore, type Progress } from './progress.ts';
 import type { Prompt } from './prompt.ts';
 import { dividedName, wordsOfDivided } from '../cut/index.ts';
-import { angleText, approx, capital, decimalText, exact } from '../units/index.ts';
+import { smallAngleText } from '../dividing/index.ts';
+import { approx, capital, exact } from '../units/index.ts';
 import { promptFigures, type Figure } from './figures.ts';
 import { promptDone } from './labels.ts';
 import { promptText, promptWhy } from './sentences.ts';
@@ -170,12 +171,10 @@ function figuresOf({
     : own;
 }
 
-/** What a motor’s steps come to, for an eye on the crank or on the degrees of the table. */
-function turnedBy({ move, head }: Run, steps: number): string {
-  if (move.method !== 'stepper' || !head) return '';
-  const turned = exact(steps).div(exact(move.stepsPerTurn));
-  const crank = decimalText(approx(turned.mul(exact(head.ratio))), 3);
-  return `: ${crank} turns of the crank, ${angleText(turned.mul(360))} of the work`;
+/** What a motor’s steps come to, for an eye on the degrees of the table: so wherever the motor sits. */
+function turnedBy({ move }: Run, steps: number): string {
+  if (move.method !== 'stepper') return '';
+  return `, ${smallAngleText(approx(exact(steps).div(exact(move.stepsPerTurn))))} of the work`;
 }
 
 /** Where the move must end, for who counts only the last of all this. */

@@ -1,4 +1,5 @@
 import { beginRun } from '../sampleRuns.ts';
+import { Screen } from '../sampleScreen.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { countAim, searchMethods } from '../dividing/index.ts';
@@ -12,12 +13,10 @@ import {
   foldRun,
   freezeRun,
   inOrder,
-  lastSeenOf,
   reconcile,
   runEventSchema,
   runSchema,
   type Run,
-  type RunAct,
   type RunEvent,
 } from './index.ts';
 
@@ -43,43 +42,6 @@ const frozen = (job: Job): Run =>
       },
     }),
   );
-
-/** A screen: makes events in sequence, knowing of others only what it was shown. */
-class Screen {
-  private seq = 0;
-  readonly seen: RunEvent[] = [];
-  readonly name: string;
-  readonly run: Run;
-  constructor(name: string, run: Run) {
-    this.name = name;
-    this.run = run;
-  }
-  act(act: RunAct): RunEvent {
-    this.seq += 1;
-    const { [this.name]: _, ...lastSeen } = lastSeenOf(this.seen);
-    const event = {
-      id: `${this.name}-${this.seq}`,
-      runId: this.run.id,
-      device: this.name,
-      deviceSeq: this.seq,
-      lastSeen,
-      clientTime: '2026-11-12T09:00:00Z',
-      ...act,
-    } as RunEvent;
-    this.seen.push(event);
-    return event;
-  }
-  shown(events: readonly RunEvent[]): void {
-    for (const event of events) if (!this.seen.some(({ id }) => id === event.id)) this.seen.push(event);
-  }
-  get state() {
-    return foldRun(this.run, this.seen);
-  }
-  count(): RunEvent {
-    const { round, index } = this.state.next!;
-    return this.act({ kind: 'done', round, index });
-  }
-}
 
 describe('freezing', () => {
   test('every cut in order with its space and the hole the pin stands in', () => {

@@ -1,47 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { freeze, three } from '../sampleRuns.ts';
+import { Screen } from '../sampleScreen.ts';
 import { atOnce, inOrder } from './causality.ts';
-import {
-  digestOf,
-  foldRun,
-  goOnWith,
-  lastSeenOf,
-  stateOf,
-  tallyOf,
-  type RunAct,
-  type RunEvent,
-} from './index.ts';
+import { digestOf, foldRun, goOnWith, stateOf, tallyOf, type RunAct, type RunEvent } from './index.ts';
 
 const run = freeze({ head: three, count: 12, rounds: 2 }, 'simple');
-
-/** A screen that counts on what it knows, and is brought up to date now and then. */
-class Screen {
-  readonly seen: RunEvent[] = [];
-  private seq = 0;
-  private readonly name: string;
-  constructor(name: string) {
-    this.name = name;
-  }
-  act(act: RunAct): RunEvent {
-    this.seq += 1;
-    const { [this.name]: _, ...lastSeen } = lastSeenOf(this.seen);
-    const event = {
-      id: `${this.name}-${this.seq}`,
-      runId: run.id,
-      device: this.name,
-      deviceSeq: this.seq,
-      lastSeen,
-      clientTime: `2026-11-12T09:${String(this.seq % 60).padStart(2, '0')}:00Z`,
-      ...act,
-    } as RunEvent;
-    this.seen.push(event);
-    return event;
-  }
-  told(events: readonly RunEvent[]): void {
-    for (const event of events) if (!this.seen.some(({ id }) => id === event.id)) this.seen.push(event);
-  }
-}
 
 /** One thing that a person may do on a screen as it stands; null where it is not to be done. */
 function actOn(screen: Screen, what: string): RunAct | null {
@@ -126,10 +90,10 @@ describe('a run gone on with, event by event', () => {
   test('is what it is folded whole: state, page of the logbook and counts made at once, in whatever order they came', () => {
     fc.assert(
       fc.property(story, fc.infiniteStream(fc.nat(1_000_000)), (acts, random) => {
-        const screens = ['a', 'b', 'c'].map((name) => new Screen(name));
+        const screens = ['a', 'b', 'c'].map((name) => new Screen(name, run));
         for (const { who, what } of acts) {
           const me = screens[who]!;
-          if (what === 'sync') me.told(screens[(who + 1) % 3]!.seen);
+          if (what === 'sync') me.shown(screens[(who + 1) % 3]!.seen);
           else {
             const act = actOn(me, what);
             if (act) me.act(act);
@@ -166,10 +130,10 @@ describe('a run gone on with, event by event', () => {
   });
 
   test('what two screens agreed on is asked again when a third comes that had seen neither', () => {
-    const [a, b, c] = ['a', 'b', 'c'].map((name) => new Screen(name)) as [Screen, Screen, Screen];
+    const [a, b, c] = ['a', 'b', 'c'].map((name) => new Screen(name, run)) as [Screen, Screen, Screen];
     const first = { kind: 'done', round: 1, index: 1 } as const;
     const [one, other] = [a.act(first), b.act(first)];
-    a.told(b.seen);
+    a.shown(b.seen);
     const agreed = a.act({ kind: 'agreed', ids: [one.id, other.id] });
     let tally = goOnWith(tallyOf(run, []), [one, other]);
     expect(tally.unsettled()).toHaveLength(2);
@@ -180,14 +144,14 @@ describe('a run gone on with, event by event', () => {
     tally = goOnWith(tally, [...c.seen, c.act({ kind: 'done', round: 1, index: 2 })]);
     expect(tally.unsettled().map(({ id }) => id)).toEqual([one.id, other.id, 'c-21']);
     // and one that saw all of it is beside none
-    a.told(c.seen);
+    a.shown(c.seen);
     const all = a.act({ kind: 'agreed', ids: [one.id, other.id, 'c-21'] });
     tally = goOnWith(tally, [all, a.act({ kind: 'done', round: 1, index: 3 })]);
     expect(tally.unsettled()).toEqual([]);
   });
 
   test('three thousand counts on two screens that never saw each other are told in one doubt', () => {
-    const ends = ['a', 'b'].map((name) => new Screen(name));
+    const ends = ['a', 'b'].map((name) => new Screen(name, run));
     for (let i = 0; i < 1500; i += 1)
       for (const screen of ends) screen.act({ kind: 'done', round: 1, index: 1 + (i % 12) });
     const tally = tallyOf(

@@ -150,24 +150,6 @@ export class RunTally {
         this.landings.push(event);
         if (event.right) addTo(this.toldAt, this.place(event), event);
         return;
-      case 'tried':
-        this.trials.push(event);
-        return;
-      case 'checked':
-        this.checks.push(event);
-        return;
-      case 'closed':
-        this.closings.push(event);
-        return;
-      case 'ended':
-        this.endings.push(event);
-        return;
-      case 'measured':
-        this.measured.push(event);
-        return;
-      case 'note':
-        this.notes.push(event);
-        return;
       case 'pause':
         this.pauses.push(event);
         this.beat.add(event);
@@ -179,8 +161,13 @@ export class RunTally {
       case 'agreed':
         this.agreed.push(new Set(event.ids));
         return;
+      case 'note':
+        this.notes.push(event);
+        return;
       case 'take-back':
         return;
+      default:
+        this.listOf(event)?.push(event);
     }
   }
 
@@ -223,6 +210,18 @@ export class RunTally {
     return false;
   }
 
+  /** Where events are kept that are told for the run as a whole and can be taken back; none for others. */
+  private listOf({ kind }: RunEvent): RunEvent[] | undefined {
+    const lists: Partial<Record<RunEvent['kind'], RunEvent[]>> = {
+      tried: this.trials,
+      checked: this.checks,
+      closed: this.closings,
+      ended: this.endings,
+      measured: this.measured,
+    };
+    return lists[kind];
+  }
+
   private takeBack(id: string): void {
     if (this.takenBack.has(id)) return;
     this.takenBack.add(id);
@@ -236,14 +235,7 @@ export class RunTally {
       this.beat = beatOf(this.ordered.filter((each) => !this.takenBack.has(each.id)));
       return;
     }
-    const lists: Partial<Record<RunEvent['kind'], RunEvent[]>> = {
-      tried: this.trials,
-      checked: this.checks,
-      closed: this.closings,
-      ended: this.endings,
-      measured: this.measured,
-    };
-    dropFrom(lists[event.kind], event);
+    dropFrom(this.listOf(event), event);
     if (!('round' in event)) return;
     const place = this.place(event);
     if (event.kind === 'turn') dropFrom(this.ticksAt.get(place), event);

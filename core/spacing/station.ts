@@ -74,7 +74,7 @@ interface Read {
 }
 
 const ONE: Readonly<Record<SpacingInput['what'], string>> = {
-  spaces: 'space',
+  spaces: 'place',
   holes: 'hole',
   slots: 'slot',
   flats: 'flat',
@@ -92,7 +92,8 @@ const DIVIDES: Readonly<Record<SpacingInput['what'], Divided>> = {
   // of a rack or a ratchet: what is cut is between them
   teeth: 'tooth-space',
 };
-const many = (spaces: number, what: SpacingInput['what']): string => plural(spaces, ONE[what], what);
+const many = (spaces: number, what: SpacingInput['what']): string =>
+  plural(spaces, ONE[what], what === 'spaces' ? 'places' : what);
 
 const countValue = (spaces: number): Value =>
   textValue({ key: 'count', label: 'How many', symbol: 'N', settles: true }, String(spaces));

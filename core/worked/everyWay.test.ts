@@ -175,7 +175,7 @@ describe('a way of dividing', () => {
         arms: '11 spaces, 12 holes with the pin’s own',
         crankAngle: 120,
         ratio: '40 : 1',
-        near: '120 spaces',
+        near: '120 parts',
         train: '56 : 24',
         onSpindle: '56 teeth',
         onPlateShaft: '24 teeth',
@@ -232,7 +232,7 @@ describe('a way of dividing', () => {
     const { values, lines, cautions, answer } = says(byMethod(dividedInto(127), 'approximate'));
     expect(answer).toBe('5 spaces on 16, gears 56 : 86, 48 : 100');
     expect(values).toMatchObject({
-      near: '128 spaces',
+      near: '128 parts',
       onSpindle: '56 teeth',
       firstOnStud: '86 teeth',
       secondOnStud: '48 teeth',

@@ -1,6 +1,6 @@
 import { Refused } from '../problems.ts';
-import { costOf, MOST_COST, type Cost } from './cost.ts';
-import { answerTo, type Asked, type Found, type Work } from './questions.ts';
+import { ALWAYS_ANSWERED, sizesText } from './cost.ts';
+import { answerTo, type Asked, type Found, type OfJob, type Work } from './questions.ts';
 
 /** Whoever asked has gone: nobody waits for the answer. */
 export class AskerGone extends Error {}
@@ -18,23 +18,17 @@ export interface Desk {
 
 const issue = { path: '', severity: 'wrong' } as const;
 
-/** @throws Refused 422 for what would take far longer than anyone waits, with what would do */
-export function refuseTooMuch(cost: Cost): void {
-  if (cost.total <= MOST_COST) return;
-  throw new Refused(422, [
+/** Nothing was found in the time there is. */
+export const tookTooLong = (seconds: number, asked: OfJob): Refused =>
+  new Refused(422, [
     {
       ...issue,
-      code: 'too-much-at-once',
-      given: cost.what,
-      allowed: cost.atMost,
-      detail: { times: Math.ceil(cost.total / MOST_COST) },
+      code: 'took-too-long',
+      given: sizesText(asked),
+      allowed: ALWAYS_ANSWERED,
+      detail: { seconds },
     },
   ]);
-}
-
-/** Nothing was found in the time there is. */
-export const tookTooLong = (seconds: number, { what, atMost }: Cost): Refused =>
-  new Refused(422, [{ ...issue, code: 'took-too-long', given: what, allowed: atMost, detail: { seconds } }]);
 
 /** So many questions wait already that one more would not be answered in time. */
 export const tooManyWait = (): Refused => new Refused(503, [{ ...issue, code: 'too-many-wait' }]);
@@ -42,7 +36,6 @@ export const tooManyWait = (): Refused => new Refused(503, [{ ...issue, code: 't
 /** Works everything out where it is asked: for tests, and for what is cheap. */
 export class OwnDesk implements Desk {
   ask<W extends Work>(work: W, asked: Asked<W>): Promise<Found<W>> {
-    refuseTooMuch(costOf(work, asked));
     return answerTo(work, asked);
   }
   close = (): Promise<void> => Promise.resolve();

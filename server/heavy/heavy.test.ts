@@ -4,7 +4,7 @@ import { drawnHelicalJob, drawnSpurJob, type Job } from '../../core/job/index.ts
 import { plan } from '../../core/plan/index.ts';
 import { STOCK_EQUIPMENT, type Equipment } from '../../core/shop/index.ts';
 import { Refused } from '../problems.ts';
-import { costOf, CHEAP, MOST_COST } from './cost.ts';
+import { isCheap, sizesText } from './cost.ts';
 import { OwnDesk } from './index.ts';
 import { answersTo, type Found } from './questions.ts';
 
@@ -76,14 +76,18 @@ describe('what is worked out beside the server’s own thread', () => {
   });
 });
 
-describe('what a question costs is known beforehand', () => {
+describe('what is quick is known beforehand', () => {
   test('an everyday card is planned where it is asked; searches, and a shop of all plates there are, are not', () => {
-    expect(costOf('check', asked()).total).toBeLessThanOrEqual(CHEAP);
-    expect(costOf('ways', asked()).total).toBeGreaterThan(CHEAP);
+    expect(isCheap('check', asked())).toBe(true);
+    expect(isCheap('ways', asked())).toBe(false);
+    expect(isCheap('copy', { store: 'x', what: 'y' })).toBe(false);
     const many = { ...asked(), equipment: withCircles(60, 60) };
-    expect(costOf('check', many).total).toBeGreaterThan(CHEAP);
-    // 60 × 2 × 60 circles: slow, and taken
-    expect(costOf('ways', many).total).toBeLessThan(MOST_COST);
-    expect(costOf('ways', many).what).toBe('1 parts, 7200 circles, 11 kinds of change gears, 0 cutters');
+    expect(isCheap('check', many)).toBe(false);
+    expect(sizesText(many)).toBe('1 parts, 7200 circles, 11 kinds of change gears, 0 cutters');
+    const twenty = {
+      ...asked(),
+      job: { ...gear(53), parts: Array.from({ length: 20 }, () => gear(53).parts[0]!) },
+    };
+    expect(isCheap('freeze', { ...twenty, start: { runId: 'r', partId: 'p1', jobRevision: 1 } })).toBe(false);
   });
 });

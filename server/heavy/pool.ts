@@ -1,9 +1,9 @@
 import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
-import { Refused } from '../problems.ts';
-import { CHEAP, costOf } from './cost.ts';
-import { AskerGone, OwnDesk, refuseTooMuch, tookTooLong, tooManyWait, type Desk } from './desk.ts';
-import { isFileWork, type Asked, type Found, type Work } from './questions.ts';
+import { Refused, tooLarge } from '../problems.ts';
+import { isCheap } from './cost.ts';
+import { AskerGone, OwnDesk, tookTooLong, tooManyWait, type Desk } from './desk.ts';
+import { isFileWork, type Asked, type Found, type OfJob, type Work } from './questions.ts';
 import type { Told } from './worker.ts';
 
 interface Limits {
@@ -15,8 +15,8 @@ interface Limits {
 }
 export const LIMITS: Limits = { threads: 2, waiting: 40, seconds: 20 };
 
-/** A large store takes its time, and is whole or nothing. */
-const FILE_SECONDS = 1800;
+/** For a restore of the largest file that is taken; a search needs a tenth. */
+const MOST_MEMORY_MB = 2048;
 
 /**
  * Works out what takes long in threads of their own, so that nobody else waits for it: what is cheap is
@@ -37,14 +37,12 @@ export class ThreadDesk implements Desk {
       minThreads: 1,
       maxThreads: limits.threads,
       idleTimeout: 60_000,
-      resourceLimits: { maxOldGenerationSizeMb: 512 },
+      resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB },
     });
   }
 
   async ask<W extends Work>(work: W, asked: Asked<W>, gone?: AbortSignal): Promise<Found<W>> {
-    const cost = costOf(work, asked);
-    refuseTooMuch(cost);
-    if (cost.total <= CHEAP) return this.own.ask(work, asked);
+    if (isCheap(work, asked)) return this.own.ask(work, asked);
     // the pool’s own limit does not count those that can be broken off
     if (this.inHand >= this.limits.threads + this.limits.waiting) throw tooManyWait();
     this.inHand += 1;
@@ -52,23 +50,22 @@ export class ThreadDesk implements Desk {
     let found: Found<W> | undefined;
     heard.on('message', (answer: Found<W>) => (found = answer));
     heard.unref();
-    const seconds = isFileWork(work) ? FILE_SECONDS : this.limits.seconds;
-    const limit = AbortSignal.timeout(seconds * 1000);
+    // a large store takes its time, and is whole or nothing
+    const limit = isFileWork(work) ? null : AbortSignal.timeout(this.limits.seconds * 1000);
+    const signals = [gone, limit].filter((signal) => signal instanceof AbortSignal);
     try {
       const told = (await this.pool.run(
         { work, asked, soFar },
-        { transferList: [soFar], signal: gone ? AbortSignal.any([gone, limit]) : limit },
+        { transferList: [soFar], signal: AbortSignal.any(signals) },
       )) as Told<W>;
       if ('refused' in told) throw new Refused(told.refused.status, told.refused.issues);
       return told.found;
     } catch (error) {
-      if (error instanceof Refused) throw error;
       if (gone?.aborted) throw new AskerGone();
-      if (limit.aborted || isOutOfMemory(error)) {
-        if (found !== undefined) return found;
-        throw tookTooLong(seconds, cost);
-      }
-      throw error;
+      if (isOutOfMemory(error) && isFileWork(work)) throw tooLarge(undefined);
+      if (!limit?.aborted && !isOutOfMemory(error)) throw error;
+      if (found !== undefined) return found;
+      throw tookTooLong(this.limits.seconds, asked as OfJob);
     } finally {
       this.inHand -= 1;
       heard.close();

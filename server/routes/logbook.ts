@@ -4,8 +4,8 @@ import { calls } from '../../core/wire/index.ts';
 import type { BackupService, LogService } from '../services/index.ts';
 import { answer, answerFile, type Route } from './route.ts';
 
-/** A workshop of some ten thousand jobs, with pictures. Bytes */
-const RESTORE_LIMIT = 1024 ** 3;
+/** Bytes; some thousand jobs and a thousand pictures. One text holds no more than a fifth more. */
+const RESTORE_LIMIT = 400 * 1024 ** 2;
 
 const today = (): string => new Date().toISOString().slice(0, 10);
 

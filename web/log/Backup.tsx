@@ -58,23 +58,33 @@ export function Backup() {
           The workshop as it stood is in {done.aside}, in the data folder.
         </Notice>
       )}
-      <Modal open={file !== null} title="Put this backup back?" onCancel={() => setFile(null)} footer={null}>
+      <Modal
+        open={file !== null}
+        title="Put this backup back?"
+        onCancel={() => setFile(null)}
+        // what is under way is not left by closing this
+        closable={!busy}
+        mask={{ closable: !busy }}
+        keyboard={!busy}
+        footer={null}
+        className="backup-dialog"
+      >
         <p>
           The shop and the jobs in <b>{file?.name}</b> take the place of those here; counts are added, never
           taken away. Jobs that are only here stay. Before anything is changed, the workshop as it stands is
           put aside as a file.
         </p>
         {busy && (
-          <p role="status">
+          <Notice tone="note">
             Looked at whole, then put back step by step. Of a large workshop it takes a while; others count on
             meanwhile.
-          </p>
+          </Notice>
         )}
         <div className="notice-actions">
           <Button type="primary" size="large" loading={busy} onClick={() => file && void restore(file)}>
             Put it back
           </Button>
-          <Button size="large" onClick={() => setFile(null)}>
+          <Button size="large" disabled={busy} onClick={() => setFile(null)}>
             Leave everything as it is
           </Button>
         </div>

@@ -171,7 +171,7 @@ export function LogPage() {
               <Backup />
               {!runId && newest && (
                 <>
-                  <p className="log-last soft">The last run:</p>
+                  <p className="log-last soft">{isAny ? 'The last run:' : 'The newest of these:'}</p>
                   <RunPage key={newest.runId} runId={newest.runId} />
                 </>
               )}

@@ -1,11 +1,13 @@
 import { Button, Segmented } from 'antd';
 import { Fragment, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
+import { wordsOfDivided } from '../../core/cut/index.ts';
 import { useQuery } from '@tanstack/react-query';
 import { promptSheet, type SheetStretch } from '../../core/prompts/index.ts';
 import { freezeRun } from '../../core/run/index.ts';
 import { plan, type AnyStationPlan, type PartPlan } from '../../core/plan/index.ts';
 import {
+  capital,
   bothUnitsText,
   decimalText,
   dmsText,
@@ -142,7 +144,8 @@ function PartSheet({ jobId, isFirst, part, name, units, asked, foot }: PartSheet
         part.cutting.rounds.map(({ name: round, depthMm }, i) => (
           <div key={round} className="print-spaces">
             <h2>
-              Spaces{part.cutting!.rounds.length > 1 ? `, ${round}` : ''}
+              {capital(wordsOfDivided(part.cutting!.divides).many)}
+              {part.cutting!.rounds.length > 1 ? `, ${round}` : ''}
               {depthMm !== null && `, ${lengthText(depthMm, units)} deep`}
             </h2>
             <ol className={i === 0 ? '' : 'is-again'}>

@@ -383,7 +383,7 @@ function Gives({ row, check }: { readonly row: ChartRow; readonly check: ChartCh
         {gives === '0'
           ? 'It moves nothing, or the plate outruns the crank.'
           : isWhole
-            ? 'spaces is what it truly divides the work into.'
+            ? 'parts is what it truly divides the work into.'
             : `is what it comes to: the last one falls short. Exactly ${gives}.`}
       </p>
       {misprints.length > 0 ? (

@@ -109,7 +109,7 @@ function Table({ job, partId, shop, stored }: TableProps) {
             ]}
           />
           <Button onClick={() => window.print()}>Print</Button>
-          <Button onClick={() => void saveTable('spaces.csv', [heading, ...cells])}>Save as CSV</Button>
+          <Button onClick={() => void saveTable('moves.csv', [heading, ...cells])}>Save as CSV</Button>
           <Link className="plain-link" to={`/jobs/${job.id}/${part.id}/dividing`}>
             Back to the card
           </Link>
@@ -207,7 +207,7 @@ function headingOf({ choice }: Way, cranked: boolean): readonly string[] {
       : choice.method === 'handwheel' || choice.method === 'table'
         ? 'reading'
         : 'hole';
-  return ['space', 'move', lands, ...(cranked ? ['turns of the crank'] : []), place, 'off by', 'cut'];
+  return ['no.', 'move', lands, ...(cranked ? ['turns of the crank'] : []), place, 'off by', 'cut'];
 }
 
 function landsIn({ landing }: IndexingRow, way: Way, ratio: string): string {

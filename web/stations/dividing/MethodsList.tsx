@@ -219,7 +219,9 @@ function WaysTable({
   // a motor’s move is told in steps already
   const cranked = !geared && method !== 'stepper';
   const most = Math.min(total, MOST_LISTED);
-  const more = ways.length < most || (!all && ways.length > FEW);
+  // another circle of the same multiple is no other way: those are not asked for
+  const asked = method !== 'simple' && ways.length < most;
+  const more = asked || (!all && ways.length > FEW);
   return (
     <table className="list ways">
       <caption>
@@ -273,10 +275,10 @@ function WaysTable({
                 className="use-button is-wide"
                 onClick={() => {
                   showAll(true);
-                  if (most > ways.length) onMore(most);
+                  if (asked) onMore(most);
                 }}
               >
-                {most === total ? 'Show all' : 'Show the best'} {most}
+                {asked && most < total ? 'Show the best' : 'Show all'} {asked ? most : ways.length}
               </button>
             </td>
           </tr>

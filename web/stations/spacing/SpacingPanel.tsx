@@ -17,7 +17,8 @@ const BY: readonly { readonly value: SpacingInput['by']; readonly label: string 
 ];
 const WHAT = ['holes', 'slots', 'flats', 'splines', 'marks', 'teeth', 'spaces'].map((value) => ({
   value,
-  label: value,
+  // by the name they go by at the mill
+  label: value === 'spaces' ? 'places' : value,
 }));
 
 /** What is to be divided where there is no gear. */

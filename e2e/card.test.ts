@@ -51,7 +51,7 @@ test('an upstream change is said where it landed, in the units of the job', asyn
   await person.sees('Blank diameter 3.701 in → 3.780 in');
   await person.key('u');
   await person.key('4');
-  await person.sees('was chosen for 45 parts and does not divide 46 parts. Pick a way again.');
+  await person.sees('was chosen for 45 parts and does not give 46 parts. Pick a way again.');
   await person.pressButton('Use');
   await person.sees('46 moves, every one true');
   await person.key('s');

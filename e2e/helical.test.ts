@@ -67,7 +67,7 @@ test('a helical pair: lead, one angle bent for both gears, and their cards', asy
     /On the table screw 48 teeth First on the stud 44 teeth Second on the stud 32 teeth On the worm shaft 72 teeth/,
   );
   await person.sees('Push the table’s right end away from you');
-  await person.sees(/30 spaces, each turned 12\/275 of a turn over the face; a turn takes 412.5 mm/);
+  await person.sees(/30 tooth spaces, each turned 12\/275 of a turn over the face; a turn takes 412.5 mm/);
   expect(await person.hardToUse()).toEqual([]);
   // six gears come nearer; the one chosen stays
   await person.pressWords('six gears too, on two studs');
@@ -129,7 +129,7 @@ test('a count that does not index with the lead geared: why not, a ring between 
   await person.leavesField();
   await person.key('4');
   await person.sees(
-    'With the lead geared only the crank’s own plate divides, and 53 spaces does not come out on it',
+    'With the lead geared only the crank’s own plate divides, and 53 parts will not come out on it',
   );
   await person.sees(
     'Differential is out: The head’s gears are needed for the lead, and it cannot be geared for both.',

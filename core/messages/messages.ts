@@ -184,12 +184,12 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
   'table-column': (i) =>
     `Swung, the table’s corner reaches ${i.given} towards the column and has ${i.allowed}. Bring the saddle forward by the difference first, or the table strikes the column.`,
   'lead-no-indexing': (i) =>
-    `With the lead geared only the crank’s own plate divides, and ${i.given} does not come out on it: ${d(i, 'need')}. ${i.allowed} Or drill a plate with such a circle, or a ring of ${d(i, 'holes')} that goes between spindle and work.`,
+    `With the lead geared only the crank’s own plate divides, and ${i.given} will not come out on it: ${d(i, 'need')}. ${i.allowed} Or drill a plate with such a circle, or a ring of ${d(i, 'holes')} that goes between spindle and work.`,
   'choice-not-with-lead': (i) => `${d(i, 'way')} was chosen. ${d(i, 'why')} Choose a way again.`,
   'no-simple-indexing': (i) =>
     `${i.given} cannot be had by simple indexing with these plates: ${d(i, 'need')}. ${i.allowed}`,
   'choice-no-longer-divides': (i) =>
-    `${d(i, 'way')} was chosen for ${d(i, 'was')} and does not divide ${i.given}. Pick a way again.`,
+    `${d(i, 'way')} was chosen for ${d(i, 'was')} and does not give ${i.given}. Pick a way again.`,
   'choice-not-on-head': (i) =>
     `${d(i, 'way')} was chosen, and ${d(i, 'head')} has no such circle. Pick a way again.`,
   'choice-not-geared': (i) =>

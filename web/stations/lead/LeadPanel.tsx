@@ -55,9 +55,9 @@ export function LeadPanel(props: StationProps<'lead'>) {
       <TestLine {...props} />
       {proof && (
         <p className="proved">
-          {proof.even ? '✓' : '≈'} Run through table, train and crank: {proof.spaces} spaces, each turned{' '}
-          {proof.advance} of a turn over the face; a turn takes {decimalText(exact(proof.lead), 4)} mm; the
-          tooth leaves the drawn helix by {decimalText(proof.worst, proof.worst < 10 ? 2 : 0)} µm at most.
+          {proof.even ? '✓' : '≈'} Run through table, train and crank: {proof.spaces} tooth spaces, each
+          turned {proof.advance} of a turn over the face; a turn takes {decimalText(exact(proof.lead), 4)} mm;
+          the tooth leaves the drawn helix by {decimalText(proof.worst, proof.worst < 10 ? 2 : 0)} µm at most.
           {!proof.even && ' The tooth spaces themselves are not all true: see Dividing.'}
         </p>
       )}

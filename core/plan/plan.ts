@@ -192,19 +192,28 @@ function planPart(job: Job, shop: Equipment, part: Part): Done {
   };
 }
 
+interface Planned {
+  readonly on: readonly unknown[];
+  readonly done: Done;
+}
+
+/** A card stands in the shop; whether it may be stored is asked without one. */
+const MOST_GROUNDS = 2;
+
 /**
- * What each part was last planned as, and all that it stood on then. Documents are never changed, only
- * replaced.
+ * What each part was last planned as, and all that it stood on then, the latest first. Documents are never
+ * changed, only replaced.
  */
-const last = new WeakMap<Part, { readonly on: readonly unknown[]; readonly done: Done }>();
+const last = new WeakMap<Part, readonly Planned[]>();
 
 /** Plans a part anew only where it, or something that it stands on, is another thing than the last time. */
 function planChanged(job: Job, shop: Equipment, part: Part): Done {
   const on = [job.units, job.equipment, shop, mateOf(job, part.id), partnerOf(job, part.id)];
-  const known = last.get(part);
-  if (known && known.on.every((thing, i) => thing === on[i])) return known.done;
+  const before = last.get(part) ?? [];
+  const known = before.find((planned) => planned.on.every((thing, i) => thing === on[i]));
+  if (known) return known.done;
   const done = planPart(job, shop, part);
-  last.set(part, { on, done });
+  last.set(part, [{ on, done }, ...before].slice(0, MOST_GROUNDS));
   return done;
 }
 

@@ -238,7 +238,7 @@ function MoreReadings({ sample, set, at, units }: MoreProps) {
               label="Its angle, rubbed off the tips on paper"
               {...bind('helixAngle')}
               echo={echoAngle(sample.helixAngle)}
-              suffix={<span className="unit">°</span>}
+              suffix="°"
             />
             <LengthField
               label="Or its lead: travel for one turn"
@@ -273,7 +273,7 @@ function MoreReadings({ sample, set, at, units }: MoreProps) {
           label="Arc they span"
           {...bindSurvivors('arc')}
           echo={echoAngle(sample.survivors.arc) || 'On the head, from one tip to the other.'}
-          suffix={<span className="unit">°</span>}
+          suffix="°"
         />
         <LengthField
           label="Or straight across them"

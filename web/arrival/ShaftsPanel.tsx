@@ -52,18 +52,14 @@ export function ShaftsPanel({ station, part, units, job, edit, editPart, issuesA
           echo={shafts.ratio.typed === '' ? 'Second gear over first; empty for any.' : ''}
           placeholder="3:1"
         />
-        <MeasureField
-          label="It may be off by"
-          {...bind('ratioGive')}
-          suffix={<span className="unit">%</span>}
-        />
+        <MeasureField label="It may be off by" {...bind('ratioGive')} suffix="%" />
         <MeasureField
           label="Pressure angle of both"
           value={part.gear.pressureAngle}
           onChange={(pressureAngle) => edit((now) => withPressureAngle(now, part.id, pressureAngle))}
           issues={issuesAt('gear.pressureAngle')}
           echo={echoAngle(part.gear.pressureAngle)}
-          suffix={<span className="unit">°</span>}
+          suffix="°"
         />
         <MeasureField label="Fewest teeth" {...bind('leastTeeth')} />
         <LengthField

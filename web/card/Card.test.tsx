@@ -77,7 +77,7 @@ describe('a spur gear on its card', () => {
     // da = 1.5 × 60; 40/58 = 20/29
     await reads(route, /Ø 90\.00 × 12\.00.*20 spaces on 29/);
     expect(useDraft.getState().job!.parts[0]).toMatchObject({ gear: { teeth: { typed: '58' } } });
-    expect(localStorage.getItem('vuelta.draft.j')).toContain('"typed":"58"');
+    await waitFor(() => expect(localStorage.getItem('vuelta.draft.j')).toContain('"typed":"58"'));
   });
   test('what cannot be is told at its field, and the others say what they wait for', async () => {
     open(wheel(62), 'gear');

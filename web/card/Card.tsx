@@ -1,12 +1,15 @@
 import { useDraft } from '../edits/index.ts';
 import {
+  memo,
   Suspense,
   useCallback,
+  useDeferredValue,
   useEffect,
   useMemo,
   useRef,
   useSyncExternalStore,
   type ComponentType,
+  type ReactNode,
 } from 'react';
 import type { Issue } from '../../core/findings/index.ts';
 import { sayIssue } from '../../core/messages/index.ts';
@@ -120,7 +123,9 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
         >
           <Guard what="The drawing" of={station}>
             <Suspense fallback={null}>
-              <Scribe {...props} />
+              <Drawn>
+                <Scribe {...props} />
+              </Drawn>
             </Suspense>
           </Guard>
         </ZoomSheet>
@@ -134,7 +139,7 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
  * What has no field of its own: blocked answers, questions, and what moved. Field issues stand at their
  * fields.
  */
-function StationSays({ station }: { readonly station: AnyStationPlan }) {
+const StationSays = memo(function StationSays({ station }: { readonly station: AnyStationPlan }) {
   const { issues } = station;
   const blocked = issues.some(({ severity }) => severity === 'blocked');
   // where there is no answer any more, the sentence that says why is enough
@@ -169,7 +174,7 @@ function StationSays({ station }: { readonly station: AnyStationPlan }) {
       ))}
     </>
   );
-}
+});
 
 /** Told at the top whatever the fields are: no answer is possible, or the choice itself is asked about. */
 const atNoField = (issue: Issue): boolean => issue.severity === 'blocked' || isChoice(issue.path);
@@ -186,6 +191,11 @@ const CHOICES: readonly PlaceIn<Part>[] = [
   'lead.setUp',
 ];
 const isChoice = (path: string): boolean => CHOICES.some((choice) => path.endsWith(`.${choice}`));
+
+/** A drawing follows what is typed when nothing more pressing waits: a key never waits for it. */
+function Drawn({ children }: { readonly children: ReactNode }) {
+  return useDeferredValue(children);
+}
 
 /** A desk of its own for each station of each card. */
 const deskFor = (_station: string): IssueDesk => new IssueDesk();

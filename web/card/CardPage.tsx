@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { useEffect, useMemo } from 'react';
-import { useQuery } from '@tanstack/react-query';
+import { replaceEqualDeep, useQuery } from '@tanstack/react-query';
 import { useNavigate, useParams } from 'react-router';
 import type { Job } from '../../core/job/index.ts';
 import { plan, type Plan } from '../../core/plan/index.ts';
@@ -95,10 +95,14 @@ function OpenCard({
   return <PlannedCard planned={planned} partId={partId} stationId={stationId} kept={kept} />;
 }
 
+/** The plan on the screen. What says the same in the next one stays the same object: it is not drawn anew. */
+let shown: Plan | null = null;
+
 /** A fault of the plan never takes the page: what was typed can be left, or saved as a file. */
 function planOrFault(job: Job, equipment: Equipment): Plan | null {
   try {
-    return plan(job, equipment);
+    shown = replaceEqualDeep(shown, plan(job, equipment));
+    return shown;
   } catch (error) {
     console.warn(error);
     return null;

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import { breaksMachine, wordsOf, type Caution } from '../../core/station/index.ts';
 import { usePreferences } from '../state/index.ts';
 
@@ -9,7 +9,7 @@ const READING_MS = 4000;
  * The cautions of a station: in full until they were read once, then on one line that opens. They are in full
  * again when their words change, and what breaks the machine is never folded.
  */
-export function Cautions({ cautions }: { readonly cautions: readonly Caution[] }) {
+export const Cautions = memo(function Cautions({ cautions }: { readonly cautions: readonly Caution[] }) {
   // what is being read does not fold under the eyes: it counts from the next time the station is opened
   const [before] = useState(() => new Set(usePreferences.getState().cautionsRead));
   const readCautions = usePreferences((preferences) => preferences.readCautions);
@@ -47,4 +47,4 @@ export function Cautions({ cautions }: { readonly cautions: readonly Caution[] }
       )}
     </div>
   );
-}
+});

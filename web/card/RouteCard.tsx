@@ -1,5 +1,5 @@
 import { Button, Input, Modal } from 'antd';
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, memo, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Issue } from '../../core/findings/index.ts';
 import { sayIssue } from '../../core/messages/index.ts';
@@ -7,7 +7,7 @@ import { COPIED, mateOf, partnerOf, withShopCopy, type Job } from '../../core/jo
 import { wordsOf } from '../../core/kinds/index.ts';
 import type { PartPlan } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
-import type { StationId } from '../../core/station/index.ts';
+import type { StationId, StationState } from '../../core/station/index.ts';
 import { Notice, Steps } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
 import { Pictures, usePicturesAt } from '../pictures/index.ts';
@@ -49,36 +49,24 @@ export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteC
         <div className="route-head">
           <JobName name={job.name} />
           <p className="soft">{arrivalWords(job, part)}</p>
-          <JobMarks job={job} />
-          <JobPictures job={job} />
+          <JobMarks said={[...(job.person ? [`for ${job.person}`] : []), ...job.tags].join(' · ')} />
+          <JobPictures id={job.id} name={job.name} />
         </div>
         {job.parts.length > 1 && <PartTabs job={job} partId={part.id} />}
         <nav aria-label="Stations">
           <ol className="route-list" ref={list}>
-            {part.stations.map((station) => {
-              const [first] = station.moved;
-              return (
-                <li key={station.id}>
-                  <Link
-                    to={`/jobs/${job.id}/${part.id}/${station.id}`}
-                    replace
-                    className="route-station"
-                    aria-current={station.id === stationId ? 'step' : undefined}
-                  >
-                    <span className="route-number">{station.number}</span>
-                    <span className="route-body">
-                      <span className="route-title">
-                        {station.title}
-                        {first &&
-                          ` · ${first.label === 'Move' ? 'another move' : `${first.label.toLowerCase()} moved`}`}
-                      </span>
-                      <span className="route-answer">{station.answer}</span>
-                    </span>
-                    <StateMark state={station.state} />
-                  </Link>
-                </li>
-              );
-            })}
+            {part.stations.map(({ id, number, title, answer, state, moved }) => (
+              <StationRow
+                key={id}
+                to={`/jobs/${job.id}/${part.id}/${id}`}
+                number={number}
+                title={title}
+                moved={moved[0]?.label ?? null}
+                answer={answer}
+                state={state}
+                isHere={id === stationId}
+              />
+            ))}
           </ol>
         </nav>
         <div className="route-foot">
@@ -105,6 +93,37 @@ export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteC
   );
 }
 
+interface StationRowProps {
+  readonly to: string;
+  readonly number: number;
+  readonly title: string;
+  /** The first of what moved since it was settled; null where nothing did. */
+  readonly moved: string | null;
+  readonly answer: string;
+  readonly state: StationState;
+  readonly isHere: boolean;
+}
+
+/** One station with its answer; drawn anew only where something of it is another. */
+const StationRow = memo(function StationRow(props: StationRowProps) {
+  const { to, number, title, moved, answer, state, isHere } = props;
+  return (
+    <li>
+      <Link to={to} replace className="route-station" aria-current={isHere ? 'step' : undefined}>
+        <span className="route-number">{number}</span>
+        <span className="route-body">
+          <span className="route-title">
+            {title}
+            {moved && ` · ${moved === 'Move' ? 'another move' : `${moved.toLowerCase()} moved`}`}
+          </span>
+          <span className="route-answer">{answer}</span>
+        </span>
+        <StateMark state={state} />
+      </Link>
+    </li>
+  );
+});
+
 /** Makes the job's copy of what has changed anew; nothing where it has left the shop. */
 function TakeFromShop({ issue, shop }: { readonly issue: Issue; readonly shop: Equipment }) {
   const edit = useDraft((draft) => draft.edit);
@@ -124,34 +143,36 @@ const MarksDialog = lazy(() =>
 );
 
 /** Whose the job is and what it is found by, in one line that opens. */
-function JobMarks({ job }: { readonly job: Job }) {
+const JobMarks = memo(function JobMarks({ said }: { readonly said: string }) {
   const edit = useDraft((draft) => draft.edit);
-  const [open, setOpen] = useState(false);
-  const { person, tags } = job;
-  const said = [...(person ? [`for ${person}`] : []), ...tags].join(' · ');
+  const [open, setOpen] = useState<Job | null>(null);
   return (
     <>
-      <button type="button" className="plain-link route-marks" onClick={() => setOpen(true)}>
+      <button
+        type="button"
+        className="plain-link route-marks"
+        onClick={() => setOpen(useDraft.getState().job)}
+      >
         {said || 'Tags, for whom'}
       </button>
       {open && (
         <Suspense fallback={null}>
           <MarksDialog
-            jobs={[job]}
+            jobs={[open]}
             onSave={(marksOf) => {
-              setOpen(false);
+              setOpen(null);
               edit((now) => ({ ...now, ...marksOf(now) }));
             }}
-            onClose={() => setOpen(false)}
+            onClose={() => setOpen(null)}
           />
         </Suspense>
       )}
     </>
   );
-}
+});
 
 /** All pictures of the job, its stations’ too. */
-function JobPictures({ job }: { readonly job: Job }) {
+const JobPictures = memo(function JobPictures(job: { readonly id: string; readonly name: string }) {
   const [open, setOpen] = useState(false);
   const { length } = usePicturesAt(`job/${job.id}`);
   return (
@@ -166,7 +187,7 @@ function JobPictures({ job }: { readonly job: Job }) {
       )}
     </>
   );
-}
+});
 
 /** Back a step of the job, whichever station it was at. */
 function JobSteps() {
@@ -194,7 +215,7 @@ function PartTabs({ job, partId }: { readonly job: Job; readonly partId: string 
   );
 }
 
-function JobName({ name }: { readonly name: string }) {
+const JobName = memo(function JobName({ name }: { readonly name: string }) {
   const edit = useDraft((draft) => draft.edit);
   const [typed, setTyped] = useState<string | null>(null);
   const done = () => {
@@ -218,7 +239,7 @@ function JobName({ name }: { readonly name: string }) {
       />
     </>
   );
-}
+});
 
 /** A version that a stale save left behind, kept whole. */
 function KeptVersion({ id, at }: { readonly id: string; readonly at: string }) {

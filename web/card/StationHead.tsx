@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react';
+import { lazy, memo, Suspense, useState } from 'react';
 import type { AnyStationPlan } from '../../core/plan/index.ts';
 import { StateMark } from './StateMark.tsx';
 import './station.css';
@@ -6,7 +6,7 @@ import './station.css';
 const WhatFor = lazy(() => import('./WhatFor.tsx').then((module) => ({ default: module.WhatFor })));
 
 /** The station's answer, the largest thing on its panel; figures large, words small. */
-export function StationHead({ station }: { readonly station: AnyStationPlan }) {
+export const StationHead = memo(function StationHead({ station }: { readonly station: AnyStationPlan }) {
   const pieces = station.answer.split(/(\d[\d./]*[°′″]?)/).filter(Boolean);
   const [asked, setAsked] = useState(false);
   return (
@@ -38,4 +38,4 @@ export function StationHead({ station }: { readonly station: AnyStationPlan }) {
       )}
     </header>
   );
-}
+});

@@ -1,8 +1,15 @@
+import { memo } from 'react';
 import { Fold } from '../frame/index.ts';
 import { Pictures, usePicturesAt } from '../pictures/index.ts';
 
 /** The pictures of one station: open where there are any, else folded away. */
-export function StationPictures({ about, of }: { readonly about: string; readonly of: string }) {
+export const StationPictures = memo(function StationPictures({
+  about,
+  of,
+}: {
+  readonly about: string;
+  readonly of: string;
+}) {
   const { length } = usePicturesAt(about);
   return (
     <Fold
@@ -13,4 +20,4 @@ export function StationPictures({ about, of }: { readonly about: string; readonl
       <Pictures about={about} of={of} />
     </Fold>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, memo, Suspense, useEffect, useRef, useState } from 'react';
 import { boardTex, type Working } from '../../core/station/index.ts';
 import type { UnitSystem } from '../../core/units/index.ts';
 import { usePreferences } from '../state/index.ts';
@@ -8,7 +8,7 @@ const Tex = lazy(() => import('../tex/index.ts').then((module) => ({ default: mo
 /**
  * The working, as on a blackboard: formula in letters, figures put in, result, and where the formula is from.
  */
-export function WorkingPanel({
+export const WorkingPanel = memo(function WorkingPanel({
   working,
   units,
   give,
@@ -40,7 +40,7 @@ export function WorkingPanel({
       )}
     </section>
   );
-}
+});
 
 function Lines({
   working,

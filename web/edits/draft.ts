@@ -3,7 +3,7 @@ import { withMatesFollowing, type Job } from '../../core/job/index.ts';
 import { plan, refusals } from '../../core/plan/index.ts';
 import { NO_EQUIPMENT } from '../../core/shop/index.ts';
 import type { StoredJob } from '../../core/wire/index.ts';
-import { api, createSaver, keys, queryClient, type SaveFault } from '../state/index.ts';
+import { api, createSaver, keepNow, keys, queryClient, type SaveFault } from '../state/index.ts';
 import { History, sameDocument, tabStore } from './history.ts';
 import { forgetDraft, keepDraft, keptDraft, putDraftAside } from './keptDrafts.ts';
 
@@ -126,6 +126,7 @@ export const useDraft = create<DraftState>()((set, get) => {
     flush: () => saver.now(),
     close: () => {
       saver.stop();
+      keepNow();
       const { job } = get();
       if (job) history.keep(job);
       set({ job: null, revision: 0, save: { kind: 'stored' }, canUndo: false, canRedo: false });

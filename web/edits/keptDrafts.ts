@@ -1,5 +1,5 @@
 import { readJob, type Job } from '../../core/job/index.ts';
-import { ASIDE_PREFIX, DRAFT_PREFIX, keptUnder } from '../state/index.ts';
+import { ASIDE_PREFIX, DRAFT_PREFIX, forgetKept, keepNow, keepSoon, keptUnder } from '../state/index.ts';
 
 /** A card typed in this browser and not stored yet, with the revision it was made from (0: never stored). */
 export interface KeptDraft {
@@ -16,6 +16,7 @@ export interface AsideDraft {
 
 /** Puts a draft out of the way of its card. What was kept before under that name stays. */
 export function putDraftAside(id: string): void {
+  keepNow();
   try {
     const text = localStorage.getItem(DRAFT_PREFIX + id);
     if (text === null) return;
@@ -33,6 +34,7 @@ export function putDraftAside(id: string): void {
  * be read is put aside.
  */
 export function keptDraft(id: string): KeptDraft | null {
+  keepNow();
   let text: string | null = null;
   try {
     text = localStorage.getItem(DRAFT_PREFIX + id);
@@ -51,17 +53,11 @@ export function keptDraft(id: string): KeptDraft | null {
   return null;
 }
 
-export function keepDraft(job: Job, revision: number): void {
-  try {
-    localStorage.setItem(DRAFT_PREFIX + job.id, JSON.stringify({ job, revision }));
-  } catch {
-    // a full or closed store only means that an unstored card will not outlive the page
-  }
-}
+/** Keeps a card in this browser: in a moment, and in any case before the page goes. */
+export const keepDraft = (job: Job, revision: number): void =>
+  keepSoon(DRAFT_PREFIX + job.id, () => JSON.stringify({ job, revision }));
 
-export function forgetDraft(id: string): void {
-  localStorage.removeItem(DRAFT_PREFIX + id);
-}
+export const forgetDraft = (id: string): void => forgetKept(DRAFT_PREFIX + id);
 
 /** Every card this browser still keeps, by name. */
 export function keptDrafts(): KeptDraft[] {

@@ -39,20 +39,15 @@ export function LengthField({ label, value, onChange, issues, units, hint }: Len
       onChange={change}
       issues={issues}
       echo={shown.typed === '' ? hint : echoLength(shown, units)}
-      suffix={
-        written ? (
-          <span className="unit">as written</span>
-        ) : (
-          <button
-            type="button"
-            className="unit-button"
-            aria-label={`${label}: unit ${shown.unit}, press for ${other}`}
-            onClick={() => onChange(measure(shown.typed, other))}
-          >
-            {shown.unit}
-          </button>
-        )
-      }
+      {...(written
+        ? { suffix: 'as written' }
+        : {
+            swap: {
+              shown: shown.unit,
+              label: `${label}: unit ${shown.unit}, press for ${other}`,
+              onPress: () => onChange(measure(shown.typed, other)),
+            },
+          })}
     />
   );
 }

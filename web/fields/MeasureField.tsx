@@ -1,8 +1,15 @@
 import { Input, Segmented } from 'antd';
-import { useId, useState, type ReactNode } from 'react';
+import { memo, useCallback, useId, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import type { Issue } from '../../core/findings/index.ts';
 import { sayIssue } from '../../core/messages/index.ts';
 import { stepped, type Measure, type Unit } from '../../core/units/index.ts';
+
+/** What a bare figure is meant in, which a press makes the other. */
+interface Swap {
+  readonly shown: string;
+  readonly label: string;
+  readonly onPress: () => void;
+}
 
 interface MeasureFieldProps {
   readonly label: string;
@@ -15,13 +22,74 @@ interface MeasureFieldProps {
   /** Units to choose from for a bare figure; else the unit is shown behind the field. */
   readonly units?: readonly { readonly value: Unit; readonly label: string }[];
   readonly unitShown?: Unit;
-  readonly suffix?: ReactNode;
+  /** Stands behind the figure. */
+  readonly suffix?: string;
+  /** Stands there to be pressed, for what a bare figure is meant in. */
+  readonly swap?: Swap;
   readonly autoFocus?: boolean;
   readonly placeholder?: string;
 }
 
 /** Whoever types in some field already is not taken out of it by one that came in later. */
 const handsAreFree = (): boolean => !(document.activeElement instanceof HTMLInputElement);
+
+/** One function for as long as the field stands, which does what the latest one does. */
+function useLatest<Given extends readonly unknown[]>(change: (...given: Given) => void): typeof change {
+  const latest = useRef(change);
+  useLayoutEffect(() => {
+    latest.current = change;
+  });
+  return useCallback((...given) => latest.current(...given), []);
+}
+
+interface TypedProps {
+  readonly id: string;
+  readonly typed: string;
+  readonly unit: Unit;
+  readonly onChange: (value: Measure) => void;
+  readonly wrong: boolean;
+  readonly suffix: string | undefined;
+  readonly swapShown: string | undefined;
+  readonly swapLabel: string | undefined;
+  readonly onSwap: () => void;
+  readonly focusesFirst: boolean;
+  readonly placeholder: string | undefined;
+}
+
+/** The box that is typed in; drawn anew only where something in it is another. */
+const Typed = memo(function Typed(props: TypedProps) {
+  const { id, typed, unit, onChange, wrong, suffix, focusesFirst, placeholder } = props;
+  const { swapShown, swapLabel, onSwap } = props;
+  const behind = swapShown ? (
+    <button type="button" className="unit-button" aria-label={swapLabel} onClick={onSwap}>
+      {swapShown}
+    </button>
+  ) : (
+    suffix && <span className="unit">{suffix}</span>
+  );
+  return (
+    <Input
+      id={id}
+      value={typed}
+      onChange={(event) => onChange({ typed: event.target.value, unit })}
+      onKeyDown={(event) => {
+        if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
+        const next = stepped({ typed, unit }, event.key === 'ArrowUp' ? 1 : -1, event.shiftKey ? 10 : 1);
+        event.preventDefault();
+        if (next) onChange(next);
+      }}
+      status={wrong ? 'error' : ''}
+      aria-invalid={wrong}
+      aria-describedby={`${id}-said`}
+      autoComplete="off"
+      inputMode="text"
+      spellCheck={false}
+      {...(behind ? { suffix: behind } : {})}
+      {...(focusesFirst ? { autoFocus: true } : {})}
+      {...(placeholder ? { placeholder } : {})}
+    />
+  );
+});
 
 /** A field that takes a measure as people write it, keeps it as typed, and says what it understood. */
 export function MeasureField({
@@ -33,6 +101,7 @@ export function MeasureField({
   units,
   unitShown,
   suffix,
+  swap,
   autoFocus,
   placeholder,
 }: MeasureFieldProps) {
@@ -44,25 +113,18 @@ export function MeasureField({
     <div className="field">
       <label htmlFor={id}>{label}</label>
       <div className="field-line">
-        <Input
+        <Typed
           id={id}
-          value={value.typed}
-          onChange={(event) => onChange({ typed: event.target.value, unit: value.unit })}
-          onKeyDown={(event) => {
-            if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
-            const next = stepped(value, event.key === 'ArrowUp' ? 1 : -1, event.shiftKey ? 10 : 1);
-            event.preventDefault();
-            if (next) onChange(next);
-          }}
-          status={wrong ? 'error' : ''}
-          aria-invalid={wrong}
-          aria-describedby={`${id}-said`}
-          autoComplete="off"
-          inputMode="text"
-          spellCheck={false}
-          {...(suffix ? { suffix } : {})}
-          {...(focusesFirst ? { autoFocus: true } : {})}
-          {...(placeholder ? { placeholder } : {})}
+          typed={value.typed}
+          unit={value.unit}
+          onChange={useLatest(onChange)}
+          wrong={wrong}
+          suffix={suffix}
+          swapShown={swap?.shown}
+          swapLabel={swap?.label}
+          onSwap={useLatest(() => swap?.onPress())}
+          focusesFirst={focusesFirst}
+          placeholder={placeholder}
         />
         {units && (
           <Segmented

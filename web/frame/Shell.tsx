@@ -1,5 +1,5 @@
 import { Checkbox, Modal } from 'antd';
-import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { lazy, memo, Suspense, useCallback, useState, type ReactNode } from 'react';
 import { Link, NavLink, useNavigate } from 'react-router';
 import { usePreferences } from '../state/index.ts';
 import { useKeys } from './useKeys.ts';
@@ -20,23 +20,12 @@ export function Shell({ children, tools, here }: ShellProps) {
   const [keysShown, showKeys] = useState(false);
   const [going, setGoing] = useState(false);
   const navigate = useNavigate();
+  const hideKeys = useCallback(() => showKeys(false), []);
   useKeys({ '?': () => showKeys(true), g: () => setGoing(true), l: swapShift, b: () => void navigate('/') });
   return (
     <div className="shell">
       <header className="shell-head">
-        <Link to="/" className="shell-name">
-          Vuelta
-        </Link>
-        <nav className="shell-nav" aria-label="Main">
-          <NavLink to="/" end>
-            Bench
-          </NavLink>
-          <NavLink to="/shop">Shop</NavLink>
-          <NavLink to="/log">Logbook</NavLink>
-          <NavLink to="/counts">Counts</NavLink>
-          <NavLink to="/chart">Check a chart</NavLink>
-          {here && <span aria-current="page">{here}</span>}
-        </nav>
+        <Pages here={here} />
         <div className="shell-right">
           {tools}
           <button type="button" className="plain-button" onClick={() => setGoing(true)}>
@@ -56,10 +45,31 @@ export function Shell({ children, tools, here }: ShellProps) {
           <GoTo onClose={() => setGoing(false)} />
         </Suspense>
       )}
-      <KeysHelp open={keysShown} onClose={() => showKeys(false)} />
+      <KeysHelp open={keysShown} onClose={hideKeys} />
     </div>
   );
 }
+
+/** The ways to every page. */
+const Pages = memo(function Pages({ here }: { readonly here: string | undefined }) {
+  return (
+    <>
+      <Link to="/" className="shell-name">
+        Vuelta
+      </Link>
+      <nav className="shell-nav" aria-label="Main">
+        <NavLink to="/" end>
+          Bench
+        </NavLink>
+        <NavLink to="/shop">Shop</NavLink>
+        <NavLink to="/log">Logbook</NavLink>
+        <NavLink to="/counts">Counts</NavLink>
+        <NavLink to="/chart">Check a chart</NavLink>
+        {here && <span aria-current="page">{here}</span>}
+      </nav>
+    </>
+  );
+});
 
 const KEYS: readonly { readonly where: string; readonly keys: readonly (readonly [string, string])[] }[] = [
   {
@@ -106,7 +116,12 @@ const KEYS: readonly { readonly where: string; readonly keys: readonly (readonly
   },
 ];
 
-function KeysHelp({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+interface KeysHelpProps {
+  readonly open: boolean;
+  readonly onClose: () => void;
+}
+
+const KeysHelp = memo(function KeysHelp({ open, onClose }: KeysHelpProps) {
   const singleKeys = usePreferences((preferences) => preferences.singleKeys);
   const swapSingleKeys = usePreferences((preferences) => preferences.swapSingleKeys);
   return (
@@ -138,4 +153,4 @@ function KeysHelp({ open, onClose }: { readonly open: boolean; readonly onClose:
       </div>
     </Modal>
   );
-}
+});

@@ -1,6 +1,6 @@
 import { line } from 'd3-shape';
-import { useMemo } from 'react';
-import type { Point } from '../../core/involute/index.ts';
+import { memo } from 'react';
+import type { GearDrawing as Form, Point } from '../../core/involute/index.ts';
 import { gearOutline } from '../../core/toothform/index.ts';
 import type { BlankDetail } from '../../core/blank/index.ts';
 import { lengthText, type UnitSystem } from '../../core/units/index.ts';
@@ -18,10 +18,15 @@ const SIDE_GAP = 22;
 /** Fewer points a flank for many teeth: each is drawn smaller. */
 const stepsFor = (teeth: number): number => (teeth > 200 ? 3 : teeth > 80 ? 5 : 9);
 
+/** The teeth; worked out and drawn anew only when something of them is another, not for a face or a bore. */
+const Teeth = memo(function Teeth(form: Form) {
+  return <path d={`${path(gearOutline(form, stepsFor(form.teeth))) ?? ''}Z`} className="scribe-lit" />;
+});
+
 /** The blank from the front and from the side, to one scale, with its teeth. */
 export function GearDrawing({ drawing, units }: { readonly drawing: Drawing; readonly units: UnitSystem }) {
-  const { tipDiameter, pitchDiameter, rootDiameter, teeth, bore, faceWidth } = drawing;
-  const outline = useMemo(() => path(gearOutline(drawing, stepsFor(teeth))) ?? '', [drawing, teeth]);
+  const { bore, faceWidth, ...form } = drawing;
+  const { tipDiameter, pitchDiameter, rootDiameter, teeth } = form;
   const face = faceWidth ?? 0;
   const scale = Math.min(ROOM / tipDiameter, (WIDTH - 24 - (face ? SIDE_GAP : 0)) / (tipDiameter + face));
   const radius = (tipDiameter / 2) * scale;
@@ -39,7 +44,7 @@ export function GearDrawing({ drawing, units }: { readonly drawing: Drawing; rea
       aria-label={label}
     >
       <g transform={`translate(${cx} ${cy}) scale(${scale})`} vectorEffect="non-scaling-stroke">
-        <path d={`${outline}Z`} className="scribe-lit" />
+        <Teeth {...form} />
         <circle r={pitchDiameter / 2} className="scribe-pitch" />
         {rootDiameter > 0 && <circle r={rootDiameter / 2} className="scribe-thin" />}
         {bore !== null && bore > 0 && <circle r={bore / 2} className="scribe-bore" />}

@@ -1,5 +1,5 @@
 export { api, AwayError, ProblemError, whenUnknownDevice } from './api.ts';
-export { ASIDE_PREFIX, DRAFT_PREFIX, keptUnder } from './browserKeeps.ts';
+export { ASIDE_PREFIX, DRAFT_PREFIX, forgetKept, keepNow, keepSoon, keptUnder } from './browserKeeps.ts';
 export { keys } from './keys.ts';
 export { newId } from './newId.ts';
 export { usePreferences } from './preferences.ts';

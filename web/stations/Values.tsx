@@ -1,8 +1,14 @@
+import { memo } from 'react';
 import type { Value } from '../../core/station/index.ts';
 import { decimalText, dmsText, exact, type UnitSystem } from '../../core/units/index.ts';
 import { Length, Symbol } from '../fields/index.ts';
 
-function Figure({ value, units }: { readonly value: Value; readonly units: UnitSystem }) {
+interface FigureProps {
+  readonly value: Value;
+  readonly units: UnitSystem;
+}
+
+function Figure({ value, units }: FigureProps) {
   switch (value.kind) {
     case 'length':
       return value.inMm ? <>{decimalText(value.mm, 4)} mm</> : <Length mm={value.mm} units={units} />;
@@ -12,6 +18,19 @@ function Figure({ value, units }: { readonly value: Value; readonly units: UnitS
       return <>{value.text}</>;
   }
 }
+
+const Row = memo(function Row({ value, units }: FigureProps) {
+  return (
+    <div>
+      <dt>
+        {value.label} {value.symbol && <Symbol tex={value.symbol} />}
+      </dt>
+      <dd>
+        <Figure value={value} units={units} />
+      </dd>
+    </div>
+  );
+});
 
 /**
  * The figures of a station, both units in sight. @param only keys to show, in this order; all when left out
@@ -29,14 +48,7 @@ export function Values({
   return (
     <dl className="values">
       {shown.map((value) => (
-        <div key={value.key}>
-          <dt>
-            {value.label} {value.symbol && <Symbol tex={value.symbol} />}
-          </dt>
-          <dd>
-            <Figure value={value} units={units} />
-          </dd>
-        </div>
+        <Row key={value.key} value={value} units={units} />
       ))}
     </dl>
   );

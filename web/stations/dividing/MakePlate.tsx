@@ -132,7 +132,7 @@ export function MakePlate({
           label="First hole, clockwise from the top"
           {...bind('startAngle')}
           echo={echoAngle(made.startAngle)}
-          suffix={<span className="unit">°</span>}
+          suffix="°"
         />
         <LengthField label="A hole may be off by" {...bind('holeError')} units={units} />
       </div>

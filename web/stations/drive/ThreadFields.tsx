@@ -41,7 +41,7 @@ export function ThreadFields({ drive, set, at, units }: ThreadFieldsProps) {
             label="Both flanks together"
             {...bind('angle')}
             echo={echoAngle(thread.angle)}
-            suffix={<span className="unit">°</span>}
+            suffix="°"
           />
           <LengthField label="Addendum, above the pitch line" {...bind('addendum')} units={units} />
           <LengthField label="Whole depth of the thread" {...bind('depth')} units={units} />

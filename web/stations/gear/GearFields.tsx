@@ -74,7 +74,7 @@ export function GearFields(props: StationProps<'gear'>) {
             label="Pressure angle"
             {...bind('pressureAngle')}
             echo={echoAngle(gear.pressureAngle)}
-            suffix={<span className="unit">°</span>}
+            suffix="°"
           />
           <div className="field">
             <label htmlFor={ruleId}>Depth rule</label>

@@ -90,7 +90,7 @@ export function HelixFields({ gear, helical, set, at, units, sampled, onHand }: 
                 ? `${dmsText(exact(helical.helixDeg.toFixed(6)))} at the pitch cylinder`
                 : echoAngle(gear.helix)
             }
-            suffix={<span className="unit">°</span>}
+            suffix="°"
           />
         )}
         {helixFrom === 'lead' && (

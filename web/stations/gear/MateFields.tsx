@@ -151,22 +151,17 @@ function CrossedFields({ mate, setMate, at }: CrossedFieldsProps) {
         label="Angle of the shafts"
         {...bind('shaftAngle')}
         echo={mate.shaftAngle.typed === '' ? 'The mate’s angle follows from it.' : echoAngle(mate.shaftAngle)}
-        suffix={<span className="unit">°</span>}
+        suffix="°"
       />
       <MeasureField
         label="Or the mate’s own helix angle"
         {...bind('helix')}
         echo={echoAngle(mate.helix)}
-        suffix={
-          <button
-            type="button"
-            className="unit-button"
-            aria-label={`Hand of the mate: ${mate.hand}, press for ${mate.hand === 'right' ? 'left' : 'right'}`}
-            onClick={() => setMate({ hand: mate.hand === 'right' ? 'left' : 'right' })}
-          >
-            ° {mate.hand}
-          </button>
-        }
+        swap={{
+          shown: `° ${mate.hand}`,
+          label: `Hand of the mate: ${mate.hand}, press for ${mate.hand === 'right' ? 'left' : 'right'}`,
+          onPress: () => setMate({ hand: mate.hand === 'right' ? 'left' : 'right' }),
+        }}
       />
     </>
   );

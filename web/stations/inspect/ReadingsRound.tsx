@@ -37,16 +37,11 @@ export function ReadingsRound({ station, part, units, editPart, issuesAt }: Stat
           onChange={({ typed }) => set({ readings: { typed: typed.slice(0, 600), unit: readings.unit } })}
           issues={issuesAt('inspect.round')}
           echo="One after another, from tooth space 1 on."
-          suffix={
-            <button
-              type="button"
-              className="unit-button"
-              aria-label={`Readings round: unit ${readings.unit}, press for ${other}`}
-              onClick={() => set({ readings: { ...readings, unit: other } })}
-            >
-              {readings.unit}
-            </button>
-          }
+          swap={{
+            shown: readings.unit,
+            label: `Readings round: unit ${readings.unit}, press for ${other}`,
+            onPress: () => set({ readings: { ...readings, unit: other } }),
+          }}
         />
       </div>
       {round && (

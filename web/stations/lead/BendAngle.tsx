@@ -56,7 +56,7 @@ export function BendAngle(props: BendAngleProps) {
           label="The angle may move by ±"
           {...bind('angle')}
           echo={give.angle.typed === '' ? 'Empty: 1°.' : echoAngle(give.angle)}
-          suffix={<span className="unit">°</span>}
+          suffix="°"
         />
         {detail.bends?.mateTeeth != null && (
           <LengthField

@@ -19,16 +19,11 @@ export function RoundReadings({ station, part, units, set, at }: SetupPieceProps
           issues={at('round')}
           echo="One after another: 0 .02 .05 .03. The first is at number 1; go on the way you crank."
           placeholder="0 .02 .05 .03"
-          suffix={
-            <button
-              type="button"
-              className="unit-button"
-              aria-label={`Readings: unit ${typed.unit}, press for ${other}`}
-              onClick={() => set({ round: { ...typed, unit: other } })}
-            >
-              {typed.unit}
-            </button>
-          }
+          swap={{
+            shown: typed.unit,
+            label: `Readings: unit ${typed.unit}, press for ${other}`,
+            onPress: () => set({ round: { ...typed, unit: other } }),
+          }}
         />
       </div>
       {round && (

@@ -71,7 +71,7 @@ export function SpacingPanel({
             label="Angle from one to the next"
             {...bind('angle')}
             echo={echoAngle(spacing.angle)}
-            suffix={<span className="unit">°</span>}
+            suffix="°"
             placeholder="17° 30′"
           />
         )}

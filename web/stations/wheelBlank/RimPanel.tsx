@@ -41,7 +41,7 @@ export function RimPanel({ station, part, units, editPart, issuesAt }: StationPr
             label="Angle of the hollow about the worm"
             {...bind('faceAngle')}
             echo={echoAngle(rim.faceAngle) || 'About 60° is usual; the corners beyond it are chamfered.'}
-            suffix={<span className="unit">°</span>}
+            suffix="°"
           />
         )}
         <LengthField label="Bore (0 for none)" {...bind('bore')} units={units} />

@@ -41,6 +41,7 @@ export async function benchLogbook(): Promise<boolean> {
       webFolder: folder,
       version: '',
       copies: { keep: 0, hours: 24 },
+      certificate: null,
       takeCopy: false,
     },
     pino({ level: 'silent' }),

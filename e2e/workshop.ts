@@ -16,28 +16,30 @@ async function choosePort(): Promise<number> {
 
 /** The built server as an owner runs it, on a store of its own, to be killed and started again. */
 export class Workshop {
-  readonly host = process.env['HOST'] ?? '127.0.0.1';
+  private readonly host: string;
   readonly folder: string;
   private readonly port: number;
   private readonly demo: boolean;
   private server: ChildProcess | null = null;
 
-  private constructor(folder: string, port: number, demo: boolean) {
+  private constructor(folder: string, port: number, demo: boolean, host: string) {
+    this.host = host;
     this.folder = folder;
     this.port = port;
     this.demo = demo;
   }
 
-  static async open(kind: 'empty' | 'demo'): Promise<Workshop> {
+  /** @param host other devices reach it too where that is `0.0.0.0` */
+  static async open(kind: 'empty' | 'demo', host = process.env['HOST'] ?? '127.0.0.1'): Promise<Workshop> {
     // never an owner's own store: always a fresh folder, inside VUELTA_DATA when that is set
     const folder = mkdtempSync(path.join(process.env['VUELTA_DATA'] ?? scratchFolder(), 'vuelta-journey-'));
-    const workshop = new Workshop(folder, await choosePort(), kind === 'demo');
+    const workshop = new Workshop(folder, await choosePort(), kind === 'demo', host);
     await workshop.start();
     return workshop;
   }
 
   get address(): string {
-    return `http://${this.host}:${this.port}`;
+    return `http://${this.host === '0.0.0.0' ? '127.0.0.1' : this.host}:${this.port}`;
   }
 
   async start(): Promise<void> {
@@ -53,7 +55,7 @@ export class Workshop {
     });
     this.server = server;
     await new Promise<void>((resolve, reject) => {
-      server.stdout.on('data', (chunk: Buffer) => String(chunk).includes(this.address) && resolve());
+      server.stdout.on('data', (chunk: Buffer) => String(chunk).includes(`:${this.port}`) && resolve());
       server.once('exit', (code) => reject(new Error(`the server ended with ${code} before it was ready`)));
     });
   }

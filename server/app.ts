@@ -8,29 +8,33 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { AskerGone } from './heavy/index.ts';
 import { notFound, problemOf, Refused, tooLarge } from './problems.ts';
-import { ownPagesOnly } from './origin.ts';
 import { lookAtBody, plainAddress } from './plainBody.ts';
 import { requestLog } from './requestLog.ts';
-import { hostCheck, type Pairing } from './pairing.ts';
+import { gateRouter, hostCheck, ownPagesOnly, type Gate } from './gate/index.ts';
 import { apiRouter, type Services } from './routes/index.ts';
 
 /** Largest body taken: a job of twenty parts is some tens of kB, a day's count of events some hundreds. */
 const BODY_LIMIT = '2mb';
 
-const headers = helmet({
-  contentSecurityPolicy: {
-    directives: {
-      'default-src': ["'self'"],
-      // component styles and formula sizes are set in the page
-      'style-src': ["'self'", "'unsafe-inline'"],
-      'img-src': ["'self'", 'data:', 'blob:'],
-      'font-src': ["'self'", 'data:'],
-      // a tablet in the shop comes over plain HTTP
-      'upgrade-insecure-requests': null,
+/** @param secure by the owner's certificate */
+const headers = (secure: boolean) =>
+  helmet({
+    // browsers heed these on secure pages, and complain of them on others
+    crossOriginOpenerPolicy: secure,
+    originAgentCluster: secure,
+    contentSecurityPolicy: {
+      directives: {
+        'default-src': ["'self'"],
+        // component styles and formula sizes are set in the page
+        'style-src': ["'self'", "'unsafe-inline'"],
+        'img-src': ["'self'", 'data:', 'blob:'],
+        'font-src': ["'self'", 'data:'],
+        // a tablet in the shop comes over plain HTTP
+        'upgrade-insecure-requests': null,
+      },
     },
-  },
-  strictTransportSecurity: false,
-});
+    strictTransportSecurity: false,
+  });
 
 /**
  * Express's own errors (malformed JSON, too large a body) as refusals; anything else is a fault with an id.
@@ -64,13 +68,6 @@ const isBrokenOff = (error: unknown): boolean =>
     (error as NodeJS.ErrnoException).code ?? '',
   );
 
-/** Who may come in, and under what name. */
-export interface Gate {
-  readonly host: string;
-  /** Null while only this machine can reach the server. */
-  readonly pairing: Pairing | null;
-}
-
 /** The whole web server: the API, and the page for everything else. */
 export function createApp({
   services,
@@ -85,7 +82,7 @@ export function createApp({
 }): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(headers);
+  app.use(headers(gate.secure));
   app.use(hostCheck(gate.host));
   app.use(requestLog(log));
   app.use('/api', (_, response, next) => {
@@ -97,8 +94,7 @@ export function createApp({
   app.use('/api', ownPagesOnly);
   // who is not let in sends no large bodies either; the code itself is a few bytes
   app.use('/api/pair', express.json({ limit: '1kb', verify: lookAtBody }));
-  if (gate.pairing) app.use('/api', gate.pairing.guard);
-  else app.get('/api/pairing', (_, response) => void response.json({ code: null, paired: true }));
+  app.use('/api', gateRouter(gate));
   app.use(
     '/api/jobs/import',
     express.text({ limit: BODY_LIMIT, type: 'application/json', verify: lookAtBody }),

@@ -14,6 +14,8 @@ export interface Config {
   readonly version: string;
   /** Copies that the server makes of the store by itself. */
   readonly copies: CopyRule;
+  /** Files of the owner's certificate and its key, in PEM; null for plain HTTP. */
+  readonly certificate: { readonly cert: string; readonly key: string } | null;
   /** Take the newest sound copy in place of what stands there. */
   readonly takeCopy: boolean;
 }
@@ -35,6 +37,11 @@ export function readConfig(env: NodeJS.ProcessEnv, args: readonly string[], root
     throw new Error(`${name} must be a whole number from ${least} to ${most}; “${given}” is not.`);
   };
   const port = whole('PORT', 0, 65_535, DEFAULT_PORT);
+  const [cert, key] = [env['VUELTA_CERT'], env['VUELTA_KEY']];
+  if (!cert !== !key)
+    throw new Error(
+      `${cert ? 'VUELTA_KEY' : 'VUELTA_CERT'} is missing: a certificate and its key are given together.`,
+    );
   return {
     host: env['HOST'] || '127.0.0.1',
     port,
@@ -43,6 +50,7 @@ export function readConfig(env: NodeJS.ProcessEnv, args: readonly string[], root
     webFolder: path.resolve(root, 'dist/web'),
     version: versionIn(root),
     copies: { keep: whole('VUELTA_COPIES', 0, 1000, 14), hours: whole('VUELTA_COPY_HOURS', 1, 8760, 24) },
+    certificate: cert && key ? { cert: path.resolve(root, cert), key: path.resolve(root, key) } : null,
     takeCopy: args.includes('--take-copy'),
   };
 }

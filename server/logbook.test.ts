@@ -1,10 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { request } from 'node:http';
-import os from 'node:os';
+import { readdirSync } from 'node:fs';
 import path from 'node:path';
 import Database from 'libsql';
-import { pino } from 'pino';
 import { drawnSpurJob, withSpurPart, type Job } from '../core/job/index.ts';
 import { STOCK_EQUIPMENT } from '../core/shop/index.ts';
 import { measure } from '../core/units/index.ts';
@@ -17,8 +14,6 @@ import type {
   StoredRun,
   StoredShop,
 } from '../core/wire/index.ts';
-import { addressesOf, hostCheck, Pairing } from './pairing.ts';
-import { startServer, type Running } from './start.ts';
 import { Trial } from './trial.ts';
 
 const jobOf = (id: string, teeth = 24, name = `Job ${id}`): Job =>
@@ -333,144 +328,5 @@ describe('the whole workshop as one file', () => {
     expect((await restore(there, changed)).body.detail).toMatch(/it was changed since it was written/);
     expect((await restore(there, file.slice(0, -20))).body.detail).toMatch(/not whole, or no JSON/);
     expect((await restore(there, file)).status).toBe(200);
-  });
-});
-
-describe('who is let in', () => {
-  test('a code lets a device in once and for all; a few wrong ones and it must wait', () => {
-    const trial = new Trial('pairing');
-    let now = 0;
-    const pairing = new Pairing(trial.folder, () => now);
-    expect(pairing.code).toMatch(/^\d{6}$/);
-    expect(pairing.pair(`${pairing.code.slice(0, 3)} ${pairing.code.slice(3)}`, 'bench')).toMatch(
-      /^[0-9a-f]{64}$/,
-    );
-    const wrong = pairing.code === '000000' ? '000001' : '000000';
-    for (let i = 0; i < 5; i += 1) expect(() => pairing.pair(wrong, 'tablet')).toThrow(/not the code/);
-    expect(() => pairing.pair(pairing.code, 'tablet')).toThrow(/Wait a minute/);
-    // the owner, who comes from elsewhere, is not locked out by it
-    expect(pairing.pair(pairing.code, 'bench')).toMatch(/^[0-9a-f]{64}$/);
-    now += 60_001;
-    expect(pairing.pair(pairing.code, 'tablet')).toMatch(/^[0-9a-f]{64}$/);
-    expect(existsSync(path.join(trial.folder, 'paired.json'))).toBe(true);
-    // what is kept lets nobody in by itself
-    expect(readFileSync(path.join(trial.folder, 'paired.json'), 'utf8')).not.toContain(pairing.code);
-    return trial.close();
-  });
-
-  test('a strange name is turned away, the machine’s own are not', async () => {
-    const trial = new Trial('host');
-    await trial.start();
-    const askedAs = (host: string) =>
-      new Promise<number>((resolve, reject) => {
-        const { port } = new URL(trial.address);
-        request({ host: '127.0.0.1', port, path: '/api/health', headers: { host } }, ({ statusCode }) =>
-          resolve(statusCode ?? 0),
-        )
-          .on('error', reject)
-          .end();
-      });
-    expect([
-      await askedAs('localhost:80'),
-      await askedAs('127.0.0.1'),
-      await askedAs('workshop.example'),
-    ]).toEqual([200, 200, 403]);
-    await trial.close();
-  });
-
-  test('the machine’s name comes with what a router puts behind it, and is looked up anew on another network', () => {
-    const name = os.hostname().toLowerCase();
-    const letsIn = (check: ReturnType<typeof hostCheck>, host: string): boolean => {
-      let passed = false;
-      check({ headers: { host } } as never, {} as never, (refused) => (passed = refused === undefined));
-      return passed;
-    };
-    const open = hostCheck('0.0.0.0');
-    for (const host of [
-      name,
-      `${name}.local:4810`,
-      `${name}.lan`,
-      `${name}.lan.`,
-      '127.0.0.1:1',
-      '[::1]:4810',
-      '[::1]',
-    ])
-      expect([host, letsIn(open, host)]).toEqual([host, true]);
-    for (const host of [`${name}.example`, `${name}.lan.example`, 'example', '', '[::2]:80'])
-      expect([host, letsIn(open, host)]).toEqual([host, false]);
-    // a server that only this machine can reach is asked for by no other name
-    expect(letsIn(hostCheck('127.0.0.1'), `${name}.lan`)).toBe(false);
-    let addresses = ['192.0.2.7'];
-    const moved = hostCheck('0.0.0.0', () => new Set(addresses));
-    expect(letsIn(moved, '198.51.100.4:4810')).toBe(false);
-    addresses = ['198.51.100.4'];
-    expect(letsIn(moved, '198.51.100.4:4810')).toBe(true);
-    expect(letsIn(moved, '192.0.2.7')).toBe(false);
-  });
-
-  test('where other devices reach it is told with its real addresses', () => {
-    expect(addressesOf('192.0.2.7', 4810)).toEqual(['http://192.0.2.7:4810']);
-    expect(addressesOf('2001:db8::7', 4810)).toEqual(['http://[2001:db8::7]:4810']);
-    for (const address of addressesOf('0.0.0.0', 4810))
-      expect(address).not.toMatch(/127\.0\.0\.1|fe80|0\.0\.0\.0/);
-  });
-
-  test('a list of devices that was cut short lets nobody in, and the next is written whole', () => {
-    const trial = new Trial('paired');
-    const file = path.join(trial.folder, 'paired.json');
-    for (const cut of ['', '["ab', '{}', 'null']) {
-      writeFileSync(file, cut);
-      expect(() => new Pairing(trial.folder)).not.toThrow();
-    }
-    const pairing = new Pairing(trial.folder);
-    pairing.pair(pairing.code, 'tablet');
-    expect(JSON.parse(readFileSync(file, 'utf8'))).toHaveLength(1);
-    return trial.close();
-  });
-
-  test('beyond this machine: the page is served, the workshop is not, until the code is given', async () => {
-    const trial = new Trial('lan');
-    const outside = Object.values((await import('node:os')).networkInterfaces())
-      .flat()
-      .find((one) => one && one.family === 'IPv4' && !one.internal)?.address;
-    const running: Running = await startServer(
-      { ...trial.config, host: '0.0.0.0' },
-      pino({ level: 'silent' }),
-    );
-    const { port } = new URL(running.address);
-    const local = `http://127.0.0.1:${port}/api`;
-    expect(await (await fetch(`${local}/pairing`)).json()).toEqual({
-      code: running.pairingCode,
-      paired: true,
-    });
-    expect((await fetch(`${local}/jobs`)).status).toBe(200);
-    if (outside) {
-      const remote = `http://${outside}:${port}/api`;
-      const post = (code: string) =>
-        fetch(`${remote}/pair`, {
-          method: 'POST',
-          body: JSON.stringify({ code }),
-          headers: { 'content-type': 'application/json' },
-        });
-      expect(await (await fetch(`${remote}/pairing`)).json()).toEqual({ code: null, paired: false });
-      const refused = await fetch(`${remote}/jobs`);
-      expect([refused.status, ((await refused.json()) as Problem).detail]).toEqual([
-        401,
-        expect.stringMatching(/^This device is not let in yet/),
-      ]);
-      expect((await post('nonsense')).status).toBe(403);
-      const cookie = (await post(running.pairingCode!)).headers.get('set-cookie')!;
-      expect(cookie).toMatch(/HttpOnly; SameSite=Strict/);
-      expect((await fetch(`${remote}/jobs`, { headers: { cookie: cookie.split(';')[0]! } })).status).toBe(
-        200,
-      );
-      await running.stop();
-      // a restart does not lock the tablet out
-      const again = await startServer({ ...trial.config, host: '0.0.0.0' }, pino({ level: 'silent' }));
-      const next = `http://${outside}:${new URL(again.address).port}/api/jobs`;
-      expect((await fetch(next, { headers: { cookie: cookie.split(';')[0]! } })).status).toBe(200);
-      await again.stop();
-    } else await running.stop();
-    await trial.close();
   });
 });

@@ -37,6 +37,7 @@ export class Trial {
       webFolder: path.join(this.folder, 'none'),
       version: '0.0.0',
       copies: { keep: 0, hours: 24 },
+      certificate: null,
       takeCopy: false,
     };
   }

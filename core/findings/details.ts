@@ -207,6 +207,7 @@ export const ISSUE_FIGURES = {
   'not-paired': {},
   'pairing-wrong': {},
   'pairing-wait': {},
+  'only-here': {},
   'not-a-job': {},
   'later-version': { given: 'word', allowed: 'word' },
   shape: { what: 'word' },

@@ -374,8 +374,9 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
     `${i.given} is beyond anything that is cut. Was a key held down, or a point left out? ${i.allowed}.`,
   'not-paired': () => 'This device is not let in yet. Type the code shown on the shop’s own machine.',
   'pairing-wrong': () =>
-    'That is not the code. It stands on the bench of the shop’s own machine, and changes at each start.',
+    'That is not the code, or not any more. It stands on the bench of the shop’s own machine, and changes at each start.',
   'pairing-wait': () => 'Too many wrong codes. Wait a minute, then read it off again.',
+  'only-here': () => 'Who is let in is settled on the machine that Vuelta runs on, and nowhere else.',
   'not-a-job': () =>
     'This file is JSON, and it is not a Vuelta job: it lacks the mark "format": "vuelta-job".',
   'later-version': (i) =>

@@ -2,7 +2,7 @@ import type { z } from 'zod';
 
 /** Where and how something is asked. */
 export interface Place {
-  readonly method: 'get' | 'post' | 'put' | 'patch';
+  readonly method: 'get' | 'post' | 'put' | 'patch' | 'delete';
   /** Below /api, with `{name}` for each part taken from the path. */
   readonly path: string;
   /** The body is the text of a file, not JSON. */

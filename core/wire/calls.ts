@@ -246,14 +246,30 @@ export const logCalls = {
 /** Answered before the rest, by who lets devices in. */
 export const pairingCalls = {
   readPairing: call(PLACES.readPairing, {
-    summary: 'Is this device let in? On the server’s own machine, also the code for others.',
+    summary:
+      'Is this device let in? On the server’s own machine, also how others are let in, and which have been.',
     answers: shapes.pairingShape,
   }),
   pair: call(PLACES.pair, {
     summary: 'Lets this device in by the code that stands on the server’s own screen; a cookie keeps it.',
-    body: z.object({ code: z.string() }),
+    body: z.object({ code: z.string(), name: z.string().trim().max(60).default('') }),
     answers: shapes.pairedShape,
     refusals: [403, 429],
+  }),
+  renewPairing: call(PLACES.renewPairing, {
+    summary: 'A new code in place of the old one. On the server’s own machine alone.',
+    answers: shapes.pairingShape,
+    refusals: [401, 403],
+  }),
+  putOutDevice: call(PLACES.putOutDevice, {
+    summary: 'Lets a device in no more. On the server’s own machine alone.',
+    answers: shapes.pairingShape,
+    refusals: [401, 403, 404],
+  }),
+  forgetDevices: call(PLACES.forgetDevices, {
+    summary: 'Lets in none of the devices any more. On the server’s own machine alone.',
+    answers: shapes.pairingShape,
+    refusals: [401, 403],
   }),
 };
 

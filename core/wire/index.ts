@@ -27,7 +27,7 @@ export {
   type Where,
 } from './call.ts';
 export type { JobQuery, LogQuery } from './bodies.ts';
-export { calls, type Calls } from './calls.ts';
+export { calls, pairingCalls, type Calls } from './calls.ts';
 export { MOST_PICTURE, MOST_PICTURES } from './limits.ts';
 export { pictureShape, type Picture, type PictureBody } from './pictures.ts';
 export { PLACES } from './places.ts';

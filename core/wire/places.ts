@@ -34,5 +34,8 @@ export const PLACES = {
   restore: { method: 'post', path: '/restore', textBody: true },
   readPairing: { method: 'get', path: '/pairing' },
   pair: { method: 'post', path: '/pair' },
+  renewPairing: { method: 'post', path: '/pairing/renew' },
+  putOutDevice: { method: 'delete', path: '/pairing/devices/{id}' },
+  forgetDevices: { method: 'delete', path: '/pairing/devices' },
   health: { method: 'get', path: '/health' },
 } as const satisfies Readonly<Record<string, Place>>;

@@ -123,7 +123,17 @@ export const restoredShape = z.strictObject({
   aside: z.string(),
 });
 
-export const pairingShape = z.strictObject({ code: z.string().nullable(), paired: z.boolean() });
+export const pairingShape = z.strictObject({
+  paired: z.boolean(),
+  /** Six figures that let a device in; null but on the server’s own machine while others can reach it. */
+  code: z.string().nullable(),
+  /** The same for a camera, good for one device. */
+  link: z.string().nullable(),
+  /** Where other devices reach the server. */
+  reachedAt: z.array(z.string()),
+  /** Those that were let in; since and seen are empty where nobody knows. */
+  devices: z.array(z.strictObject({ id: z.string(), name: z.string(), since: z.string(), seen: z.string() })),
+});
 export const pairedShape = z.strictObject({ paired: z.boolean() });
 
 const issue = z.looseObject({

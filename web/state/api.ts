@@ -139,7 +139,10 @@ export const api = {
   },
   readLog: (id: string) => ask('readLog', { params: { id } }),
   readPairing: () => ask('readPairing', {}),
-  pair: (code: string) => ask('pair', { body: { code } }),
+  pair: (code: string, name: string) => ask('pair', { body: { code, name } }),
+  renewPairing: () => ask('renewPairing', {}),
+  putOutDevice: (id: string) => ask('putOutDevice', { params: { id } }),
+  forgetDevices: () => ask('forgetDevices', {}),
   backupAddress: addressOf(PLACES.backup, {}),
   restore: (text: string) => ask('restore', { body: text }),
   appendEvents: (id: string, events: readonly RunEvent[]) =>

@@ -1,5 +1,5 @@
 import type { RequestHandler } from 'express';
-import { Refused } from './problems.ts';
+import { Refused } from '../problems.ts';
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 /** What a browser says of the page a request comes from: this very site, or a hand that typed the address. */

@@ -1,0 +1,76 @@
+import os from 'node:os';
+import type { RequestHandler } from 'express';
+import { issueOf } from '../../core/findings/index.ts';
+import { Refused } from '../problems.ts';
+
+const LOOPBACK = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
+
+export const isLoopback = (host: string): boolean =>
+  host === 'localhost' || LOOPBACK.has(host.replace(/^\[|\]$/g, ''));
+
+/** What a router puts behind a machine's name; a name of the wide network is not among them. */
+const SUFFIXES = ['', '.local', '.lan', '.home', '.home.arpa', '.internal', '.localdomain'];
+
+/** Addresses of this machine on the networks it is in now. */
+const ownAddresses = (): string[] =>
+  Object.values(os.networkInterfaces()).flatMap((list) => (list ?? []).map(({ address }) => address));
+
+/** The names this server may be asked for by: its own machine's, and the one it was told to listen on. */
+function namesOf(host: string): ReadonlySet<string> {
+  const name = os.hostname().toLowerCase();
+  return new Set([
+    'localhost',
+    '127.0.0.1',
+    '::1',
+    host.toLowerCase(),
+    ...(isLoopback(host) ? [] : [...ownAddresses(), ...SUFFIXES.map((suffix) => `${name}${suffix}`)]),
+  ]);
+}
+
+/** A name as it is asked for, without port, brackets, the dot that may end it, or a network card’s name. */
+const askedName = (header: string): string =>
+  header
+    .replace(/:\d+$/, '')
+    .replace(/^\[|\]$/g, '')
+    .replace(/%.*$/, '')
+    .replace(/\.$/, '')
+    .toLowerCase();
+
+/**
+ * Refuses requests that come under a strange name: a page elsewhere whose name was bent to this address must
+ * not reach the workshop. A machine that has joined another network since is looked up anew.
+ */
+export function hostCheck(
+  host: string,
+  lookUp: (host: string) => ReadonlySet<string> = namesOf,
+): RequestHandler {
+  let names = lookUp(host);
+  return (request, _response, next) => {
+    const asked = askedName(request.headers.host ?? '');
+    if (!names.has(asked)) names = lookUp(host);
+    if (names.has(asked)) next();
+    else next(new Refused(403, [issueOf('strange-host', { path: '', severity: 'wrong', given: asked })]));
+  };
+}
+
+/** Where a server listens. */
+export interface Listening {
+  readonly host: string;
+  readonly port: number;
+  /** By the owner's certificate. */
+  readonly secure: boolean;
+}
+
+/** An address as it is typed: brackets round one of the newer kind. */
+export const addressOf = ({ host, port, secure }: Listening): string =>
+  `${secure ? 'https' : 'http'}://${host.includes(':') ? `[${host}]` : host}:${port}`;
+
+/** Where a server that listens on a host is reached from elsewhere, for who has to type it. */
+export function addressesOf(at: Listening): string[] {
+  if (isLoopback(at.host)) return [];
+  const all = at.host === '0.0.0.0' || at.host === '::';
+  const hosts = all
+    ? ownAddresses().filter((address) => !LOOPBACK.has(address) && !address.startsWith('fe80'))
+    : [at.host];
+  return hosts.map((host) => addressOf({ ...at, host }));
+}

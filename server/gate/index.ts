@@ -1,0 +1,4 @@
+export { addressesOf, addressOf, hostCheck, isLoopback } from './hosts.ts';
+export { ownPagesOnly } from './origin.ts';
+export { Pairing } from './pairing.ts';
+export { gateRouter, type Gate } from './router.ts';

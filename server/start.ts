@@ -132,7 +132,7 @@ async function serve(config: Config, log: Logger, lock: StoreLock): Promise<Runn
   lookBeforeOpening(file);
   const store = await openStore(file);
   const desk = deskOf();
-  const shop = new ShopService(store);
+  const shop = new ShopService(store, file, desk);
   const jobs = new JobService(store, shop, desk);
   const ground = { store, jobs, shop, desk };
   const services: Services = {

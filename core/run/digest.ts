@@ -12,6 +12,8 @@ const placed = { space: z.int(), round: z.int(), at: z.string() };
 export const runDigestSchema = z
   .object({
     jobName: z.string(),
+    /** Of the job it was frozen from; what rests from before lacks it. */
+    jobRevision: z.int().optional(),
     gear: z.string(),
     piece: pieceSchema,
     continues: z.string().nullable(),
@@ -85,6 +87,7 @@ export function digestOf(tally: RunTally, state: RunState = stateOf(tally)): Run
   const second = run.cuts[1] ?? run.cuts[0]!;
   return {
     jobName: run.jobName,
+    jobRevision: run.jobRevision,
     gear: run.gear,
     piece: run.piece,
     continues: run.continues?.runId ?? null,

@@ -9,7 +9,10 @@ import type { Run } from './schema.ts';
  * @returns whole, 0 to all of them; all where a run of it closed
  */
 export function holesDrilled(
-  runs: readonly { readonly run: Run; readonly summary: Pick<RunSummary, 'next' | 'closed' | 'ended'> }[],
+  runs: readonly {
+    readonly run: Pick<Run, 'piece' | 'divisions'> & { readonly rounds: readonly unknown[] };
+    readonly summary: Pick<RunSummary, 'next' | 'closed' | 'ended'>;
+  }[],
 ): number {
   const drilled = runs.map(({ run, summary: { next, closed, ended } }) => {
     if (run.piece.kind === 'proof' || ended?.how === 'scrapped' || closed?.fits === false) return 0;

@@ -74,6 +74,17 @@ export interface StoredRun {
   readonly updatedAt: string;
 }
 
+/** A run as its job’s card lists it: without its cuts, which are long. */
+export interface RunListing {
+  readonly run: Pick<Run, 'id' | 'jobId' | 'partId' | 'jobRevision' | 'piece' | 'divisions'> & {
+    readonly deepens: { readonly runId: string; readonly by: number } | null;
+    readonly rounds: readonly { readonly name: string; readonly depthMm: number | null }[];
+  };
+  readonly summary: RunSummary;
+  readonly startedAt: string;
+  readonly updatedAt: string;
+}
+
 /** A run as the logbook lists it. */
 export interface LogEntry {
   readonly runId: string;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Shopping } from '../cutter/index.ts';
 import type { MethodAnswer } from '../dividing/index.ts';
 import { personSchema, tagsSchema, type Job } from '../job/index.ts';
 import { idSchema, kindSchema } from '../kinds/index.ts';
@@ -13,6 +14,7 @@ import type {
   LogList,
   LogPage,
   Restored,
+  RunListing,
   StoredJob,
   StoredRun,
   StoredShop,
@@ -62,6 +64,13 @@ export const planningCalls = {
     body: partOfJob,
     answers: answering<{ readonly trains: readonly LeadWay[]; readonly bent: BendAnswer }>(shapes.leadsShape),
     refusals: [404, 422, 503],
+  }),
+  toBuy: call(PLACES.toBuy, {
+    summary:
+      'The fewest cutters to buy so that every gear on the bench can be cut, with what those of the shop serve. Tolerance: flank error put up with beyond the ranges, µm.',
+    query: z.object({ tolerance: z.coerce.number().min(0).max(10_000).default(0) }),
+    answers: answering<Shopping>(shapes.toBuyShape),
+    refusals: [422, 503],
   }),
   readShop: call(PLACES.readShop, {
     summary: 'The shop’s equipment with its revision.',
@@ -168,8 +177,8 @@ export const runCalls = {
     refusals: [404, 409, 422],
   }),
   runsOf: call(PLACES.runsOf, {
-    summary: 'The runs of a job, newest first.',
-    answers: answering<{ readonly runs: readonly StoredRun[] }>(shapes.storedRunsShape),
+    summary: 'The runs of a job, newest first, each without its cuts.',
+    answers: answering<{ readonly runs: readonly RunListing[] }>(shapes.runsShape),
     refusals: [404],
   }),
   readRun: call(PLACES.readRun, {

@@ -11,6 +11,7 @@ export type {
   Problem,
   Restored,
   StoredJob,
+  RunListing,
   StoredRun,
   StoredShop,
   UnreadRun,

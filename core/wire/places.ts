@@ -8,6 +8,7 @@ export const PLACES = {
   plan: { method: 'post', path: '/plan' },
   ways: { method: 'post', path: '/ways' },
   leads: { method: 'post', path: '/leads' },
+  toBuy: { method: 'get', path: '/to-buy' },
   readShop: { method: 'get', path: '/shop' },
   saveShop: { method: 'put', path: '/shop' },
   listJobs: { method: 'get', path: '/jobs' },

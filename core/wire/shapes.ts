@@ -27,6 +27,23 @@ const nowLine = z
 
 export const storedShopShape = z.strictObject({ revision: z.int(), equipment: equipmentSchema });
 
+const named = { name: z.string() };
+export const toBuyShape = z.strictObject({
+  buy: z.array(
+    z.strictObject({
+      pitch: z.string(),
+      angleDeg: z.string(),
+      inch: z.string(),
+      metric: z.string(),
+      from: z.int(),
+      to: z.int().nullable(),
+      serves: z.array(z.strictObject({ ...named, teeth: z.int(), error: z.number() })),
+    }),
+  ),
+  served: z.array(z.strictObject({ ...named, by: z.string() })),
+  toGrind: z.array(z.strictObject({ ...named, teeth: z.int() })),
+});
+
 export const storedJobShape = z.strictObject({
   job: jobSchema,
   revision: z.int(),
@@ -82,7 +99,25 @@ export const storedRunShape = z.strictObject({
   startedAt: time,
   updatedAt: time,
 });
-export const storedRunsShape = z.strictObject({ runs: z.array(storedRunShape) });
+export const runsShape = z.strictObject({
+  runs: z.array(
+    z.strictObject({
+      run: z.strictObject({
+        id: z.string(),
+        jobId: z.string(),
+        partId: z.string(),
+        jobRevision: z.int(),
+        piece: z.looseObject({ kind: z.string(), name: z.string() }),
+        divisions: z.int(),
+        deepens: z.strictObject({ runId: z.string(), by: z.number() }).nullable(),
+        rounds: z.array(z.strictObject({ name: z.string(), depthMm: z.number().nullable() })),
+      }),
+      summary: runSummary,
+      startedAt: time,
+      updatedAt: time,
+    }),
+  ),
+});
 
 export const eventsShape = z.strictObject({ events: z.array(runEventSchema), arrival: z.int() });
 export const appendedShape = z.strictObject({ summary: runSummary, arrival: z.int() });

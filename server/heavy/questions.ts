@@ -1,3 +1,4 @@
+import type { Shopping } from '../../core/cutter/index.ts';
 import { aimFrom, rankMethods, searchMethodsInSteps, standingFor } from '../../core/dividing/index.ts';
 import type { Issue, Result } from '../../core/findings/index.ts';
 import { recordOf, type MeasuredRecord } from '../../core/inspect/index.ts';
@@ -16,10 +17,11 @@ import {
 } from '../../core/plan/index.ts';
 import type { Restored } from '../../core/wire/index.ts';
 import { freezeRun, type Run } from '../../core/run/index.ts';
-import type { Equipment, Head } from '../../core/shop/index.ts';
+import type { Equipment, FormCutter, Head } from '../../core/shop/index.ts';
 import { copyStore } from '../keeping/index.ts';
 import { notFound } from '../problems.ts';
 import { restoreBackup, writeBackup } from '../whole/index.ts';
+import { cuttersToBuy } from './toBuy.ts';
 
 /* What is worked out beside the server's own thread: plain data in, plain data out. */
 
@@ -55,13 +57,18 @@ export interface Asking {
   readonly record: readonly [OfPart, MeasuredRecord | null];
   /** A copy of the store, by the file it is written in. */
   readonly copy: readonly [{ readonly store: string; readonly what: string }, string];
+  /** What the bench wants of cutters. */
+  readonly toBuy: readonly [
+    { readonly store: string; readonly owned: readonly FormCutter[]; readonly tolerance: number },
+    Shopping,
+  ];
   /** The whole workshop into a file; and back from one. */
   readonly backup: readonly [{ readonly store: string; readonly file: string; readonly at: string }, null];
   readonly restore: readonly [{ readonly store: string; readonly file: string }, Restored];
 }
 export type Work = keyof Asking;
 /** What is done with files, not with a job. */
-export type FileWork = 'copy' | 'backup' | 'restore';
+export type FileWork = 'copy' | 'toBuy' | 'backup' | 'restore';
 export type JobWork = Exclude<Work, FileWork>;
 export type Asked<W extends Work> = Asking[W][0];
 export type Found<W extends Work> = Asking[W][1];
@@ -146,6 +153,7 @@ const ANSWERS: { readonly [W in JobWork]: (asked: Asked<W>) => Iterable<Found<W>
 
 const FILES: { readonly [W in FileWork]: (asked: Asked<W>) => Found<W> | Promise<Found<W>> } = {
   copy: ({ store, what }) => copyStore(store, what),
+  toBuy: ({ store, owned, tolerance }) => cuttersToBuy(store, owned, tolerance),
   backup: ({ store, file, at }) => {
     writeBackup(store, file, at);
     return null;

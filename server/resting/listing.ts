@@ -43,7 +43,7 @@ export function listedFields(
 }
 
 /** Raised whenever what rests beside a run changes its shape: older rows are written anew at start. */
-export const RUN_LISTED = 1;
+export const RUN_LISTED = 2;
 
 export type RestingRun = Pick<
   RunRow,

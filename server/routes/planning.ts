@@ -15,6 +15,7 @@ export const planningRoutes = (shop: ShopService, desk: Desk): Route[] => [
   answerText(calls.leads, ({ body: { job, partId, equipment = STOCK_EQUIPMENT } }, gone) =>
     desk.ask('leads', { job: jobFrom(job), partId, equipment }, gone),
   ),
+  answerText(calls.toBuy, async ({ query }, gone) => JSON.stringify(await shop.toBuy(query.tolerance, gone))),
   answer(calls.readShop, () => shop.read()),
   answer(calls.saveShop, ({ body }) => shop.save(body.revision, body.equipment)),
 ];

@@ -13,8 +13,9 @@ import {
   type RunEvent,
   type RunSummary,
   type RunTally,
+  type RunDigest,
 } from '../../core/run/index.ts';
-import type { Appended, EventsPage, StoredRun } from '../../core/wire/index.ts';
+import type { Appended, EventsPage, RunListing, StoredRun } from '../../core/wire/index.ts';
 import { JobRow, RunEventRow, RunRow } from '../entities/index.ts';
 import { canonical } from '../canonical.ts';
 import type { Desk } from '../heavy/index.ts';
@@ -114,19 +115,19 @@ export class RunService {
     return this.present(row);
   }
 
-  async listOf(jobId: string): Promise<StoredRun[]> {
-    await this.jobs.read(jobId);
-    const rows = await this.store.em
-      .fork()
-      .find(RunRow, { jobId }, { orderBy: { startedAt: 'desc', id: 'asc' } });
-    // one that cannot be read takes none of the others down
-    return rows.flatMap((row) => {
-      try {
-        return [this.present(row)];
-      } catch {
-        return [];
-      }
-    });
+  /** By what rests beside them; one that cannot be read takes none of the others down. */
+  async listOf(jobId: string): Promise<RunListing[]> {
+    const em = this.store.em.fork();
+    if ((await em.count(JobRow, { id: jobId })) === 0) throw notFound('job', jobId);
+    const rows = await em.find(
+      RunRow,
+      { jobId },
+      {
+        orderBy: { startedAt: 'desc', id: 'asc' },
+        fields: ['id', 'jobId', 'partId', 'summary', 'digest', 'startedAt', 'updatedAt'],
+      },
+    );
+    return rows.flatMap((row) => listed(row) ?? []);
   }
 
   async read(id: string): Promise<StoredRun> {
@@ -212,6 +213,17 @@ export class RunService {
       updatedAt: row.updatedAt,
     };
   }
+}
+
+/** A run as its job's card lists it; null for one that could not be read when it was written down. */
+function listed(
+  row: Pick<RunRow, 'id' | 'jobId' | 'partId' | 'summary' | 'digest' | 'startedAt' | 'updatedAt'>,
+): RunListing | null {
+  if (row.digest === '') return null;
+  const { id, jobId, partId, startedAt, updatedAt } = row;
+  const { jobRevision = 0, piece, divisions, deepens, rounds } = JSON.parse(row.digest) as RunDigest;
+  const run = { id, jobId, partId, jobRevision, piece, divisions, deepens, rounds };
+  return { run, summary: JSON.parse(row.summary) as RunSummary, startedAt, updatedAt };
 }
 
 /** @throws Refused 422 where it cannot be read */

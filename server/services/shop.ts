@@ -1,9 +1,10 @@
+import type { Shopping } from '../../core/cutter/index.ts';
 import { shopToToday, equipmentSchema, STOCK_EQUIPMENT, type Equipment } from '../../core/shop/index.ts';
 import type { StoredShop } from '../../core/wire/index.ts';
 import { ShopRow } from '../entities/index.ts';
 import { canonical } from '../canonical.ts';
 import { Refused, unreadable, whyUnread } from '../problems.ts';
-import type { HeadStands } from '../heavy/index.ts';
+import type { Desk, HeadStands } from '../heavy/index.ts';
 import type { Store } from '../store.ts';
 
 function sameShop(document: string, equipment: Equipment): boolean {
@@ -14,8 +15,19 @@ function sameShop(document: string, equipment: Equipment): boolean {
 /** The shop's equipment. A shop that has listed none yet has the stock sets. */
 export class ShopService {
   private readonly store: Store;
-  constructor(store: Store) {
+  private readonly file: string;
+  private readonly desk: Desk;
+  /** @param file the store is in */
+  constructor(store: Store, file: string, desk: Desk) {
     this.store = store;
+    this.file = file;
+    this.desk = desk;
+  }
+
+  /** What the bench wants of cutters. @param tolerance flank error put up with beyond the ranges, µm */
+  async toBuy(tolerance: number, gone: AbortSignal): Promise<Shopping> {
+    const { equipment } = await this.read();
+    return this.desk.ask('toBuy', { store: this.file, owned: equipment.cutters, tolerance }, gone);
   }
 
   async read(): Promise<StoredShop> {

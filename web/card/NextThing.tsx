@@ -15,7 +15,7 @@ import type { Equipment } from '../../core/shop/index.ts';
 import type { StationId } from '../../core/station/index.ts';
 import { lengthText, plural } from '../../core/units/index.ts';
 import { sayIssue } from '../../core/messages/index.ts';
-import type { StoredRun } from '../../core/wire/index.ts';
+import type { RunListing } from '../../core/wire/index.ts';
 import { useKeys } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
 import { useRunsOf } from '../state/index.ts';
@@ -37,7 +37,7 @@ interface NextThingProps {
 function sinkOf(
   part: PartPlan,
   { id }: AnyStationPlan,
-  runs: readonly StoredRun[],
+  runs: readonly RunListing[],
 ): (Sink & { readonly done: boolean }) | null {
   const verdict = id === 'inspect' ? stationOf(part, 'inspect')?.detail.verdict : null;
   if (!verdict?.agreed || verdict.thick <= verdict.tolerance) return null;

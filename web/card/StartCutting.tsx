@@ -7,7 +7,7 @@ import { withRunBegun, type Job } from '../../core/job/index.ts';
 import { beforeCutting, settleOpen, stationOf, type Cutting, type PartPlan } from '../../core/plan/index.ts';
 import { leftToPrepare, type Piece } from '../../core/run/index.ts';
 import { lengthText, plural } from '../../core/units/index.ts';
-import type { StoredRun } from '../../core/wire/index.ts';
+import type { RunListing } from '../../core/wire/index.ts';
 import { EitherField } from '../fields/index.ts';
 import { Notice } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
@@ -16,7 +16,7 @@ import { api, keys, newId, queryClient } from '../state/index.ts';
 import { StartDoubts, ticksFor } from './StartDoubts.tsx';
 
 export interface Sink {
-  readonly run: StoredRun['run'];
+  readonly run: RunListing['run'];
   readonly by: number;
 }
 
@@ -25,7 +25,7 @@ interface StartCuttingProps {
   readonly part: PartPlan;
   readonly cutting: Cutting;
   /** The run to go on with under today's plan; null to begin afresh. */
-  readonly going: StoredRun | null;
+  readonly going: RunListing | null;
   /** The run whose gear measured thick, to be sunk by so much, mm; null to cut what the card says. */
   readonly sink: Sink | null;
   /** Runs there are of this part already. */

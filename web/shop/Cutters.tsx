@@ -113,7 +113,7 @@ export function Cutters({ equipment, edit, remove }: ShopProps) {
         />
       )}
       <aside className="shop-drawing is-kept on-dye">
-        <ToBuy owned={cutters} />
+        <ToBuy />
       </aside>
     </div>
   );

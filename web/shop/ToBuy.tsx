@@ -1,45 +1,25 @@
-import { useQueries } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Input } from 'antd';
-import { useId, useMemo, useState } from 'react';
-import { fewestCutters, rangeText, type PlannedGear } from '../../core/cutter/index.ts';
-import type { Job } from '../../core/job/index.ts';
-import { cutterNeedOf } from '../../core/plan/index.ts';
-import type { FormCutter } from '../../core/shop/index.ts';
+import { useId, useState } from 'react';
+import { rangeText } from '../../core/cutter/index.ts';
 import { plural } from '../../core/units/index.ts';
-import type { StoredJob } from '../../core/wire/index.ts';
-import { api, keys, useEveryJob } from '../state/index.ts';
-
-/** Every gear on the bench that a form cutter has to cut. */
-function gearsOf(jobs: readonly Job[]): readonly PlannedGear[] {
-  return jobs.flatMap((job) =>
-    job.parts.flatMap((part) => {
-      const need = cutterNeedOf(part, job.units);
-      return need ? [{ name: part.name ? `${job.name}, ${part.name}` : job.name, need }] : [];
-    }),
-  );
-}
-
-/** The jobs that have come so far; the same list while none of them changes. */
-const jobsIn = (stored: readonly { readonly data: StoredJob | undefined }[]): readonly Job[] =>
-  stored.flatMap(({ data }) => (data ? [data.job] : []));
+import { api, keys, useShop } from '../state/index.ts';
 
 /** The fewest cutters to buy so that every gear on the bench can be cut. */
-export function ToBuy({ owned }: { readonly owned: readonly FormCutter[] }) {
+export function ToBuy() {
   const id = useId();
   const [typed, setTyped] = useState('0');
-  const listed = useEveryJob();
-  const jobs = useQueries({
-    queries: (listed.data ?? []).map((job) => ({
-      queryKey: keys.job(job.id),
-      queryFn: () => api.readJob(job.id),
-    })),
-    combine: jobsIn,
-  });
+  const { data: shop } = useShop();
   const tolerance = /^\d{1,4}(\.\d+)?$/.test(typed.trim()) ? Number(typed) : null;
-  const shopping = useMemo(
-    () => fewestCutters(gearsOf(jobs), owned, tolerance ?? 0),
-    [jobs, owned, tolerance],
-  );
+  const asked = tolerance ?? 0;
+  const { data: shopping, error } = useQuery({
+    queryKey: keys.toBuy(shop?.revision ?? 0, asked),
+    queryFn: () => api.toBuy(asked),
+    placeholderData: keepPreviousData,
+    refetchOnMount: 'always',
+  });
+  if (error) return <p className="scribe-say">{error.message}</p>;
+  if (!shopping) return <p className="scribe-say">The bench is being gone through…</p>;
   const { buy, served, toGrind } = shopping;
   return (
     <section className="to-buy" aria-label="To buy for the jobs on the bench">

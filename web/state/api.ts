@@ -8,8 +8,6 @@ import {
   type AnswerOf,
   type Asked,
   type Calls,
-  type JobListing,
-  type JobsPage,
   type LogEntry,
   type LogList,
   type PictureBody,
@@ -89,17 +87,6 @@ async function ask<Called extends Name>(
 
 export const api = {
   listJobs: (query: Asked<Calls['listJobs']>['query']) => ask('listJobs', { query }),
-  /** Every job on the bench, page after page. */
-  everyJob: async (): Promise<readonly JobListing[]> => {
-    const jobs: JobListing[] = [];
-    let after: string | null = null;
-    do {
-      const page: JobsPage = await ask('listJobs', { query: { limit: 200, ...(after ? { after } : {}) } });
-      jobs.push(...page.jobs);
-      after = page.next;
-    } while (after !== null);
-    return jobs;
-  },
   lastJob: (kind: Kind) => ask('lastJob', { query: { kind } }).then(({ job }) => job),
   readJob: (id: string) => ask('readJob', { params: { id } }),
   saveJob: (revision: number, job: Job) =>
@@ -111,6 +98,7 @@ export const api = {
   importJob: (text: string) => ask('importJob', { body: text }),
   exportAddress: (id: string) => addressOf(PLACES.exportJob, { params: { id } }),
   restoreKept: (id: string) => ask('restoreKept', { params: { id } }),
+  toBuy: (tolerance: number) => ask('toBuy', { query: { tolerance } }),
   readShop: () => ask('readShop', {}),
   saveShop: (revision: number, equipment: Equipment) => ask('saveShop', { body: { revision, equipment } }),
   startRun: (jobId: string, start: Asked<Calls['startRun']>['body']) =>

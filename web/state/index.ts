@@ -5,7 +5,6 @@ export { letInPass } from './letIn.ts';
 export { newId } from './newId.ts';
 export { usePreferences } from './preferences.ts';
 export {
-  useEveryJob,
   useJob,
   useJobs,
   useLog,

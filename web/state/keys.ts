@@ -1,7 +1,8 @@
 /** Names of what the query layer holds. */
 export const keys = {
   jobs: (filter: object) => ['jobs', 'pages', filter] as const,
-  everyJob: ['jobs', 'all'] as const,
+  /** Anew for another shop. */
+  toBuy: (revision: number, tolerance: number) => ['jobs', 'to-buy', revision, tolerance] as const,
   job: (id: string) => ['job', id] as const,
   shop: ['shop'] as const,
   runsOf: (jobId: string) => ['runs-of', jobId] as const,

@@ -17,9 +17,6 @@ export const useJobs = (filter: JobFilter) =>
     placeholderData: keepPreviousData,
     refetchOnMount: 'always',
   });
-/** Every job on the bench. */
-export const useEveryJob = () =>
-  useQuery({ queryKey: keys.everyJob, queryFn: api.everyJob, refetchOnMount: 'always' });
 /** What was changed here and is not stored yet must not be overwritten by what the server still has. */
 export const useShop = () =>
   useQuery({
@@ -35,8 +32,14 @@ export const useRunsOf = (jobId: string, enabled: boolean) =>
     enabled,
     refetchOnMount: 'always',
   });
-export const useRun = (id: string) =>
-  useQuery({ queryKey: keys.run(id), queryFn: () => api.readRun(id), staleTime: Infinity });
+/** @param id null where no run is asked for */
+export const useRun = (id: string | null) =>
+  useQuery({
+    queryKey: keys.run(id ?? ''),
+    queryFn: () => api.readRun(id!),
+    enabled: id !== null,
+    staleTime: Infinity,
+  });
 /** What runs are looked for by; left out: any. */
 export type LogFilter = Omit<Asked<Calls['listLog']>['query'], 'after' | 'limit'>;
 

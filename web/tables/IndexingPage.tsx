@@ -20,7 +20,7 @@ import { placeOnCircle } from '../../core/spacing/index.ts';
 import { decimalText, dmsText, exact } from '../../core/units/index.ts';
 import { keptDraft } from '../edits/index.ts';
 import { Notice, saveTable, Shell, useTitle } from '../frame/index.ts';
-import { api, keys, useRunsOf, useShop } from '../state/index.ts';
+import { api, keys, useRun, useRunsOf, useShop } from '../state/index.ts';
 import './tables.css';
 
 /** Columns of figures: the space, the turns, and the readout’s. */
@@ -161,11 +161,12 @@ interface Cuts {
 
 function useCuts(jobId: string, partId: string, stored: boolean): Cuts {
   const runs = useRunsOf(jobId, stored);
-  const newest = runs.data?.find(({ run }) => run.partId === partId)?.run;
+  const { id } = runs.data?.find(({ run }) => run.partId === partId)?.run ?? {};
+  const newest = useRun(id ?? null).data?.run;
   const page = useQuery({
-    queryKey: ['events', newest?.id],
-    queryFn: () => api.readEvents(newest!.id, 0),
-    enabled: newest !== undefined,
+    queryKey: ['events', id],
+    queryFn: () => api.readEvents(id!, 0),
+    enabled: id !== undefined,
     refetchOnMount: 'always',
   });
   return useMemo(() => {

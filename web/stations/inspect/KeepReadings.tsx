@@ -4,7 +4,7 @@ import { Button, Select } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { recordOf } from '../../../core/inspect/index.ts';
-import type { StoredRun } from '../../../core/wire/index.ts';
+import type { RunListing } from '../../../core/wire/index.ts';
 import { dayText } from '../../frame/index.ts';
 import { writeInRun } from '../../runLog/index.ts';
 import { keys, useLogPage, useRunsOf } from '../../state/index.ts';
@@ -36,7 +36,7 @@ export function KeepReadings({ station, job, part, units }: StationProps<'inspec
   );
 }
 
-const pieceText = ({ run, startedAt, summary }: StoredRun): string =>
+const pieceText = ({ run, startedAt, summary }: RunListing): string =>
   [
     run.piece.kind === 'proof' ? 'proof piece' : '',
     run.piece.name,

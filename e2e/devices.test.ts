@@ -11,7 +11,7 @@ interface Told {
 let workshop: Workshop;
 let browser: Browser;
 beforeAll(async () => {
-  [workshop, browser] = await Promise.all([Workshop.open('demo', '0.0.0.0'), openBrowser()]);
+  [workshop, browser] = await Promise.all([Workshop.open('demo', { host: '0.0.0.0' }), openBrowser()]);
 });
 afterAll(async () => {
   await browser.close();

@@ -22,11 +22,12 @@ const ARGS = [
 ];
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
-export function openBrowser(): Promise<Browser> {
+/** @param more arguments of the browser */
+export function openBrowser(...more: readonly string[]): Promise<Browser> {
   const executablePath = process.env['BROWSER_PATH'] ?? '/usr/bin/chromium';
   return launch({
     executablePath,
-    args: ARGS,
+    args: [...ARGS, ...more],
     // a busy machine takes its time to bring a browser up
     timeout: 120_000,
     userDataDir: mkdtempSync(path.join(scratchFolder(), 'vuelta-browser-')),

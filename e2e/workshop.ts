@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { request } from 'node:https';
 import { createServer, type AddressInfo } from 'node:net';
 import path from 'node:path';
 import { scratchFolder } from '../server/scratch.ts';
@@ -14,32 +15,66 @@ async function choosePort(): Promise<number> {
   return port;
 }
 
+interface Opened {
+  readonly kind: 'empty' | 'demo';
+  /** Other devices reach it too where that is `0.0.0.0`. */
+  readonly host?: string;
+  readonly certificate?: { readonly cert: string; readonly key: string } | null;
+}
+
+/** Asks a server whose certificate nobody but itself vouches for. */
+function askSecurely<T>({ url, method, body, cert }: Secure): Promise<T> {
+  return new Promise((resolve, reject) => {
+    const headers = { 'content-type': 'application/json' };
+    const asked = request(url, { method, headers, ca: readFileSync(cert) }, (response) => {
+      let text = '';
+      response.setEncoding('utf8').on('data', (chunk: string) => (text += chunk));
+      response.on('end', () =>
+        (response.statusCode ?? 500) < 300 ? resolve(JSON.parse(text) as T) : reject(new Error(text)),
+      );
+    });
+    asked.on('error', reject).end(method === 'GET' ? undefined : JSON.stringify(body ?? {}));
+  });
+}
+interface Secure {
+  readonly url: string;
+  readonly method: string;
+  readonly body: object | undefined;
+  readonly cert: string;
+}
+
 /** The built server as an owner runs it, on a store of its own, to be killed and started again. */
 export class Workshop {
   private readonly host: string;
   readonly folder: string;
   private readonly port: number;
   private readonly demo: boolean;
+  private readonly certificate: { readonly cert: string; readonly key: string } | null;
   private server: ChildProcess | null = null;
 
-  private constructor(folder: string, port: number, demo: boolean, host: string) {
+  private constructor(folder: string, port: number, { kind, host, certificate }: Required<Opened>) {
     this.host = host;
+    this.certificate = certificate;
     this.folder = folder;
     this.port = port;
-    this.demo = demo;
+    this.demo = kind === 'demo';
   }
 
-  /** @param host other devices reach it too where that is `0.0.0.0` */
-  static async open(kind: 'empty' | 'demo', host = process.env['HOST'] ?? '127.0.0.1'): Promise<Workshop> {
+  static async open(kind: 'empty' | 'demo', rest: Omit<Opened, 'kind'> = {}): Promise<Workshop> {
     // never an owner's own store: always a fresh folder, inside VUELTA_DATA when that is set
     const folder = mkdtempSync(path.join(process.env['VUELTA_DATA'] ?? scratchFolder(), 'vuelta-journey-'));
-    const workshop = new Workshop(folder, await choosePort(), kind === 'demo', host);
+    const workshop = new Workshop(folder, await choosePort(), {
+      kind,
+      host: process.env['HOST'] ?? '127.0.0.1',
+      certificate: null,
+      ...rest,
+    });
     await workshop.start();
     return workshop;
   }
 
   get address(): string {
-    return `http://${this.host === '0.0.0.0' ? '127.0.0.1' : this.host}:${this.port}`;
+    return `${this.certificate ? 'https' : 'http'}://${this.host === '0.0.0.0' ? '127.0.0.1' : this.host}:${this.port}`;
   }
 
   async start(): Promise<void> {
@@ -50,6 +85,7 @@ export class Workshop {
         HOST: this.host,
         VUELTA_DATA: this.folder,
         LOG_LEVEL: 'error',
+        ...(this.certificate && { VUELTA_CERT: this.certificate.cert, VUELTA_KEY: this.certificate.key }),
       },
       stdio: ['ignore', 'pipe', 'inherit'],
     });
@@ -62,7 +98,9 @@ export class Workshop {
 
   /** Asks the server as another screen would. @throws what it says, when it refuses */
   async ask<T>(method: string, address: string, body?: object): Promise<T> {
-    const response = await fetch(`${this.address}/api${address}`, {
+    const url = `${this.address}/api${address}`;
+    if (this.certificate) return askSecurely<T>({ url, method, body, cert: this.certificate.cert });
+    const response = await fetch(url, {
       method,
       ...(method === 'GET'
         ? {}

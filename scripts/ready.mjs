@@ -8,6 +8,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSy
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { compress } from './compress.mjs';
+import { offlinePage } from './offline.mjs';
 
 export const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
 const stamps = path.join(root, 'node_modules', '.vuelta');
@@ -75,6 +76,7 @@ export function build() {
     'vite.config.ts',
     'index.html',
     'scripts/compress.mjs',
+    'scripts/offline.mjs',
     'tsconfig.base.json',
     'tsconfig.build.json',
   ].map((name) => path.join(root, name));
@@ -82,6 +84,7 @@ export function build() {
     console.log('Building…');
     run(process.execPath, [bin('typescript/bin/tsc'), '-p', 'tsconfig.build.json']);
     run(process.execPath, [bin('vite/bin/vite.js'), 'build', '--logLevel', 'warn']);
+    offlinePage(path.join(root, 'web/offline/sw.js'), path.join(root, 'dist/web'));
     compress(path.join(root, 'dist/web'));
   });
 }

@@ -1,9 +1,10 @@
+import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { foldRun, type Run } from '../../core/run/index.ts';
 import { Notice, useTitle } from '../frame/index.ts';
-import { useRun } from '../state/index.ts';
+import { AwayError, keptRuns, useRun } from '../state/index.ts';
 import { Mill } from './Mill.tsx';
 import { createRunLog, keepInTouch } from '../runLog/index.ts';
 import './mill.css';
@@ -16,11 +17,18 @@ import './millTodo.css';
 export function MillPage() {
   const { runId = '' } = useParams();
   const stored = useRun(runId);
-  useTitle(stored.data ? `At the mill: ${stored.data.run.jobName}` : 'At the mill');
-  if (stored.data) return <MillOf key={runId} run={stored.data.run} />;
+  // away when the page was opened: the run as this browser knows it
+  const kept = useQuery({
+    queryKey: ['kept-run', runId],
+    queryFn: () => keptRuns().read(runId),
+    enabled: stored.error instanceof AwayError,
+  });
+  const run = stored.data?.run ?? kept.data?.run;
+  useTitle(run ? `At the mill: ${run.jobName}` : 'At the mill');
+  if (run) return <MillOf key={runId} run={run} />;
   return (
     <main className="mill on-dye mill-wait">
-      {stored.isError ? (
+      {stored.isError && !kept.isLoading ? (
         <Notice
           tone="wrong"
           actions={

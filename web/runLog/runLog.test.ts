@@ -5,6 +5,7 @@ import { drawnSpurJob } from '../../core/job/index.ts';
 import { plan } from '../../core/plan/index.ts';
 import { foldRun, freezeRun, type RunEvent } from '../../core/run/index.ts';
 import { STOCK_EQUIPMENT } from '../../core/shop/index.ts';
+import type { KeptRun, RunKeep } from '../state/index.ts';
 
 /** As much of a browser as a run's log needs. */
 class Drawer {
@@ -95,8 +96,18 @@ beforeEach(() => {
   jest.spyOn(performance, 'now').mockImplementation(() => (clock += 5000));
 });
 
-const open = async () => {
-  const log = createRunLog(run);
+/** What a browser keeps of runs, as text and apart from what the page goes on with. */
+class Keep implements RunKeep {
+  private readonly texts = new Map<string, string>();
+  read = async (runId: string) => {
+    const text = this.texts.get(runId);
+    return Promise.resolve(text === undefined ? null : (JSON.parse(text) as KeptRun));
+  };
+  write = async (kept: KeptRun) => Promise.resolve(void this.texts.set(kept.run.id, JSON.stringify(kept)));
+}
+
+const open = async (keep?: RunKeep) => {
+  const log = createRunLog(run, keep);
   await log.getState().exchange();
   return log;
 };
@@ -149,52 +160,106 @@ describe('the log of a run on a page', () => {
     expect(aside.filter((key) => key.startsWith('vuelta.refused.'))).toHaveLength(1);
   });
 
-  test('whatever becomes of the requests, with reloads between: every count once, none more (seed 311)', async () => {
-    const step = fc.oneof(
-      { arbitrary: fc.constant('cut' as const), weight: 6 },
-      {
-        arbitrary: fc.constantFrom('back' as const, 'note' as const, 'settle' as const, 'reload' as const),
-        weight: 4,
-      },
-    );
-    await fc.assert(
-      fc.asyncProperty(
-        fc.array(step, { maxLength: 30 }),
-        fc.array(fc.constantFrom(...FATES), { maxLength: 80 }),
-        async (steps, fates) => {
-          drawer.clear();
-          server = new Server();
-          let log = await open();
-          server.fates = [...fates];
-          let made = 0;
-          let wanted = 0;
-          for (const what of steps) {
-            // a page that has not heard the server yet shows no button to press
-            if (!log.getState().loaded) await log.getState().exchange();
-            if (!log.getState().loaded && what !== 'reload') continue;
-            const { takeBack, next } = stateOf(log);
-            if (what === 'cut' && cut(log)) [made, wanted] = [made + 1, wanted + 1];
-            if (what === 'note') {
-              log.getState().act({ kind: 'note', round: 1, index: next?.index ?? 1, text: 'Chips' });
-              made += 1;
-            }
-            if (what === 'back' && takeBack.length > 0) {
-              log.getState().act({ kind: 'take-back', ids: [...takeBack] });
-              [made, wanted] = [made + 1, wanted - 1];
-            }
-            if (what === 'settle') await log.getState().exchange();
-            if (what === 'reload') log = await open();
-          }
-          server.fates = [];
-          await log.getState().exchange();
-          await log.getState().exchange();
-          expect(log.getState().waiting).toBe(0);
-          expect(server.events).toHaveLength(made);
-          expect(foldRun(run, server.events)).toMatchObject({ done: wanted, doubts: [] });
-          expect(stateOf(log)).toEqual(foldRun(run, server.events));
-        },
-      ),
-      { seed: 311, numRuns: 120 },
-    );
+  test('opened while the server is away, it stands where this browser saw it last, and the outbox on it', async () => {
+    const keep = new Keep();
+    const log = await open(keep);
+    cut(log);
+    await log.getState().exchange();
+    // what another screen has counted since is kept as well
+    const [mine] = server.events as [RunEvent];
+    server.events.push({
+      ...mine,
+      ...{ id: 'theirs', device: 'other', deviceSeq: 1, lastSeen: { [mine.device]: mine.deviceSeq } },
+      ...{ kind: 'done', round: 1, index: 2 },
+    } as RunEvent);
+    await log.getState().exchange();
+    server.fates = ['unheard', 'unheard', 'unheard', 'unheard'];
+    cut(log);
+    const again = await open(keep);
+    expect(again.getState()).toMatchObject({ loaded: true, link: 'away', waiting: 1 });
+    expect(stateOf(again)).toMatchObject({ done: 3, doubts: [] });
+    // without a kept one nothing may be counted: the count could be behind
+    server.fates = ['unheard'];
+    expect((await open()).getState().loaded).toBe(false);
+    // a server that answers is the one to be believed
+    server.fates = ['unknown device'];
+    expect((await open(keep)).getState().loaded).toBe(false);
   });
+
+  test('the outbox lets go of a count only when it is kept besides', async () => {
+    const keep = new Keep();
+    const log = await open(keep);
+    const boxed: number[] = [];
+    const inOutbox = () =>
+      Array.from({ length: drawer.length }, (_, i) => drawer.key(i)!).filter((key) =>
+        key.startsWith('vuelta.outbox.r.'),
+      ).length;
+    const writing = keep.write;
+    keep.write = (kept) => {
+      boxed.push(inOutbox());
+      return writing(kept);
+    };
+    cut(log);
+    await log.getState().exchange();
+    expect([boxed[0], inOutbox()]).toEqual([1, 0]);
+    expect((await keep.read('r'))!.events).toHaveLength(1);
+  });
+
+  test.each([
+    ['nothing kept', () => undefined],
+    ['kept in this browser', () => new Keep()],
+  ])(
+    'whatever becomes of the requests, with reloads between: every count once, none more, %s (seed 311)',
+    async (_, keeping) => {
+      const step = fc.oneof(
+        { arbitrary: fc.constant('cut' as const), weight: 6 },
+        {
+          arbitrary: fc.constantFrom('back' as const, 'note' as const, 'settle' as const, 'reload' as const),
+          weight: 4,
+        },
+      );
+      await fc.assert(
+        fc.asyncProperty(
+          fc.array(step, { maxLength: 30 }),
+          fc.array(fc.constantFrom(...FATES), { maxLength: 80 }),
+          async (steps, fates) => {
+            drawer.clear();
+            server = new Server();
+            const keep = keeping();
+            let log = await open(keep);
+            server.fates = [...fates];
+            let made = 0;
+            let wanted = 0;
+            for (const what of steps) {
+              // a page that has not heard the server yet shows no button to press
+              if (!log.getState().loaded) await log.getState().exchange();
+              if (!log.getState().loaded && what !== 'reload') continue;
+              const { takeBack, next } = stateOf(log);
+              if (what === 'cut' && cut(log)) [made, wanted] = [made + 1, wanted + 1];
+              if (what === 'note') {
+                log.getState().act({ kind: 'note', round: 1, index: next?.index ?? 1, text: 'Chips' });
+                made += 1;
+              }
+              if (what === 'back' && takeBack.length > 0) {
+                log.getState().act({ kind: 'take-back', ids: [...takeBack] });
+                [made, wanted] = [made + 1, wanted - 1];
+              }
+              if (what === 'settle') await log.getState().exchange();
+              if (what === 'reload') log = await open(keep);
+              // what the screen says is what was counted, whoever it has heard
+              if (log.getState().loaded) expect(stateOf(log).done).toBe(wanted);
+            }
+            server.fates = [];
+            await log.getState().exchange();
+            await log.getState().exchange();
+            expect(log.getState().waiting).toBe(0);
+            expect(server.events).toHaveLength(made);
+            expect(foldRun(run, server.events)).toMatchObject({ done: wanted, doubts: [] });
+            expect(stateOf(log)).toEqual(foldRun(run, server.events));
+          },
+        ),
+        { seed: 311, numRuns: 120 },
+      );
+    },
+  );
 });

@@ -1,6 +1,6 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import { lastSeenOf, type Run, type RunAct, type RunEvent } from '../../core/run/index.ts';
-import { api, AwayError, newId, ProblemError } from '../state/index.ts';
+import { api, AwayError, keptRuns, newId, ProblemError, type RunKeep } from '../state/index.ts';
 import { forgetEvents, keepEvent, keptEvents, putAside } from './outbox.ts';
 import { nextEventNumber, type EventNumber } from './screenId.ts';
 
@@ -74,7 +74,7 @@ const refusesEvent = (error: unknown): boolean =>
   error instanceof ProblemError && (error.status === 409 || error.status === 422);
 
 /** The log of one run on this page: the outbox first, then the screen, then the server. */
-export function createRunLog(run: Run): RunLog {
+export function createRunLog(run: Run, keep: RunKeep = keptRuns()): RunLog {
   let arrival = 0;
   const lastPressed = new Map<RunAct['kind'], number>();
   let exchanging: Promise<void> | null = null;
@@ -90,22 +90,38 @@ export function createRunLog(run: Run): RunLog {
       set({ events: get().events.filter(({ id }) => id !== event.id), refused: why });
     };
 
+    /** What the server has confirmed is kept for when it is away, before the outbox lets go of it. */
+    const confirm = async (sent: readonly RunEvent[]) => {
+      merge(sent);
+      await keep.write({ run, events: get().events, arrival });
+      forgetEvents(
+        run.id,
+        sent.map(({ id }) => id),
+      );
+    };
+
+    /** The count as it stood when the server was last there; what was made since is in the outbox. */
+    async function takeKept(): Promise<void> {
+      const kept = await keep.read(run.id);
+      if (!kept || get().loaded) return;
+      arrival = kept.arrival;
+      merge(kept.events);
+      set({ loaded: true });
+    }
+
     async function send(): Promise<void> {
       const waiting = keptEvents(run.id);
       if (waiting.length === 0) return;
       try {
         await api.appendEvents(run.id, waiting);
-        forgetEvents(
-          run.id,
-          waiting.map(({ id }) => id),
-        );
+        await confirm(waiting);
       } catch (error) {
         if (!refusesEvent(error)) throw error;
         // one bad event must not hold up the rest: find it by sending them singly
         for (const event of waiting) {
           try {
             await api.appendEvents(run.id, [event]);
-            forgetEvents(run.id, [event.id]);
+            await confirm([event]);
           } catch (single) {
             if (!refusesEvent(single)) throw single;
             drop(event, (single as Error).message);
@@ -118,10 +134,13 @@ export function createRunLog(run: Run): RunLog {
       try {
         await send();
         const page = await api.readEvents(run.id, arrival);
+        const isNews = page.arrival !== arrival || !get().loaded;
         arrival = page.arrival;
         merge(page.events);
         set({ link: 'ok', loaded: true, trouble: null });
+        if (isNews) await keep.write({ run, events: get().events, arrival });
       } catch (error) {
+        if (!get().loaded && error instanceof AwayError) await takeKept();
         set({ link: 'away', trouble: error instanceof AwayError ? null : (error as Error).message });
       }
       set({ waiting: keptEvents(run.id).length });

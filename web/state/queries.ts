@@ -3,6 +3,7 @@ import type { Asked, Calls } from '../../core/wire/index.ts';
 import { api } from './api.ts';
 import { useShopSave } from './shopSave.ts';
 import { keys } from './keys.ts';
+import { opensWithoutServer } from './keptRuns.ts';
 
 /** What jobs are looked for by; empty: any. */
 export type JobFilter = Omit<Asked<Calls['listJobs']>['query'], 'after' | 'limit'>;
@@ -39,6 +40,8 @@ export const useRun = (id: string | null) =>
     queryFn: () => api.readRun(id!),
     enabled: id !== null,
     staleTime: Infinity,
+    // what this browser kept stands at once
+    ...(opensWithoutServer() ? { retry: false } : {}),
   });
 /** What runs are looked for by; left out: any. */
 export type LogFilter = Omit<Asked<Calls['listLog']>['query'], 'after' | 'limit'>;

@@ -5,6 +5,7 @@ import { STOCK_EQUIPMENT, STOCK_HEADS } from '../core/shop/index.ts';
 import { exact } from '../core/units/index.ts';
 import { benchIdentify } from './identify.ts';
 import { benchLogbook } from './logbook.ts';
+import { benchGrowth } from './growth.ts';
 import { benchLead } from './lead.ts';
 import { benchMethods } from './methods.ts';
 import { compare, report } from './measure.ts';
@@ -150,6 +151,7 @@ told(
 kept = benchIdentify() && kept;
 kept = benchMethods() && kept;
 kept = benchLead() && kept;
+benchGrowth();
 kept = (await benchLogbook()) && kept;
 
 process.exitCode = kept ? 0 : 1;

@@ -129,6 +129,10 @@ describe('runs that rest from earlier versions', () => {
       ...{ clientTime: '2026-11-25T10:00:00Z', kind: 'done', round: 1, index: 1 },
     };
     const says = (change: object) => runEventSchema.safeParse({ ...base, ...change }).success;
+    const seen = (screens: number) => ({
+      lastSeen: Object.fromEntries(Array.from({ length: screens }, (_, i) => [`screen-${i}`, 1])),
+    });
+    expect([says(seen(2000)), says(seen(2001))]).toEqual([true, false]);
     expect(says({})).toBe(true);
     for (const refused of [
       { round: 0 },

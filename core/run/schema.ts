@@ -194,6 +194,9 @@ export const runSchema = z
   .readonly();
 export type Run = z.infer<typeof runSchema>;
 
+/** More than ever come to one run. */
+const MOST_SCREENS = 2000;
+
 const eventBase = {
   /** Made by the page; storing it twice stores it once. */
   id: idSchema,
@@ -205,7 +208,10 @@ const eventBase = {
   /**
    * The last event of each other screen that this one had seen. Order follows from this, never from clocks.
    */
-  lastSeen: z.record(idSchema, z.int().min(1)).readonly(),
+  lastSeen: z
+    .record(idSchema, z.int().min(1))
+    .refine((seen) => Object.keys(seen).length <= MOST_SCREENS, `at most ${MOST_SCREENS} screens`)
+    .readonly(),
   /** ISO 8601, shown to people only. */
   clientTime: z.iso.datetime({ offset: true }),
 };

@@ -1,1 +1,2 @@
+export { keptRuns } from './keptRuns.ts';
 export { createRunLog, keepInTouch, writeInRun, type RunLogState } from './runLog.ts';

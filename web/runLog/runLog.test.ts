@@ -5,7 +5,7 @@ import { drawnSpurJob } from '../../core/job/index.ts';
 import { plan } from '../../core/plan/index.ts';
 import { foldRun, freezeRun, type RunEvent } from '../../core/run/index.ts';
 import { STOCK_EQUIPMENT } from '../../core/shop/index.ts';
-import type { KeptRun, RunKeep } from '../state/index.ts';
+import type { KeptRun, RunKeep } from './keptRuns.ts';
 
 /** As much of a browser as a run's log needs. */
 class Drawer {

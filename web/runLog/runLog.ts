@@ -1,6 +1,7 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import { lastSeenOf, type Run, type RunAct, type RunEvent } from '../../core/run/index.ts';
-import { api, AwayError, keptRuns, newId, ProblemError, type RunKeep } from '../state/index.ts';
+import { api, AwayError, newId, ProblemError } from '../state/index.ts';
+import { keptRuns, type RunKeep } from './keptRuns.ts';
 import { forgetEvents, keepEvent, keptEvents, putAside } from './outbox.ts';
 import { nextEventNumber, type EventNumber } from './screenId.ts';
 

@@ -1,7 +1,7 @@
 export { api, AwayError, ProblemError, whenUnknownDevice } from './api.ts';
 export { ASIDE_PREFIX, DRAFT_PREFIX, forgetKept, keepNow, keepSoon, keptUnder } from './browserKeeps.ts';
 export { keys } from './keys.ts';
-export { keptRuns, opensWithoutServer, type KeptRun, type RunKeep } from './keptRuns.ts';
+export { opensWithoutServer } from './offline.ts';
 export { letInPass } from './letIn.ts';
 export { newId } from './newId.ts';
 export { usePreferences } from './preferences.ts';

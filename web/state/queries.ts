@@ -3,7 +3,7 @@ import type { Asked, Calls } from '../../core/wire/index.ts';
 import { api } from './api.ts';
 import { useShopSave } from './shopSave.ts';
 import { keys } from './keys.ts';
-import { opensWithoutServer } from './keptRuns.ts';
+import { opensWithoutServer } from './offline.ts';
 
 /** What jobs are looked for by; empty: any. */
 export type JobFilter = Omit<Asked<Calls['listJobs']>['query'], 'after' | 'limit'>;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { readRun, runEventSchema, type Run, type RunEvent } from '../../core/run/index.ts';
+import { opensWithoutServer } from '../state/index.ts';
 
 /** A run as this browser last saw it on the server, so that its count stands while that is away. */
 export interface KeptRun {
@@ -47,9 +48,5 @@ const inThisBrowser: RunKeep = {
 };
 
 const nowhere: RunKeep = { read: () => Promise.resolve(null), write: () => Promise.resolve() };
-
-/** Browsers let only a page that came by HTTPS open without its server. */
-export const opensWithoutServer = (): boolean =>
-  globalThis.location?.protocol === 'https:' && 'serviceWorker' in navigator;
 
 export const keptRuns = (): RunKeep => (opensWithoutServer() ? inThisBrowser : nowhere);

@@ -10,11 +10,26 @@ export interface KeptRun {
   readonly arrival: number;
 }
 
+/** What is to be kept of a run. */
+export interface RunNews extends KeptRun {
+  /** Is it all that the server has? A part of it is added only to what is kept already. */
+  readonly whole: boolean;
+}
+
 /** Where runs are kept. */
 export interface RunKeep {
   /** Null where it is not kept, or cannot be read any more. */
   read(runId: string): Promise<KeptRun | null>;
-  write(kept: KeptRun): Promise<void>;
+  /** Adds to what is kept. Where that cannot be written nothing is kept: a count behind would be worse. */
+  write(news: RunNews): Promise<void>;
+}
+
+/** What is kept, with what is new: two pages of one browser may each know more. Null for a mere part. */
+export function joinRuns(kept: KeptRun | null, { run, events, arrival, whole }: RunNews): KeptRun | null {
+  if (!kept) return whole ? { run, events, arrival } : null;
+  const known = new Set(events.map(({ id }) => id));
+  const others = kept.events.filter(({ id }) => !known.has(id));
+  return { run, events: [...others, ...events], arrival: Math.max(kept.arrival, arrival) };
 }
 
 const NAME = 'vuelta-runs';
@@ -34,15 +49,19 @@ const inThisBrowser: RunKeep = {
       return null;
     }
   },
-  write: async (kept) => {
+  write: async (news) => {
+    const place = placeOf(news.run.id);
     try {
       const cache = await caches.open(NAME);
-      const place = placeOf(kept.run.id);
+      // as it was written by this very page or one like it: it is looked at when it is taken up
+      const before = (await (await cache.match(place))?.json()) as KeptRun | undefined;
+      const kept = joinRuns(before ?? null, news);
+      if (!kept) return;
       await cache.put(place, Response.json(kept));
       const others = (await cache.keys()).filter(({ url }) => new URL(url).pathname !== place);
       await Promise.all(others.slice(0, 1 - MOST_RUNS).map((old) => cache.delete(old)));
     } catch {
-      // the count is on the server, and is shown when that answers
+      await caches.delete(NAME).catch(() => false);
     }
   },
 };

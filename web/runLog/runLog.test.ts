@@ -5,7 +5,7 @@ import { drawnSpurJob } from '../../core/job/index.ts';
 import { plan } from '../../core/plan/index.ts';
 import { foldRun, freezeRun, type RunEvent } from '../../core/run/index.ts';
 import { STOCK_EQUIPMENT } from '../../core/shop/index.ts';
-import type { KeptRun, RunKeep } from './keptRuns.ts';
+import type { KeptRun, RunKeep, RunNews } from './keptRuns.ts';
 
 /** As much of a browser as a run's log needs. */
 class Drawer {
@@ -26,6 +26,7 @@ Object.assign(globalThis, {
   window: { addEventListener: () => undefined },
 });
 const { createRunLog } = await import('./index.ts');
+const { joinRuns, keptRuns } = await import('./keptRuns.ts');
 
 const job = drawnSpurJob({ id: 'j', name: 'Pinion', pitch: '1', teeth: 12, face: '8', bore: '4' });
 const run = need(
@@ -103,7 +104,10 @@ class Keep implements RunKeep {
     const text = this.texts.get(runId);
     return Promise.resolve(text === undefined ? null : (JSON.parse(text) as KeptRun));
   };
-  write = async (kept: KeptRun) => Promise.resolve(void this.texts.set(kept.run.id, JSON.stringify(kept)));
+  write = async (news: RunNews) => {
+    const kept = joinRuns(await this.read(news.run.id), news);
+    if (kept) this.texts.set(news.run.id, JSON.stringify(kept));
+  };
 }
 
 const open = async (keep?: RunKeep) => {
@@ -184,6 +188,79 @@ describe('the log of a run on a page', () => {
     // a server that answers is the one to be believed
     server.fates = ['unknown device'];
     expect((await open(keep)).getState().loaded).toBe(false);
+  });
+
+  test('what waited is sent as the page opens, and then the server is gone: nothing of before is forgotten', async () => {
+    const keep = new Keep();
+    const log = await open(keep);
+    cut(log);
+    cut(log);
+    await log.getState().exchange();
+    server.fates = ['unheard', 'unheard', 'unheard', 'unheard'];
+    cut(log);
+    await log.getState().exchange();
+    // heard once, then no more
+    server.fates = ['in order', 'unheard'];
+    const again = await open(keep);
+    expect(again.getState()).toMatchObject({ loaded: true, link: 'away', waiting: 0 });
+    expect(stateOf(again).done).toBe(3);
+    // and where nothing was kept before, a part of it is not taken for all
+    server.fates = ['unheard', 'unheard', 'unheard', 'unheard'];
+    cut(again);
+    server.fates = ['in order', 'unheard'];
+    const fresh = await open(new Keep());
+    expect([fresh.getState().loaded, server.events.length]).toEqual([false, 4]);
+  });
+
+  test('two pages of one browser keep what either knows; what the server refuses is not kept', async () => {
+    const keep = new Keep();
+    const [one, two] = [await open(keep), await open(keep)];
+    cut(one);
+    await one.getState().exchange();
+    // the other has not heard of it yet, and writes down what it has done itself
+    two.getState().act({ kind: 'note', round: 1, index: 1, text: 'Chips' });
+    server.fates = ['in order', 'unheard'];
+    await two.getState().exchange();
+    const kept = async () => (await keep.read('r'))!.events.map(({ kind }) => kind).sort();
+    expect(await kept()).toEqual(['done', 'note']);
+    server.fates = ['unheard', 'unheard', 'unheard', 'unheard'];
+    // a good one before it is kept by itself
+    cut(one);
+    cut(one);
+    server.refuses.add(one.getState().events.at(-1)!.id);
+    server.fates = [];
+    await one.getState().exchange();
+    await one.getState().exchange();
+    expect(one.getState().refused).toBe('It names no cut.');
+    expect(await kept()).toEqual(['done', 'done', 'note']);
+  });
+
+  test('a browser that can write no more keeps none of it: a count that is behind would be worse', async () => {
+    const texts = new Map<string, string>();
+    const cache = {
+      match: (place: string) =>
+        Promise.resolve(texts.has(place) ? new Response(texts.get(place)) : undefined),
+      put: async (place: string, response: Response) => void texts.set(place, await response.text()),
+      keys: () => Promise.resolve([...texts.keys()].map((place) => ({ url: `https://shop${place}` }))),
+      delete: () => Promise.resolve(true),
+    };
+    Object.assign(globalThis, {
+      location: { protocol: 'https:' },
+      caches: { open: () => Promise.resolve(cache), delete: () => Promise.resolve(void texts.clear()) },
+    });
+    Object.defineProperty(globalThis, 'navigator', { value: { serviceWorker: {} }, configurable: true });
+    const keep = keptRuns();
+    const log = await open(keep);
+    cut(log);
+    await log.getState().exchange();
+    expect((await keep.read('r'))!.events).toHaveLength(1);
+    cache.put = () => Promise.reject(new Error('quota'));
+    cut(log);
+    await log.getState().exchange();
+    expect(await keep.read('r')).toBeNull();
+    expect(server.events).toHaveLength(2);
+    for (const name of ['location', 'caches', 'navigator']) Reflect.deleteProperty(globalThis, name);
+    expect(await keptRuns().read('r')).toBeNull();
   });
 
   test('the outbox lets go of a count only when it is kept besides', async () => {

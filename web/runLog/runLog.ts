@@ -91,10 +91,19 @@ export function createRunLog(run: Run, keep: RunKeep = keptRuns()): RunLog {
       set({ events: get().events.filter(({ id }) => id !== event.id), refused: why });
     };
 
+    /** What waits is in the outbox, and may yet be refused. @param sent of it, and taken by the server */
+    const keepConfirmed = async (sent: readonly RunEvent[]) => {
+      const { events, loaded } = get();
+      const taken = new Set(sent.map(({ id }) => id));
+      const waits = new Set(keptEvents(run.id).flatMap(({ id }) => (taken.has(id) ? [] : [id])));
+      const confirmed = events.filter(({ id }) => !waits.has(id));
+      await keep.write({ run, events: confirmed, arrival, whole: loaded });
+    };
+
     /** What the server has confirmed is kept for when it is away, before the outbox lets go of it. */
     const confirm = async (sent: readonly RunEvent[]) => {
       merge(sent);
-      await keep.write({ run, events: get().events, arrival });
+      await keepConfirmed(sent);
       forgetEvents(
         run.id,
         sent.map(({ id }) => id),
@@ -139,7 +148,7 @@ export function createRunLog(run: Run, keep: RunKeep = keptRuns()): RunLog {
         arrival = page.arrival;
         merge(page.events);
         set({ link: 'ok', loaded: true, trouble: null });
-        if (isNews) await keep.write({ run, events: get().events, arrival });
+        if (isNews) await keepConfirmed([]);
       } catch (error) {
         if (!get().loaded && error instanceof AwayError) await takeKept();
         set({ link: 'away', trouble: error instanceof AwayError ? null : (error as Error).message });

@@ -30,6 +30,10 @@ test('by HTTPS the mill opens anew while the server is away, counts on from wher
   await person.goTo('/runs/r');
   await person.sees('Tooth space 4 cut');
   await person.page.evaluate(() => navigator.serviceWorker.ready.then(() => {}));
+  // while the server answers it is believed, and not what is kept
+  const drawing = await person.page.goto(`${workshop.address}/crank.svg`);
+  expect([drawing?.headers()['content-type'], drawing?.fromServiceWorker()]).toEqual(['image/svg+xml', true]);
+  await person.goTo('/runs/r');
   await person.pressButton('Tooth space 4 cut');
   await person.sees('Tooth space 5 cut');
   await person.sees('✓ stored');

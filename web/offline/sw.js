@@ -28,7 +28,8 @@ self.addEventListener('fetch', (event) => {
   if (request.method !== 'GET' || origin !== self.location.origin || pathname.startsWith('/api/')) return;
   if (request.mode === 'navigate') {
     // what the server has is newer: the kept one is for when it does not answer
-    const fresh = fetch(request.url, { signal: AbortSignal.timeout(PATIENCE_MS) });
+    // an older browser has no such clock, and waits as long as it does
+    const fresh = fetch(request.url, { signal: AbortSignal.timeout?.(PATIENCE_MS) });
     event.respondWith(fresh.catch(async () => (await caches.match('/')) ?? Response.error()));
   } else if (page.files.includes(pathname)) {
     event.respondWith(caches.match(pathname).then((kept) => kept ?? fetch(request)));

@@ -57,7 +57,7 @@ const inThisBrowser: RunKeep = {
       const before = (await (await cache.match(place))?.json()) as KeptRun | undefined;
       const kept = joinRuns(before ?? null, news);
       if (!kept) return;
-      await cache.put(place, Response.json(kept));
+      await cache.put(place, new Response(JSON.stringify(kept)));
       const others = (await cache.keys()).filter(({ url }) => new URL(url).pathname !== place);
       await Promise.all(others.slice(0, 1 - MOST_RUNS).map((old) => cache.delete(old)));
     } catch {

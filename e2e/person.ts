@@ -206,7 +206,11 @@ export class Person {
     for (let tries = 1; tries <= 3; tries += 1) {
       // the browser answers a press with its next picture, and a page that is not in front draws none
       const answered = await Promise.race([
-        handle.click().then(() => true),
+        // what moves away under the finger is not pressed
+        handle.click().then(
+          () => true,
+          () => false,
+        ),
         wait(PRESS_MS).then(() => false),
       ]);
       if (!answered) await this.page.bringToFront();

@@ -97,22 +97,23 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
           <StationHead key={station.id} station={station} />
           <LaidLike job={job} shop={equipment} />
           <StationSays station={station} />
-          <Guard what="This station" of={station}>
-            <Suspense fallback={<p className="soft">…</p>}>
+          {/* all of it at once: nothing moves down under a finger when the panel comes */}
+          <Suspense fallback={<p className="soft">…</p>}>
+            <Guard what="This station" of={station}>
               <Panel key={`${job.id}-${station.id}`} {...props} />
               <AtNoField key={`${job.id}-${station.id}-rest`} station={station} desk={desk} />
-            </Suspense>
-          </Guard>
-          <StationPictures
-            key={`${job.id}-${part.id}-${station.id}-pictures`}
-            about={`job/${job.id}/${part.id}/${station.id}`}
-            of={station.title}
-          />
-          <WorkingPanel
-            working={station.working}
-            units={job.units}
-            give={giveText(station.values, job.units)}
-          />
+            </Guard>
+            <StationPictures
+              key={`${job.id}-${part.id}-${station.id}-pictures`}
+              about={`job/${job.id}/${part.id}/${station.id}`}
+              of={station.title}
+            />
+            <WorkingPanel
+              working={station.working}
+              units={job.units}
+              give={giveText(station.values, job.units)}
+            />
+          </Suspense>
         </div>
         <Cautions key={`${job.id}-${station.id}-cautions`} cautions={station.cautions} />
       </section>

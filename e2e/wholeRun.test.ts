@@ -41,7 +41,7 @@ test('a scratch all the way round: the marks must close before the first cut, an
   await person.sees('Something looks wrong');
   // what was seen is known already: 360°/(40 × 21) is 25′ 43″, and 24π/840 on Ø 24
   await person.sees('The scratch round does not close');
-  await person.sees('One hole of the 21 circle is 0° 25′ 43″, 0.090 mm at the outside.');
+  await person.sees('One space on the 21 circle is 0° 25′ 43″, 0.090 mm at the outside.');
   await person.key('Escape');
   await person.seesGo(/Something looks wrong/);
   await wait(BETWEEN_COUNTS_MS);

@@ -82,8 +82,8 @@ export function createApp({
 }): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(headers(gate.secure));
-  app.use(hostCheck(gate.host));
+  app.use(headers(gate.certificate !== null));
+  app.use(hostCheck(gate));
   app.use(requestLog(log));
   app.use('/api', (_, response, next) => {
     response.set('cache-control', 'no-store');

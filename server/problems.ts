@@ -1,4 +1,4 @@
-import type { Issue } from '../core/findings/index.ts';
+import { issueOf, type FiguresOf, type Issue, type IssueCode } from '../core/findings/index.ts';
 import { sayIssue } from '../core/messages/index.ts';
 import type { Problem } from '../core/wire/index.ts';
 
@@ -14,6 +14,14 @@ export class Refused extends Error {
     this.extra = extra;
   }
 }
+
+/** Refused for one reason. @param given what it was refused for, as it came */
+export const refuse = <Code extends IssueCode>(
+  status: number,
+  code: Code,
+  given: string,
+  ...figures: FiguresOf<Code>
+): Refused => new Refused(status, [issueOf(code, { path: '', severity: 'wrong', given }, ...figures)]);
 
 export function notFound(what: string, id: string): Refused {
   return new Refused(404, [{ code: 'not-found', path: '', severity: 'wrong', given: id, detail: { what } }]);

@@ -1,9 +1,8 @@
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync } from 'node:fs';
 import type { Server } from 'node:http';
 import { createServer } from 'node:http';
 import { createServer as createSecureServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
-import { createSecureContext } from 'node:tls';
 import type { Logger } from 'pino';
 import { createApp } from './app.ts';
 import { storeFile, type Config } from './config.ts';
@@ -28,7 +27,7 @@ import {
   RunService,
   ShopService,
 } from './services/index.ts';
-import { addressesOf, addressOf, isLoopback, Pairing } from './gate/index.ts';
+import { addressesOf, addressOf, isLoopback, Pairing, readCertificate } from './gate/index.ts';
 import { gatherStore, openStore } from './store.ts';
 
 export interface Running {
@@ -92,26 +91,6 @@ function copyByItself(config: Config, desk: Desk, log: Logger): NodeJS.Timeout {
   return timer;
 }
 
-interface Certificate {
-  readonly cert: Buffer;
-  readonly key: Buffer;
-}
-
-/** @throws a plain sentence where the certificate cannot be read, or is not that of its key */
-function readCertificate({ certificate }: Config): Certificate | null {
-  if (!certificate) return null;
-  try {
-    const read = { cert: readFileSync(certificate.cert), key: readFileSync(certificate.key) };
-    createSecureContext(read);
-    return read;
-  } catch (error) {
-    throw new Error(
-      `The certificate ${certificate.cert} with the key ${certificate.key} cannot be used: ${(error as Error).message}. Both are files in PEM form, and belong together.`,
-      { cause: error },
-    );
-  }
-}
-
 /** Opens the store, brings it up to date and serves. @throws a plain sentence when the port is taken */
 export async function startServer(config: Config, log: Logger): Promise<Running> {
   needFolder(config.dataFolder);
@@ -127,7 +106,7 @@ export async function startServer(config: Config, log: Logger): Promise<Running>
 
 async function serve(config: Config, log: Logger, lock: StoreLock): Promise<Running> {
   const file = storeFile(config);
-  const certificate = readCertificate(config);
+  const certificate = readCertificate(config.certificate);
   if (config.takeCopy) log.warn({ did: takeCopy(file, new Date()) }, 'a copy was taken');
   lookBeforeOpening(file);
   const store = await openStore(file);
@@ -150,8 +129,7 @@ async function serve(config: Config, log: Logger, lock: StoreLock): Promise<Runn
   await gatherStore(store);
 
   const pairing = isLoopback(config.host) ? null : new Pairing(config.dataFolder);
-  const secure = certificate !== null;
-  const gate = { host: config.host, secure, pairing };
+  const gate = { host: config.host, certificate, pairing };
   const app = createApp({ services, log, webFolder: config.webFolder, gate });
   const server = certificate ? createSecureServer(certificate, app) : createServer(app);
   const { port } = await listen(server, config.port, config.host).catch(
@@ -162,7 +140,7 @@ async function serve(config: Config, log: Logger, lock: StoreLock): Promise<Runn
     },
   );
   const copying = copyByItself(config, desk, log);
-  const listening = { host: config.host, port, secure };
+  const listening = { host: config.host, port, certificate };
   return {
     address: addressOf(listening),
     reachedAt: addressesOf(listening),

@@ -32,7 +32,7 @@ function endTooth({ facts, part, units }: Ask): Cause[] {
   const crept: Cause = {
     key: 'crept',
     cause: `The blank crept on its mandrel: ${deg(degrees)} ${after}${atBore ? `, ${mm(atBore)} at the bore` : ''}${atOutside ? `, ${mm(atOutside)} at the outside` : ''}`,
-    test: `Scribe a line across blank and mandrel and cut on: it parts. The teeth grow thinner bit by bit${eachDeg === null ? '' : `, ${deg(eachDeg)} each`}, or from the one space at which the nut gave.`,
+    test: `Scribe a line across blank and mandrel and cut on: it parts. The teeth grow thinner bit by bit${eachDeg === null ? '' : `, ${deg(eachDeg)} each`}, or from the one cut at which the nut gave.`,
     mend: 'Stop. Key or pin the next blank, draw the nut up, and look again after a quarter of the cuts.',
   };
   const miscount: Cause = {
@@ -40,14 +40,14 @@ function endTooth({ facts, part, units }: Ask): Cause[] {
     cause:
       holes === null
         ? 'One move was miscounted'
-        : `One move was miscounted: what is left is ${f(holes, 1)} holes of the ${facts.circle} circle, ${f(turns!, 2)} turns`,
-    test: `All teeth are good but one, and it stands where the wrong move was made. ${holes === null ? '' : nearWhole(holes) ? 'A whole number of holes: it fits.' : 'Not a whole number of holes: it hardly fits.'}`.trim(),
+        : `One move was miscounted: what is left is ${f(holes, 1)} spaces on the ${facts.circle} circle, ${f(turns!, 2)} turns`,
+    test: `All teeth are good but one, and it stands where the wrong move was made. ${holes === null ? '' : nearWhole(holes) ? 'A whole number of spaces: it fits.' : 'Not a whole number of spaces: it hardly fits.'}`.trim(),
     mend: 'Find the odd tooth by measuring across pairs; ask for the landing hole from now on.',
   };
   const slack: Cause = {
     key: 'slack',
     cause: 'The crank was turned back, and the slack of the worm came in',
-    test: 'One tooth is off by far less than a hole, where a move was overshot.',
+    test: 'One tooth is off by far less than a space, where a move was overshot.',
     mend: 'Overshot: back half a turn and come up again the same way.',
   };
   const order =
@@ -61,7 +61,7 @@ function drift({ facts }: Ask): Cause[] {
   if (wrong)
     causes.push({
       key: 'pin-hole',
-      cause: `The hole the pin is in was counted, so each move is a hole short: ${f(wrong.short, 2)} to the turn instead of ${facts.divisions}`,
+      cause: `The hole the pin is in was counted, so each move is a space short: ${f(wrong.short, 2)} to the turn instead of ${facts.divisions}`,
       test: `Arms over ${f((facts.moveTurns! % 1) * facts.circle!, 0)} spaces show one hole more than that. Count the holes between them.`,
       mend: 'Set the arms by spaces: holes less one.',
     });
@@ -74,7 +74,7 @@ function drift({ facts }: Ask): Cause[] {
   if (wrong)
     causes.push({
       key: 'arms',
-      cause: `The arms shifted: a hole more gives ${f(wrong.long, 2)} to the turn`,
+      cause: `The arms shifted: a space more gives ${f(wrong.long, 2)} to the turn`,
       test: 'They move under a finger.',
       mend: 'Clamp them; move them round to the pin, never against the stop.',
     });
@@ -95,7 +95,7 @@ function marks(ask: Ask): Cause[] {
   const away =
     circle === null || facts.ratio === null
       ? ''
-      : ` One hole of the ${circle} circle is ${deg(360 / (facts.ratio * circle))}${
+      : ` One space on the ${circle} circle is ${deg(360 / (facts.ratio * circle))}${
           facts.outside === null
             ? ''
             : `, ${lengthText((Math.PI * facts.outside) / (facts.ratio * circle), ask.units, 'fine')} at the outside`
@@ -199,7 +199,7 @@ function total({ facts }: Ask): Cause[] {
   if (holes)
     causes.push({
       key: 'holes',
-      cause: `A hole too few in each move gives ${f(holes.short, 2)}, a hole too many ${f(holes.long, 2)}`,
+      cause: `A space too few in each move gives ${f(holes.short, 2)}, a space too many ${f(holes.long, 2)}`,
       test: 'Count the holes between the arms: spaces and one.',
       mend: 'Set the arms again.',
     });

@@ -78,7 +78,7 @@ test('a scratch round that does not close: what one hole comes to at this outsid
   const [miscount, ...others] = causesOf('marks', { facts, part: 0, units: 'mm' });
   // 62 by 20 spaces on 31: a hole is 360°/(40 × 31) = 17′ 25″; on Ø 1.5 × 64 = 96 that is 96π/1240 = 0.243
   expect(facts.circle).toBe(31);
-  expect(miscount!.test).toMatch(/One hole of the 31 circle is 0° 17′ 25″, 0\.243 mm at the outside\.$/);
+  expect(miscount!.test).toMatch(/One space on the 31 circle is 0° 17′ 25″, 0\.243 mm at the outside\.$/);
   expect(others.map(({ key }) => key)).toEqual(['pin-hole', 'circle', 'arms', 'moved']);
   expect(findSymptoms('the last mark does not fall on the first')[0]!.id).toBe('marks');
 });
@@ -191,13 +191,13 @@ describe('the figures that tell the causes apart, by hand', () => {
     expect(first(0.16)).toEqual(['crept', 'hardly fits.']);
     expect(first(0.01)).toEqual(['crept', 'hardly fits.']);
     expect(asked('end-tooth', {}, 0.15)[0]!.cause).toBe(
-      'One move was miscounted: what is left is 3 holes of the 31 circle, 0.1 turns',
+      'One move was miscounted: what is left is 3 spaces on the 31 circle, 0.1 turns',
     );
   });
   test('half a tooth before anything is counted: in all, and nothing of each', () => {
     const none = asked('end-tooth', { done: 0 })[0]!;
     expect(none.cause).toMatch(/crept on its mandrel: 2° 54′ 12″ in all/);
-    expect(none.test).toContain('bit by bit, or from the one space');
+    expect(none.test).toContain('bit by bit, or from the one cut');
     // 2° 54′ 12″ over 61 spaces
     expect(asked('end-tooth')[0]!.test).toContain('bit by bit, 0° 02′ 51″ each');
   });
@@ -212,7 +212,7 @@ describe('the figures that tell the causes apart, by hand', () => {
     expect(asked('drift').map(({ key }) => key)).toEqual(['pin-hole', 'circle', 'arms']);
     expect(asked('drift')[0]!.cause).toContain('65.26 to the turn instead of 62');
     expect(asked('drift')[0]!.test).toContain('Arms over 20 spaces');
-    expect(asked('drift')[2]!.cause).toContain('a hole more gives 59.05 to the turn');
+    expect(asked('drift')[2]!.cause).toContain('a space more gives 59.05 to the turn');
     expect(asked('drift', { differential: true }).map(({ key }) => key)).toEqual(['circle', 'plate-locked']);
   });
   test('on the spindle’s own ring no crank divides; at the end of a run the last round tells what is done', () => {

@@ -162,8 +162,8 @@ export const pairingShape = z.strictObject({
   paired: z.boolean(),
   /** Six figures that let a device in; null but on the server’s own machine while others can reach it. */
   code: z.string().nullable(),
-  /** The same for a camera, good for one device. */
-  link: z.string().nullable(),
+  /** The same for a camera, behind `/#let-in=` of an address; good for one device. */
+  pass: z.string().nullable(),
   /** Where other devices reach the server. */
   reachedAt: z.array(z.string()),
   /** Those that were let in; since and seen are empty where nobody knows. */

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { request } from 'node:http';
-import { get } from 'node:https';
+import { get, request as requestSecurely } from 'node:https';
 import os from 'node:os';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -12,8 +12,15 @@ import { readConfig } from '../config.ts';
 import { startServer, type Running } from '../start.ts';
 import { Trial } from '../trial.ts';
 import { DeviceList } from './devices.ts';
-import { addressesOf, hostCheck, Pairing } from './index.ts';
+import { addressesOf, hostCheck, Pairing, readCertificate } from './index.ts';
 
+/** Listens by plain HTTP. */
+const plain = (host: string) => ({ host, certificate: null });
+const letsIn = (check: ReturnType<typeof hostCheck>, host: string): boolean => {
+  let passed = false;
+  check({ headers: { host } } as never, {} as never, (refused) => (passed = refused === undefined));
+  return passed;
+};
 const json = { 'content-type': 'application/json' };
 
 /** What is told and changed on the server's own machine, asked there and from a device that is let in. */
@@ -25,7 +32,7 @@ async function onlyHere(local: string, remote: string, cookie: string): Promise<
   };
   type Told = Partial<AnswerOf<typeof pairingCalls.readPairing> & Problem>;
   const [, told] = await asked(remote, 'GET', '/pairing');
-  expect(told).toEqual({ paired: true, code: null, link: null, reachedAt: [], devices: [] });
+  expect(told).toEqual({ paired: true, code: null, pass: null, reachedAt: [], devices: [] });
   const [, here] = await asked(local, 'GET', '/pairing');
   expect(here.devices).toMatchObject([{ name: 'Mill tablet' }]);
   const id = here.devices![0]!.id;
@@ -38,7 +45,7 @@ async function onlyHere(local: string, remote: string, cookie: string): Promise<
     expect([status, detail]).toEqual([403, expect.stringMatching(/machine that Vuelta runs on/)]);
   }
   const [, renewed] = await asked(local, 'POST', '/pairing/renew');
-  expect([renewed.code, renewed.link]).not.toEqual([here.code, here.link]);
+  expect([renewed.code, renewed.pass]).not.toEqual([here.code, here.pass]);
   expect(renewed.devices).toHaveLength(1);
   expect((await asked(local, 'DELETE', '/pairing/devices/none'))[0]).toBe(404);
 }
@@ -88,12 +95,7 @@ describe('who is let in', () => {
 
   test('the machine’s name comes with what a router puts behind it, and is looked up anew on another network', () => {
     const name = os.hostname().toLowerCase();
-    const letsIn = (check: ReturnType<typeof hostCheck>, host: string): boolean => {
-      let passed = false;
-      check({ headers: { host } } as never, {} as never, (refused) => (passed = refused === undefined));
-      return passed;
-    };
-    const open = hostCheck('0.0.0.0');
+    const open = hostCheck(plain('0.0.0.0'));
     for (const host of [
       name,
       `${name}.local:4810`,
@@ -107,9 +109,9 @@ describe('who is let in', () => {
     for (const host of [`${name}.example`, `${name}.lan.example`, 'example', '', '[::2]:80'])
       expect([host, letsIn(open, host)]).toEqual([host, false]);
     // a server that only this machine can reach is asked for by no other name
-    expect(letsIn(hostCheck('127.0.0.1'), `${name}.lan`)).toBe(false);
+    expect(letsIn(hostCheck(plain('127.0.0.1')), `${name}.lan`)).toBe(false);
     let addresses = ['192.0.2.7'];
-    const moved = hostCheck('0.0.0.0', () => new Set(addresses));
+    const moved = hostCheck(plain('0.0.0.0'), () => new Set(addresses));
     expect(letsIn(moved, '198.51.100.4:4810')).toBe(false);
     addresses = ['198.51.100.4'];
     expect(letsIn(moved, '198.51.100.4:4810')).toBe(true);
@@ -117,11 +119,9 @@ describe('who is let in', () => {
   });
 
   test('where other devices reach it is told with its real addresses', () => {
-    expect(addressesOf({ host: '192.0.2.7', port: 4810, secure: false })).toEqual(['http://192.0.2.7:4810']);
-    expect(addressesOf({ host: '2001:db8::7', port: 4810, secure: false })).toEqual([
-      'http://[2001:db8::7]:4810',
-    ]);
-    for (const address of addressesOf({ host: '0.0.0.0', port: 4810, secure: false }))
+    expect(addressesOf({ ...plain('192.0.2.7'), port: 4810 })).toEqual(['http://192.0.2.7:4810']);
+    expect(addressesOf({ ...plain('2001:db8::7'), port: 4810 })).toEqual(['http://[2001:db8::7]:4810']);
+    for (const address of addressesOf({ ...plain('0.0.0.0'), port: 4810 }))
       expect(address).not.toMatch(/127\.0\.0\.1|fe80|0\.0\.0\.0/);
   });
 
@@ -167,7 +167,7 @@ describe('who is let in', () => {
       expect(await (await fetch(`${remote}/pairing`)).json()).toEqual({
         paired: false,
         code: null,
-        link: null,
+        pass: null,
         reachedAt: [],
         devices: [],
       });
@@ -280,6 +280,44 @@ describe('by the owner’s certificate', () => {
       }).on('error', reject);
     });
     expect(JSON.parse(answered)).toMatchObject({ paired: true });
+    await running.stop();
+    await trial.close();
+  });
+
+  test('a name it vouches for is the owner’s, and told before any address; others stay strange', () => {
+    const certificate = readCertificate({ cert, key })!;
+    const at = { host: '0.0.0.0', certificate };
+    expect(addressesOf({ ...at, port: 4810 })[0]).toBe('https://workshop.example:4810');
+    for (const address of addressesOf({ ...at, port: 4810 })) expect(address).toMatch(/^https:\/\//);
+    expect(addressesOf({ ...at, host: 'workshop.example', port: 4810 })).toEqual([
+      'https://workshop.example:4810',
+    ]);
+    for (const host of ['workshop.example:4810', 'mill.tools.example', 'localhost'])
+      expect([host, letsIn(hostCheck(at), host)]).toEqual([host, true]);
+    for (const host of ['tools.example', 'example', 'workshop.example.com'])
+      expect([host, letsIn(hostCheck(at), host)]).toEqual([host, false]);
+    expect(letsIn(hostCheck(plain('0.0.0.0')), 'workshop.example')).toBe(false);
+  });
+
+  test('a device let in by HTTPS sends what lets it in by HTTPS alone', async () => {
+    const trial = new Trial('https-pair');
+    const running = await startServer(
+      { ...trial.config, host: '0.0.0.0', certificate: { cert, key } },
+      quiet,
+    );
+    const { port } = new URL(running.address);
+    const cookie = await new Promise<string>((resolve, reject) => {
+      const body = JSON.stringify({ code: running.pairingCode, name: 'Tablet' });
+      const asked = { method: 'POST', ca: readFileSync(cert), headers: json };
+      requestSecurely(`https://127.0.0.1:${port}/api/pair`, asked, ({ headers }) =>
+        resolve(String(headers['set-cookie'])),
+      )
+        .on('error', reject)
+        .end(body);
+    });
+    expect(cookie).toMatch(
+      /^vuelta_paired=[0-9a-f]{64}; HttpOnly; SameSite=Strict; Path=\/; Max-Age=\d+; Secure$/,
+    );
     await running.stop();
     await trial.close();
   });

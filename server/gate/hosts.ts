@@ -1,7 +1,7 @@
 import os from 'node:os';
 import type { RequestHandler } from 'express';
-import { issueOf } from '../../core/findings/index.ts';
-import { Refused } from '../problems.ts';
+import { refuse } from '../problems.ts';
+import type { Certificate } from './certificate.ts';
 
 const LOOPBACK = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
 
@@ -36,41 +36,47 @@ const askedName = (header: string): string =>
     .replace(/\.$/, '')
     .toLowerCase();
 
-/**
- * Refuses requests that come under a strange name: a page elsewhere whose name was bent to this address must
- * not reach the workshop. A machine that has joined another network since is looked up anew.
- */
-export function hostCheck(
-  host: string,
-  lookUp: (host: string) => ReadonlySet<string> = namesOf,
-): RequestHandler {
-  let names = lookUp(host);
-  return (request, _response, next) => {
-    const asked = askedName(request.headers.host ?? '');
-    if (!names.has(asked)) names = lookUp(host);
-    if (names.has(asked)) next();
-    else next(new Refused(403, [issueOf('strange-host', { path: '', severity: 'wrong', given: asked })]));
-  };
-}
-
 /** Where a server listens. */
 export interface Listening {
   readonly host: string;
-  readonly port: number;
-  /** By the owner's certificate. */
-  readonly secure: boolean;
+  /** The owner's, for HTTPS. */
+  readonly certificate: Certificate | null;
 }
 
-/** An address as it is typed: brackets round one of the newer kind. */
-export const addressOf = ({ host, port, secure }: Listening): string =>
-  `${secure ? 'https' : 'http'}://${host.includes(':') ? `[${host}]` : host}:${port}`;
+/**
+ * Refuses requests that come under a strange name: a page elsewhere whose name was bent to this address must
+ * not reach the workshop. A machine that has joined another network since is looked up anew; a name that the
+ * owner's certificate vouches for is the owner's.
+ */
+export function hostCheck(
+  { host, certificate }: Listening,
+  lookUp: (host: string) => ReadonlySet<string> = namesOf,
+): RequestHandler {
+  let names = lookUp(host);
+  const isKnown = (asked: string) => names.has(asked) || certificate?.vouchesFor(asked) === true;
+  return (request, _response, next) => {
+    const asked = askedName(request.headers.host ?? '');
+    if (!isKnown(asked)) names = lookUp(host);
+    if (isKnown(asked)) next();
+    else next(refuse(403, 'strange-host', asked));
+  };
+}
 
-/** Where a server that listens on a host is reached from elsewhere, for who has to type it. */
-export function addressesOf(at: Listening): string[] {
+type At = Listening & { readonly port: number };
+
+/** An address as it is typed: brackets round one of the newer kind. */
+export const addressOf = ({ host, port, certificate }: At): string =>
+  `${certificate ? 'https' : 'http'}://${host.includes(':') ? `[${host}]` : host}:${port}`;
+
+/**
+ * Where a server is reached from elsewhere, for who has to type it: first by the names that its certificate
+ * vouches for, which a tablet then trusts.
+ */
+export function addressesOf(at: At): string[] {
   if (isLoopback(at.host)) return [];
   const all = at.host === '0.0.0.0' || at.host === '::';
   const hosts = all
     ? ownAddresses().filter((address) => !LOOPBACK.has(address) && !address.startsWith('fe80'))
     : [at.host];
-  return hosts.map((host) => addressOf({ ...at, host }));
+  return [...new Set([...(at.certificate?.names ?? []), ...hosts])].map((host) => addressOf({ ...at, host }));
 }

@@ -1,3 +1,4 @@
+export { readCertificate } from './certificate.ts';
 export { addressesOf, addressOf, hostCheck, isLoopback } from './hosts.ts';
 export { ownPagesOnly } from './origin.ts';
 export { Pairing } from './pairing.ts';

@@ -1,12 +1,9 @@
 import type { RequestHandler } from 'express';
-import { Refused } from '../problems.ts';
+import { refuse } from '../problems.ts';
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 /** What a browser says of the page a request comes from: this very site, or a hand that typed the address. */
 const OWN_SITES = new Set(['same-origin', 'none']);
-
-const refuse = (status: number, code: 'strange-origin' | 'not-sent-as-json', given: string): Refused =>
-  new Refused(status, [{ code, path: '', severity: 'wrong', given }]);
 
 /** Host and port of an origin; null for one that names none (`null`, a file, a sandbox). */
 function hostOf(origin: string): string | null {

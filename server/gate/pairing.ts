@@ -1,19 +1,11 @@
 import { createHash, randomBytes, randomInt, timingSafeEqual } from 'node:crypto';
 import path from 'node:path';
-import { issueOf, type FiguresOf, type IssueCode } from '../../core/findings/index.ts';
-import { Refused } from '../problems.ts';
+import { refuse } from '../problems.ts';
 import { DeviceList } from './devices.ts';
 
 const TRIES = 5;
 const WAIT_MS = 60_000;
 const MOST_ADDRESSES = 1000;
-
-export const refuse = <Code extends IssueCode>(
-  status: number,
-  code: Code,
-  given: string,
-  ...figures: FiguresOf<Code>
-): Refused => new Refused(status, [issueOf(code, { path: '', severity: 'wrong', given }, ...figures)]);
 
 const isSame = (given: string, own: string): boolean => {
   const [a, b] = [given, own].map((text) => createHash('sha256').update(text).digest());

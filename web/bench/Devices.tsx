@@ -51,11 +51,14 @@ export function Devices({ onClose }: { readonly onClose: () => void }) {
       },
       (error: Error) => setFailed(error.message),
     );
-  const { code, link, reachedAt = [], devices = [] } = pairing.data ?? {};
+  const { code, pass, reachedAt = [], devices = [] } = pairing.data ?? {};
+  // a machine may be in several networks, and only who stands here knows which of them is the shop's
+  const [chosen, setChosen] = useState<string | null>(null);
+  const address = reachedAt.find((each) => each === chosen) ?? reachedAt[0];
   return (
     <Modal open title="Other devices" footer={null} onCancel={onClose} width={620}>
       {failed && <Notice tone="wrong">{failed}</Notice>}
-      {reachedAt.length === 0 ? (
+      {address === undefined ? (
         <Notice tone="query">
           This machine is in no network just now, so nothing else reaches it. Join one, and look again.
         </Notice>
@@ -63,15 +66,26 @@ export function Devices({ onClose }: { readonly onClose: () => void }) {
         <div className="devices-way">
           <div>
             <p>
-              In this shop’s network, open <b className="devices-address">{reachedAt[0]}</b> there and type
+              In this shop’s network, open <b className="devices-address">{address}</b> there and type
             </p>
             <p className="devices-code">{code?.replace(/(\d{3})(\d{3})/, '$1 $2')}</p>
-            {reachedAt.length > 1 && <p className="soft">Or {reachedAt.slice(1).join(', or ')}</p>}
+            {reachedAt.length > 1 && (
+              <p className="soft">
+                If it does not open:
+                {reachedAt
+                  .filter((each) => each !== address)
+                  .map((each) => (
+                    <button key={each} type="button" className="plain-link" onClick={() => setChosen(each)}>
+                      {each}
+                    </button>
+                  ))}
+              </p>
+            )}
             <Button onClick={() => void change(api.renewPairing())}>Another code</Button>
           </div>
-          {link && (
+          {pass && (
             <div>
-              <Squares link={link} />
+              <Squares link={`${address}/#let-in=${pass}`} />
               <p className="soft">Or show it this. It is good for one device.</p>
             </div>
           )}

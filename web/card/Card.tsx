@@ -124,9 +124,9 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
         >
           <Guard what="The drawing" of={station}>
             <Suspense fallback={null}>
-              <Drawn>
+              <DeferredDrawing>
                 <Scribe {...props} />
-              </Drawn>
+              </DeferredDrawing>
             </Suspense>
           </Guard>
         </ZoomSheet>
@@ -194,7 +194,7 @@ const CHOICES: readonly PlaceIn<Part>[] = [
 const isChoice = (path: string): boolean => CHOICES.some((choice) => path.endsWith(`.${choice}`));
 
 /** A drawing follows what is typed when nothing more pressing waits: a key never waits for it. */
-function Drawn({ children }: { readonly children: ReactNode }) {
+function DeferredDrawing({ children }: { readonly children: ReactNode }) {
   return useDeferredValue(children);
 }
 

@@ -63,7 +63,7 @@ test('a key in the face width draws that box and the stations whose answers it c
   expect(answers()).toContain('Ø 96.00 × 125.00');
   expect(anew.get('StationRow')).toBe(1);
   // three boxes stand there, one is typed in; six figures, one of them another
-  expect([anew.get('Typed'), anew.get('Row')]).toEqual([1, 1]);
+  expect([anew.get('FigureInput'), anew.get('Row')]).toEqual([1, 1]);
   expect(anew.get('GearDrawing')).toBeGreaterThan(0);
   for (const stays of ['Teeth', 'JobName', 'JobMarks', 'JobPictures', 'Pages', 'KeysHelp', 'Cautions'])
     expect([stays, anew.get(stays) ?? 0]).toEqual([stays, 0]);
@@ -77,5 +77,5 @@ test('a count typed draws every station that follows from it, once', async () =>
   const rows = screen.getByRole('navigation', { name: 'Stations' }).querySelectorAll('li').length;
   expect(anew.get('StationRow')).toBeGreaterThan(1);
   expect(anew.get('StationRow')).toBeLessThanOrEqual(rows);
-  expect([anew.get('Typed'), anew.get('JobName') ?? 0]).toEqual([1, 0]);
+  expect([anew.get('FigureInput'), anew.get('JobName') ?? 0]).toEqual([1, 0]);
 });

@@ -11,7 +11,10 @@ export function Length({ mm, units, finish = 'fine' }: LengthProps) {
   const other = otherSystem(units);
   return (
     <>
-      {lengthFigure(mm, units, finish)} <span className="unit">{units}</span>{' '}
+      {/* a figure is never parted from its unit */}
+      {lengthFigure(mm, units, finish)}
+      {'\u00a0'}
+      <span className="unit">{units}</span>{' '}
       <span className="other-unit">
         {lengthFigure(mm, other, finish)} {other}
       </span>

@@ -42,7 +42,7 @@ function useLatest<Given extends readonly unknown[]>(change: (...given: Given) =
   return useCallback((...given) => latest.current(...given), []);
 }
 
-interface TypedProps {
+interface FigureInputProps {
   readonly id: string;
   readonly typed: string;
   readonly unit: Unit;
@@ -57,7 +57,7 @@ interface TypedProps {
 }
 
 /** The box that is typed in; drawn anew only where something in it is another. */
-const Typed = memo(function Typed(props: TypedProps) {
+const FigureInput = memo(function FigureInput(props: FigureInputProps) {
   const { id, typed, unit, onChange, wrong, suffix, focusesFirst, placeholder } = props;
   const { swapShown, swapLabel, onSwap } = props;
   const behind = swapShown ? (
@@ -113,7 +113,7 @@ export function MeasureField({
     <div className="field">
       <label htmlFor={id}>{label}</label>
       <div className="field-line">
-        <Typed
+        <FigureInput
           id={id}
           typed={value.typed}
           unit={value.unit}

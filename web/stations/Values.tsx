@@ -13,7 +13,7 @@ function Figure({ value, units }: FigureProps) {
     case 'length':
       return value.inMm ? <>{decimalText(value.mm, 4)} mm</> : <Length mm={value.mm} units={units} />;
     case 'angle':
-      return <>{dmsText(exact(value.at))}</>;
+      return <span className="on-one-line">{dmsText(exact(value.at))}</span>;
     case 'text':
       return <>{value.text}</>;
   }

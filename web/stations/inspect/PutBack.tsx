@@ -27,7 +27,7 @@ export function PutBack({ station, planned, units }: StationProps<'inspect'>) {
           anew, a tooth space found with the cutter, and the plate set to the pin, not the work to the plate.
           Find it with paper on either side: both flanks touch alike.
           {hole !== null &&
-            ` One hole of ${circle} is ${lengthText(hole, units, 'fine')} at the outside; less than that is done with the plate’s own adjustment.`}
+            ` One space on ${circle} is ${lengthText(hole, units, 'fine')} at the outside; less than that is done with the plate’s own adjustment.`}
         </li>
         <li>
           It goes in{' '}

@@ -48,6 +48,7 @@ test('which way it pushes follows spindle and feed, and what does not fit is tol
   const person = await place.sitDown();
   await person.goTo('/jobs/demo-lens-second/p1/setup');
   await person.opens('Held on a mandrel between centres, head at the left, cutter ↻, table to the right');
+  await person.opens('What follows from it');
   await person.sees('The cut pushes the work left, towards the head');
   await person.sees('Thick end of the mandrel at the head');
   await person.sees('Learnt before: Key it: the bare mandrel slipped at tooth space 51.');

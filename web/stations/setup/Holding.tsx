@@ -1,5 +1,7 @@
 import { bindTo } from '../../panel/index.ts';
 import { Checkbox } from 'antd';
+import { plural } from '../../../core/units/index.ts';
+import { Fold } from '../../frame/index.ts';
 import { ChoiceField, EitherField, LengthField, MeasureField } from '../../fields/index.ts';
 import type { SetupPieceProps } from './pieceProps.ts';
 
@@ -29,6 +31,7 @@ export function Holding({ station, part, units, set, at }: SetupPieceProps) {
   const onMandrel = setup.holding === 'mandrel' || setup.holding === 'stub';
   const chosen = mandrels.find(({ id }) => id === setup.mandrelId);
   const bind = bindTo(setup, set, at);
+  const stands = reasons.filter(({ against }) => !against);
   return (
     <>
       <div className="fields">
@@ -65,17 +68,26 @@ export function Holding({ station, part, units, set, at }: SetupPieceProps) {
           Keyed or pinned to its mandrel
         </Checkbox>
       )}
-      <ul className="setup-reasons">
-        {reasons.map(({ key, say, why, against }) => (
-          <li key={key} className={against ? 'is-against' : ''}>
-            <b>
-              {against ? '? ' : ''}
-              {say}
-            </b>
-            <span>{why}.</span>
-          </li>
-        ))}
-      </ul>
+      <Reasons reasons={reasons.filter(({ against }) => against)} />
+      <Fold className="more" summary={`What follows from it: ${plural(stands.length, 'reason')}`}>
+        <Reasons reasons={stands} />
+      </Fold>
     </>
+  );
+}
+
+function Reasons({ reasons }: Pick<SetupPieceProps['station']['detail'], 'reasons'>) {
+  return (
+    <ul className="setup-reasons">
+      {reasons.map(({ key, say, why, against }) => (
+        <li key={key} className={against ? 'is-against' : ''}>
+          <b>
+            {against ? '? ' : ''}
+            {say}
+          </b>
+          <span>{why}.</span>
+        </li>
+      ))}
+    </ul>
   );
 }

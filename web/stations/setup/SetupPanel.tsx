@@ -30,15 +30,7 @@ export function SetupPanel(props: StationProps<'setup'>) {
   const { fits, round, along } = station.detail;
   return (
     <>
-      <Running {...piece} />
-      <Fold
-        className="more"
-        summary={`Will it fit?${fitSay(fits)}`}
-        open={fits.some((fit) => fit.fits === false)}
-      >
-        <RoomList {...piece} />
-      </Fold>
-      <ClearAt {...piece} />
+      <Chosen {...piece} />
       <Fold
         className="more"
         summary={holdingSaid(props)}
@@ -49,6 +41,15 @@ export function SetupPanel(props: StationProps<'setup'>) {
       <Fold className="more" summary={`Bring the cutter to the middle${centringSaid(station.detail, units)}`}>
         <CentreIt {...piece} />
       </Fold>
+      <Running {...piece} />
+      <Fold
+        className="more"
+        summary={`Will it fit?${fitSay(fits)}`}
+        open={fits.some((fit) => fit.fits === false)}
+      >
+        <RoomList {...piece} />
+      </Fold>
+      <ClearAt {...piece} />
       <Fold
         className="more"
         summary={`Indicated round the blank${round ? `: ${lengthText(round.runout, units, 'fine')} of runout` : ''}`}
@@ -100,9 +101,9 @@ function fitSay(fits: StationProps<'setup'>['station']['detail']['fits']): strin
   return fits.some((fit) => fit.fits) ? ' ✓ what is known does' : '';
 }
 
-/** Material, machine and cutter; what they are run at. */
-function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps) {
-  const { data, mill, material, cutter, minutes } = station.detail;
+/** Material, machine and cutter. */
+function Chosen({ station, part, units, shop, edit, set, at }: SetupPieceProps) {
+  const { mill, material, cutter } = station.detail;
   const { setup } = part;
   // nobody draws the blank of what is only divided
   const needsFace = isSpaced(part);
@@ -160,6 +161,16 @@ function Running({ station, part, units, shop, edit, set, at }: SetupPieceProps)
           />
         </div>
       </Fold>
+    </>
+  );
+}
+
+/** What the cutter is run at, and how long all takes. */
+function Running({ station, part, units, set, at }: SetupPieceProps) {
+  const { data, minutes } = station.detail;
+  const bind = bindTo(part.setup, set, at);
+  return (
+    <>
       {data && (
         <dl className="values">
           <div>

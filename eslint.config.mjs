@@ -107,8 +107,8 @@ export default tseslint.config(
         {
           patterns: [
             {
-              regex: '^(?!\\.|fraction\\.js$|zod$|dequal$)',
-              message: 'core imports only itself, fraction.js, zod and dequal.',
+              regex: '^(?!\\.|fraction\\.js$|zod$|dequal$|@tarikjabiri/dxf$)',
+              message: 'core imports only itself, fraction.js, zod, dequal, and what writes DXF.',
             },
           ],
         },

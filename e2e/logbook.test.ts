@@ -105,7 +105,7 @@ test('the whole workshop goes out as one file, and back in over what has changed
 test('the card on paper: every station, a box for every space, on either sheet', async () => {
   const person = await place.sitDown();
   await person.goTo('/jobs/demo-lens-second/p1/cut');
-  await person.press('Print', 'link');
+  await person.press('Paper, files', 'link');
   await person.sees('← Back to the card');
   await person.sees('Lens drive, second wheel');
   await person.sees(/Tooth spaces, rough, 2\.98 mm deep 1 2 3/);

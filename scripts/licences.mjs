@@ -17,11 +17,20 @@ function ownWord(folder) {
   return typeof license === 'string' ? license : license?.type;
 }
 
+/** Of one that tells it only by the text that lies with it. */
+function byItsText(folder) {
+  const file = path.join(root, folder, 'LICENSE');
+  const text = existsSync(file) ? readFileSync(file, 'utf8').replace(/\s+/g, ' ') : '';
+  return /Permission is hereby granted, free of charge, .* without restriction/.test(text)
+    ? 'MIT'
+    : undefined;
+}
+
 const rows = Object.entries(packages)
   .filter(([folder, { dev, optional, devOptional }]) => folder && !dev && !optional && !devOptional)
   .map(([folder, { version, license }]) => {
     const name = folder.slice(folder.lastIndexOf('node_modules/') + 'node_modules/'.length);
-    return { name, version, licence: license ?? ownWord(folder) ?? 'not told' };
+    return { name, version, licence: license ?? ownWord(folder) ?? byItsText(folder) ?? 'not told' };
   })
   .sort((a, b) => (a.name < b.name ? -1 : a.name > b.name ? 1 : a.version < b.version ? -1 : 1));
 

@@ -10,7 +10,7 @@ import { AskerGone } from './heavy/index.ts';
 import { notFound, problemOf, Refused, tooLarge } from './problems.ts';
 import { lookAtBody, plainAddress } from './plainBody.ts';
 import { requestLog } from './requestLog.ts';
-import { gateRouter, hostCheck, ownPagesOnly, type Gate } from './gate/index.ts';
+import { addressForOthers, gateRouter, hostCheck, ownPagesOnly, type Gate } from './gate/index.ts';
 import { apiRouter, type Services } from './routes/index.ts';
 
 /** Largest body taken: a job of twenty parts is some tens of kB, a day's count of events some hundreds. */
@@ -104,7 +104,10 @@ export function createApp({
   app.use('/api', (request, response, next) =>
     request.path === '/restore' ? next() : json(request, response, next),
   );
-  app.use('/api', apiRouter(services));
+  app.use(
+    '/api',
+    apiRouter(services, (request) => addressForOthers(gate, request)),
+  );
   app.use('/api', (request) => {
     throw notFound('address', request.originalUrl);
   });

@@ -23,6 +23,7 @@ import {
   HealthService,
   JobService,
   LogService,
+  PaperService,
   PictureService,
   RunService,
   ShopService,
@@ -113,6 +114,7 @@ async function serve(config: Config, log: Logger, lock: StoreLock): Promise<Runn
   const desk = deskOf();
   const shop = new ShopService(store, file, desk);
   const jobs = new JobService(store, shop, desk);
+  const pictures = new PictureService(store);
   const ground = { store, jobs, shop, desk };
   const services: Services = {
     shop,
@@ -120,7 +122,8 @@ async function serve(config: Config, log: Logger, lock: StoreLock): Promise<Runn
     runs: new RunService(ground),
     log: new LogService(ground),
     desk,
-    pictures: new PictureService(store),
+    pictures,
+    papers: new PaperService({ jobs, shop, pictures, desk }),
     backup: new BackupService(file, desk),
     health: new HealthService(store, config),
   };

@@ -214,6 +214,7 @@ export const ISSUE_FIGURES = {
   'picture-bad': {},
   'picture-other': { given: 'word' },
   'pictures-many': { given: 'word' },
+  'file-waits': { given: 'word', what: 'word' },
   'took-too-long': { given: 'word', allowed: 'word', seconds: 'number' },
   'too-many-wait': {},
   'disk-full': {},

@@ -385,6 +385,7 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
   'picture-bad': () => 'That is no picture of a kind that is kept here: JPEG or PNG.',
   'picture-other': (i) => `Another picture has the id ${i.given}.`,
   'pictures-many': (i) => `There are ${i.given} pictures here already. Take one away first.`,
+  'file-waits': (i) => `${i.given} cannot be made of this yet: ${d(i, 'what')}.`,
   'took-too-long': (i) =>
     `It was stopped after ${num(i, 'seconds')} s with nothing found: ${i.given}. Questions with ${i.allowed} are always answered: leave out what this job does not need.`,
   'too-many-wait': () =>

@@ -34,14 +34,14 @@ const polar = (radius: number, angle: number): Point => ({
 });
 
 /**
- * One tooth standing on the y axis, from the middle of the space on its left to the middle of the space on
- * its right: root arc, fillet, flank, land, flank, fillet, root arc.
+ * The right flank of a tooth that stands on the y axis, from its foot on the root circle to the land: fillet,
+ * then involute.
  * @param drawing mm, radians
- * @param steps points along a flank with its fillet, ≥ 2
- * @returns mm, x to the right and y outward; turning it by 2π/z gives the next tooth without a gap
- * Source: ISO 21771, docs/sources.md#involute; fillet by the path of a rack’s corner, as in spaceOf
+ * @param steps points along it less one, ≥ 2
+ * @returns mm, x ≥ 0
+ * Source: as toothOutline
  */
-export function toothOutline(drawing: GearDrawing, steps = 14): readonly Point[] {
+export function toothFlank(drawing: GearDrawing, steps: number): readonly Point[] {
   const tip = drawing.tipDiameter / 2;
   const root = Math.max(drawing.rootDiameter / 2, 0);
   const pitch = Math.PI / drawing.teeth;
@@ -57,15 +57,31 @@ export function toothOutline(drawing: GearDrawing, steps = 14): readonly Point[]
       else flankEnd = middle;
     }
   }
-  const rootHalf = Math.min(pitch, half(root));
-  const right = [1, 2 / 3, 1 / 3].map((part) => polar(root, rootHalf + (pitch - rootHalf) * part));
-  for (let i = 0; i <= steps; i += 1) {
+  return Array.from({ length: steps + 1 }, (_, i) => {
     // closer together near the root, where it bends most
     const radius = root + (flankEnd - root) * (i / steps) ** 1.7;
-    right.push(polar(radius, Math.max(0, half(radius))));
-  }
-  const landHalf = Math.max(0, half(flankEnd));
-  const land = [0.5, 0].map((part) => polar(flankEnd, landHalf * part));
+    return polar(radius, Math.min(pitch, Math.max(0, half(radius))));
+  });
+}
+
+/**
+ * One tooth standing on the y axis, from the middle of the space on its left to the middle of the space on
+ * its right: root arc, fillet, flank, land, flank, fillet, root arc.
+ * @param drawing mm, radians
+ * @param steps points along a flank with its fillet, ≥ 2
+ * @returns mm, x to the right and y outward; turning it by 2π/z gives the next tooth without a gap
+ * Source: ISO 21771, docs/sources.md#involute; fillet by the path of a rack’s corner, as in spaceOf
+ */
+export function toothOutline(drawing: GearDrawing, steps = 14): readonly Point[] {
+  const root = Math.max(drawing.rootDiameter / 2, 0);
+  const pitch = Math.PI / drawing.teeth;
+  const flank = toothFlank(drawing, steps);
+  const [foot, top] = [flank[0]!, flank.at(-1)!];
+  const rootHalf = Math.atan2(foot.x, foot.y);
+  const right = [1, 2 / 3, 1 / 3].map((part) => polar(root, rootHalf + (pitch - rootHalf) * part));
+  right.push(...flank);
+  const landHalf = Math.atan2(top.x, top.y);
+  const land = [0.5, 0].map((part) => polar(Math.hypot(top.x, top.y), landHalf * part));
   const mirrored = (points: readonly Point[]) => points.map(({ x, y }) => ({ x: -x, y }));
   // from left to right: left root, left flank, land, right flank, right root
   const leftHalf = mirrored([...right, land[0]!]);

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { Shopping } from '../cutter/index.ts';
 import type { MethodAnswer } from '../dividing/index.ts';
 import { personSchema, tagsSchema, type Job } from '../job/index.ts';
+import { FILE_NAMES, fileSetSchema } from '../files/index.ts';
 import { idSchema, kindSchema } from '../kinds/index.ts';
 import type { BendAnswer, LeadWay } from '../lead/index.ts';
 import type { Plan } from '../plan/index.ts';
@@ -146,6 +147,22 @@ export const jobCalls = {
     answers: storedJob,
     status: 201,
     refusals: [404, 422],
+  }),
+};
+
+const partOf = z.object({ part: idSchema.optional() });
+
+/** What leaves the screen: sheets, drawings, tables and programs. */
+export const fileCalls = {
+  readFile: call(PLACES.readFile, {
+    summary: `A file of a stored job, by the shop as it is now: ${FILE_NAMES.join(', ')}. The part named, or the first that it can be made of; a sheet is of all parts.`,
+    query: fileSetSchema.extend(partOf.shape),
+    refusals: [404, 422, 503],
+  }),
+  makeFile: call(PLACES.makeFile, {
+    summary: 'The same of a job that is stored nowhere: with the equipment given, else with the stock sets.',
+    body: partOfJob.extend({ set: fileSetSchema.prefault({}) }),
+    refusals: [404, 422, 503],
   }),
 };
 
@@ -294,6 +311,7 @@ export const healthCalls = {
 export const calls = {
   ...planningCalls,
   ...jobCalls,
+  ...fileCalls,
   ...runCalls,
   ...pictureCalls,
   ...logCalls,

@@ -20,6 +20,8 @@ export const PLACES = {
   duplicateJob: { method: 'post', path: '/jobs/{id}/duplicate' },
   exportJob: { method: 'get', path: '/jobs/{id}/export' },
   restoreKept: { method: 'post', path: '/kept/{id}/restore' },
+  readFile: { method: 'get', path: '/jobs/{id}/files/{file}' },
+  makeFile: { method: 'post', path: '/files/{file}' },
   startRun: { method: 'post', path: '/jobs/{id}/runs' },
   runsOf: { method: 'get', path: '/jobs/{id}/runs' },
   readRun: { method: 'get', path: '/runs/{id}' },

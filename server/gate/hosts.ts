@@ -1,5 +1,5 @@
 import os from 'node:os';
-import type { RequestHandler } from 'express';
+import type { Request, RequestHandler } from 'express';
 import { refuse } from '../problems.ts';
 import type { Certificate } from './certificate.ts';
 
@@ -67,6 +67,18 @@ type At = Listening & { readonly port: number };
 /** An address as it is typed: brackets round one of the newer kind. */
 export const addressOf = ({ host, port, certificate }: At): string =>
   `${certificate ? 'https' : 'http'}://${host.includes(':') ? `[${host}]` : host}:${port}`;
+
+/**
+ * Where others reach what is asked for here: by the name it was asked by, or, on the server’s own machine, by
+ * its address on the network.
+ * @returns null where it is reached from nowhere else
+ */
+export function addressForOthers(listening: Listening, request: Request): string | null {
+  const asked = request.headers.host ?? '';
+  if (asked !== '' && !isLoopback(askedName(asked))) return `${request.protocol}://${asked}`;
+  const port = request.socket.localPort ?? 0;
+  return addressesOf({ host: listening.host, certificate: listening.certificate, port })[0] ?? null;
+}
 
 /**
  * Where a server is reached from elsewhere, for who has to type it: first by the names that its certificate

@@ -1,5 +1,5 @@
 export { readCertificate } from './certificate.ts';
-export { addressesOf, addressOf, hostCheck, isLoopback } from './hosts.ts';
+export { addressesOf, addressForOthers, addressOf, hostCheck, isLoopback } from './hosts.ts';
 export { ownPagesOnly } from './origin.ts';
 export { Pairing } from './pairing.ts';
 export { gateRouter, type Gate } from './router.ts';

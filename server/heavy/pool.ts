@@ -51,7 +51,7 @@ export class ThreadDesk implements Desk {
     heard.on('message', (answer: Found<W>) => (found = answer));
     heard.unref();
     // a large store takes its time, and is whole or nothing
-    const limit = isFileWork(work) ? null : AbortSignal.timeout(this.limits.seconds * 1000);
+    const limit = 'store' in asked ? null : AbortSignal.timeout(this.limits.seconds * 1000);
     const signals = [gone, limit].filter((signal) => signal instanceof AbortSignal);
     try {
       const told = (await this.pool.run(

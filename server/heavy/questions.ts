@@ -19,6 +19,7 @@ import type { Restored } from '../../core/wire/index.ts';
 import { freezeRun, type Run } from '../../core/run/index.ts';
 import type { Equipment, FormCutter, Head } from '../../core/shop/index.ts';
 import { copyStore } from '../keeping/index.ts';
+import { writePaper, type PaperAsked } from '../papers/index.ts';
 import { notFound } from '../problems.ts';
 import { restoreBackup, writeBackup } from '../whole/index.ts';
 import { cuttersToBuy } from './toBuy.ts';
@@ -57,6 +58,8 @@ export interface Asking {
   readonly record: readonly [OfPart, MeasuredRecord | null];
   /** A copy of the store, by the file it is written in. */
   readonly copy: readonly [{ readonly store: string; readonly what: string }, string];
+  /** A sheet, drawing, table or program of a job, as the file’s bytes. */
+  readonly paper: readonly [PaperAsked, Uint8Array];
   /** What the bench wants of cutters. */
   readonly toBuy: readonly [
     { readonly store: string; readonly owned: readonly FormCutter[]; readonly tolerance: number },
@@ -68,7 +71,7 @@ export interface Asking {
 }
 export type Work = keyof Asking;
 /** What is done with files, not with a job. */
-export type FileWork = 'copy' | 'toBuy' | 'backup' | 'restore';
+export type FileWork = 'copy' | 'paper' | 'toBuy' | 'backup' | 'restore';
 export type JobWork = Exclude<Work, FileWork>;
 export type Asked<W extends Work> = Asking[W][0];
 export type Found<W extends Work> = Asking[W][1];
@@ -153,6 +156,7 @@ const ANSWERS: { readonly [W in JobWork]: (asked: Asked<W>) => Iterable<Found<W>
 
 const FILES: { readonly [W in FileWork]: (asked: Asked<W>) => Found<W> | Promise<Found<W>> } = {
   copy: ({ store, what }) => copyStore(store, what),
+  paper: (asked) => writePaper(asked),
   toBuy: ({ store, owned, tolerance }) => cuttersToBuy(store, owned, tolerance),
   backup: ({ store, file, at }) => {
     writeBackup(store, file, at);

@@ -1,4 +1,4 @@
-import { Router } from 'express';
+import { Router, type Request } from 'express';
 import { calls } from '../../core/wire/index.ts';
 import type { Desk } from '../heavy/index.ts';
 import type {
@@ -6,10 +6,12 @@ import type {
   HealthService,
   JobService,
   LogService,
+  PaperService,
   PictureService,
   RunService,
   ShopService,
 } from '../services/index.ts';
+import { fileRoutes } from './files.ts';
 import { jobRoutes } from './jobs.ts';
 import { describeApi } from './openapi.ts';
 import { logRoutes } from './logbook.ts';
@@ -25,13 +27,21 @@ export interface Services {
   readonly log: LogService;
   readonly backup: BackupService;
   readonly pictures: PictureService;
+  readonly papers: PaperService;
   readonly desk: Desk;
   readonly health: HealthService;
 }
 
-export const routesOf = ({ jobs, runs, shop, log, backup, pictures, desk, health }: Services): Route[] => [
+/** Where others reach what is asked for by this request; null where they do not. */
+export type AddressFor = (request: Request) => string | null;
+
+export const routesOf = (
+  { jobs, runs, shop, log, backup, pictures, papers, desk, health }: Services,
+  addressFor: AddressFor = () => null,
+): Route[] => [
   ...planningRoutes(shop, desk),
   ...jobRoutes(jobs),
+  ...fileRoutes(papers, addressFor),
   ...runRoutes(runs),
   ...pictureRoutes(pictures),
   ...logRoutes(log, backup),
@@ -39,10 +49,10 @@ export const routesOf = ({ jobs, runs, shop, log, backup, pictures, desk, health
 ];
 
 /** Everything under /api. */
-export function apiRouter(services: Services): Router {
+export function apiRouter(services: Services, addressFor: AddressFor): Router {
   const router = Router();
   const description = describeApi(Object.values(calls));
-  mount(router, routesOf(services));
+  mount(router, routesOf(services, addressFor));
   router.get('/openapi.json', (_, response) => void response.json(description));
   return router;
 }

@@ -3,7 +3,7 @@ import { createWriteStream, rmSync } from 'node:fs';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { z } from 'zod';
-import { shapeIssues } from '../../core/job/index.ts';
+import { fileNameOf, shapeIssues } from '../../core/job/index.ts';
 import type { AnswerOf, BodyOf, Call, ParamsOf, QueryOf } from '../../core/wire/index.ts';
 import { Refused, tooLarge } from '../problems.ts';
 
@@ -54,6 +54,32 @@ export const answerText = <Made extends Call>(
   handle: async (given, response) => {
     const text = await handle(given as Given<Made>, goneOf(response));
     response.type('application/json').send(text);
+  },
+});
+
+interface SentFile {
+  readonly bytes: Uint8Array;
+  readonly type: string;
+  /** What it is kept as: by the job, and which file of it. */
+  readonly called: { readonly job: string; readonly name: string };
+}
+
+/** Who answers a call with a file that was made for it. */
+export const answerBytes = <Made extends Call>(
+  made: Made,
+  handle: (
+    given: Given<Made>,
+    asker: { readonly gone: AbortSignal; readonly request: Request },
+  ) => Promise<SentFile>,
+): Route => ({
+  call: made,
+  handle: async (given, response) => {
+    const asker = { gone: goneOf(response), request: response.req };
+    const { bytes, type, called } = await handle(given as Given<Made>, asker);
+    const inSight = type === 'application/pdf';
+    const file = `${fileNameOf(called.job)}-${called.name}`;
+    response.set('content-disposition', `${inSight ? 'inline' : 'attachment'}; filename="${file}"`);
+    response.type(type).send(Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength));
   },
 });
 

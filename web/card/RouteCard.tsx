@@ -87,7 +87,7 @@ export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteC
       <div className="route-last">
         <SaveLine />
         <JobSteps />
-        <Link to={`/jobs/${job.id}/print`}>Print</Link>
+        <Link to={`/jobs/${job.id}/print`}>Paper, files</Link>
       </div>
     </section>
   );

@@ -1,3 +1,5 @@
+import { FORMULA } from '../../core/files/index.ts';
+
 /** Hands a file to the person. */
 export function saveFile(name: string, text: string | Blob, type: string): void {
   const link = document.createElement('a');
@@ -12,7 +14,7 @@ export async function saveTable(name: string, rows: readonly (readonly string[])
   const { default: Papa } = await import('papaparse');
   const text = Papa.unparse(
     rows.map((row) => [...row]),
-    { newline: '\r\n' },
+    { newline: '\r\n', escapeFormulae: FORMULA },
   );
   saveFile(name, `\uFEFF${text}\r\n`, 'text/csv;charset=utf-8');
 }

@@ -1,5 +1,5 @@
 import { Button, Segmented } from 'antd';
-import { Fragment, useState } from 'react';
+import { Fragment, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { wordsOfDivided } from '../../core/cut/index.ts';
 import { useQuery } from '@tanstack/react-query';
@@ -21,6 +21,8 @@ import type { Value } from '../../core/station/index.ts';
 import { dayText, Notice, useTitle } from '../frame/index.ts';
 import { api, keys, useShop } from '../state/index.ts';
 import { PrintedPictures } from '../pictures/index.ts';
+import type { StoredJob } from '../../core/wire/index.ts';
+import { Files } from './Files.tsx';
 import './print.css';
 
 type Sheet = 'A4' | 'letter';
@@ -64,10 +66,13 @@ export function PrintPage() {
             { value: 'letter', label: 'Letter' },
           ]}
         />
-        <Button type="primary" size="large" onClick={() => window.print()}>
-          Print
+        <Button size="large" onClick={() => window.print()}>
+          Print this page
         </Button>
       </nav>
+      {alone.data && shop.data && (
+        <FilesOfStored stored={alone.data} shop={shop.data.equipment} paper={sheet} />
+      )}
       <div className={`print-sheet is-${sheet}`}>
         {ids.map((id) =>
           shop.data ? (
@@ -81,6 +86,20 @@ export function PrintPage() {
       </div>
     </main>
   );
+}
+
+/** What the server makes of a job that is stored: planned once, for what there is of it. */
+function FilesOfStored({
+  stored: { job },
+  shop,
+  paper,
+}: {
+  readonly stored: StoredJob;
+  readonly shop: Equipment;
+  readonly paper: Sheet;
+}) {
+  const planned = useMemo(() => plan(job, shop), [job, shop]);
+  return <Files job={job} planned={planned} shop={shop} paper={paper} />;
 }
 
 /** One job, a sheet for each of its parts. */

@@ -1,8 +1,8 @@
 import { line } from 'd3-shape';
 import type { DriveShape } from '../../core/drive/index.ts';
 import type { Point } from '../../core/involute/index.ts';
+import { threadLine } from '../../core/prints/index.ts';
 import { lengthText, type UnitSystem } from '../../core/units/index.ts';
-import { threadLine } from './WormPairView.tsx';
 
 interface ThreadViewProps {
   readonly drive: DriveShape;

@@ -1,12 +1,8 @@
 import { degreesOf } from '../../core/units/index.ts';
 import { arc } from 'd3-shape';
-import { meshesOf, type Train } from '../../core/gearing/index.ts';
+import { layShafts, type TrainLaid, type TrainShaft } from '../../core/gearing/index.ts';
 
-interface TrainViewProps {
-  readonly train: Train;
-  readonly idlers: number;
-  /** What the first gear and the last stand on. */
-  readonly ends: readonly [string, string];
+interface TrainViewProps extends TrainLaid {
   /** What must be seen to happen. */
   readonly caption: string;
   /** Turns the first shaft has made, to be seen turning. */
@@ -15,36 +11,8 @@ interface TrainViewProps {
 
 const WIDTH = 420;
 const HEIGHT = 190;
-/** Teeth an idler is drawn with; any gear left over serves. */
-const IDLER = 28;
-
-interface Shaft {
-  readonly name: string;
-  /** Gears on this shaft: the one that is driven first, then the one that drives. */
-  readonly gears: readonly number[];
-  readonly idler: boolean;
-}
-
-/** The shafts from the first to the last, in the order they mesh. */
-function shaftsOf({ train, idlers, ends }: TrainViewProps): Shaft[] {
-  const between = Array.from({ length: idlers }, (): Shaft => ({
-    name: 'idler',
-    gears: [IDLER],
-    idler: true,
-  }));
-  const meshes = meshesOf(train);
-  const studs = meshes.slice(1).map(({ driver }, i): Shaft => ({
-    name: meshes.length > 2 ? `stud ${i + 1}` : 'stud',
-    gears: [meshes[i]!.driven, driver],
-    idler: false,
-  }));
-  const first: Shaft = { name: ends[0], gears: [train.driver], idler: false };
-  const last: Shaft = { name: ends[1], gears: [meshes.at(-1)!.driven], idler: false };
-  return [first, ...studs, ...between, last];
-}
-
 /** Turns of each shaft for so many of the first: every mesh turns the hand round. */
-function turnsOf(shafts: readonly Shaft[], first: number): number[] {
+function turnsOf(shafts: readonly TrainShaft[], first: number): number[] {
   const turns: number[] = [];
   for (const [i, { gears }] of shafts.entries()) {
     const before = shafts[i - 1];
@@ -58,16 +26,11 @@ function turnsOf(shafts: readonly Shaft[], first: number): number[] {
  * serves.
  */
 export function TrainView(props: TrainViewProps) {
-  const shafts = shaftsOf(props);
+  const shafts = layShafts(props);
   const turns = turnsOf(shafts, props.turned ?? 0);
   const hands = turnsOf(shafts, 1);
-  const centres: number[] = [];
-  for (const [i, { gears }] of shafts.entries()) {
-    const before = shafts[i - 1];
-    centres.push(before ? centres[i - 1]! + (before.gears.at(-1)! + gears[0]!) / 2 : 0);
-  }
-  const left = Math.min(...shafts.map(({ gears }, i) => centres[i]! - Math.max(...gears) / 2));
-  const right = Math.max(...shafts.map(({ gears }, i) => centres[i]! + Math.max(...gears) / 2));
+  const left = Math.min(...shafts.map(({ gears, centre }) => centre - Math.max(...gears) / 2));
+  const right = Math.max(...shafts.map(({ gears, centre }) => centre + Math.max(...gears) / 2));
   const tallest = Math.max(...shafts.flatMap(({ gears }) => gears));
   const scale = Math.min((WIDTH - 20) / (right - left), (HEIGHT - 66) / tallest);
   const x = (centre: number) => WIDTH / 2 + (centre - (left + right) / 2) * scale;
@@ -82,31 +45,21 @@ export function TrainView(props: TrainViewProps) {
       role="img"
       aria-label={`Gear train to scale: ${words}`}
     >
-      {shafts.map(({ name, gears, idler }, i) => (
+      {shafts.map(({ name, gears, idler, centre }, i) => (
         <g key={i}>
           {gears.map((teeth, k) => (
             <Wheel
               key={k}
-              x={x(centres[i]!)}
+              x={x(centre)}
               y={cy}
               radius={(teeth / 2) * scale}
               turns={turns[i]!}
               className={idler ? 'train-idler' : k === 1 ? 'train-second' : 'scribe-lit'}
             />
           ))}
-          <Hand
-            x={x(centres[i]!)}
-            y={cy}
-            radius={Math.min(...gears) * 0.3 * scale}
-            clockwise={hands[i]! > 0}
-          />
-          <circle cx={x(centres[i]!)} cy={cy} r={3.5} className="train-axis" />
-          <text
-            x={x(centres[i]!)}
-            y={HEIGHT - 26 + (i % 2) * 17}
-            textAnchor="middle"
-            className="scribe-small"
-          >
+          <Hand x={x(centre)} y={cy} radius={Math.min(...gears) * 0.3 * scale} clockwise={hands[i]! > 0} />
+          <circle cx={x(centre)} cy={cy} r={3.5} className="train-axis" />
+          <text x={x(centre)} y={HEIGHT - 26 + (i % 2) * 17} textAnchor="middle" className="scribe-small">
             {idler ? 'idler' : `${name} ${gears.join(' + ')}`}
           </text>
         </g>

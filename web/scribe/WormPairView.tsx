@@ -2,6 +2,7 @@ import { line } from 'd3-shape';
 import { useMemo } from 'react';
 import { wheelDrawing, type DriveShape } from '../../core/drive/index.ts';
 import type { Point } from '../../core/involute/index.ts';
+import { threadLine } from '../../core/prints/index.ts';
 import { gearOutline } from '../../core/toothform/index.ts';
 
 interface WormPairViewProps {
@@ -16,23 +17,6 @@ const path = line<Point>(
   ({ x }) => x,
   ({ y }) => -y,
 );
-
-/**
- * The thread in its axial section, from left to right about the origin, its outside upward. @param count of
- * threads drawn
- */
-export function threadLine(drive: DriveShape, count: number): readonly Point[] {
-  const { worm, addendum } = drive;
-  const [px, half] = [worm.axialPitch, worm.crest / 2];
-  const base = px / 2 - worm.toolFlat / 2;
-  const [top, bottom] = [addendum, addendum - worm.depth];
-  return Array.from({ length: count }, (_, i) => i - (count - 1) / 2).flatMap((k) => [
-    { x: k * px - base, y: bottom },
-    { x: k * px - half, y: top },
-    { x: k * px + half, y: top },
-    { x: k * px + base, y: bottom },
-  ]);
-}
 
 /**
  * Worm above, wheel below, cut through the middle of the face and to one scale: there they run as a rack and

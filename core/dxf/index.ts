@@ -1,0 +1,1 @@
+export { dxfOf } from './dxf.ts';

@@ -1,0 +1,43 @@
+import { boxOf } from '../drafting/index.ts';
+import type { SheetBlock } from './blocks.ts';
+
+/** mm on paper, about: a title with its line, a row, a line of words, and how many letters that has. */
+const TITLE = 9;
+const ROW = 4.9;
+const LINE = 4.2;
+const LETTERS = 52;
+
+/** How tall a block stands in half a sheet, about; mm. */
+function tallOf(block: SheetBlock): number {
+  switch (block.kind) {
+    case 'drawing': {
+      const { top, bottom } = boxOf(block.drawing);
+      return TITLE + top - bottom;
+    }
+    case 'rows':
+      return TITLE + ROW * block.rows.length;
+    case 'list': {
+      const lines = block.lines.reduce((sum, line) => sum + Math.ceil(line.length / LETTERS), 0);
+      return TITLE + (block.large === '' ? 0 : 8) + LINE * lines;
+    }
+    default:
+      return TITLE;
+  }
+}
+
+/** Blocks in two columns of about one height: each goes, in order, where there is more room. */
+export function twoColumns(blocks: readonly SheetBlock[]): SheetBlock {
+  const left: SheetBlock[] = [];
+  const right: SheetBlock[] = [];
+  let [leftTall, rightTall] = [0, 0];
+  for (const block of blocks) {
+    if (leftTall <= rightTall) {
+      left.push(block);
+      leftTall += tallOf(block);
+    } else {
+      right.push(block);
+      rightTall += tallOf(block);
+    }
+  }
+  return { kind: 'beside', left, right };
+}

@@ -1,0 +1,1 @@
+export { readPdf, type ReadPage } from './readPdf.ts';

@@ -1,0 +1,148 @@
+import { fileSetSchema, type FileSetTyped } from '../../core/files/index.ts';
+import { placedUnder, type Issue } from '../../core/findings/index.ts';
+import {
+  approx,
+  measure,
+  parsePositiveLength,
+  parseCount,
+  type Measure,
+  type UnitSystem,
+} from '../../core/units/index.ts';
+import { ChoiceField, EitherField, LengthField, MeasureField } from '../fields/index.ts';
+
+/** How an owner’s control takes a program, as typed. */
+export interface ProgramTyped {
+  readonly units: UnitSystem;
+  readonly safe: Measure;
+  readonly deep: Measure;
+  readonly feed: Measure;
+  readonly rpm: Measure;
+  readonly by: 'cycle' | 'moves';
+  readonly axis: 'A' | 'B' | 'C';
+  readonly ends: 'lf' | 'crlf';
+  readonly numbered: 'yes' | 'no';
+}
+
+const USUAL = fileSetSchema.parse({});
+
+/** The usual figures, in the job’s units. */
+export const usualProgram = (units: UnitSystem): ProgramTyped => {
+  const { by, axis, ends, numbered, rpm } = USUAL;
+  const length = (mm: number, inch: string) => measure(units === 'mm' ? String(mm) : inch, units);
+  return {
+    units,
+    by,
+    axis,
+    ends,
+    numbered,
+    safe: length(USUAL.safe, '0.2'),
+    deep: length(USUAL.deep, '5/16'),
+    feed: length(USUAL.feed, '2.4'),
+    rpm: measure(String(rpm), 'count'),
+  };
+};
+
+/** What the server is asked by; issues where something typed cannot be used. */
+export function readProgram(typed: ProgramTyped): {
+  readonly set: FileSetTyped;
+  readonly issues: readonly Issue[];
+} {
+  const { units, by, axis, ends, numbered } = typed;
+  const lengths = {
+    safe: parsePositiveLength(typed.safe, 'The safe height'),
+    deep: parsePositiveLength(typed.deep, 'The depth'),
+    feed: parsePositiveLength(typed.feed, 'The feed'),
+    rpm: parseCount({ given: typed.rpm, what: 'The speed', least: 1, most: 60_000 }),
+  };
+  const issues = Object.entries(lengths).flatMap(([field, read]) =>
+    read.ok ? [] : placedUnder(field, read.issues),
+  );
+  const { safe, deep, feed, rpm } = lengths;
+  return {
+    issues,
+    set: {
+      units,
+      by,
+      axis,
+      ends,
+      numbered,
+      ...(safe.ok ? { safe: approx(safe.value) } : {}),
+      ...(deep.ok ? { deep: approx(deep.value) } : {}),
+      ...(feed.ok ? { feed: approx(feed.value) } : {}),
+      ...(rpm.ok ? { rpm: rpm.value } : {}),
+    },
+  };
+}
+
+interface ProgramFieldsProps {
+  readonly value: ProgramTyped;
+  readonly onChange: (value: ProgramTyped) => void;
+  readonly issues: readonly Issue[];
+}
+
+/** How the control takes its programs, and how a plate is drilled. */
+export function ProgramFields({ value, onChange, issues }: ProgramFieldsProps) {
+  const at = (field: string) => issues.filter(({ path }) => path === field);
+  const set = <Field extends keyof ProgramTyped>(field: Field) => ({
+    value: value[field],
+    onChange: (next: ProgramTyped[Field]) => onChange({ ...value, [field]: next }),
+    issues: at(field),
+  });
+  const units = value.units;
+  return (
+    <>
+      <div className="fields">
+        <EitherField
+          label="Figures of the program in"
+          {...set('units')}
+          options={[
+            { value: 'mm', label: 'mm, G21' },
+            { value: 'in', label: 'inches, G20' },
+          ]}
+        />
+        <EitherField
+          label="Each hole by"
+          {...set('by')}
+          options={[
+            { value: 'cycle', label: 'a cycle, G81' },
+            { value: 'moves', label: 'its moves' },
+          ]}
+        />
+        <LengthField label="Safe height above the plate" {...set('safe')} units={units} />
+        <LengthField
+          label="Deep, below its top"
+          {...set('deep')}
+          units={units}
+          hint="Through, with the point."
+        />
+        <LengthField label="Feed a minute" {...set('feed')} units={units} />
+        <MeasureField label="Spindle speed, rpm" {...set('rpm')} />
+        <ChoiceField
+          label="Turning axis"
+          {...set('axis')}
+          options={(['A', 'B', 'C'] as const).map((axis) => ({ value: axis, label: axis }))}
+        />
+        <EitherField
+          label="Lines end with"
+          {...set('ends')}
+          options={[
+            { value: 'lf', label: 'LF' },
+            { value: 'crlf', label: 'CR LF' },
+          ]}
+        />
+        <EitherField
+          label="Lines numbered"
+          {...set('numbered')}
+          options={[
+            { value: 'no', label: 'no' },
+            { value: 'yes', label: 'N10, N20 …' },
+          ]}
+        />
+      </div>
+      <p className="soft">
+        Zero is the middle of the plate and its top. A program cannot see the machine: prove it in air first,
+        hands clear and guards shut; the machine’s manual, your shop’s rules and local codes come first.
+      </p>
+    </>
+  );
+}

@@ -2,7 +2,9 @@
  * Takes one current picture of each main view, from the demo workshop, into docs/screenshots (or the folder
  * given).
  */
-import { mkdirSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import os from 'node:os';
 import path from 'node:path';
 import { build, install, root } from './ready.mjs';
 import { openBrowser, openPage, openWorkshop } from './workshop.mjs';
@@ -20,20 +22,9 @@ const views = [
   ['bench', '/'],
   ['door-sample', '/jobs/demo-pump-gear/p1/gear'],
   ['card-drive', '/jobs/demo-carriage/p2/drive'],
-  ['card-wheel', '/jobs/demo-carriage/p1/wheel'],
   ['card-blank-in-doubt', '/jobs/demo-winding/p1/blank'],
   ['card-cutter', '/jobs/demo-fog-cam/p1/cutter'],
   ['card-dividing', '/jobs/demo-lens-second/p1/dividing'],
-  [
-    'card-template',
-    '/jobs/demo-fog-cam/p1/cutter',
-    async (page) => {
-      const summary = await page.waitForSelector('::-p-text(Make the cutter for this very count)');
-      await summary.click();
-      await page.waitForSelector('.make-sheet');
-      await page.$eval('.error-plot', (plot) => plot.scrollIntoView());
-    },
-  ],
   [
     'chart-check',
     '/chart',
@@ -75,6 +66,14 @@ const views = [
   ['card-spacing', '/jobs/demo-square/p1/spacing'],
   ['shop', '/shop'],
   [
+    'paper',
+    '/jobs/demo-lens-second/print',
+    async (page) => {
+      const files = await page.waitForSelector('::-p-text(Drawings, tables and programs)');
+      await files.click();
+    },
+  ],
+  [
     'counts',
     '/counts',
     async (page) => {
@@ -83,6 +82,17 @@ const views = [
     },
   ],
 ];
+/** The first page of a sheet, by poppler where there is one: it looks at a PDF as a printer does. */
+async function sheetPicture(name, job) {
+  if (only && !name.includes(only)) return;
+  const answer = await fetch(`${workshop.address}/api/jobs/${job}/files/sheet.pdf`);
+  const file = path.join(os.tmpdir(), `${name}.pdf`);
+  writeFileSync(file, Buffer.from(await answer.arrayBuffer()));
+  const drawn = spawnSync('pdftoppm', ['-r', '90', '-png', '-singlefile', file, path.join(target, name)]);
+  rmSync(file);
+  console.log(drawn.error ? `${name}: no poppler here, the picture stays as it was` : name);
+}
+
 try {
   for (const [name, address, before] of views) {
     if (only && !name.includes(only)) continue;
@@ -96,6 +106,7 @@ try {
     await context.close();
     console.log(name);
   }
+  await sheetPicture('sheet', 'demo-lens-second');
 } finally {
   await close();
   await workshop.close();

@@ -53,6 +53,7 @@ function addWord(writer: DxfWriter, { at, height, text, anchor }: Word): void {
 export function dxfOf({ shapes, words }: Drawing): string {
   const writer = new DxfWriter();
   writer.setUnits(Units.Millimeters);
+  writer.setVariable('$LASTSAVEDBY', { 1: 'Vuelta' });
   for (const name of [...Object.values(LAYER), WORDS]) writer.addLayer(name, BLACK, 'Continuous');
   for (const shape of shapes) addShape(writer, shape);
   for (const each of words) addWord(writer, each);

@@ -93,6 +93,13 @@ function howItEnds(text: string): 'whole' | 'cut' | 'in-a-quote' {
   return inString || depth > 0 ? 'cut' : 'whole';
 }
 
+/** What a reader of JSON says, its place told by line and column: a person counts no letters. */
+const inLines = (message: string, text: string): string =>
+  message.replace(/ in JSON at position (\d+).*$/, (_, position: string) => {
+    const before = text.slice(0, Number(position)).split('\n');
+    return `, line ${before.length}, column ${before.at(-1)!.length + 1}`;
+  });
+
 /**
  * A job from the text of a job file.
  * Issues: not-json, cut-short, quote-open, and those of readJob
@@ -105,8 +112,8 @@ export function readJobFile(text: string): Result<Job> {
   } catch (problem) {
     const end = clean.startsWith('{') ? howItEnds(clean) : 'whole';
     if (end !== 'whole') return fail(issue(end === 'cut' ? 'cut-short' : 'quote-open', {}));
-    const where =
-      clean === '' ? 'the file is empty' : problem instanceof Error ? problem.message : 'unreadable';
+    const said = problem instanceof Error ? inLines(problem.message, clean) : 'unreadable';
+    const where = clean === '' ? 'the file is empty' : said;
     return fail(issue('not-json', { allowed: 'Choose a file that Vuelta exported.' }, { where }));
   }
   return readJob(raw);

@@ -20,7 +20,7 @@ export interface PlateShown {
 
 /**
  * An index plate as seen from the crank, so many mm across: its circles, the arms over one move, the start
- * and the first landing holes numbered. Circles stand evenly from hub to rim; the angles of the holes are true.
+ * and the first landing holes numbered. Circles stand evenly from hub to rim; holes at their true angles.
  */
 export function platePrint(
   { circles, circle: used, spaces, landings, arms }: PlateShown,

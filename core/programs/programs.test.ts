@@ -188,7 +188,7 @@ describe('a program for a turning axis', () => {
 
   test('names each place where it stops, in letters that any control takes', () => {
     const text = turningProgram({ run: runOf(3, 1, true), advance: 120 }, set);
-    expect(text).toContain('(WURFEL  NO 7)');
+    expect(text).toContain('(WURFEL NO 7)');
     expect(text).toContain('M0 (TOOTH SPACE 2: LOCK, CUT, DRAW CLEAR, UNLOCK)');
     expect(text).toMatch(/CUTTER CLEAR BEFORE EVERY START/);
   });

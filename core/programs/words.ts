@@ -18,6 +18,7 @@ const plainLetters = (text: string): string =>
     .replace(/[Ø]/g, 'DIA ')
     .replace(/[^ -~]/g, '?')
     .replace(/[()%;]/g, ' ')
+    .replace(/ +/g, ' ')
     .toUpperCase()
     .trim();
 

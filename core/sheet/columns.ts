@@ -25,18 +25,22 @@ function tallOf(block: SheetBlock): number {
   }
 }
 
-/** Blocks in two columns of about one height: each goes, in order, where there is more room. */
-export function twoColumns(blocks: readonly SheetBlock[]): SheetBlock {
+/**
+ * Groups of blocks in two columns of about one height: each goes, in order, where there is more room; what
+ * is of one group stays together.
+ */
+export function twoColumns(groups: readonly (readonly SheetBlock[])[]): SheetBlock {
   const left: SheetBlock[] = [];
   const right: SheetBlock[] = [];
   let [leftTall, rightTall] = [0, 0];
-  for (const block of blocks) {
+  for (const group of groups) {
+    const tall = group.reduce((sum, block) => sum + tallOf(block), 0);
     if (leftTall <= rightTall) {
-      left.push(block);
-      leftTall += tallOf(block);
+      left.push(...group);
+      leftTall += tall;
     } else {
-      right.push(block);
-      rightTall += tallOf(block);
+      right.push(...group);
+      rightTall += tall;
     }
   }
   return { kind: 'beside', left, right };

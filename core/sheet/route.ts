@@ -438,14 +438,14 @@ function sheetOf(asked: PartAsked): PartSheet {
   const lessons = part.stations.flatMap((station) => station.lessons.map(({ text }) => text));
   const stretches = run ? promptSheet(run) : [];
   const halves = twoColumns([
-    ...latheBlock(part, units),
-    ...rowsBlock(stationOf(part, 'gear') ? 'The gear' : 'What it is', dataRows(asked)),
-    ...dividingBlocks(asked),
-    ...rowsBlock('Setting up', setupRows(asked), dialAside(asked)),
-    ...trainBlocks(part),
-    ...ownRows(part, units),
-    ...swingBlock(part),
-    ...centreBlock(part, units),
+    latheBlock(part, units),
+    rowsBlock(stationOf(part, 'gear') ? 'The gear' : 'What it is', dataRows(asked)),
+    dividingBlocks(asked),
+    rowsBlock('Setting up', setupRows(asked), dialAside(asked)),
+    trainBlocks(part),
+    ...ownRows(part, units).map((block) => [block]),
+    swingBlock(part),
+    centreBlock(part, units),
   ]);
   return {
     partId: part.id,

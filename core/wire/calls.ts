@@ -150,6 +150,14 @@ export const jobCalls = {
   }),
 };
 
+/** What documents are, for whoever writes or reads them elsewhere. */
+export const schemaCalls = {
+  readSchema: call(PLACES.readSchema, {
+    summary: 'The JSON Schema (2020-12) of a document as a file has it: job, run, event, shop or backup.',
+    refusals: [404],
+  }),
+};
+
 const partOf = z.object({ part: idSchema.optional() });
 
 /** What leaves the screen: sheets, drawings, tables and programs. */
@@ -312,6 +320,7 @@ export const calls = {
   ...planningCalls,
   ...jobCalls,
   ...fileCalls,
+  ...schemaCalls,
   ...runCalls,
   ...pictureCalls,
   ...logCalls,

@@ -22,6 +22,7 @@ export const PLACES = {
   restoreKept: { method: 'post', path: '/kept/{id}/restore' },
   readFile: { method: 'get', path: '/jobs/{id}/files/{file}' },
   makeFile: { method: 'post', path: '/files/{file}' },
+  readSchema: { method: 'get', path: '/schemas/{name}' },
   startRun: { method: 'post', path: '/jobs/{id}/runs' },
   runsOf: { method: 'get', path: '/jobs/{id}/runs' },
   readRun: { method: 'get', path: '/runs/{id}' },

@@ -19,6 +19,7 @@ import { pictureRoutes } from './pictures.ts';
 import { planningRoutes } from './planning.ts';
 import { answer, mount, type Route } from './route.ts';
 import { runRoutes } from './runs.ts';
+import { schemaRoutes } from './schemas.ts';
 
 export interface Services {
   readonly jobs: JobService;
@@ -42,6 +43,7 @@ export const routesOf = (
   ...planningRoutes(shop, desk),
   ...jobRoutes(jobs),
   ...fileRoutes(papers, addressFor),
+  ...schemaRoutes(),
   ...runRoutes(runs),
   ...pictureRoutes(pictures),
   ...logRoutes(log, backup),

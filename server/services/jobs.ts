@@ -13,6 +13,7 @@ import type { Desk } from '../heavy/index.ts';
 import { notFound, Refused, unreadable } from '../problems.ts';
 import type { Store } from '../store.ts';
 import { findJobs, type ListedRow } from './findJobs.ts';
+import { withLines } from './lineOf.ts';
 import { listedFields, listOlder, wordsBetween } from '../resting/index.ts';
 import type { ShopService } from './shop.ts';
 
@@ -227,7 +228,7 @@ export class JobService {
    */
   async importFile(text: string): Promise<StoredJob> {
     const read = readJobFile(text);
-    if (!read.ok) throw new Refused(422, read.issues);
+    if (!read.ok) throw new Refused(422, withLines(text, read.issues));
     const taken = await this.store.em.fork().findOne(JobRow, { id: read.value.id });
     return this.save(0, taken ? { ...read.value, id: randomUUID() } : read.value);
   }

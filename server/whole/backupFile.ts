@@ -1,12 +1,13 @@
 import { createHash } from 'node:crypto';
 import { z } from 'zod';
-import { readJob, type Job } from '../../core/job/index.ts';
+import { jobSchema, readJob, type Job } from '../../core/job/index.ts';
 import { idSchema } from '../../core/kinds/index.ts';
 import {
   checkEvent,
   numberOf,
   readRun,
   runEventSchema,
+  runSchema,
   type Run,
   type RunEvent,
 } from '../../core/run/index.ts';
@@ -21,8 +22,39 @@ export const BACKUP_VERSION = 2;
 /** What could not be read when the backup was written is in it as it rested. */
 const asItRests = { raw: z.string().optional() };
 
-/** Outer shape of a backup; what is in it is checked piece by piece, each of whatever version it is. */
 const instant = z.iso.datetime({ offset: true });
+const jobEntry = z.object({
+  job: z.unknown(),
+  ...asItRests,
+  id: idSchema.optional(),
+  name: z.string().optional(),
+  /** What it is, in a few words. */
+  line: z.string().max(2000).optional(),
+  revision: z.int().min(1),
+  archived: z.boolean(),
+  createdAt: instant,
+  updatedAt: instant,
+});
+const keptEntry = z.object({
+  id: idSchema,
+  jobId: idSchema,
+  job: z.unknown(),
+  baseRevision: z.int(),
+  at: instant,
+});
+const runEntry = z.object({
+  run: z.unknown(),
+  ...asItRests,
+  id: idSchema.optional(),
+  jobId: idSchema.optional(),
+  partId: z.string().optional(),
+  startedAt: instant,
+  updatedAt: instant,
+  events: z.array(z.unknown()),
+  eventsRaw: z.array(z.string()).optional(),
+});
+
+/** Outer shape of a backup; what is in it is checked piece by piece, each of whatever version it is. */
 const backupSchema = z.looseObject({
   format: z.literal(BACKUP_FORMAT),
   version: z.int().min(1).max(BACKUP_VERSION),
@@ -31,37 +63,20 @@ const backupSchema = z.looseObject({
   sha256: z.string().optional(),
   shop: z.unknown(),
   shopRaw: z.string().optional(),
-  jobs: z.array(
-    z.object({
-      job: z.unknown(),
-      ...asItRests,
-      id: idSchema.optional(),
-      name: z.string().optional(),
-      /** What it is, in a few words. */
-      line: z.string().max(2000).optional(),
-      revision: z.int().min(1),
-      archived: z.boolean(),
-      createdAt: instant,
-      updatedAt: instant,
-    }),
-  ),
-  kept: z.array(
-    z.object({ id: idSchema, jobId: idSchema, job: z.unknown(), baseRevision: z.int(), at: instant }),
-  ),
-  runs: z.array(
-    z.object({
-      run: z.unknown(),
-      ...asItRests,
-      id: idSchema.optional(),
-      jobId: idSchema.optional(),
-      partId: z.string().optional(),
-      startedAt: instant,
-      updatedAt: instant,
-      events: z.array(z.unknown()),
-      eventsRaw: z.array(z.string()).optional(),
-    }),
-  ),
+  jobs: z.array(jobEntry),
+  kept: z.array(keptEntry),
+  runs: z.array(runEntry),
   pictures: z.array(pictureShape.extend({ data: z.string(), away: z.boolean().default(false) })).default([]),
+});
+
+/**
+ * A backup as it is written today, all the way down, for who describes it. What could not be read lies in it
+ * as it rested, and its document is null.
+ */
+export const backupFileSchema = backupSchema.extend({
+  shop: equipmentSchema.nullable(),
+  jobs: z.array(jobEntry.extend({ job: jobSchema.nullable() })),
+  runs: z.array(runEntry.extend({ run: runSchema.nullable(), events: z.array(runEventSchema.nullable()) })),
 });
 
 export interface ReadBackup {

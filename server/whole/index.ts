@@ -1,2 +1,3 @@
+export { backupFileSchema } from './backupFile.ts';
 export { restoreBackup } from './restoreBackup.ts';
 export { writeBackup } from './writeBackup.ts';

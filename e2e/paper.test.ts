@@ -74,6 +74,39 @@ test('a program as the control takes it: figures are asked at their fields, and 
   expect(person.faults).toEqual([]);
 });
 
+test('a list on a page goes out as it is shown, with nothing in it that a spreadsheet would run', async () => {
+  const person = await place.sitDown();
+  await person.goTo('/jobs/demo-lens-second/p1/dividing');
+  await person.sees('20 spaces on 31');
+  await person.pressWords('The ways on this head');
+  await person.searched();
+  await person.pressButton('All ');
+  await person.page.waitForSelector('table.ways');
+  const saved = await person.page.evaluate(async () => {
+    const made: Blob[] = [];
+    const { createObjectURL } = URL;
+    URL.createObjectURL = (blob: Blob) => {
+      made.push(blob);
+      return createObjectURL.call(URL, blob);
+    };
+    const list = [...document.querySelectorAll<HTMLTableElement>('table.ways')].find(
+      ({ offsetParent }) => offsetParent !== null,
+    )!;
+    const rows = list.tHead!.rows.length + list.tBodies[0]!.rows.length;
+    list.nextElementSibling!.querySelector('button')!.click();
+    while (made.length === 0) await new Promise((resolve) => setTimeout(resolve, 20));
+    URL.createObjectURL = createObjectURL;
+    return { text: await made[0]!.text(), rows };
+  });
+  // the buttons are no part of it
+  expect(saved.text).not.toMatch(/Use/);
+  expect(saved.text.split('\r\n')[1]!.split(',').length).toBeGreaterThan(2);
+  expect(saved.text).not.toMatch(/choose/);
+  expect(saved.text.trim().split('\r\n')).toHaveLength(saved.rows);
+  for (const cell of saved.text.split(/[,\r\n]+/)) expect(cell).not.toMatch(/^"?[=@]/);
+  expect(person.faults).toEqual([]);
+});
+
 test('of a rack its angle is asked; of a worm drive each card has its own files', async () => {
   const person = await place.sitDown();
   await person.goTo('/jobs/demo-lens-rack/print');

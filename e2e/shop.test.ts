@@ -59,6 +59,22 @@ test('an owner’s odd plates from a spreadsheet, a prime count, the crank on sc
   await person.pressButton('Understood');
   await person.sees('head, 60 : 1, 1 plate');
 
+  // pasted as a spreadsheet hands it over: tabs, and a cell that was made harmless
+  const paste = async (rows: string) => {
+    await person.press('Paste index plates from a spreadsheet', 'button');
+    await person.sees('The names: head, plate, circles');
+    await person.types('Rows from a spreadsheet', rows);
+    await person.pressButton('Look at the rows');
+  };
+  await paste("Head\tPlate\tCircles\nOld head\t'=B\t37 43\nOld head\tA\t31, 41, 53");
+  await person.sees('2 rows can be taken.');
+  await person.pressButton('Take 2 rows');
+  await person.sees('head, 60 : 1, 2 plates');
+  await person.sees('✓ Stored');
+  await paste('set\tteeth\towned\nMine\t24\t1');
+  await person.sees('This is the table of change gears, not of index plates.');
+  await person.pressButton('Understood');
+
   // a prime count on that head
   await person.goTo('/jobs/new/divide');
   await person.types('How many', '31');

@@ -8,6 +8,7 @@ import { CountStrip } from '../strip/index.ts';
 import { useReach, WorkBroke } from '../workers/index.ts';
 import { bindTo, issuesBelow, type StationProps } from '../panel/index.ts';
 import { useFace } from './face.ts';
+import { ListTable } from '../frame/index.ts';
 
 /** Said in a narrow column, where no plate and no ring has it. */
 const BESIDES: Readonly<Record<Reach, string>> = {
@@ -138,7 +139,7 @@ interface StockTableProps {
 function StockTable({ counts, best, taken, how, units, onTake }: StockTableProps) {
   const rows = [best, ...counts.filter((one) => one !== best)];
   return (
-    <table className="list is-stacked">
+    <ListTable file="gears-from-the-piece" className="is-stacked">
       <thead>
         <tr>
           <th scope="col" className="num">
@@ -181,6 +182,6 @@ function StockTable({ counts, best, taken, how, units, onTake }: StockTableProps
           </tr>
         ))}
       </tbody>
-    </table>
+    </ListTable>
   );
 }

@@ -1,5 +1,6 @@
 export { Fold } from './Fold.tsx';
 export { Guard } from './Guard.tsx';
+export { ListTable } from './ListTable.tsx';
 export { NextPage } from './NextPage.tsx';
 export { Notice } from './Notice.tsx';
 export { PageFault, PageWait } from './PageStates.tsx';

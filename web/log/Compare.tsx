@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { compareRuns } from '../../core/logbook/index.ts';
 import type { LogEntry } from '../../core/wire/index.ts';
-import { dayText } from '../frame/index.ts';
+import { dayText, ListTable } from '../frame/index.ts';
 
 interface CompareProps {
   readonly a: LogEntry;
@@ -23,7 +23,7 @@ export function Compare({ a, b, onClose }: CompareProps) {
         </Button>
         <Button onClick={onClose}>Back to the one run</Button>
       </div>
-      <table className="list log-compare">
+      <ListTable file="runs-compared" className="log-compare">
         <thead>
           <tr>
             <th scope="col" />
@@ -43,7 +43,7 @@ export function Compare({ a, b, onClose }: CompareProps) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </ListTable>
     </article>
   );
 }

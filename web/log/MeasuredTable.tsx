@@ -1,5 +1,6 @@
 import type { MeasuredRecord } from '../../core/inspect/index.ts';
 import { lengthText, type UnitSystem } from '../../core/units/index.ts';
+import { ListTable } from '../frame/index.ts';
 
 interface MeasuredTableProps {
   readonly title: string;
@@ -13,7 +14,7 @@ export function MeasuredTable({ title, record, units }: MeasuredTableProps) {
   return (
     <>
       <h3>{title}</h3>
-      <table className="list">
+      <ListTable file="measured">
         <tbody>
           {record.readings.map(({ name, read, should }) => (
             <tr key={name}>
@@ -29,7 +30,7 @@ export function MeasuredTable({ title, record, units }: MeasuredTableProps) {
             </tr>
           )}
         </tbody>
-      </table>
+      </ListTable>
     </>
   );
 }

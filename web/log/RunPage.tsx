@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { outcomeOf, OUTCOMES } from '../../core/run/index.ts';
 import { lengthText, plural } from '../../core/units/index.ts';
 import type { LogPage as Page } from '../../core/wire/index.ts';
-import { dayText, minutesText, Notice } from '../frame/index.ts';
+import { dayText, minutesText, Notice, ListTable } from '../frame/index.ts';
 import { Pictures } from '../pictures/index.ts';
 import { useLogPage } from '../state/index.ts';
 import { MeasuredTable } from './MeasuredTable.tsx';
@@ -82,7 +82,7 @@ function PageOf({ page }: { readonly page: Page }) {
         )}
       </dl>
       <h3>The plan as it was cut</h3>
-      <table className="list">
+      <ListTable file="run-as-cut">
         <tbody>
           {digest.card.map(({ number, title, answer }) => (
             <tr key={title}>
@@ -100,7 +100,7 @@ function PageOf({ page }: { readonly page: Page }) {
             </td>
           </tr>
         </tbody>
-      </table>
+      </ListTable>
       {measured.map((one) => (
         <MeasuredTable key={one.at} title={`Measured ${dayText(one.at)}`} record={one} units={digest.units} />
       ))}

@@ -1,10 +1,10 @@
-import { Button, Modal } from 'antd';
+import { Button, Input, Modal } from 'antd';
 import { useRef, useState } from 'react';
 import { sayIssue } from '../../core/messages/index.ts';
 import { readTable, TABLE_NAMES, writeTable, type TableId, type TableRead } from '../../core/shop/index.ts';
 import { plural } from '../../core/units/index.ts';
 import { Notice, saveTable } from '../frame/index.ts';
-import { readCsv } from './readCsv.ts';
+import { PASTED, readCsv, readPasted, type CsvRead } from './readCsv.ts';
 import type { ShopProps } from './shopProps.ts';
 
 interface CsvToolsProps extends Pick<ShopProps, 'equipment' | 'edit'> {
@@ -21,13 +21,13 @@ type Brought =
  */
 export function CsvTools({ tables, equipment, edit }: CsvToolsProps) {
   const [brought, setBrought] = useState<Brought | null>(null);
-  const bring = async (table: TableId, file: File) => {
-    const csv = await readCsv(file);
+  const [pasting, setPasting] = useState<TableId | null>(null);
+  const bring = async (table: TableId, name: string, csv: CsvRead) => {
     if (!csv.ok) return setBrought({ kind: 'refused', why: csv.why });
     const read = readTable(table, csv.cells, equipment);
     setBrought(
       read.ok
-        ? { kind: 'read', table, file: file.name, read: read.value }
+        ? { kind: 'read', table, file: name, read: read.value }
         : { kind: 'refused', why: `${read.issues.map(sayIssue).join(' ')} Nothing was changed.` },
     );
   };
@@ -51,10 +51,29 @@ export function CsvTools({ tables, equipment, edit }: CsvToolsProps) {
           </button>
           <BringIn
             label={`Bring in ${TABLE_NAMES[table]} from CSV`}
-            onFile={(file) => void bring(table, file)}
+            onFile={(file) => void readCsv(file).then((csv) => bring(table, file.name, csv))}
           />
+          <button
+            type="button"
+            className="plain-link"
+            aria-label={`Paste ${TABLE_NAMES[table]} from a spreadsheet`}
+            onClick={() => setPasting(table)}
+          >
+            paste
+          </button>
         </div>
       ))}
+      {pasting && (
+        <Paste
+          table={pasting}
+          heading={writeTable(pasting, equipment)[0] ?? []}
+          onPasted={(text) => {
+            setPasting(null);
+            void readPasted(text).then((csv) => bring(pasting, PASTED, csv));
+          }}
+          onLeave={() => setPasting(null)}
+        />
+      )}
       {brought?.kind === 'refused' && (
         <Notice tone="wrong" actions={<Button onClick={() => setBrought(null)}>Understood</Button>}>
           {brought.why}
@@ -87,6 +106,40 @@ function BringIn({ label, onFile }: { readonly label: string; readonly onFile: (
         }}
       />
     </>
+  );
+}
+
+interface PasteProps {
+  readonly table: TableId;
+  /** Names of its columns. */
+  readonly heading: readonly string[];
+  readonly onPasted: (text: string) => void;
+  readonly onLeave: () => void;
+}
+
+/** Rows from a spreadsheet, its heading with them: shown before anything is changed. */
+function Paste({ table, heading, onPasted, onLeave }: PasteProps) {
+  const [text, setText] = useState('');
+  return (
+    <Modal open title={`Paste ${TABLE_NAMES[table]}`} onCancel={onLeave} footer={null} width={680}>
+      <p>Copy the rows in your spreadsheet with the row of names above them, and paste them here.</p>
+      <p className="soft">The names: {heading.join(', ')}. Those that are not there stay empty.</p>
+      <Input.TextArea
+        aria-label="Rows from a spreadsheet"
+        rows={8}
+        autoFocus
+        value={text}
+        onChange={({ target }) => setText(target.value)}
+      />
+      <div className="notice-actions">
+        <Button type="primary" size="large" disabled={text.trim() === ''} onClick={() => onPasted(text)}>
+          Look at the rows
+        </Button>
+        <Button size="large" onClick={onLeave}>
+          Leave the shop as it is
+        </Button>
+      </div>
+    </Modal>
   );
 }
 

@@ -5,7 +5,7 @@ import type { Point } from '../../core/involute/index.ts';
 import type { Template } from '../../core/toothform/index.ts';
 import { decimalText, type UnitSystem } from '../../core/units/index.ts';
 import { Length } from '../fields/index.ts';
-import { Notice, saveText } from '../frame/index.ts';
+import { Notice, saveText, ListTable } from '../frame/index.ts';
 
 const path = line<Point>(
   ({ x }) => x,
@@ -85,7 +85,7 @@ function TemplateView({ template }: { readonly template: Template }) {
 
 function Sizes({ template, units }: { readonly template: Template; readonly units: UnitSystem }) {
   return (
-    <table className="list">
+    <ListTable file="template-sizes">
       <caption>To hold it against</caption>
       <thead>
         <tr>
@@ -109,6 +109,6 @@ function Sizes({ template, units }: { readonly template: Template; readonly unit
           </tr>
         ))}
       </tbody>
-    </table>
+    </ListTable>
   );
 }

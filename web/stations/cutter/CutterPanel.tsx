@@ -10,6 +10,7 @@ import { Values } from '../Values.tsx';
 import { FormErrors } from './FormErrors.tsx';
 import { MakeCutter } from './MakeCutter.tsx';
 import { WhichTool } from './WhichTool.tsx';
+import { ListTable } from '../../frame/index.ts';
 
 const COUNT_BY = [
   { value: 'disk', label: 'by the round cutter' },
@@ -54,7 +55,7 @@ export function CutterPanel(props: StationProps<'cutter'>) {
       <MakeCutter {...props} />
       <details className="schools">
         <summary>The set of eight in both schools</summary>
-        <table className="list">
+        <ListTable file="cutter-set">
           <caption>Each made for the lowest count of its range</caption>
           <thead>
             <tr>
@@ -75,7 +76,7 @@ export function CutterPanel(props: StationProps<'cutter'>) {
               </tr>
             ))}
           </tbody>
-        </table>
+        </ListTable>
       </details>
     </>
   );

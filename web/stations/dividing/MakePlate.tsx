@@ -150,6 +150,9 @@ export function MakePlate({
           <HoleTable plate={plate} />
           <div className="notice-actions">
             <Button onClick={() => saveHoles(plate)}>Save the hole table</Button>
+            <Button onClick={() => void navigate(`/jobs/${job.id}/print`)}>
+              Print to size, DXF, program
+            </Button>
             <Button onClick={chain}>Drill it on this head first</Button>
             <Button onClick={isMade}>It is made: put it on the head</Button>
           </div>

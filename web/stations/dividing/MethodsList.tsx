@@ -9,6 +9,7 @@ import {
 } from '../../../core/dividing/index.ts';
 import { plural } from '../../../core/units/index.ts';
 import { WorkBroke, type Broken } from '../../workers/index.ts';
+import { ListTable } from '../../frame/index.ts';
 
 const NAMES: Readonly<Record<Method, string>> = {
   simple: 'Simple',
@@ -223,7 +224,7 @@ function WaysTable({
   const asked = method !== 'simple' && ways.length < most;
   const more = asked || (!all && ways.length > FEW);
   return (
-    <table className="list ways">
+    <ListTable file="ways-of-dividing" className="ways">
       <caption>
         {plural(total, 'way')}
         {total > ways.length ? `, the best ${ways.length} here` : ''}
@@ -284,6 +285,6 @@ function WaysTable({
           </tr>
         </tfoot>
       )}
-    </table>
+    </ListTable>
   );
 }

@@ -1,7 +1,7 @@
 import { CHECKS, type InspectInput } from '../../../core/inspect/index.ts';
 import { lengthText, measure } from '../../../core/units/index.ts';
 import { ChoiceField, MeasureField } from '../../fields/index.ts';
-import { Fold } from '../../frame/index.ts';
+import { Fold, ListTable } from '../../frame/index.ts';
 import type { StationProps } from '../../panel/index.ts';
 
 /**
@@ -53,7 +53,7 @@ export function ReadingsRound({ station, part, units, editPart, issuesAt }: Stat
               ? `It rises and falls once round, most at ${Math.round(round.off.towardDeg)}° from tooth space 1: the blank ran out.`
               : 'It does not go once round: look at the single tooth spaces, not at the blank.'}
           </p>
-          <table className="list inspect-round">
+          <ListTable file="readings-round" className="inspect-round">
             <tbody>
               {round.off.readings.map((reading, i) => (
                 <tr key={i}>
@@ -72,7 +72,7 @@ export function ReadingsRound({ station, part, units, editPart, issuesAt }: Stat
                 </tr>
               ))}
             </tbody>
-          </table>
+          </ListTable>
         </>
       )}
     </Fold>

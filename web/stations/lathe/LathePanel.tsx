@@ -5,7 +5,7 @@ import { withLathe } from '../../../core/job/index.ts';
 import { decimalText, lengthText, plural } from '../../../core/units/index.ts';
 import { astrayText, type LatheWay, type StartWay, type ThreadingInput } from '../../../core/worm/index.ts';
 import { ChoiceField, Gears, Length, LengthField } from '../../fields/index.ts';
-import { Fold } from '../../frame/index.ts';
+import { Fold, ListTable } from '../../frame/index.ts';
 import { bindTo, type StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
 import '../ways.css';
@@ -193,7 +193,7 @@ function StandIns({
   if (detail.standIns.length === 0 || detail.engaged === null) return null;
   return (
     <Fold className="schools" summary="Fractions that stand for π, and what they are off">
-      <table className="list">
+      <ListTable file="fractions-for-pi">
         <caption>
           Over the {lengthText(detail.engaged, units)} that the wheel reaches. Any gears that come nearer
           serve as well.
@@ -218,7 +218,7 @@ function StandIns({
             </tr>
           ))}
         </tbody>
-      </table>
+      </ListTable>
     </Fold>
   );
 }

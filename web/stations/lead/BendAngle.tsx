@@ -14,6 +14,7 @@ import {
 import { echoAngle, Gears, Length, LengthField, MeasureField } from '../../fields/index.ts';
 import { useBends, WorkBroke } from '../../workers/index.ts';
 import { bindTo, issuesBelow, type StationProps } from '../../panel/index.ts';
+import { ListTable } from '../../frame/index.ts';
 
 interface BendAngleProps extends StationProps<'lead'> {
   readonly set: (change: Partial<LeadInput>) => void;
@@ -152,7 +153,7 @@ function SingleTable({
       </p>
     );
   return (
-    <table className="list bend-table">
+    <ListTable file="angles" className="bend-table">
       <caption>{paired ? 'For this gear alone' : 'Angles the gears cut exactly'}, the nearest first</caption>
       <thead>
         <tr>
@@ -194,7 +195,7 @@ function SingleTable({
           </tr>
         ))}
       </tbody>
-    </table>
+    </ListTable>
   );
 }
 
@@ -212,7 +213,7 @@ function PairTable({ rows, mate, units, hasPart, onTake }: PairTableProps) {
   const exact = rows.filter((row) => row.exact).length;
   return (
     <>
-      <table className="list bend-table">
+      <ListTable file="angles-of-the-pair" className="bend-table">
         <caption>
           One angle for this gear and its mate of {mate} teeth
           {exact === 0 ? ': none is cut exactly in both, these come nearest, the error shared' : ''}
@@ -255,7 +256,7 @@ function PairTable({ rows, mate, units, hasPart, onTake }: PairTableProps) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </ListTable>
       <p className="soft">
         {hasPart
           ? 'Taking one changes both gears of this job, each with its train.'

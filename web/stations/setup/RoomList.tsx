@@ -2,6 +2,7 @@ import { bindTo } from '../../panel/index.ts';
 import { lengthText } from '../../../core/units/index.ts';
 import { LengthField } from '../../fields/index.ts';
 import type { SetupPieceProps } from './pieceProps.ts';
+import { ListTable } from '../../frame/index.ts';
 
 /** What has to fit, looked at before anything is clamped. */
 export function RoomList({ station, part, units, set, at }: SetupPieceProps) {
@@ -13,7 +14,7 @@ export function RoomList({ station, part, units, set, at }: SetupPieceProps) {
       {fits.length === 0 ? (
         <p className="soft">Told as soon as the cutter’s diameter and the face are known.</p>
       ) : (
-        <table className="list">
+        <ListTable file="will-it-fit">
           <tbody>
             {fits.map(({ key, name, needs, has, fits: does, remedies }) => (
               <tr key={key} className={does === false ? 'is-wrong' : ''}>
@@ -38,7 +39,7 @@ export function RoomList({ station, part, units, set, at }: SetupPieceProps) {
               </tr>
             ))}
           </tbody>
-        </table>
+        </ListTable>
       )}
       <div className="fields">
         <LengthField

@@ -3,7 +3,7 @@ import { isSpaced } from '../../../core/kinds/index.ts';
 import { CLEAR_BY, surfaceSpeedText, timeText, type SetupInput } from '../../../core/setup/index.ts';
 import { decimalText, lengthText, measure, plural, type UnitSystem } from '../../../core/units/index.ts';
 import { ChoiceField, Length, LengthField, MeasureField } from '../../fields/index.ts';
-import { Fold } from '../../frame/index.ts';
+import { Fold, ListTable } from '../../frame/index.ts';
 import { bindTo, issuesBelow, type StationProps } from '../../panel/index.ts';
 import { Along } from './Along.tsx';
 import { CentreIt } from './CentreIt.tsx';
@@ -325,7 +325,7 @@ function ClearAt({ station, part, units, set }: SetupPieceProps) {
           ))}
         </span>
       </div>
-      <table className="list setup-clear">
+      <ListTable file="where-it-is-clear" className="setup-clear">
         <tbody>
           {rows.map(({ key, what, mm, dial, brass }) => (
             <tr key={key} className={brass ? 'is-brass' : ''}>
@@ -337,7 +337,7 @@ function ClearAt({ station, part, units, set }: SetupPieceProps) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </ListTable>
       <p className="soft">
         0 is the touch at full depth; a shallower cut touches later. Leave {lengthText(CLEAR_BY, units)}{' '}
         beside it. Each cut takes {lengthText(stroke.travel[part.setup.indexAt], units)} of travel.

@@ -3,7 +3,7 @@ import { readScale } from '../../../core/toothform/index.ts';
 import { dmsText, exact, lengthText, measure } from '../../../core/units/index.ts';
 import { wormTemplate, type WormInput } from '../../../core/worm/index.ts';
 import { EitherField, Length, LengthField, MeasureField } from '../../fields/index.ts';
-import { Fold } from '../../frame/index.ts';
+import { Fold, ListTable } from '../../frame/index.ts';
 import { TemplateSheet } from '../../template/index.ts';
 import { bindTo, issuesBelow, type StationProps } from '../../panel/index.ts';
 import { Values } from '../Values.tsx';
@@ -69,7 +69,7 @@ export function WormPanel({ station, part, units, job, editPart, issuesAt }: Sta
       />
       {schools.length > 0 && (
         <Fold className="schools" summary="What each school gives for this pitch">
-          <table className="list">
+          <ListTable file="thread-schools">
             <thead>
               <tr>
                 <th scope="col">School</th>
@@ -103,7 +103,7 @@ export function WormPanel({ station, part, units, job, editPart, issuesAt }: Sta
                 </tr>
               ))}
             </tbody>
-          </table>
+          </ListTable>
         </Fold>
       )}
       {infeed && (

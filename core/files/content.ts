@@ -262,6 +262,15 @@ export const FILE_NAMES = Object.entries(FILES).flatMap(([kind, { formats }]) =>
 
 export const formatOf = (name: FileName): FileFormat => name.split('.')[1] as FileFormat;
 
+/** What a browser is told each is. */
+export const FILE_TYPES: Readonly<Record<FileFormat, string>> = {
+  pdf: 'application/pdf',
+  svg: 'image/svg+xml',
+  dxf: 'image/vnd.dxf',
+  csv: 'text/csv; charset=utf-8',
+  nc: 'text/plain; charset=utf-8',
+};
+
 /** Holes are a table or a program, by the format. */
 const makerOf = (kind: FileKind, format: FileFormat): Maker =>
   FILES[kind].make ?? (format === 'nc' ? drilling : holesTable);

@@ -1,6 +1,7 @@
 export {
   contentOf,
   FILE_NAMES,
+  FILE_TYPES,
   filesOf,
   formatOf,
   type FileAsked,

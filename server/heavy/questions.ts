@@ -19,7 +19,7 @@ import type { Restored } from '../../core/wire/index.ts';
 import { freezeRun, type Run } from '../../core/run/index.ts';
 import type { Equipment, FormCutter, Head } from '../../core/shop/index.ts';
 import { copyStore } from '../keeping/index.ts';
-import { writePaper, type PaperAsked } from '../papers/index.ts';
+import type { PaperAsked } from '../papers/index.ts';
 import { notFound } from '../problems.ts';
 import { restoreBackup, writeBackup } from '../whole/index.ts';
 import { cuttersToBuy } from './toBuy.ts';
@@ -156,7 +156,8 @@ const ANSWERS: { readonly [W in JobWork]: (asked: Asked<W>) => Iterable<Found<W>
 
 const FILES: { readonly [W in FileWork]: (asked: Asked<W>) => Found<W> | Promise<Found<W>> } = {
   copy: ({ store, what }) => copyStore(store, what),
-  paper: (asked) => writePaper(asked),
+  // what lays out a page is large: only a thread that prints one loads it
+  paper: async (asked) => (await import('../papers/index.ts')).writePaper(asked),
   toBuy: ({ store, owned, tolerance }) => cuttersToBuy(store, owned, tolerance),
   backup: ({ store, file, at }) => {
     writeBackup(store, file, at);

@@ -1,2 +1,2 @@
 export type { SheetPicture } from './sheetPdf.ts';
-export { FILE_TYPES, writePaper, type PaperAsked } from './write.ts';
+export { writePaper, type PaperAsked } from './write.ts';

@@ -24,14 +24,6 @@ export interface PaperAsked extends Omit<FileAsked, 'planned' | 'shop'> {
   readonly pictures: readonly SheetPicture[];
 }
 
-export const FILE_TYPES: Readonly<Record<FileFormat, string>> = {
-  pdf: 'application/pdf',
-  svg: 'image/svg+xml',
-  dxf: 'image/vnd.dxf',
-  csv: 'text/csv; charset=utf-8',
-  nc: 'text/plain; charset=utf-8',
-};
-
 type Definition = Parameters<typeof pdfmake.createPdf>[0];
 
 async function pdfOf(definition: Definition): Promise<Buffer> {

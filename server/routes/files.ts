@@ -1,7 +1,6 @@
-import { FILE_NAMES, formatOf, type FileName } from '../../core/files/index.ts';
+import { FILE_NAMES, FILE_TYPES, formatOf, type FileName } from '../../core/files/index.ts';
 import { STOCK_EQUIPMENT } from '../../core/shop/index.ts';
 import { calls } from '../../core/wire/index.ts';
-import { FILE_TYPES } from '../papers/index.ts';
 import { notFound } from '../problems.ts';
 import type { PaperService } from '../services/index.ts';
 import type { AddressFor } from './index.ts';

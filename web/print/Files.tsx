@@ -10,6 +10,7 @@ import {
 import { fail, ok, type Result } from '../../core/findings/index.ts';
 import type { Job } from '../../core/job/index.ts';
 import type { Plan } from '../../core/plan/index.ts';
+import type { SheetSet } from '../../core/sheet/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import { approx, measure, parseAngleDeg, type Measure } from '../../core/units/index.ts';
 import { addressOf, PLACES } from '../../core/wire/index.ts';
@@ -18,11 +19,17 @@ import { Fold } from '../frame/index.ts';
 import { FILE_WORDS } from './fileWords.ts';
 import { ProgramFields, readProgram, usualProgram } from './ProgramFields.tsx';
 
-interface FilesProps {
+interface PartFilesProps {
   readonly job: Job;
   readonly planned: Plan;
   readonly shop: Equipment;
   readonly paper: 'A4' | 'letter';
+}
+
+interface FilesProps extends PartFilesProps {
+  /** What is wanted on the sheet besides what always is. */
+  readonly set: SheetSet;
+  readonly onSet: (set: SheetSet) => void;
 }
 
 type Kind = keyof typeof FILE_WORDS;
@@ -35,20 +42,18 @@ const hrefOf = (job: Job, file: FileName, query: Record<string, unknown>): strin
   addressOf(PLACES.readFile, { params: { id: job.id, file }, query });
 
 /** The route sheet as a PDF, and every drawing, table and program that the parts have now. */
-export function Files({ job, planned, shop, paper }: FilesProps) {
-  const [working, setWorking] = useState(false);
-  const [spaces, setSpaces] = useState(false);
-  const sheet = { paper, working: working ? 'yes' : 'no', spaces: spaces ? 'yes' : 'no' } as const;
+export function Files({ job, planned, shop, paper, set, onSet }: FilesProps) {
+  const sheet = { paper, working: set.working ? 'yes' : 'no', spaces: set.spaces ? 'yes' : 'no' } as const;
   return (
     <section className="print-files" aria-label="Sheet and files">
       <p className="print-route">
         <a className="next-thing" href={hrefOf(job, 'sheet.pdf', sheet)} target="_blank" rel="noreferrer">
           Route sheet, PDF
         </a>
-        <Checkbox checked={working} onChange={({ target }) => setWorking(target.checked)}>
+        <Checkbox checked={set.working} onChange={({ target }) => onSet({ ...set, working: target.checked })}>
           with the working
         </Checkbox>
-        <Checkbox checked={spaces} onChange={({ target }) => setSpaces(target.checked)}>
+        <Checkbox checked={set.spaces} onChange={({ target }) => onSet({ ...set, spaces: target.checked })}>
           with a table of every place
         </Checkbox>
       </p>
@@ -59,7 +64,7 @@ export function Files({ job, planned, shop, paper }: FilesProps) {
   );
 }
 
-function PartFiles({ job, planned, shop, paper }: FilesProps) {
+function PartFiles({ job, planned, shop, paper }: PartFilesProps) {
   const [program, setProgram] = useState(usualProgram(job.units));
   const read = readProgram(program);
   const [rackAngle, setRackAngle] = useState(measure('20', 'deg'));

@@ -13,8 +13,7 @@ import {
   toothPrint,
   wormSection,
 } from '../prints/index.ts';
-import { freezeRun, type Run } from '../run/index.ts';
-import { latheWorkOf, routeSheet, type Sheet } from '../sheet/index.ts';
+import { latheWorkOf, routeSheet, runOnPaper, type Sheet } from '../sheet/index.ts';
 import type { Equipment } from '../shop/index.ts';
 import { approx, decimalText, exact, exactText, radiansOf } from '../units/index.ts';
 import { wheelDrawing } from '../drive/index.ts';
@@ -58,17 +57,6 @@ function gearOf(part: PartPlan) {
   if (blank) return { gear: blank, bore: blank.bore };
   const rim = stationOf(part, 'wheelBlank')?.detail;
   return rim?.drive ? { gear: wheelDrawing(rim.drive), bore: rim.facts?.bore ?? null } : null;
-}
-
-function runOf({ job, planned, shop, part }: OfPart): Run | null {
-  if (!part.cutting) return null;
-  const run = freezeRun({
-    job,
-    planned,
-    shop,
-    start: { runId: 'in-a-file', jobRevision: 1, partId: part.id },
-  });
-  return run.ok ? run.value : null;
 }
 
 function meshOf({ part }: OfPart): FileContent | null {
@@ -116,7 +104,7 @@ const programSet = ({ set, job }: OfPart): ProgramSet => ({
 
 function turning(asked: OfPart): FileContent | null {
   const { part, set } = asked;
-  const run = runOf(asked);
+  const run = runOnPaper(asked, asked.part);
   const detail = stationOf(part, 'dividing')?.detail;
   if (!run || !detail?.aim || !detail.inForce || run.helix) return null;
   const advance = approx(exact(detail.inForce.choice.advance).mul(360));
@@ -132,7 +120,7 @@ function drilling(asked: OfPart): FileContent | null {
 
 function spacesTable(asked: OfPart): FileContent | null {
   const detail = stationOf(asked.part, 'dividing')?.detail;
-  const run = runOf(asked);
+  const run = runOnPaper(asked, asked.part);
   if (!run || !detail?.aim || !detail.inForce) return null;
   const ratio = exact(detail.head?.ratio ?? '1');
   const rows = indexingTable({

@@ -10,6 +10,7 @@ import {
   madePlatePrint,
   meshPrint,
   rackPrint,
+  swingPrint,
   toothPrint,
   trainPrint,
   wormSection,
@@ -205,6 +206,30 @@ test('a train is laid so that what meshes touches', () => {
   const said = drawing.words.map(({ text }) => text);
   expect(said).toEqual(['screw 72', 'stud 44 + 28', 'idler', 'worm shaft 100']);
 });
+
+test.each([
+  ['right', 'away'],
+  ['left', 'towards'],
+] as const)(
+  'a %s-hand gear swung %s: its teeth lie along the cutter, its right end as told',
+  (hand, rightEnd) => {
+    const { shapes } = swingPrint({ hand, helixDeg: 18, rightEnd, swingDeg: 18, arborAlong: false }, 80);
+    const [table] = shapes.flatMap((shape) =>
+      shape.kind === 'path' && shape.line === 'outline' ? [shape.corners] : [],
+    );
+    // the corners follow left, right, right, left
+    const right = (table![1]!.y + table![2]!.y) / 2;
+    expect(Math.sign(right)).toBe(rightEnd === 'away' ? 1 : -1);
+    const teeth = shapes.flatMap((shape) =>
+      shape.kind === 'path' && shape.line === 'thin' && !shape.closed && shape.corners.length === 2
+        ? [shape.corners]
+        : [],
+    );
+    // the middle one of five; the disk stands along x
+    const [a, b] = teeth[2]!;
+    expect(Math.abs((b!.y - a!.y) / (b!.x - a!.x))).toBeLessThan(0.001);
+  },
+);
 
 test('a made plate at life size: holes where the table has them, and 100 mm to check the print by', () => {
   const drilling = Array.from({ length: 7 }, (_, hole) => ({

@@ -127,6 +127,12 @@ describe('a drilling program', () => {
     const { moves } = control(text);
     expect(moves[0]!.z).toBe(12);
     expect(moves.at(-1)!.z).toBe(12);
+    // from hole to hole at the safe height, never at where the feed begins
+    const across = moves.filter(
+      (move, i) => i > 0 && (move.x !== moves[i - 1]!.x || move.y !== moves[i - 1]!.y),
+    );
+    expect(across).toHaveLength(7);
+    for (const { z } of across) expect(z).toBe(12);
     expect(text).toMatch(/G21 G90 G17/);
     expect(text).toContain('(ZERO: MIDDLE OF THE PLATE, Z0 ON ITS TOP, X RIGHT, Y AWAY)');
     expect(text).toMatch(/PROVE IT IN AIR FIRST/);

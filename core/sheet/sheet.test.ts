@@ -4,11 +4,14 @@ import {
   drawnHelicalJob,
   drawnSpurJob,
   newDivideJob,
+  indexedParts,
   newSpurJob,
+  withDividing,
   withPart,
   type Job,
 } from '../job/index.ts';
-import { plan } from '../plan/index.ts';
+import { countAim, searchMethods } from '../dividing/index.ts';
+import { dividingGround, plan } from '../plan/index.ts';
 import { measure } from '../units/index.ts';
 import { BENCH, count, mm, workedJob } from '../worked/bench.ts';
 import { plainTex, routeSheet, type Sheet, type SheetBlock, type SheetSet } from './index.ts';
@@ -170,6 +173,9 @@ describe('the sheet of a wheel of 62 teeth', () => {
     // 1.728/P
     expect(by['Over pins']![0]).toBe(`pins of Ø ${(1.728 * 1.5).toFixed(3)} mm`);
     for (const row of table.rows) expect(row.at(-1)).toBe('');
+    // the tooth’s tolerance to either side; the outside has none
+    expect(by['Outside']![3]).toBe('');
+    expect(by['Span over teeth']![3]).toMatch(/^± 0\.0\d\d$/);
   });
 
   test('with the table of every place and the working, where they are wanted', () => {
@@ -220,6 +226,24 @@ describe('other kinds', () => {
     expect(rowsUnder(worm, 'Worm')['Pitch diameter']).toBe('24.000 mm | 0.9449 in');
     expect(ofKind(blocksOf(sheet, 1), 'boxes')[0]!.boxes).toHaveLength(40);
   });
+
+  test.each([97, 127, 151])(
+    '%d teeth by gears: which way the plate must be seen to turn, and the train',
+    (teeth) => {
+      const job = drawnSpurJob({ id: 'p', name: 'Prime', pitch: '1', teeth, face: '10', bore: '10' });
+      // what the page looks for in a worker, and a person takes
+      const ground = dividingGround(job, BENCH, indexedParts(job)[0]!);
+      const { methods } = searchMethods({ ...ground, head: ground.head! }, countAim(teeth));
+      const way = methods.find(({ method }) => method === 'differential')!.ways[0]!;
+      const chosen = withDividing(job, 'p1', (dividing) => ({ ...dividing, choice: way.choice }));
+      const blocks = blocksOf(sheetOf(chosen));
+      // g = R(A − N)/A: more than 0 turns the plate with the crank
+      const { near } = way.geared!;
+      const said = list(blocks, 'Dividing').lines.join(' ');
+      expect(said).toContain(`the plate must turn ${near > teeth ? 'with' : 'against'} it`);
+      expect(ofKind(blocks, 'drawing').map(({ title }) => title)).toContain('Gears for the plate');
+    },
+  );
 
   test('a rack has the mark of the table’s dial in each box, and no head', () => {
     const bare = newDivideJob({ id: 'r', name: 'Rack', units: 'mm', shop: BENCH });

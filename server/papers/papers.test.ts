@@ -186,6 +186,15 @@ describe('files of a job', () => {
       expect(boxed.split(' ').filter((each) => each === String(number)).length).toBeGreaterThanOrEqual(2);
   });
 
+  test('a name without an end is parted, and pushes nothing off the sheet', async () => {
+    const job = { ...jobNamed('endless'), name: 'W'.repeat(120), person: 'm'.repeat(80) };
+    for (const paper of ['A4', 'letter']) {
+      const pages = await readPdf(await bytesOf(await post('sheet.pdf', { job, set: { paper } })));
+      expect(pages[0]!.text.match(/W/g)!.length).toBeGreaterThanOrEqual(120);
+      for (const { right, wide } of pages) expect(right).toBeLessThan(wide);
+    }
+  });
+
   test('a cell that begins like a formula is harmless, a negative figure stays one', async () => {
     const table = await (await get('/jobs/a/files/holes.csv')).text();
     expect(table).toMatch(/\r\n\d+,\d+,-\d+\.\d{3},/);

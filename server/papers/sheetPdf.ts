@@ -35,21 +35,31 @@ const MOST_KEPT_TOGETHER = 12;
 
 type Set = Pick<ContentText, 'bold' | 'fontSize' | 'color' | 'alignment' | 'margin'>;
 
+/** A word longer than this is no word: it may be parted, so that it does not push the sheet apart. */
+const LONGEST_WORD = 18;
+
+/** Stretches of one face each; an endless word in pieces, between which a line may end. */
+const stretches = (text: string): readonly { readonly text: string; readonly font: string }[] =>
+  faceRuns(text).flatMap(({ text: run, face }) =>
+    (run.match(new RegExp(`\\s|\\S{1,${LONGEST_WORD}}`, 'gu')) ?? []).reduce<
+      { text: string; font: string }[]
+    >((parts, piece) => {
+      const last = parts.at(-1);
+      const follows = last && !(piece.trim() !== '' && /\S$/.test(last.text));
+      if (last && follows) last.text += piece;
+      else parts.push({ text: piece, font: face });
+      return parts;
+    }, []),
+  );
+
 /** Words in the faces that have them. */
-const words = (text: string, set: Set = {}): ContentText => ({
-  text: faceRuns(text).map(({ text: part, face }) => ({ text: part, font: face })),
-  ...set,
-});
+const words = (text: string, set: Set = {}): ContentText => ({ text: [...stretches(text)], ...set });
 
 /** Two sorts in one line: the first bold. */
 const led = (lead: string, text: string): ContentText => ({
   text: [
-    ...faceRuns(lead === '' ? '' : `${lead} `).map(({ text: part, face }) => ({
-      text: part,
-      font: face,
-      bold: true,
-    })),
-    ...faceRuns(text).map(({ text: part, face }) => ({ text: part, font: face })),
+    ...stretches(lead === '' ? '' : `${lead} `).map((each) => ({ ...each, bold: true })),
+    ...stretches(text),
   ],
 });
 

@@ -18,6 +18,8 @@ export interface ReadPage {
   readonly wide: number;
   readonly tall: number;
   readonly text: string;
+  /** How far to the right words reach, mm. */
+  readonly right: number;
   /** Straight lines that were drawn, mm on the sheet. */
   readonly lines: readonly (readonly [x1: number, y1: number, x2: number, y2: number])[];
   readonly pictures: number;
@@ -32,6 +34,8 @@ export async function readPdf(bytes: Uint8Array): Promise<readonly ReadPage[]> {
     const page = await file.getPage(number);
     const { items } = await page.getTextContent();
     const text = items.map((item) => ('str' in item ? `${item.str}${item.hasEOL ? '\n' : ''}` : '')).join('');
+    const ends = items.map((item) => ('str' in item ? Number(item.transform[4]) + item.width : 0));
+    const right = (Math.max(...ends) * 25.4) / 72;
     const { fnArray, argsArray } = await page.getOperatorList();
     const lines: [number, number, number, number][] = [];
     const kept: Matrix[] = [];
@@ -61,7 +65,7 @@ export async function readPdf(bytes: Uint8Array): Promise<readonly ReadPage[]> {
       }
     }
     const [, , wide, tall] = page.view as [number, number, number, number];
-    pages.push({ wide: (wide * 25.4) / 72, tall: (tall * 25.4) / 72, text, lines, pictures });
+    pages.push({ wide: (wide * 25.4) / 72, tall: (tall * 25.4) / 72, text, right, lines, pictures });
   }
   await file.destroy();
   return pages;

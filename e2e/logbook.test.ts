@@ -109,7 +109,7 @@ test('the card on paper: every station, a box for every space, on either sheet',
   await person.sees('← Back to the card');
   await person.sees('Lens drive, second wheel');
   // a box for each with the hole the pin lands in: 20 on 31 at each move
-  await person.sees(/Tooth spaces, rough pass ?2\.975 mm deep; dial from the touch: 1 turn \+ 50\.3 marks/);
+  await person.sees(/Tooth spaces, rough pass ?2\.975 mm deep; from the touch: 1 turn \+ 50\.3 marks/);
   await person.sees(/1 0 2 20 3 9 4 29 5 18/);
   await person.sees('From tooth space 1 to tooth space 2, and so on');
   await person.sees(/To the finish pass .* lands in hole \d+/i);

@@ -33,7 +33,7 @@ test('from the card to the sheet at the machine: what stands on the card is on p
   const plain = await wordsOf(await fileOf(person, 'Route sheet, PDF'));
   expect(plain).toContain('Lens drive, second wheel');
   // 2 mm on the knee, 100 marks: 2.975 and the paper’s 0.03
-  expect(plain).toContain('Depth dial, rough 3.005 mm 1 turn + 50.3 marks');
+  expect(plain).toContain('Depth from the touch, rough 3.005 mm 1 turn + 50.3 marks');
   expect(plain).toContain('20 spaces on 31');
   expect(plain).toContain('Learnt before: Key it');
   expect(plain).not.toContain('Working: Gear');

@@ -1,4 +1,4 @@
-import { point, together, word, type Drawing } from '../drafting/index.ts';
+import { boxOf, point, together, word, type Drawing } from '../drafting/index.ts';
 import { aimFrom, indexingTable } from '../dividing/index.ts';
 import { fail, ok, type Result } from '../findings/index.ts';
 import type { Job } from '../job/index.ts';
@@ -15,7 +15,7 @@ import {
 } from '../prints/index.ts';
 import { latheWorkOf, routeSheet, runOnPaper, type Sheet } from '../sheet/index.ts';
 import type { Equipment } from '../shop/index.ts';
-import { approx, decimalText, exact, exactText, radiansOf } from '../units/index.ts';
+import { approx, decimalText, exact, radiansOf, type UnitSystem } from '../units/index.ts';
 import { wheelDrawing } from '../drive/index.ts';
 import type { FileSet } from './set.ts';
 
@@ -50,6 +50,15 @@ interface OfPart extends FileAsked {
 type Maker = (asked: OfPart) => FileContent | null;
 
 const drawn = (title: string, drawing: Drawing): FileContent => ({ as: 'drawing', title, drawing });
+
+/** A drawing with dimensions, life size: what it is and the unit of its figures stand below it. */
+function sized(title: string, drawing: Drawing, units: UnitSystem): FileContent {
+  const { left, bottom } = boxOf(drawing);
+  const said = word(`${title}; scale 1 : 1, figures in ${units}`, point(left, bottom - 6), {
+    anchor: 'start',
+  });
+  return drawn(title, together(drawing, said));
+}
 
 /** The gear in the plane of rotation, of whatever kind the part is. */
 function gearOf(part: PartPlan) {
@@ -137,7 +146,8 @@ function spacesTable(asked: OfPart): FileContent | null {
         String(index),
         String(space),
         'hole' in landing ? String(landing.hole) : '',
-        crankTurns === null ? '' : exactText(exact(crankTurns)),
+        // a fraction would be taken for a day
+        crankTurns === null ? '' : decimalText(exact(crankTurns), 9),
         decimalText(exact(place), 8),
         decimalText(off * 1_296_000, 4),
       ]),
@@ -169,7 +179,7 @@ const FILES = {
     waits: 'its blank has no outside, face or bore yet',
     make: ({ part, job }) => {
       const work = latheWorkOf(part);
-      return work && drawn(`${work.what}, ${job.units}`, work.draw(1, job.units));
+      return work && sized(`${work.what}: ${job.name}`, work.draw(1, job.units), job.units);
     },
   },
   gear: {
@@ -206,10 +216,8 @@ const FILES = {
     make: ({ part, job }) => {
       const rim = stationOf(part, 'wheelBlank')?.detail;
       if (!rim?.facts || !rim.drive) return null;
-      return drawn(
-        'Rim of the wheel',
-        rimPrint({ rim: rim.facts, centre: rim.drive.centre }, { scale: 1, units: job.units }),
-      );
+      const print = rimPrint({ rim: rim.facts, centre: rim.drive.centre }, { scale: 1, units: job.units });
+      return sized(`Rim of the wheel: ${job.name}`, print, job.units);
     },
   },
   plate: {

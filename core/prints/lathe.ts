@@ -60,7 +60,7 @@ export function blankPrint({ outside, face, bore }: Turned, { scale, units }: Pr
             at: wide + 9,
             outlineAt: wide,
             text: `Ø ${plain(bore!, units)}`,
-            under: 'bore, to the mandrel',
+            under: 'bore',
           }),
         ]),
     dimensionUp({

@@ -25,20 +25,22 @@ const NEAR = 1;
  */
 export function drillingProgram(plate: MadePlate, set: DrillingSet): string {
   const { units, safe, deep, feed, rpm, by } = set;
+  // never above where it goes across
+  const near = Math.min(NEAR, safe);
   const c = (mm: number) => coordinate(mm, units);
   const rate = decimalText(units === 'mm' ? feed : feed / 25.4, units === 'mm' ? 1 : 2);
   const at = (x: number, y: number) => `X${c(x)} Y${c(y)}`;
   const [first, ...others] = plate.drilling;
   const cycle = first
     ? [
-        `G98 G81 ${at(first.x, first.y)} Z${c(-deep)} R${c(NEAR)} F${rate}`,
+        `G98 G81 ${at(first.x, first.y)} Z${c(-deep)} R${c(near)} F${rate}`,
         ...others.map(({ x, y }) => at(x, y)),
         'G80',
       ]
     : [];
   const moves = plate.drilling.flatMap(({ x, y }) => [
     `G0 ${at(x, y)}`,
-    `G0 Z${c(NEAR)}`,
+    `G0 Z${c(near)}`,
     `G1 Z${c(-deep)} F${rate}`,
     `G0 Z${c(safe)}`,
   ]);

@@ -1,4 +1,4 @@
-import { dividedName } from '../cut/index.ts';
+import { dividedName, wordsOfDivided } from '../cut/index.ts';
 import type { Run } from '../run/index.ts';
 import { degrees, programText, remark, type ProgramSet } from './words.ts';
 
@@ -37,7 +37,7 @@ export function turningProgram({ run, advance }: TurningAsked, set: TurningSet):
         .filter(({ round }) => round === i + 1)
         .flatMap((cut) => [
           go(from + (cut.index - 1) * advance),
-          `M0 ${remark(`${dividedName(run, cut.space)}: lock, cut, draw clear, unlock`)}`,
+          `M0 ${remark(`${dividedName(run, cut.space)}: lock, ${wordsOfDivided(run.divides).verb}, draw clear, unlock`)}`,
         ]),
     ];
   });

@@ -33,7 +33,7 @@ export function dividingBlocks({ part, run, job }: PartAsked): readonly SheetBlo
         ]
       : []),
     proof.everySpaceTrue && proof.closes
-      ? 'Proved by the motion of the head: every place exact, and it closes.'
+      ? `Proved by its motion: every place exact${detail.aim?.full ? ', and it closes' : ''}.`
       : `Not exact: the worst place is off by ${detail.line ? lengthText(Math.abs(proof.worst.turns), job.units, 'fine') : smallAngleText(proof.worst.turns)}.`,
   ];
   return [
@@ -50,7 +50,7 @@ export function dividingBlocks({ part, run, job }: PartAsked): readonly SheetBlo
 function depthSaid({ part, run, units }: PartAsked, index: number, depthMm: number): string {
   const before = run!.rounds.slice(0, index).filter((each) => each.depthMm !== null).length;
   const dial = stationOf(part, 'setup')?.detail.depths[before]?.dial ?? '';
-  return `${lengthText(depthMm, units, 'fine')} deep${dial === '' ? '' : `; dial from the touch: ${dial}`}`;
+  return `${lengthText(depthMm, units, 'fine')} deep${dial === '' ? '' : `; from the touch: ${dial}`}`;
 }
 
 /** Boxes for each round, and what is looked at on the way. */

@@ -1,5 +1,5 @@
 import { dividedName, wordsOfDivided } from '../cut/index.ts';
-import { markText } from '../dividing/index.ts';
+import { markText, rimText } from '../dividing/index.ts';
 import type { AnyStationPlan } from '../plan/index.ts';
 import type { Cut, Run } from '../run/index.ts';
 import type { Value } from '../station/index.ts';
@@ -54,8 +54,10 @@ export function standsText({ landing }: Cut, { move, head }: Pick<Run, 'move' | 
     case 'two-circles':
       return `${landing.hole}/${landing.backHole}`;
     case 'dial': {
-      if (move.method === 'handwheel')
-        return `${landing.turns} t ${markText(landing.mark, move, exact(head?.ratio ?? '1'))}`;
+      const ratio = exact(head?.ratio ?? '1');
+      if (move.method === 'handwheel' && move.reads === 'angle')
+        return `${rimText(landing.turns, ratio)} + ${markText(landing.mark, move, ratio)}`;
+      if (move.method === 'handwheel') return `${landing.turns} t ${markText(landing.mark, move, ratio)}`;
       return `${landing.turns} t ${decimalText(exact(landing.mark), 2)}`;
     }
     case 'steps':
@@ -76,6 +78,7 @@ export function standsSaid({ move, divides }: Pick<Run, 'move' | 'divides'>): st
     case 'direct':
       return `${small}; large: the hole of the ${move.holes} ring where the pin lands`;
     case 'handwheel':
+      if (move.reads === 'angle') return `${small}; large: what the table reads + what the wheel reads`;
       return `${small}; large: turns of the wheel since the start (t) and what it then reads`;
     case 'table':
       return `${small}; large: turns of the dial since the start (t) and the mark it then reads`;

@@ -12,6 +12,7 @@ import {
 } from '../job/index.ts';
 import { countAim, searchMethods } from '../dividing/index.ts';
 import { dividingGround, plan } from '../plan/index.ts';
+import { plainMandrel } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import { BENCH, count, mm, workedJob } from '../worked/bench.ts';
 import { plainTex, routeSheet, type Sheet, type SheetBlock, type SheetSet } from './index.ts';
@@ -78,7 +79,7 @@ describe('the sheet of a wheel of 62 teeth', () => {
   test('says what it is, what it is made with, and which card it is', () => {
     const [part] = sheet.parts;
     expect(part!.what).toBe('62 teeth, m 1.5, 20°');
-    expect(part!.machines).toMatch(/40 : 1 · plate .* · Lying mill · .*Ø 60 × 6 mm/);
+    expect(part!.machines).toMatch(/40 : 1 · plate .* · Lying mill · .*Ø 60\.00 mm × 6\.00 mm/);
     expect(part!.head.map(({ label, figure }) => `${label}: ${figure}`)).toEqual([
       'Material: ',
       'Heat or batch: ',
@@ -104,8 +105,10 @@ describe('the sheet of a wheel of 62 teeth', () => {
   test('depths and clear readings stand in length and in turns and marks of this mill', () => {
     const rows = rowsUnder(blocks, 'Setting up');
     // the knee: 2 mm a turn, 100 marks; the paper comes off the dial
-    expect(rows['Depth dial, rough']).toBe(`${(h - 0.4 + 0.03).toFixed(3)} mm | 1 turn + 50.3 marks`);
-    expect(rows['Depth dial, finish']).toBe(`${(h + 0.03).toFixed(3)} mm | 1 turn + 70.3 marks`);
+    expect(rows['Depth from the touch, rough']).toBe(
+      `${(h - 0.4 + 0.03).toFixed(3)} mm | 1 turn + 50.3 marks`,
+    );
+    expect(rows['Depth from the touch, finish']).toBe(`${(h + 0.03).toFixed(3)} mm | 1 turn + 70.3 marks`);
     // D/2 + w/2 + t on the cross screw of 5 mm
     const middle = 48 + 3 + 0.03;
     expect(rows['To the middle: touch with the near face']).toBe(
@@ -123,8 +126,8 @@ describe('the sheet of a wheel of 62 teeth', () => {
   test('a box for each tooth space with the hole the pin lands in, the first and every tenth heavy', () => {
     const rounds = ofKind(blocks, 'boxes');
     expect(rounds.map(({ title, aside }) => `${title}; ${aside}`)).toEqual([
-      'Tooth spaces, rough pass; 2.975 mm deep; dial from the touch: 1 turn + 50.3 marks',
-      'Tooth spaces, finish pass; 3.375 mm deep; dial from the touch: 1 turn + 70.3 marks',
+      'Tooth spaces, rough pass; 2.975 mm deep; from the touch: 1 turn + 50.3 marks',
+      'Tooth spaces, finish pass; 3.375 mm deep; from the touch: 1 turn + 70.3 marks',
     ]);
     for (const [round, { boxes }] of rounds.entries()) {
       expect(boxes).toHaveLength(62);
@@ -158,7 +161,7 @@ describe('the sheet of a wheel of 62 teeth', () => {
       large: '20 spaces on 31',
       lines: [
         'Arms: 20 spaces, 21 holes with the pin’s own.',
-        'Proved by the motion of the head: every place exact, and it closes.',
+        'Proved by its motion: every place exact, and it closes.',
       ],
     });
   });
@@ -244,6 +247,63 @@ describe('other kinds', () => {
       expect(ofKind(blocks, 'drawing').map(({ title }) => title)).toContain('Gears for the plate');
     },
   );
+
+  test('indexed where it leaves: clear after the far end and more, and nothing is said to be clear at the touch', () => {
+    const exit = withPart(wheel, 'p1', (part) =>
+      'gear' in part ? { ...part, setup: { ...part.setup, indexAt: 'exit' } } : part,
+    );
+    const rows = rowsUnder(blocksOf(sheetOf(exit)), 'Setting up');
+    expect(rows['First touch at full depth']).toBe('0.00 mm | ');
+    const approach = Math.sqrt(3.375 * (60 - 3.375));
+    expect(rows['Index after, and 2.00 mm more']).toMatch(
+      new RegExp(`^${(2 * approach + 14).toFixed(2)} mm \\| 8 turns \\+ 33 marks$`),
+    );
+    expect(rows['Index before the touch, past']).toBeUndefined();
+  });
+
+  test('less than a turn is not said to close; a mandrel is named only where it is chosen and holds', () => {
+    const bare = newDivideJob({ id: 'a', name: 'Slots', units: 'mm', shop: BENCH });
+    const job = withPart(bare, 'p1', (part) =>
+      'spacing' in part
+        ? {
+            ...part,
+            spacing: {
+              ...part.spacing,
+              by: 'angle',
+              what: 'slots',
+              angle: measure('12', 'deg'),
+              count: count('5'),
+            },
+          }
+        : part,
+    );
+    expect(list(blocksOf(sheetOf(job)), 'Dividing').lines.at(-1)).toBe(
+      'Proved by its motion: every place exact.',
+    );
+    const shop = {
+      ...BENCH,
+      mandrels: [{ ...plainMandrel('m', 'Long mandrel', 'taper'), small: mm('11.98'), large: mm('12.04') }],
+    };
+    const machines = (mandrelId: string | null, holding: 'mandrel' | 'chuck') => {
+      const held = withPart(wheel, 'p1', (part) =>
+        'gear' in part ? { ...part, setup: { ...part.setup, mandrelId, holding } } : part,
+      );
+      const set = { working: false, spaces: false };
+      const asked = {
+        job: held,
+        planned: plan(held, shop),
+        shop,
+        revision: 0,
+        stored: '',
+        address: null,
+        set,
+      };
+      return routeSheet(asked).parts[0]!.machines;
+    };
+    expect(machines(null, 'mandrel')).not.toContain('Long mandrel');
+    expect(machines('m', 'chuck')).not.toContain('Long mandrel');
+    expect(machines('m', 'mandrel')).toContain('Long mandrel');
+  });
 
   test('a rack has the mark of the table’s dial in each box, and no head', () => {
     const bare = newDivideJob({ id: 'r', name: 'Rack', units: 'mm', shop: BENCH });

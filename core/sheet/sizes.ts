@@ -53,6 +53,12 @@ export const ownRows = (part: PartPlan, units: UnitSystem): readonly SheetBlock[
     return station ? rowsBlock(station.title, valueRows(station, units)) : [];
   });
 
+/** Turns and marks beside a length; where no dial is known, or a readout tells it, the other unit stands. */
+function onDial(mm: number, dial: string, units: UnitSystem): { readonly other?: string } {
+  const isLength = [lengthText(mm, units, 'fine'), lengthText(mm, units, 'shop')].includes(dial);
+  return dial === '' || isLength ? {} : { other: dial };
+}
+
 /** Speeds, feeds, the middle, depths, where it is clear: in length, and in turns and marks of this mill. */
 export function setupRows({ part, units }: PartAsked): readonly SheetRow[] {
   const detail = stationOf(part, 'setup')?.detail;
@@ -67,7 +73,7 @@ export function setupRows({ part, units }: PartAsked): readonly SheetRow[] {
             ? [
                 lengthRow('First touch: set the dial to', firstTouch, units, {
                   finish: 'shop',
-                  other: tableDial.firstTouch,
+                  ...onDial(firstTouch, tableDial.firstTouch, units),
                 }),
               ]
             : []),
@@ -76,20 +82,22 @@ export function setupRows({ part, units }: PartAsked): readonly SheetRow[] {
             lengthText(0, units),
             {
               strong: indexAt === 'entry',
-              other: `and ${lengthText(CLEAR_BY, units)} more`,
+              other: indexAt === 'entry' ? `and ${lengthText(CLEAR_BY, units)} more` : '',
             },
           ),
           lengthRow('Through: the whole face at depth', stroke.through, units, {
             finish: 'shop',
-            other: tableDial.through,
+            ...onDial(stroke.through, tableDial.through, units),
           }),
           lengthRow(
-            indexAt === 'exit' ? 'Index after' : 'Clear on the far side',
+            indexAt === 'exit'
+              ? `Index after, and ${lengthText(CLEAR_BY, units)} more`
+              : 'Clear on the far side',
             stroke.clearAfter,
             units,
             indexAt === 'exit'
-              ? { ...clear, other: tableDial.clearAfter }
-              : { finish: 'shop', other: tableDial.clearAfter },
+              ? { ...clear, ...onDial(stroke.clearAfter, tableDial.clearAfter, units) }
+              : { finish: 'shop', ...onDial(stroke.clearAfter, tableDial.clearAfter, units) },
           ),
         ]
       : [];
@@ -101,15 +109,17 @@ export function setupRows({ part, units }: PartAsked): readonly SheetRow[] {
     ...(chosen?.move != null
       ? [
           lengthRow(`To the middle: ${chosen.name.toLowerCase()}`, chosen.move, units, {
-            other: chosen.dial ?? '',
+            ...onDial(chosen.move, chosen.dial ?? '', units),
           }),
         ]
       : []),
-    ...depths.map(({ name, mm, dial }) => lengthRow(`Depth dial, ${name}`, mm, units, { other: dial })),
+    ...depths.map(({ name, mm, dial }) =>
+      lengthRow(`Depth from the touch, ${name}`, mm, units, onDial(mm, dial, units)),
+    ),
     ...along,
     ...(sink
       ? [
-          lengthRow('Sunk in place to', sink.depth, units, { other: sink.dial }),
+          lengthRow('Sunk in place to', sink.depth, units, onDial(sink.depth, sink.dial, units)),
           row('Index only drawn out past', lengthText(0, units), {
             strong: true,
             other: `and ${lengthText(CLEAR_BY, units)} more`,

@@ -59,12 +59,16 @@ export function swingPrint(
   const [deep, work] = [wide * 0.11, wide * 0.09];
   // seen from above a right-hand tooth comes towards the operator as it goes to the right
   const lean = Math.tan(radiansOf(Math.min(60, helixDeg))) * (hand === 'right' ? -1 : 1);
+  // a tooth that leaves the work at its edge ends there, and keeps its direction
   const tooth = (k: number) => {
     const y = k * work * 0.45;
-    const over = work * 0.9;
-    const rise = Math.max(-work - y, Math.min(work - y, over * lean));
-    const fall = Math.max(-work - y, Math.min(work - y, -over * lean));
-    return line('thin', point(-over, y + fall), point(over, y + rise));
+    const until = (way: 1 | -1) => {
+      const rise = lean * way;
+      const room = rise === 0 ? Infinity : ((rise > 0 ? work : -work) - y) / rise;
+      return way * Math.min(work * 0.9, room);
+    };
+    const [from, to] = [until(-1), until(1)];
+    return line('thin', point(from, y + lean * from), point(to, y + lean * to));
   };
   const table = together(
     rectangle('outline', point(-half, -deep), point(half, deep)),

@@ -231,6 +231,19 @@ test.each([
   },
 );
 
+test('over 45° the arbor lies along: the teeth of a right-hand gear then stand across the travel', () => {
+  const { shapes } = swingPrint(
+    { hand: 'right', helixDeg: 60, rightEnd: 'towards', swingDeg: 30, arborAlong: true },
+    80,
+  );
+  const [a, b] = shapes.flatMap((shape) =>
+    shape.kind === 'path' && shape.line === 'thin' && !shape.closed && shape.corners.length === 2
+      ? [shape.corners]
+      : [],
+  )[2]!;
+  expect(Math.abs((b!.x - a!.x) / (b!.y - a!.y))).toBeLessThan(0.001);
+});
+
 test('a made plate at life size: holes where the table has them, and 100 mm to check the print by', () => {
   const drilling = Array.from({ length: 7 }, (_, hole) => ({
     hole,

@@ -15,6 +15,7 @@ import { dividingGround, plan } from '../plan/index.ts';
 import { plainMandrel } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import { BENCH, count, mm, workedJob } from '../worked/bench.ts';
+import { standsText } from './figures.ts';
 import { plainTex, routeSheet, type Sheet, type SheetBlock, type SheetSet } from './index.ts';
 
 /*
@@ -381,4 +382,13 @@ test('no line of working keeps a sign of its formula language', () => {
       'table',
     ))
       expect(JSON.stringify(block.rows)).not.toMatch(/\\\\|[{}]|\bfrac\b|\btext\b/);
+});
+
+test('a wheel that reads in degrees: what the table reads, then the wheel', () => {
+  // 90 : 1, so 4° a turn; 240 marks, each a minute of arc
+  const move = { method: 'handwheel', reads: 'angle', marks: 240, vernier: 1 };
+  const on = (turns: number, mark: string) =>
+    standsText({ landing: { on: 'dial', turns, mark } } as never, { move, head: { ratio: '90' } } as never);
+  expect(on(3, '5')).toBe('12° + 0° 05′');
+  expect(on(0, '0')).toBe('0° + 0°');
 });

@@ -16,6 +16,6 @@ const { writeBackup } = await import('../dist/node/server/whole/index.js');
 const store = storeFile(readConfig(process.env, args, root));
 if (!existsSync(store)) fail(`There is no workshop in ${store} yet.`);
 const file = path.resolve(given);
-writeBackup(store, `${file}.half`, new Date().toISOString());
+writeBackup({ store, file: `${file}.half`, at: new Date().toISOString() });
 renameSync(`${file}.half`, file);
 console.log(`\nThe whole workshop is in ${file}.\n`);

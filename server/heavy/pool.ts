@@ -2,7 +2,7 @@ import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import { Refused, tooLarge } from '../problems.ts';
 import { isCheap } from './cost.ts';
-import { AskerGone, OwnDesk, tookTooLong, tooManyWait, type Desk } from './desk.ts';
+import { AskerGone, OwnDesk, tookTooLong, tooManyWait, type Desk, type Waiting } from './desk.ts';
 import { isFileWork, type Asked, type Found, type OfJob, type Work } from './questions.ts';
 import type { Told } from './worker.ts';
 
@@ -41,15 +41,21 @@ export class ThreadDesk implements Desk {
     });
   }
 
-  async ask<W extends Work>(work: W, asked: Asked<W>, gone?: AbortSignal): Promise<Found<W>> {
-    if (isCheap(work, asked)) return this.own.ask(work, asked);
+  async ask<W extends Work>(work: W, asked: Asked<W>, waiting: Waiting<W> = {}): Promise<Found<W>> {
+    const { gone, stop, hears } = waiting;
+    if (isCheap(work, asked)) return this.own.ask(work, asked, waiting);
     // the pool’s own limit does not count those that can be broken off
     if (this.inHand >= this.limits.threads + this.limits.waiting) throw tooManyWait();
     this.inHand += 1;
     const { port1: heard, port2: soFar } = new MessageChannel();
     let found: Found<W> | undefined;
-    heard.on('message', (answer: Found<W>) => (found = answer));
+    heard.on('message', (answer: Found<W>) => {
+      found = answer;
+      hears?.(answer);
+    });
     heard.unref();
+    const tell = () => heard.postMessage('stop');
+    stop?.addEventListener('abort', tell);
     // a large store takes its time, and is whole or nothing
     const limit = 'store' in asked ? null : AbortSignal.timeout(this.limits.seconds * 1000);
     const signals = [gone, limit].filter((signal) => signal instanceof AbortSignal);
@@ -68,6 +74,7 @@ export class ThreadDesk implements Desk {
       throw tookTooLong(this.limits.seconds, asked as OfJob);
     } finally {
       this.inHand -= 1;
+      stop?.removeEventListener('abort', tell);
       heard.close();
     }
   }

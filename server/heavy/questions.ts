@@ -154,16 +154,24 @@ const ANSWERS: { readonly [W in JobWork]: (asked: Asked<W>) => Iterable<Found<W>
   record: (asked) => [recordOfPart(asked)],
 };
 
-const FILES: { readonly [W in FileWork]: (asked: Asked<W>) => Found<W> | Promise<Found<W>> } = {
+/** While an answer is made: who hears how far it is, and whether it is still wanted. */
+export interface Making<W extends Work> {
+  readonly better: (found: Found<W>) => void;
+  readonly stopped: () => boolean;
+}
+
+const FILES: {
+  readonly [W in FileWork]: (asked: Asked<W>, making: Making<W>) => Found<W> | Promise<Found<W>>;
+} = {
   copy: ({ store, what }) => copyStore(store, what),
   // what lays out a page is large: only a thread that prints one loads it
   paper: async (asked) => (await import('../papers/index.ts')).writePaper(asked),
   toBuy: ({ store, owned, tolerance }) => cuttersToBuy(store, owned, tolerance),
-  backup: ({ store, file, at }) => {
-    writeBackup(store, file, at);
+  backup: ({ store, file, at }, { stopped }) => {
+    writeBackup({ store, file, at, stopped });
     return null;
   },
-  restore: ({ store, file }) => restoreBackup(store, file),
+  restore: ({ store, file }, making) => restoreBackup(store, file, making),
 };
 
 export const isFileWork = (work: Work): work is FileWork => work in FILES;
@@ -172,19 +180,19 @@ export const isFileWork = (work: Work): work is FileWork => work in FILES;
 export const answersTo = <W extends JobWork>(work: W, asked: Asked<W>): Iterable<Found<W>> =>
   ANSWERS[work](asked);
 
-/** @param better hears what was found so far @returns the last answer */
+/** @returns the last answer; the best so far where it was stopped and there is one */
 export async function answerTo<W extends Work>(
   work: W,
   asked: Asked<W>,
-  better: (found: Found<W>) => void = () => {},
+  making: Making<W>,
 ): Promise<Found<W>> {
-  if (isFileWork(work)) return (await FILES[work](asked as never)) as Found<W>;
+  if (isFileWork(work)) return (await FILES[work](asked as never, making as never)) as Found<W>;
   const answers = ANSWERS[work as JobWork](asked as never) as Iterable<Found<W>>;
   let found: Found<W> | undefined;
   for (const answer of answers) {
     found = answer;
     // what comes at once is told by the answer itself
-    if (!Array.isArray(answers)) better(answer);
+    if (!Array.isArray(answers)) making.better(answer);
   }
   return found!;
 }

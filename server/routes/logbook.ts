@@ -2,7 +2,7 @@ import { createReadStream, rmSync } from 'node:fs';
 import { pipeline } from 'node:stream/promises';
 import { calls } from '../../core/wire/index.ts';
 import type { BackupService, LogService } from '../services/index.ts';
-import { answer, answerFile, type Route } from './route.ts';
+import { answer, answerFile, goneOf, type Route } from './route.ts';
 
 /** Bytes; some thousand jobs and a thousand pictures. One text holds no more than a fifth more. */
 const RESTORE_LIMIT = 400 * 1024 ** 2;
@@ -13,7 +13,7 @@ export const logRoutes = (log: LogService, backup: BackupService): Route[] => [
   answer(calls.listLog, ({ query }) => log.list(query)),
   answer(calls.readLog, ({ params }) => log.page(params.id)),
   answer(calls.backup, async (_, response) => {
-    const file = await backup.write();
+    const file = await backup.write(goneOf(response));
     response.attachment(`vuelta-workshop-${today()}.json`).type('application/json');
     try {
       await pipeline(createReadStream(file), response);
@@ -24,4 +24,9 @@ export const logRoutes = (log: LogService, backup: BackupService): Route[] => [
   answerFile(calls.restore, { most: RESTORE_LIMIT, file: () => backup.passingFile() }, (file) =>
     backup.restore(file),
   ),
+  answer(calls.readRestore, () => ({ under: backup.under })),
+  answer(calls.stopRestore, () => {
+    backup.stop();
+    return { under: backup.under };
+  }),
 ];

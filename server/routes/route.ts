@@ -39,7 +39,7 @@ export const answer = <Made extends Call>(made: Made, handle: Handler<Made>): Ro
 });
 
 /** Aborted when whoever asked goes away before the answer is sent. */
-function goneOf(response: Response): AbortSignal {
+export function goneOf(response: Response): AbortSignal {
   const gone = new AbortController();
   response.once('close', () => response.writableFinished || gone.abort());
   return gone.signal;

@@ -2,12 +2,19 @@ import { randomUUID } from 'node:crypto';
 import { mkdirSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import type { Restored } from '../../core/wire/index.ts';
-import type { Desk } from '../heavy/index.ts';
+import { AskerGone, type Desk } from '../heavy/index.ts';
+import { Refused } from '../problems.ts';
+
+const NOTHING_YET: Restored = {
+  ...{ jobs: 0, changed: 0, runs: 0, counts: 0, aside: '', rows: 0, ofRows: 0 },
+  finished: false,
+};
 
 /** The whole workshop as one file, and back: worked out beside the server’s own thread. */
 export class BackupService {
   private readonly store: string;
   private readonly desk: Desk;
+  private restoring: { readonly stop: AbortController; readonly soFar: Restored } | null = null;
   /** @param store the file it rests in */
   constructor(store: string, desk: Desk) {
     this.store = store;
@@ -23,15 +30,49 @@ export class BackupService {
   }
 
   /** @returns a file with the whole workshop; whoever asks for it takes it away */
-  async write(): Promise<string> {
+  async write(gone: AbortSignal): Promise<string> {
     const file = this.passingFile();
-    await this.desk.ask('backup', { store: this.store, file, at: new Date().toISOString() });
-    return file;
+    try {
+      await this.desk.ask(
+        'backup',
+        { store: this.store, file, at: new Date().toISOString() },
+        { stop: gone },
+      );
+      if (gone.aborted) throw new AskerGone();
+      return file;
+    } catch (error) {
+      rmSync(file, { force: true });
+      throw error;
+    }
   }
 
-  /** @throws Refused 422 for a file that cannot be put back; nothing is changed then */
-  restore(file: string): Promise<Restored> {
-    return this.desk.ask('restore', { store: this.store, file });
+  /**
+   * One at a time. Who asked may go away: it goes on, until it is done or {@link stop}ped.
+   * @throws Refused 422 for a file that cannot be put back; nothing is changed then. 409 while another is
+   */
+  async restore(file: string): Promise<Restored> {
+    if (this.restoring) throw new Refused(409, [{ code: 'restore-under-way', path: '', severity: 'wrong' }]);
+    const stop = new AbortController();
+    this.restoring = { stop, soFar: NOTHING_YET };
+    try {
+      return await this.desk.ask(
+        'restore',
+        { store: this.store, file },
+        { stop: stop.signal, hears: (soFar) => (this.restoring = { stop, soFar }) },
+      );
+    } finally {
+      this.restoring = null;
+    }
+  }
+
+  /** How far the restore is that is under way; null where none is. */
+  get under(): Restored | null {
+    return this.restoring && this.restoring.soFar;
+  }
+
+  /** Ends it between two steps. */
+  stop(): void {
+    this.restoring?.stop.abort();
   }
 
   private get passing(): string {

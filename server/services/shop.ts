@@ -27,7 +27,11 @@ export class ShopService {
   /** What the bench wants of cutters. @param tolerance flank error put up with beyond the ranges, µm */
   async toBuy(tolerance: number, gone: AbortSignal): Promise<Shopping> {
     const { equipment } = await this.read();
-    return this.desk.ask('toBuy', { store: this.file, owned: equipment.cutters, tolerance }, gone);
+    return this.desk.ask(
+      'toBuy',
+      { store: this.file, owned: equipment.cutters, tolerance },
+      gone ? { gone } : {},
+    );
   }
 
   async read(): Promise<StoredShop> {

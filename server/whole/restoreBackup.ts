@@ -11,7 +11,7 @@ import type { Restored } from '../../core/wire/index.ts';
 import { canonical } from '../canonical.ts';
 import { JobRow, KeptVersionRow, PictureRow, RunEventRow, RunRow, ShopRow } from '../entities/index.ts';
 import { copiesOf, copyStore } from '../keeping/index.ts';
-import { eventRow, listOlder, restingOf } from '../resting/index.ts';
+import { eventRow, listedFields, listOlder, restingOf, standingOfRow } from '../resting/index.ts';
 import { connectStore } from '../store.ts';
 import { notABackup, readBackup, type ReadBackup } from './backupFile.ts';
 
@@ -23,11 +23,19 @@ const PAUSE = 4;
 
 type Em = EntityManager;
 
+interface RestoreHeard {
+  readonly better: (soFar: Restored) => void;
+  readonly stopped: () => boolean;
+}
+
 /** Puts back in small steps, each whole, so that counts of others come in between. */
 class Steps {
   private readonly em: Em;
-  constructor(em: Em) {
+  /** Called between two steps with the rows dealt with; throws where no more is wanted. */
+  readonly pass: (rows: number) => Promise<void>;
+  constructor(em: Em, pass: (rows: number) => Promise<void>) {
     this.em = em;
+    this.pass = pass;
   }
   /** @param put writes some rows; what it gives is added up */
   async each<Row>(
@@ -39,7 +47,7 @@ class Steps {
     for (let i = 0; i < rows.length; i += atOnce) {
       const some = rows.slice(i, i + atOnce);
       sum += await this.em.fork().transactional((em) => put(em, some));
-      await new Promise((resolve) => setTimeout(resolve, PAUSE));
+      await this.pass(some.length);
     }
     return sum;
   }
@@ -113,13 +121,24 @@ async function putShop(em: Em, backup: ReadBackup): Promise<Equipment | null> {
 /** Jobs take the place of those here; what stood otherwise is kept. @returns how many stood so */
 async function putJobs(em: Em, jobs: ReadBackup['jobs'], shop: Equipment | null): Promise<number> {
   let changed = 0;
+  const here = await em.find(JobRow, { id: { $in: jobs.map(({ job }) => job.id) } });
+  const rows = new Map(here.map((row) => [row.id, row]));
   for (const { job, revision, archived, createdAt, updatedAt, line: told } of jobs) {
     const document = JSON.stringify(job);
     // from before it was written with the job
     const line = told ?? [...new Set(plan(job, shop ?? job.equipment).parts.map(whatItIs))].join('; ');
-    const row = await em.findOne(JobRow, { id: job.id });
-    const fields = { name: job.name, line, document, archived, updatedAt, listed: 0 };
-    if (!row) em.create(JobRow, { id: job.id, revision, createdAt, ...fields });
+    const row = rows.get(job.id);
+    const found = listedFields(job, line, shop ?? { materials: [] });
+    const fields = { name: job.name, line, document, archived, updatedAt, ...found };
+    if (!row)
+      em.create(JobRow, {
+        id: job.id,
+        revision,
+        createdAt,
+        runId: '',
+        standing: standingOfRow(null),
+        ...fields,
+      });
     else if (canonical(toToday(row.document)) !== canonical(job)) {
       em.create(KeptVersionRow, {
         id: randomUUID(),
@@ -147,24 +166,23 @@ async function putRawJobs(em: Em, jobs: ReadBackup['rawJobs']): Promise<number> 
 
 /** @param fresh hears of each that was not here */
 async function putRuns(em: Em, runs: ReadBackup['runs'], fresh: Set<string>): Promise<number> {
+  const ids = runs.map(({ run }) => run.id);
+  const here = new Set((await em.find(RunRow, { id: { $in: ids } }, { fields: ['id'] })).map(({ id }) => id));
+  if (here.size > 0) await em.nativeUpdate(RunRow, { id: { $in: [...here] } }, { listed: 0 });
   for (const { run, startedAt, updatedAt } of runs) {
-    const row = await em.findOne(RunRow, { id: run.id }, { fields: ['id'] });
-    if (row) {
-      await em.nativeUpdate(RunRow, { id: run.id }, { listed: 0 });
-    } else {
-      fresh.add(run.id);
-      em.create(RunRow, {
-        id: run.id,
-        jobId: run.jobId,
-        partId: run.partId,
-        document: JSON.stringify(run),
-        summary: '{}',
-        startedAt,
-        updatedAt,
-      });
-    }
-    await em.nativeUpdate(JobRow, { id: run.jobId }, { listed: 0 });
+    if (here.has(run.id)) continue;
+    fresh.add(run.id);
+    em.create(RunRow, {
+      id: run.id,
+      jobId: run.jobId,
+      partId: run.partId,
+      document: JSON.stringify(run),
+      summary: '{}',
+      startedAt,
+      updatedAt,
+    });
   }
+  await em.nativeUpdate(JobRow, { id: { $in: runs.map(({ run }) => run.jobId) } }, { listed: 0 });
   return 0;
 }
 
@@ -182,10 +200,17 @@ async function putRawRuns(em: Em, runs: ReadBackup['rawRuns']): Promise<number> 
   return 0;
 }
 
-/** Adds the counts that are not here yet. @returns how many of each run */
-async function putEvents(store: string, runs: ReadBackup['runs']): Promise<ReadonlyMap<string, number>> {
+interface Putting {
+  readonly store: string;
+  readonly pass: Steps['pass'];
+  /** Hears how many of each run were not here yet. */
+  readonly added: Map<string, number>;
+  readonly tally: RestoreTally;
+}
+
+/** Adds the counts that are not here yet. */
+async function putEvents(runs: ReadBackup['runs'], { store, pass, added, tally }: Putting): Promise<void> {
   const database = new Database(store);
-  const added = new Map<string, number>();
   try {
     database.exec('pragma busy_timeout = 5000');
     // a number may be taken by one that cannot be read here: that one stays
@@ -195,18 +220,22 @@ async function putEvents(store: string, runs: ReadBackup['runs']): Promise<Reado
     const events = runs.flatMap(({ events: counted }) => counted);
     for (let i = 0; i < events.length; i += EVENTS_AT_ONCE) {
       database.exec('begin immediate');
-      for (const { id, runId, device, deviceSeq, ...event } of events.slice(i, i + EVENTS_AT_ONCE)) {
+      const some = events.slice(i, i + EVENTS_AT_ONCE);
+      let counts = 0;
+      for (const { id, runId, device, deviceSeq, ...event } of some) {
         const document = JSON.stringify({ id, runId, device, deviceSeq, ...event });
         const { changes } = insert.run(id, runId, device, deviceSeq, document);
-        if (changes > 0) added.set(runId, (added.get(runId) ?? 0) + 1);
+        if (changes === 0) continue;
+        added.set(runId, (added.get(runId) ?? 0) + 1);
+        counts += 1;
       }
       database.exec('commit');
-      await new Promise((resolve) => setTimeout(resolve, PAUSE));
+      tally.add({ counts });
+      await pass(some.length);
     }
   } finally {
     database.close();
   }
-  return added;
 }
 
 /**
@@ -221,6 +250,21 @@ async function listRuns(
   for (const { run, events } of runs)
     if (added.get(run.id) === events.length)
       await em.nativeUpdate(RunRow, { id: run.id, listed: 0 }, restingOf(tallyOf(run, events)));
+  return 0;
+}
+
+/** How the newest run of each of these jobs stands; what else they are found by was written with them. */
+async function standJobs(em: Em, jobIds: readonly string[]): Promise<number> {
+  for (const id of jobIds) {
+    const [newest] = await em.find(
+      RunRow,
+      { jobId: id },
+      { orderBy: { startedAt: 'desc', id: 'desc' }, limit: 1, fields: ['id', 'summary', 'listed'] },
+    );
+    // one that is listed later brings its job along
+    if (newest && newest.listed !== 0)
+      await em.nativeUpdate(JobRow, { id }, { runId: newest.id, standing: standingOfRow(newest), listed: 1 });
+  }
   return 0;
 }
 
@@ -256,31 +300,114 @@ function putAside(store: string): string {
  * is changed, and the workshop as it stood is put aside; then it goes in in small steps, each whole. One that
  * was broken off is put back again from the start, and does nothing twice.
  * @param store the file it rests in @param file the backup
+ * @param making hears how far it is; stopped, it ends between two steps
  * @throws Refused 422 for a file that cannot be read whole, or has other things under the ids of those here
  */
-export async function restoreBackup(store: string, file: string): Promise<Restored> {
+export async function restoreBackup(
+  store: string,
+  file: string,
+  { better, stopped }: RestoreHeard,
+): Promise<Restored> {
   const backup = readBackup(readFileSync(file, 'utf8'));
   const open = await connectStore(store);
   try {
     const { em } = open;
     await compare(em, backup);
-    const aside = putAside(store);
-    const steps = new Steps(em);
+    const tally = new RestoreTally(backup, better);
+    if (stopped()) return tally.now;
+    tally.add({ aside: putAside(store) });
+    const pass = async (rows: number) => {
+      tally.add({ rows });
+      await new Promise((resolve) => setTimeout(resolve, PAUSE));
+      if (stopped()) throw new Stopped();
+    };
     const shop = await putShop(em, backup);
-    const changed = await steps.each(backup.jobs, (inside, some) => putJobs(inside, some, shop));
-    await steps.each(backup.rawJobs, putRawJobs);
-    await steps.each(backup.rawRuns, putRawRuns);
-    await steps.each(backup.kept, putKept);
-    const fresh = new Set<string>();
-    await steps.each(backup.runs, (inside, some) => putRuns(inside, some, fresh));
-    const added = await putEvents(store, backup.runs);
-    const isFresh = backup.runs.filter(({ run }) => fresh.has(run.id));
-    await steps.each(isFresh, (inside, some) => listRuns(inside, some, added));
-    const counts = [...added.values()].reduce((sum, many) => sum + many, 0);
-    await steps.each(backup.pictures, putPictures);
-    await listOlder(em.fork(), shop ?? { materials: [] });
-    return { jobs: backup.jobs.length, changed, runs: backup.runs.length, counts, aside };
+    try {
+      await putAll({ backup, store, shop, tally, steps: new Steps(em, pass) });
+      await listOlder(em.fork(), shop ?? { materials: [] });
+      return { ...tally.now, finished: true };
+    } catch (error) {
+      if (!(error instanceof Stopped)) throw error;
+      await listOlder(em.fork(), shop ?? { materials: [] });
+      return tally.now;
+    }
   } finally {
     await open.close(true);
+  }
+}
+
+/** No more is wanted: thrown between two steps. */
+class Stopped extends Error {}
+
+/** What is in it, each part in steps, in an order in which nothing refers to what is not here yet. */
+async function putAll({
+  backup,
+  store,
+  shop,
+  tally,
+  steps,
+}: {
+  readonly backup: ReadBackup;
+  readonly store: string;
+  readonly shop: Equipment | null;
+  readonly tally: RestoreTally;
+  readonly steps: Steps;
+}): Promise<void> {
+  await steps.each(backup.jobs, async (inside, some) => {
+    const changed = await putJobs(inside, some, shop);
+    tally.add({ jobs: some.length, changed });
+    return changed;
+  });
+  await steps.each(backup.rawJobs, putRawJobs);
+  await steps.each(backup.rawRuns, putRawRuns);
+  await steps.each(backup.kept, putKept);
+  const fresh = new Set<string>();
+  await steps.each(backup.runs, (inside, some) => {
+    tally.add({ runs: some.length });
+    return putRuns(inside, some, fresh);
+  });
+  const added = new Map<string, number>();
+  await putEvents(backup.runs, { store, pass: steps.pass, added, tally });
+  const isFresh = backup.runs.filter(({ run }) => fresh.has(run.id));
+  await steps.each(isFresh, (inside, some) => listRuns(inside, some, added));
+  await steps.each(backup.pictures, putPictures);
+  await steps.each([...new Set(backup.runs.map(({ run }) => run.jobId))], standJobs);
+}
+
+/** Told no oftener than this, ms. */
+const TOLD_EVERY = 150;
+
+/** How far a restore is, told now and then. */
+class RestoreTally {
+  now: Restored;
+  private readonly better: RestoreHeard['better'];
+  private told = 0;
+  constructor({ jobs, rawJobs, rawRuns, kept, runs, pictures }: ReadBackup, better: RestoreHeard['better']) {
+    this.better = better;
+    const counts = runs.reduce((sum, { events }) => sum + events.length, 0);
+    // runs are gone through twice, put back and listed; so are the jobs they are of
+    const cut = new Set(runs.map(({ run }) => run.jobId)).size;
+    const ofRows =
+      [jobs, rawJobs, rawRuns, kept, pictures].reduce((sum, some) => sum + some.length, 2 * runs.length) +
+      counts +
+      cut;
+    this.now = { jobs: 0, changed: 0, runs: 0, counts: 0, aside: '', rows: 0, ofRows, finished: false };
+  }
+  /** @param more of each count; the file put aside */
+  add({ aside, ...more }: Partial<Omit<Restored, 'finished' | 'ofRows'>>): void {
+    const { jobs, changed, runs, counts, rows } = this.now;
+    this.now = {
+      ...this.now,
+      jobs: jobs + (more.jobs ?? 0),
+      changed: changed + (more.changed ?? 0),
+      runs: runs + (more.runs ?? 0),
+      counts: counts + (more.counts ?? 0),
+      rows: rows + (more.rows ?? 0),
+      aside: aside ?? this.now.aside,
+    };
+    const at = performance.now();
+    if (at - this.told < TOLD_EVERY) return;
+    this.told = at;
+    this.better(this.now);
   }
 }

@@ -46,12 +46,21 @@ class HashedFile {
 
 type Row = Readonly<Record<string, string | number>>;
 
+interface Writing {
+  /** The file the store rests in, and the one that is written anew. */
+  readonly store: string;
+  readonly file: string;
+  /** When, ISO 8601. */
+  readonly at: string;
+  /** Is it no longer wanted? Then it ends where it is, not whole. */
+  readonly stopped?: () => boolean;
+}
+
 /**
  * Writes the whole workshop into a file, as it stands at one moment, a row at a time: others read and write
  * the store meanwhile, and no more of it is in memory than one run with its counts.
- * @param store the file it rests in @param file written anew @param at when, ISO 8601
  */
-export function writeBackup(store: string, file: string, at: string): void {
+export function writeBackup({ store, file, at, stopped = () => false }: Writing): void {
   const database = new Database(store);
   const out = new HashedFile(file);
   try {
@@ -68,6 +77,7 @@ export function writeBackup(store: string, file: string, at: string): void {
       out.write(`,\n"${name}":[`);
       let first = true;
       for (const row of database.prepare(query).iterate() as Iterable<Row>) {
+        if (stopped()) return;
         out.write(`${first ? '' : ','}\n${JSON.stringify(say(row))}`);
         first = false;
       }

@@ -1,9 +1,45 @@
-import { Button, Modal } from 'antd';
+import { useQuery } from '@tanstack/react-query';
+import { Button, Modal, Progress } from 'antd';
 import { useRef, useState } from 'react';
 import { plural } from '../../core/units/index.ts';
 import type { Restored } from '../../core/wire/index.ts';
 import { Notice } from '../frame/index.ts';
 import { api, queryClient } from '../state/index.ts';
+
+const putBack = ({ jobs, runs, counts }: Restored): string =>
+  `${plural(jobs, 'job')}, ${plural(runs, 'run')}, ${plural(counts, 'count')}`;
+
+const LOOK_EVERY_MS = 500;
+
+/** How far it is, and a press that stops it. */
+function Restoring() {
+  const [stopping, setStopping] = useState(false);
+  const { data } = useQuery({
+    queryKey: ['restoring'],
+    queryFn: () => api.readRestore(),
+    refetchInterval: LOOK_EVERY_MS,
+    gcTime: 0,
+  });
+  const under = data?.under;
+  const share = under && under.ofRows > 0 ? Math.floor((100 * under.rows) / under.ofRows) : 0;
+  const stop = () => {
+    setStopping(true);
+    void api.stopRestore();
+  };
+  return (
+    <div className="backup-under">
+      <p role="status">
+        {under && under.ofRows > 0
+          ? `${putBack(under)} put back; others count on meanwhile.`
+          : 'It is sent, and looked at whole before anything is changed.'}
+      </p>
+      <Progress percent={share} strokeColor="var(--brass)" aria-label="How much of it is put back" />
+      <Button size="large" disabled={stopping} onClick={stop}>
+        {stopping ? 'Stopping after this step…' : 'Stop'}
+      </Button>
+    </div>
+  );
+}
 
 /** The whole workshop as one file, and back from it. */
 export function Backup() {
@@ -49,10 +85,15 @@ export function Backup() {
         }}
       />
       {failed && <Notice tone="wrong">{failed}</Notice>}
-      {done && (
+      {done && !done.finished && (
+        <Notice tone="query">
+          Stopped. Put back so far, and kept: {putBack(done)}. Put the same backup back again, and it goes on
+          to the end. {done.aside && `The workshop as it stood is in ${done.aside}, in the data folder.`}
+        </Notice>
+      )}
+      {done?.finished && (
         <Notice tone="note">
-          Put back: {plural(done.jobs, 'job')}, {plural(done.runs, 'run')}, {plural(done.counts, 'count')}{' '}
-          that were not here.{' '}
+          Put back: {putBack(done)} that were not here.{' '}
           {done.changed > 0 &&
             `${plural(done.changed, 'job')} stood here otherwise; that version is kept with each.`}{' '}
           The workshop as it stood is in {done.aside}, in the data folder.
@@ -74,20 +115,18 @@ export function Backup() {
           taken away. Jobs that are only here stay. Before anything is changed, the workshop as it stands is
           put aside as a file.
         </p>
-        {busy && (
-          <Notice tone="note">
-            Looked at whole, then put back step by step. Of a large workshop it takes a while; others count on
-            meanwhile.
-          </Notice>
+        {busy ? (
+          <Restoring />
+        ) : (
+          <div className="notice-actions">
+            <Button type="primary" size="large" onClick={() => file && void restore(file)}>
+              Put it back
+            </Button>
+            <Button size="large" onClick={() => setFile(null)}>
+              Leave everything as it is
+            </Button>
+          </div>
         )}
-        <div className="notice-actions">
-          <Button type="primary" size="large" loading={busy} onClick={() => file && void restore(file)}>
-            Put it back
-          </Button>
-          <Button size="large" disabled={busy} onClick={() => setFile(null)}>
-            Leave everything as it is
-          </Button>
-        </div>
       </Modal>
     </section>
   );

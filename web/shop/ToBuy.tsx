@@ -1,9 +1,23 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Input } from 'antd';
 import { useId, useState } from 'react';
-import { rangeText } from '../../core/cutter/index.ts';
+import { rangeText, type Shopping } from '../../core/cutter/index.ts';
 import { plural } from '../../core/units/index.ts';
+import { saveTable } from '../frame/index.ts';
 import { api, keys, useShop } from '../state/index.ts';
+
+/** The list to order by: a line for each gear that a cutter serves. */
+function saveShopping({ buy, toGrind }: Shopping): void {
+  const bought = buy.flatMap((one) =>
+    one.serves.map(({ name, teeth, error }) => [
+      ...[one.pitch, `${one.angleDeg}°`, one.inch, one.metric, rangeText(one), name, String(teeth)],
+      error.toFixed(0),
+    ]),
+  );
+  const ground = toGrind.map(({ name, teeth }) => ['to grind', '', '', '', '', name, String(teeth), '']);
+  const heading = ['pitch', 'angle', 'No. inch', 'No. metric', 'range', 'gear', 'teeth', 'flank error µm'];
+  void saveTable('to-buy.csv', [heading, ...bought, ...ground]);
+}
 
 /** The fewest cutters to buy so that every gear on the bench can be cut. */
 export function ToBuy() {
@@ -62,6 +76,11 @@ export function ToBuy() {
           </li>
         ))}
       </ul>
+      {buy.length + toGrind.length > 0 && (
+        <button type="button" className="plain-link" onClick={() => saveShopping(shopping)}>
+          save as CSV
+        </button>
+      )}
     </section>
   );
 }

@@ -7,6 +7,7 @@ import { benchIdentify } from './identify.ts';
 import { benchLogbook } from './logbook.ts';
 import { benchGrowth } from './growth.ts';
 import { benchLead } from './lead.ts';
+import { benchPractice } from './practice.ts';
 import { benchMethods } from './methods.ts';
 import { compare, report } from './measure.ts';
 
@@ -151,6 +152,7 @@ told(
 kept = benchIdentify() && kept;
 kept = benchMethods() && kept;
 kept = benchLead() && kept;
+kept = benchPractice() && kept;
 benchGrowth();
 kept = (await benchLogbook()) && kept;
 

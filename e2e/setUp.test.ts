@@ -135,3 +135,12 @@ test('a mill, a material and a mandrel of one’s own, and the set-up works with
   await person.sees('fits the bore');
   expect(person.faults).toEqual([]);
 });
+
+test('a swung table is drawn with the column it may strike', async () => {
+  const person = await place.sitDown();
+  await person.goTo('/jobs/demo-blower/p1/setup');
+  // 450·sin 20° + 110·cos 20°: half of a table of 900 by 220
+  await person.page.waitForSelector(
+    'svg[aria-label="Table and column from above: corner reaches 257.28 mm, column at 300.00 mm"]',
+  );
+});

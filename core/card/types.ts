@@ -91,6 +91,22 @@ export interface Cutting {
   readonly outside: number | null;
   /** mm; null where there is none */
   readonly bore: number | null;
+  /** How it is to run with its mate; left out where none is known. */
+  readonly mesh?: CutMesh;
+}
+
+/** A gear beside its mate, as far as a mesh that feels tight asks for it. mm */
+export interface CutMesh {
+  readonly mateTeeth: number;
+  readonly centre: number;
+  /** As planned at that centre; null where the two cannot reach each other. */
+  readonly backlash: number | null;
+  /** What is asked for, or usual. */
+  readonly wanted: number;
+  /** Backlash that each mm of depth gives. */
+  readonly perDepth: number;
+  /** Where the shafts would give the wanted backlash. */
+  readonly centreForWanted: number;
 }
 
 /** What a helical run needs besides its spaces, in words where a person only reads it. */

@@ -22,6 +22,16 @@ export function cutterFor(teeth: number): CutterAnswer | null {
   return range ? { range, half: HALF_CUTTERS.find(covers) ?? null } : null;
 }
 
+/**
+ * The range one gets who takes this count’s number for the other school’s: No. 4 of inch is No. 5 of metric,
+ * and a metric No. 4 is made for fewer teeth.
+ * @param teeth > 0 @returns null below 12 teeth. Source: ranges.ts
+ */
+export function otherSchoolsRange(teeth: number): CutterRange | null {
+  const found = cutterFor(teeth);
+  return found ? CUTTER_RANGES.find(({ metric }) => metric === found.range.inch)! : null;
+}
+
 /** `55 to 134 teeth`, `135 teeth to a rack`. */
 export function rangeText({ from, to }: { readonly from: number; readonly to: number | null }): string {
   if (to === null) return `${from} teeth to a rack`;

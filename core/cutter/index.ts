@@ -1,5 +1,5 @@
 export { compareTools, minutesWithTeeth, type CuttingTime, type ToolCompared } from './compareTools.ts';
-export { cutterFor, rangeText, type CutterAnswer } from './cutterFor.ts';
+export { cutterFor, otherSchoolsRange, rangeText, type CutterAnswer } from './cutterFor.ts';
 export { fewestCutters, type PlannedGear, type Shopping, type ToBuy } from './fewest.ts';
 export { countFor, judgeCutter, rankCutters, type CutterNeed, type JudgedCutter } from './judge.ts';
 export { CUTTER_RANGES, HALF_CUTTERS, type CutterRange } from './ranges.ts';

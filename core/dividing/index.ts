@@ -12,7 +12,7 @@ export { findCompounds, findNearCompounds, type CompoundMove } from './compound.
 export { findDifferentials, plateRatioFor, usualIdlers, type DifferentialMove } from './differential.ts';
 export { findDirects } from './direct.ts';
 export { indexingTable, type IndexingRow } from './indexingTable.ts';
-export { planMadePlate, type DrillHole, type MadePlate } from './madePlate.ts';
+export { holeRows, planMadePlate, type DrillHole, type MadePlate } from './madePlate.ts';
 export { bestWay, MOST_WAYS, searchMethods, searchMethodsInSteps, type LongSearch } from './longSearch.ts';
 export { choiceOfRow } from './rowChoice.ts';
 export { quickMethods, rankMethods, simpleWays } from './methods.ts';

@@ -156,3 +156,7 @@ export function planMadePlate(
   };
   return { plate, issues: fouls({ madeInput: input, radius, holeSize, centreHeight }) };
 }
+
+/** The holes in the order of drilling, as cells: order, hole, X and Y in mm from the middle. */
+export const holeRows = ({ drilling }: MadePlate): readonly (readonly string[])[] =>
+  drilling.map(({ hole, x, y }, i) => [String(i + 1), String(hole), x.toFixed(3), y.toFixed(3)]);

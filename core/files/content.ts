@@ -1,5 +1,5 @@
 import { boxOf, point, together, word, type Drawing } from '../drafting/index.ts';
-import { aimFrom, indexingTable } from '../dividing/index.ts';
+import { aimFrom, holeRows, indexingTable } from '../dividing/index.ts';
 import { fail, ok, type Result } from '../findings/index.ts';
 import type { Job } from '../job/index.ts';
 import { stationOf, type PartPlan, type Plan } from '../plan/index.ts';
@@ -13,7 +13,8 @@ import {
   toothPrint,
   wormSection,
 } from '../prints/index.ts';
-import { latheWorkOf, routeSheet, runOnPaper, type Sheet } from '../sheet/index.ts';
+import { runWouldBe } from '../run/index.ts';
+import { latheWorkOf, routeSheet, type Sheet } from '../sheet/index.ts';
 import type { Equipment } from '../shop/index.ts';
 import { approx, decimalText, exact, radiansOf, type UnitSystem } from '../units/index.ts';
 import { wheelDrawing } from '../drive/index.ts';
@@ -113,7 +114,7 @@ const programSet = ({ set, job }: OfPart): ProgramSet => ({
 
 function turning(asked: OfPart): FileContent | null {
   const { part, set } = asked;
-  const run = runOnPaper(asked, asked.part);
+  const run = runWouldBe(asked, asked.part);
   const detail = stationOf(part, 'dividing')?.detail;
   if (!run || !detail?.aim || !detail.inForce || run.helix) return null;
   const advance = approx(exact(detail.inForce.choice.advance).mul(360));
@@ -129,7 +130,7 @@ function drilling(asked: OfPart): FileContent | null {
 
 function spacesTable(asked: OfPart): FileContent | null {
   const detail = stationOf(asked.part, 'dividing')?.detail;
-  const run = runOnPaper(asked, asked.part);
+  const run = runWouldBe(asked, asked.part);
   if (!run || !detail?.aim || !detail.inForce) return null;
   const ratio = exact(detail.head?.ratio ?? '1');
   const rows = indexingTable({
@@ -160,10 +161,7 @@ function holesTable({ part }: OfPart): FileContent | null {
   if (!made) return null;
   return {
     as: 'table',
-    rows: [
-      ['order', 'hole', 'x mm', 'y mm'],
-      ...made.drilling.map(({ hole, x, y }, i) => [String(i + 1), String(hole), x.toFixed(3), y.toFixed(3)]),
-    ],
+    rows: [['order', 'hole', 'x mm', 'y mm'], ...holeRows(made)],
   };
 }
 

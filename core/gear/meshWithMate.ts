@@ -1,7 +1,14 @@
 import type { GearInput } from './schema.ts';
 import { toldLength, fieldAt, type Issue } from '../findings/index.ts';
 import { involute, isUndercut } from '../involute/index.ts';
-import { centreForBacklash, deeperForThinning, meshAt, type MeshReport, type Pair } from '../mesh/index.ts';
+import {
+  centreForBacklash,
+  deeperForThinning,
+  meshAt,
+  thinningFromDeeper,
+  type MeshReport,
+  type Pair,
+} from '../mesh/index.ts';
 import { mmResult, type Working } from '../station/index.ts';
 import {
   approx,
@@ -30,6 +37,8 @@ export interface MeshDetail {
   readonly deeper: number;
   /** Taken off this gear’s teeth besides, for the same; mm along the pitch circle. */
   readonly thinner: number;
+  /** Backlash that each mm of depth gives, in the plane of rotation. */
+  readonly perDepth: number;
   /** Where the shafts would give the wanted backlash. */
   readonly centreForWanted: number;
   readonly undercut: readonly [boolean, boolean];
@@ -88,6 +97,7 @@ export function meshWithMate({
     together,
     thinner: Math.max(0, short * cos),
     deeper: short > 1e-9 ? deeperForThinning(short * cos, sizes.pressureAngle, cutterTeeth) : 0,
+    perDepth: (thinningFromDeeper(1, sizes.pressureAngle, cutterTeeth) * (together ? 2 : 1)) / cos,
     centreForWanted: centreForBacklash(pair, wanted),
     undercut: [isUndercut(sizes.teeth, limit), isUndercut(mate.teeth, limit)],
     pair,

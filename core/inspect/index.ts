@@ -5,6 +5,6 @@ export { CHECKS, inspectSchema, emptyInspection, type CheckId, type InspectInput
 export { eccentricOf, goodFor, type Eccentric } from './eccentric.ts';
 export { recordOf, type MeasuredRecord } from './record.ts';
 export { readRound, roundTextSchema, type RoundText } from './round.ts';
-export { spanOver, usualSpan, type MeasuredGear } from './span.ts';
+export { baseHelix, spanOver, usualSpan, type MeasuredGear } from './span.ts';
 export type { Check, InspectDetail, InspectFacts, InspectGround } from './detail.ts';
 export { planInspect } from './station.ts';

@@ -25,6 +25,8 @@ export interface TableSetting {
    */
   readonly size: { readonly length: number; readonly width: number } | null;
   readonly reach: number | null;
+  /** From the table’s middle line to the column, mm; null while not known. */
+  readonly toColumn: number | null;
   /** Does the spindle stand upright? Then nothing but its head lays the cutter along the teeth. */
   readonly upright: boolean;
   /** How far the mill’s table swings, degrees; null while not known. */
@@ -73,6 +75,7 @@ export function setTable(
     wider,
     size,
     reach,
+    toColumn: byHead ? null : knownLength(mill.toColumn),
     most,
     upright: mill.axis === 'vertical',
   };
@@ -104,13 +107,12 @@ export function layingFor(
   return { setUp: 'head', side: side === 'behind' ? 'far' : 'near' };
 }
 
-function judgeSwing({ degrees, most, reach }: TableSetting, mill: Mill, path: string): Issue[] {
+function judgeSwing({ degrees, most, reach, toColumn }: TableSetting, mill: Mill, path: string): Issue[] {
   const issue = { path: fieldAt<Pick<LeadInput, 'setUp'>>(path, 'setUp'), severity: 'query' } as const;
   const issues: Issue[] = [];
   if (most === 0) issues.push({ ...issue, code: 'table-no-swing', given: mill.name });
   else if (most !== null && most < degrees)
     issues.push({ ...issue, code: 'table-swing-short', given: angleText(degrees), allowed: angleText(most) });
-  const toColumn = knownLength(mill.toColumn);
   const system = mill.toColumn.unit === 'in' ? 'in' : 'mm';
   if (reach !== null && toColumn !== null && reach > toColumn)
     issues.push({

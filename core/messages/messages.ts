@@ -353,6 +353,11 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
   'not-json': (i) => `This is not a job file: it cannot be read as JSON (${d(i, 'where')}). ${i.allowed}`,
   'cut-short': () =>
     'This job file is cut short: it ends in the middle. Copy or download it again; nothing was changed.',
+  'practice-waits': (i) => `The practice bench waits for ${i.given}.`,
+  'practice-other': (i) =>
+    `The practice bench has no place for ${i.given} yet: straight teeth by crank or ring can be rehearsed, and leaning ones with the table geared to the worm.`,
+  'restore-under-way': () =>
+    'Another backup is being put back at this moment. Wait until it is done, or stop it.',
   'not-a-backup': (i) => `This cannot be put back: ${d(i, 'why')}. Nothing was changed.`,
   'strange-host': (i) =>
     `“${i.given}” is no name of this workshop’s machine. Ask for it by its own address, or start it with HOST set to this name.`,
@@ -377,6 +382,18 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
     'That is not the code, or not any more. It stands on the bench of the shop’s own machine, and changes at each start.',
   'pairing-wait': () => 'Too many wrong codes. Wait a minute, then read it off again.',
   'only-here': () => 'Who is let in is settled on the machine that Vuelta runs on, and nowhere else.',
+  'class-unknown': (i) => `No class has the code ${i.given}. It stands on the teacher’s page: five letters.`,
+  'class-full': (i) => `There are ${i.given} learners in this class already: no more are taken.`,
+  'classes-many': (i) => `There are ${i.given} classes here already. Delete one that has ended first.`,
+  'class-here': () =>
+    'All classes are listed on the machine that Vuelta runs on, and nowhere else. Elsewhere a class is opened by its teacher’s own link.',
+  'learner-name-taken': (i) =>
+    `Somebody in this class is called ${i.given} already. If it is you, type the four figures you were given; else take another name.`,
+  'learner-number-wrong': (i) =>
+    `Those are not the four figures of ${i.given}. They stand on the page of whoever joined first.`,
+  'learner-locked': (i) =>
+    `Too many wrong figures for ${i.given}. Ask the teacher to take that name away, or take another.`,
+  'tries-many': (i) => `${i.given} exercises are kept for one learner, and no more.`,
   'not-a-job': () =>
     'This file is JSON, and it is not a Vuelta job: it lacks the mark "format": "vuelta-job".',
   'later-version': (i) =>

@@ -168,8 +168,20 @@ export function freezeRun({
   if (!part.cutting || !choice || !aim || (!head && !mill))
     return fail({ ...wrong, code: 'not-ready-to-cut', allowed: `look at ${lacking(part)} first` });
 
-  const { divisions, divides, full, helix, laid, touchOn, mount, minutesPerCut, running, outside, bore } =
-    part.cutting;
+  const {
+    divisions,
+    divides,
+    full,
+    helix,
+    laid,
+    touchOn,
+    mount,
+    minutesPerCut,
+    running,
+    outside,
+    bore,
+    mesh,
+  } = part.cutting;
   const from = start.continues ?? null;
   const thick = start.deepens ?? null;
   /** Cut as another part, or in other spaces: what was begun there cannot be gone on with here. */
@@ -244,6 +256,7 @@ export function freezeRun({
     running,
     outside,
     bore,
+    ...(mesh ? { mesh } : {}),
     measured: part.stations.some(({ id }) => id === 'inspect'),
     card: part.stations
       .filter(({ id }) => id !== 'inspect')

@@ -13,6 +13,7 @@ export {
   type RunSummary,
 } from './fold.ts';
 export { freezeRun, leftToPrepare } from './freeze.ts';
+export { runWouldBe } from './wouldBe.ts';
 export { chordOver, chordSays, dueCheck, type ChordCheck, type ChordSays } from './halfway.ts';
 export { digestOf, runDigestSchema, type RunDigest } from './digest.ts';
 export { outcomeOf, OUTCOMES, type Outcome } from './outcome.ts';

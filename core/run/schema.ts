@@ -182,6 +182,18 @@ export const runSchema = z
     outside: z.number().positive().nullable(),
     /** Bore of the work, mm; null where it has none, or it is not known. */
     bore: z.number().positive().nullable(),
+    /** How it is to run with its mate, mm; left out where none is known, and on runs of before. */
+    mesh: z
+      .object({
+        mateTeeth: z.int().min(1),
+        centre: z.number().positive(),
+        backlash: z.number().nullable(),
+        wanted: z.number(),
+        perDepth: z.number().positive(),
+        centreForWanted: z.number().positive(),
+      })
+      .readonly()
+      .optional(),
     /** Has the card a station where its teeth are measured? */
     measured: z.boolean(),
     /** The card as it stood: every station with its answer. */

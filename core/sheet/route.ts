@@ -3,7 +3,7 @@ import { promptSheet } from '../prompts/index.ts';
 import { listBlock, rowsBlock, type PartSheet, type Sheet, type SheetBlock } from './blocks.ts';
 import { centreBlock, latheBlock, swingBlock, trainBlocks } from './drawings.ts';
 import { twoColumns } from './columns.ts';
-import { runOnPaper } from './paperRun.ts';
+import { runWouldBe } from '../run/index.ts';
 import type { SheetAsked, PartAsked } from './asked.ts';
 import { machinesOf, headRows, openBlocks } from './heading.ts';
 import { dataRows, ownRows, setupRows, dialAside } from './sizes.ts';
@@ -74,6 +74,6 @@ export function routeSheet(asked: SheetAsked): Sheet {
     address,
     foot:
       revision > 0 ? `card as stored${stored ? ` on ${stored}` : ''}, revision ${revision}` : 'not stored',
-    parts: parts.map((part) => sheetOf({ ...asked, part, units: job.units, run: runOnPaper(asked, part) })),
+    parts: parts.map((part) => sheetOf({ ...asked, part, units: job.units, run: runWouldBe(asked, part) })),
   };
 }

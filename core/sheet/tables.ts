@@ -6,6 +6,7 @@ import {
   landingText,
   smallAngleText,
   aimFrom,
+  holeRows,
 } from '../dividing/index.ts';
 import { stationOf } from '../plan/index.ts';
 import { decimalText, degreesText, exact, lengthText, otherSystem, type UnitSystem } from '../units/index.ts';
@@ -101,12 +102,7 @@ export function holeBlocks({ part, job }: PartAsked): readonly SheetBlock[] {
       title: `${made.use === 'ring' ? 'Ring' : 'Plate'} of ${made.holes} to drill`,
       aside: 'mm from the middle, to the right and away from you; in the order of drilling',
       heading: ['order', 'hole', 'X', 'Y'],
-      rows: made.drilling.map(({ hole, x, y }, i) => [
-        String(i + 1),
-        String(hole),
-        x.toFixed(3),
-        y.toFixed(3),
-      ]),
+      rows: holeRows(made),
     },
   ];
 }

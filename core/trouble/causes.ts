@@ -1,3 +1,4 @@
+import { cutterFor, otherSchoolsRange, rangeText } from '../cutter/index.ts';
 import { decimalText, dmsText, exact, lengthText, type UnitSystem, degreesOf } from '../units/index.ts';
 import { creep, wrongDifferential, wrongHoles } from './counts.ts';
 import type { TroubleFacts } from './facts.ts';
@@ -268,6 +269,86 @@ function motor(ask: Ask): Cause[] {
   ];
 }
 
+/** In this pair’s own figures, where its mate is known. */
+function tight({ facts: { mesh }, units }: Ask): Cause[] {
+  const mm = (value: number) => lengthText(value, units, 'fine');
+  const each = units === 'mm' ? 0.1 : 0.127;
+  const gives = mesh ? ` Here ${mm(each)} more depth gives ${mm(each * mesh.perDepth)} of backlash.` : '';
+  const stands =
+    mesh && mesh.backlash !== null
+      ? `. This pair, with ${mesh.mateTeeth} teeth at ${mm(mesh.centre)}, is planned for ${mm(Math.max(0, mesh.backlash))} of backlash; ${mm(mesh.wanted)} is ${mesh.backlash < mesh.wanted - 1e-6 ? 'wanted' : 'what it needs'}`
+      : '';
+  return [
+    {
+      key: 'shallow',
+      cause: 'Cut too shallow',
+      test: 'Span or pins, at the Inspect station: it says how thick the teeth are.',
+      mend: `While it is on the head: sink what Inspect says.${gives} Off it: see “put back and sink” there.`,
+    },
+    {
+      key: 'blank-over',
+      cause: 'The blank was over size, and the depth was set from it',
+      test: 'Measure the outside.',
+      mend: 'Depth from the outside grows by half of what it is over.',
+    },
+    {
+      key: 'no-backlash',
+      cause: `No backlash was planned, and the shafts stand at the nominal distance${stands}`,
+      test: 'The teeth are of nominal thickness; it binds all the way round.',
+      mend: `${mesh ? `Spread the shafts to ${mm(mesh.centreForWanted)}` : 'Spread the shafts'}, or sink a little more: a nominal pair at nominal centres binds.`,
+    },
+    {
+      key: 'close',
+      cause: `The shafts stand closer than ${mesh ? mm(mesh.centre) : 'the card says'}`,
+      test: `Measure over both shafts, or over pins in their holes, and take off half of each.${mesh ? ` It should come to ${mm(mesh.centre)}.` : ''}`,
+      mend: 'Set the true distance on the card, at Gear: it says the depth for it.',
+    },
+  ];
+}
+
+/** The number read by the wrong school: another cutter, and no sign of it but its range. */
+function wrongSchool({ facts: { teeth } }: Ask): Cause[] {
+  const meant = teeth === null ? null : cutterFor(teeth);
+  const got = teeth === null ? null : otherSchoolsRange(teeth);
+  if (!meant || !got) return [];
+  return [
+    {
+      key: 'school',
+      cause: `The cutter bears the other school’s number: No. ${meant.range.inch} of inch is No. ${meant.range.metric} of metric. A metric No. ${got.metric} is made for ${rangeText(got)}, its tooth spaces ${got.from < meant.range.from ? 'wider' : 'narrower'} towards the tips`,
+      test: `Read the range on its side: ${teeth} must lie in it. The span is off though the depth is right.`,
+      mend: `Take the cutter for ${rangeText(meant.range)}. What is cut so is of another form, and stays so.`,
+    },
+  ];
+}
+
+/** Teeth too thin, or shafts too far apart. */
+function loose(ask: Ask): Cause[] {
+  const { facts, units } = ask;
+  const { mesh } = facts;
+  const mm = (value: number) => lengthText(value, units, 'fine');
+  return [
+    {
+      key: 'deep',
+      cause: 'Cut too deep',
+      test: 'Span or pins, at the Inspect station: it says how thin the teeth are.',
+      mend: 'Metal does not come back: set the shafts closer, or cut another. Zero the dial on the outside of the next one itself.',
+    },
+    {
+      key: 'blank-under',
+      cause: 'The blank was under size, and the depth was set from it',
+      test: 'Measure the outside.',
+      mend: 'Depth from the outside shrinks by half of what it is under: tell the card what the blank measures.',
+    },
+    ...wrongSchool(ask),
+    {
+      key: 'apart',
+      cause: `The shafts stand farther apart than ${mesh ? mm(mesh.centre) : 'the card says'}`,
+      test: `Measure over both shafts, or over pins in their holes, and take off half of each.${mesh ? ` It should come to ${mm(mesh.centre)}.` : ''}`,
+      mend: 'Bring them together, or set the true distance on the card, at Gear.',
+    },
+  ];
+}
+
 const FIXED: Readonly<Partial<Record<SymptomId, readonly Cause[]>>> = {
   'once-round': [
     {
@@ -281,26 +362,6 @@ const FIXED: Readonly<Partial<Record<SymptomId, readonly Cause[]>>> = {
       cause: 'The mandrel is bent, or a centre is dirty',
       test: 'Indicator on the mandrel itself, beside the blank.',
       mend: 'Clean the centres; another mandrel.',
-    },
-  ],
-  tight: [
-    {
-      key: 'shallow',
-      cause: 'Cut too shallow',
-      test: 'Span or pins, at the Inspect station: it says how thick the teeth are.',
-      mend: 'While it is on the head: sink what Inspect says. Off it: see “put back and sink” there.',
-    },
-    {
-      key: 'blank-over',
-      cause: 'The blank was over size, and the depth was set from it',
-      test: 'Measure the outside.',
-      mend: 'Depth from the outside grows by half of what it is over.',
-    },
-    {
-      key: 'no-backlash',
-      cause: 'No backlash was planned, and the shafts stand at the nominal distance',
-      test: 'The teeth are of nominal thickness; it binds all the way round.',
-      mend: 'Spread the shafts, or sink a little more: a nominal pair at nominal centres binds.',
     },
   ],
   shallow: [
@@ -365,6 +426,10 @@ export function causesOf(symptom: SymptomId, ask: Ask): readonly Cause[] {
       return total(ask);
     case 'motor':
       return motor(ask);
+    case 'tight':
+      return tight(ask);
+    case 'loose':
+      return loose(ask);
     default:
       return FIXED[symptom] ?? [];
   }

@@ -22,6 +22,10 @@ export interface TroubleFacts {
   readonly approach: number | null;
   readonly indexAt: 'entry' | 'exit';
   readonly helical: boolean;
+  /** Of a gear of straight teeth cut round the work; null for anything else. */
+  readonly teeth: number | null;
+  /** How it is to run with its mate, mm; null where none is known. */
+  readonly mesh: NonNullable<Run['mesh']> | null;
 }
 
 /** Steps of the motor for one turn of the work; null without a motor. */
@@ -49,5 +53,7 @@ export function troubleFacts(run: Run, state: Pick<RunState, 'next' | 'last' | '
     approach: along?.approach ?? null,
     indexAt: along?.indexAt ?? 'entry',
     helical: run.helix !== null,
+    teeth: run.divides === 'tooth-space' && !run.helix && !run.laid ? divisions : null,
+    mesh: run.mesh ?? null,
   };
 }

@@ -28,6 +28,11 @@ export const SYMPTOMS = [
   { id: 'lean', say: 'The teeth lean', words: 'lean leaning slanted not upright off centre crooked' },
   { id: 'tight', say: 'Too tight with its mate', words: 'tight binds mesh no backlash stiff' },
   {
+    id: 'loose',
+    say: 'Too much play with its mate',
+    words: 'loose play slack backlash rattles knocks thin teeth too much',
+  },
+  {
     id: 'shallow',
     say: 'Shallow in the middle, or tapered along the face',
     words: 'shallow taper depth middle bend deflect',

@@ -3,7 +3,9 @@ import { describe, expect, test } from '@jest/globals';
 import { need } from '../findings/index.ts';
 import { drawnSpurJob, withDividing, withSpurPart } from '../job/index.ts';
 import { countAim, searchMethods } from '../dividing/index.ts';
+import { plan, stationOf } from '../plan/index.ts';
 import { foldRun, type Run } from '../run/index.ts';
+import { STOCK_EQUIPMENT } from '../shop/index.ts';
 import {
   causesOf,
   creep,
@@ -83,6 +85,59 @@ test('a scratch round that does not close: what one hole comes to at this outsid
   expect(findSymptoms('the last mark does not fall on the first')[0]!.id).toBe('marks');
 });
 
+test('a mesh that is tight is told in this pair’s own figures', () => {
+  const drawn = drawnSpurJob({ id: 'g', name: 'G', pitch: '2', teeth: 30, face: '20', bore: '12' });
+  const paired = withSpurPart(drawn, 'p1', (part) => ({
+    ...part,
+    gear: {
+      ...part.gear,
+      mate: {
+        ...part.gear.mate,
+        teeth: { typed: '20', unit: 'count' as const },
+        centre: { typed: '50', unit: 'mm' as const },
+      },
+    },
+  }));
+  const facts = factsOf(need(beginRun(paired)));
+  // 20°, cutter 4 made for 26: 2·sin(20° + 90°/26)/cos 20° = 0.8489 a millimetre; 0.1 sunk is 0.085
+  const slope = (20 + 90 / 26) * (Math.PI / 180);
+  expect(facts.mesh!.perDepth).toBeCloseTo((2 * Math.sin(slope)) / Math.cos(Math.PI / 9), 9);
+  const [shallow, , nominal, close] = causesOf('tight', { facts, part: 0, units: 'mm' });
+  expect(shallow!.mend).toContain('Here 0.100 mm more depth gives 0.085 mm of backlash.');
+  // nominal teeth at nominal centres have none; 0.04 of the module is usual: 0.08
+  expect(nominal!.cause).toContain(
+    'with 20 teeth at 50.000 mm, is planned for 0.000 mm of backlash; 0.080 mm is wanted',
+  );
+  // spread by about 0.08/(2·tan 20°) = 0.110, a little less as the angle opens
+  expect(nominal!.mend).toMatch(/^Spread the shafts to 50\.10\d mm/);
+  expect(close!.cause).toBe('The shafts stand closer than 50.000 mm');
+  // in inches: 0.127 deeper is five thou, and gives 0.8489·0.127/25.4 = 0.0042
+  const [inInches] = causesOf('tight', { facts, part: 0, units: 'in' });
+  expect(inInches!.mend).toContain('Here 0.0050 in more depth gives 0.0042 in of backlash.');
+  // without a mate nothing is claimed of one
+  const alone = causesOf('tight', { facts: factsOf(need(beginRun(drawn))), part: 0, units: 'mm' });
+  expect(alone.map(({ cause, mend }) => cause + mend).join()).not.toMatch(/\d mm/);
+});
+
+test.each(['0', '20'])(
+  'what depth gives of backlash is what the card sinks by for it, at a helix of %s°',
+  (helix) => {
+    const drawn = drawnSpurJob({ id: 'g', name: 'G', pitch: '2', teeth: 30, face: '20', bore: '12' });
+    const paired = withSpurPart(drawn, 'p1', (part) => ({
+      ...part,
+      gear: {
+        ...part.gear,
+        helix: { typed: helix, unit: 'deg' as const },
+        mate: { ...part.gear.mate, teeth: { typed: '20', unit: 'count' as const } },
+      },
+    }));
+    const [part] = plan(paired, STOCK_EQUIPMENT).parts;
+    const { perDepth, deeper, wanted, report } = stationOf(part!, 'gear')!.detail.mesh!;
+    expect(deeper).toBeGreaterThan(0.05);
+    expect(perDepth * deeper).toBeCloseTo(wanted - report.backlash!, 9);
+  },
+);
+
 describe('a motor that labours', () => {
   const keys = (facts: ReturnType<typeof factsOf>) =>
     causesOf('motor', { facts, part: 0.5, units: 'mm' }).map(({ key }) => key);
@@ -159,7 +214,8 @@ test('what is matched alone is offered, alike ones in the order of the list, wha
   expect(ids('it binds')).toEqual(['tight']);
   expect(ids('binding, stiffly')).toEqual(['tight']);
   expect(ids('vibrates')).toEqual(['noise']);
-  expect(ids('thin')).toEqual(['end-tooth', 'drift', 'once-round']);
+  expect(ids('thin')).toEqual(['end-tooth', 'drift', 'once-round', 'loose']);
+  expect(ids('it rattles')[0]).toBe('loose');
   // two words of one go before one word of another
   expect(ids('thin and eccentric')[0]).toBe('once-round');
 });

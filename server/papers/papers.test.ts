@@ -168,6 +168,11 @@ describe('files of a job', () => {
       data: POINT,
     });
     expect(put.status).toBe(200);
+    // thirteen more, which are not a sheet any longer
+    for (let i = 0; i < 13; i += 1)
+      await trial.ask('PUT', `/pictures/more-${i}`, {
+        ...{ about: 'job/many', words: '', width: 1, height: 1, data: POINT },
+      });
     const pages = await readPdf(await bytesOf(await get('/jobs/many/files/sheet.pdf')));
     const text = pages
       .map((page) => page.text)
@@ -176,7 +181,8 @@ describe('files of a job', () => {
     expect(text).toContain('Zahnrad Żółć □□ “quoted” <b>');
     expect(text).toContain('□ stands for a sign that the letters of this sheet lack.');
     expect(text).toContain('the worn one');
-    expect(pages.reduce((sum, page) => sum + page.pictures, 0)).toBe(1);
+    expect(pages.reduce((sum, page) => sum + page.pictures, 0)).toBe(12);
+    expect(text).toContain('2 more pictures on the card');
     // every box of both rounds
     const boxed = text.slice(
       text.indexOf('Tooth spaces, rough pass'),

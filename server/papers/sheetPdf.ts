@@ -26,8 +26,8 @@ const MARGIN = 1;
 export interface SheetPicture {
   readonly about: string;
   readonly words: string;
-  /** A data address of a JPEG or PNG. */
-  readonly image: string;
+  /** A data address of a JPEG or PNG; null where only something is said of them. */
+  readonly image: string | null;
 }
 
 /** A list of so few lines is not parted by the end of a page. */
@@ -253,7 +253,7 @@ class Printing {
     );
     return own.map(({ image, words: said }) => ({
       stack: [
-        { image, fit: [wide / POINT, 90 / POINT] },
+        ...(image === null ? [] : [{ image, fit: [wide / POINT, 90 / POINT] as [number, number] }]),
         ...(said === '' ? [] : [words(said, { color: SOFT, fontSize: 8 })]),
       ],
       margin: [0, 6, 0, 0],

@@ -2,6 +2,7 @@ import type { FileSet, FileName } from '../../core/files/index.ts';
 import type { Job } from '../../core/job/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import type { Desk } from '../heavy/index.ts';
+import { plural } from '../../core/units/index.ts';
 import type { SheetPicture } from '../papers/index.ts';
 import type { JobService } from './jobs.ts';
 import type { PictureService } from './pictures.ts';
@@ -53,7 +54,7 @@ export class PaperService {
     const pictures = asked.name === 'sheet.pdf' ? await this.picturesOf(id) : [];
     const stored = DAY.format(new Date(updatedAt));
     const ground = { job, equipment, revision, stored, pictures };
-    const bytes = await this.desk.ask('paper', { ...asked, ...ground, address }, gone);
+    const bytes = await this.desk.ask('paper', { ...asked, ...ground, address }, { gone });
     return { job: job.name, bytes };
   }
 
@@ -63,16 +64,19 @@ export class PaperService {
     asked: Asked,
     gone: AbortSignal,
   ): Promise<Uint8Array> {
-    return this.desk.ask('paper', { ...asked, ...on, revision: 0, stored: '', pictures: [] }, gone);
+    return this.desk.ask('paper', { ...asked, ...on, revision: 0, stored: '', pictures: [] }, { gone });
   }
 
   private async picturesOf(id: string): Promise<SheetPicture[]> {
     const { pictures } = await this.pictures.list(`job/${id}`);
-    return Promise.all(
+    const shown = await Promise.all(
       pictures.slice(0, MOST_PICTURES).map(async ({ id: picture, about, words }) => {
         const { type, bytes } = await this.pictures.show(picture);
         return { about, words, image: `data:${type};base64,${bytes.toString('base64')}` };
       }),
     );
+    const left = pictures.length - shown.length;
+    const more = { about: `job/${id}`, words: `${plural(left, 'more picture')} on the card`, image: null };
+    return left > 0 ? [...shown, more] : shown;
   }
 }

@@ -38,6 +38,8 @@ function arrivalWords(job: Job, { id }: PartPlan): string {
 /** The stations down the card's edge in shop order, each with its answer in one line. */
 export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteCardProps) {
   const list = useRef<HTMLOListElement>(null);
+  // the bench reads it from the store
+  const stored = useDraft((draft) => draft.revision > 0);
   useEffect(() => {
     // on a telephone the strip comes to the station that is open
     const here = list.current?.querySelector<HTMLElement>('[aria-current]');
@@ -51,6 +53,11 @@ export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteC
           <p className="soft">{arrivalWords(job, part)}</p>
           <JobMarks said={[...(job.person ? [`for ${job.person}`] : []), ...job.tags].join(' · ')} />
           <JobPictures id={job.id} name={job.name} />
+          {stored && canRehearse(part) && (
+            <Link className="plain-link route-marks" to={`/practice/${job.id}/${part.id}`}>
+              Rehearse
+            </Link>
+          )}
         </div>
         {job.parts.length > 1 && <PartTabs job={job} partId={part.id} />}
         <nav aria-label="Stations">
@@ -92,6 +99,13 @@ export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteC
     </section>
   );
 }
+
+/** Has the practice bench a place for it? Teeth that are ready to be cut, and do not lean. */
+const canRehearse = ({ cutting, stations }: PartPlan): boolean =>
+  cutting !== null &&
+  (!cutting.helix || cutting.helix.drive === 'worm') &&
+  !cutting.laid &&
+  stations.some(({ id }) => id === 'blank');
 
 interface StationRowProps {
   readonly to: string;

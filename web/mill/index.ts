@@ -1,1 +1,2 @@
 export { MillPage } from './MillPage.tsx';
+export { Trouble } from './Trouble.tsx';

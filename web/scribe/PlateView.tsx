@@ -1,5 +1,6 @@
 import { radiansOf, degreesOf } from '../../core/units/index.ts';
 import { arc } from 'd3-shape';
+import { circleRadius, onPlate } from './plateLayout.ts';
 
 /** A move shown on the plate. Hole numbers count from the start hole. */
 export interface PlateMove {
@@ -40,17 +41,7 @@ interface PlateViewProps {
 
 const RIM = 206;
 const ARM_TIP = 198;
-const point = (radius: number, angle: number): readonly [number, number] => [
-  radius * Math.sin(angle),
-  -radius * Math.cos(angle),
-];
 const holeAngle = (hole: number, circle: number) => (2 * Math.PI * hole) / circle;
-
-/** Circles stand evenly from hub to rim, the smallest inmost; only their hole angles are to scale. */
-function radiusOf(circles: readonly number[], circle: number): number {
-  const sorted = [...new Set(circles)].sort((a, b) => a - b);
-  return sorted.length === 1 ? 170 : 88 + (102 * sorted.indexOf(circle)) / (sorted.length - 1);
-}
 
 /**
  * The plate as seen from the crank: every circle, the pin, the arms and the landing hole. Hole angles are
@@ -77,19 +68,24 @@ export function PlateView({
         <circle r={RIM} className="scribe-lit" />
         {live && <path d={`M0 -${RIM}v-12`} className="plate-mark" />}
         {circles.map((holes) => (
-          <Circle key={holes} holes={holes} radius={radiusOf(circles, holes)} used={used.includes(holes)} />
+          <Circle
+            key={holes}
+            holes={holes}
+            radius={circleRadius(circles, holes)}
+            used={used.includes(holes)}
+          />
         ))}
         {move && (
           <MoveOnPlate
             move={move}
-            radius={radiusOf(circles, move.circle)}
+            radius={circleRadius(circles, move.circle)}
             pinSize={large ? 10 : 8}
             pinAngle={live ? radiansOf(live.pin) : null}
             upright={-(live?.plate ?? 0)}
             arms={arms}
           />
         )}
-        {back && <BackPin back={back} radius={radiusOf(circles, back.circle)} size={large ? 9 : 7} />}
+        {back && <BackPin back={back} radius={circleRadius(circles, back.circle)} size={large ? 9 : 7} />}
       </g>
       <circle r="24" className="plate-hub" />
     </svg>
@@ -110,7 +106,7 @@ function Circle({
     <g className={used ? 'plate-circle is-used' : 'plate-circle'}>
       <circle r={radius} className="plate-ring" />
       {Array.from({ length: holes }, (_, k) => {
-        const [x, y] = point(radius, holeAngle(k, holes));
+        const [x, y] = onPlate(radius, holeAngle(k, holes));
         return <circle key={k} cx={x} cy={y} r={size} className="plate-hole" />;
       })}
     </g>
@@ -127,7 +123,7 @@ function BackPin({
   readonly radius: number;
   readonly size: number;
 }) {
-  const at = (hole: number) => point(radius, holeAngle(hole, back.circle));
+  const at = (hole: number) => onPlate(radius, holeAngle(hole, back.circle));
   const square = ([x, y]: readonly [number, number], half: number) =>
     `M${x - half} ${y - half}h${2 * half}v${2 * half}h${-2 * half}Z`;
   return (
@@ -159,11 +155,11 @@ function MoveOnPlate({
   const sweep = holeAngle(spaces, circle);
   // the arms lie against the pin, not across it
   const clear = (pinSize + 2.5) / radius;
-  const [px, py] = point(radius, pinAngle ?? start);
-  const [lx, ly] = point(radius, start + sweep);
-  const [fx, fy] = point(RIM + 18, start - clear);
-  const [tx, ty] = point(RIM + 18, start + sweep + clear);
-  const arm = (angle: number) => `M${point(30, angle).join(' ')}L${point(ARM_TIP, angle).join(' ')}`;
+  const [px, py] = onPlate(radius, pinAngle ?? start);
+  const [lx, ly] = onPlate(radius, start + sweep);
+  const [fx, fy] = onPlate(RIM + 18, start - clear);
+  const [tx, ty] = onPlate(RIM + 18, start + sweep + clear);
+  const arm = (angle: number) => `M${onPlate(30, angle).join(' ')}L${onPlate(ARM_TIP, angle).join(' ')}`;
   const sector = arc()({
     innerRadius: 0,
     outerRadius: ARM_TIP,
@@ -219,7 +215,7 @@ function TurnArrow({
   const radius = 56;
   const to = start + sweep - 0.12;
   const shaft = arc()({ innerRadius: radius, outerRadius: radius, startAngle: start + 0.15, endAngle: to });
-  const [x, y] = point(radius, to);
+  const [x, y] = onPlate(radius, to);
   return (
     <g className="plate-turn">
       <path d={shaft ?? ''} />

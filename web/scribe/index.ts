@@ -1,6 +1,7 @@
 export { Axis } from './Axis.tsx';
 import './scribe.css';
 export { CentreView } from './CentreView.tsx';
+export { ColumnView } from './ColumnView.tsx';
 export { ContactView } from './ContactView.tsx';
 export { FlatsView } from './FlatsView.tsx';
 export { GearDrawing } from './GearDrawing.tsx';
@@ -9,6 +10,7 @@ export { InspectView } from './InspectView.tsx';
 export { LandingView } from './LandingView.tsx';
 export { MadePlateView } from './MadePlateView.tsx';
 export { PairView } from './PairView.tsx';
+export { circleRadius, onPlate } from './plateLayout.ts';
 export { PlateView, type BackMove, type PlateMove } from './PlateView.tsx';
 export { RoundView } from './RoundView.tsx';
 export { SetupView } from './SetupView.tsx';

@@ -6,7 +6,7 @@ import { REACHES, smallAngleText, type Method } from '../../core/dividing/index.
 import { isSpaced } from '../../core/kinds/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import { measure } from '../../core/units/index.ts';
-import { Shell, useTitle } from '../frame/index.ts';
+import { saveTable, Shell, useTitle } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
 import { newId, usePreferences, useShop } from '../state/index.ts';
 import { useBestWays, useReach, WorkBroke } from '../workers/index.ts';
@@ -80,6 +80,13 @@ function Counts({ shop }: { readonly shop: Equipment }) {
         <WorkBroke what="Working out the counts" broken={broken} />
         <StripLegend reach={reach} />
         <CountStrip reach={reach} to={to} chosen={chosen} onChoose={setChosen} />
+        {reach && (
+          <p className="table-out">
+            <button type="button" className="plain-link" onClick={() => saveCounts(reach)}>
+              save as CSV
+            </button>
+          </p>
+        )}
         {to < ALL && (
           <p ref={foot}>
             <Button onClick={() => setTo(ALL)}>On to {ALL}</Button>
@@ -96,6 +103,12 @@ function Counts({ shop }: { readonly shop: Equipment }) {
       </aside>
     </main>
   );
+}
+
+/** Each count with how it is had. */
+function saveCounts(reach: Uint8Array): void {
+  const rows = [...reach].map((place, i) => [String(i + 2), REACH_SAYS[REACHES[place]!].word]);
+  void saveTable('counts.csv', [['count', 'how it is had'], ...rows]);
 }
 
 const METHOD_SAYS: Readonly<Record<Method, string>> = {

@@ -1,1 +1,1 @@
-export { Tex } from './Tex.tsx';
+export { WorkingLines } from './WorkingLines.tsx';

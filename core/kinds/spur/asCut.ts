@@ -2,7 +2,7 @@ import { cuttingBy, helixCutting, type Cutting, type PartGround } from '../../ca
 import type { planBlank } from '../../blank/index.ts';
 import type { planCut } from '../../cut/index.ts';
 import type { planDividing } from '../../dividing/index.ts';
-import type { GearReadings, SpurSizes } from '../../gear/index.ts';
+import type { GearReadings, MeshDetail, SpurSizes } from '../../gear/index.ts';
 import type { InspectGround } from '../../inspect/index.ts';
 import type { LeadWork } from '../../lead/index.ts';
 import { depthDialOf, type planSetup, type SetupWork } from '../../setup/index.ts';
@@ -15,6 +15,8 @@ export interface GearOnBlank {
   /** Null while something of it is not known. */
   readonly sizes: SpurSizes | null;
   readonly blank: ReturnType<typeof planBlank>;
+  /** Null where no mate is known. */
+  readonly mesh: MeshDetail | null;
 }
 
 /** The face alone, mm: a bore that is wrong is no reason to keep what needs the face back. */
@@ -114,5 +116,14 @@ export function cuttingOf(
     touchOn: 'outside',
     outside: outsideOf(gear),
     bore: bore !== null && bore > 0 ? bore : null,
+    ...meshOf(gear),
   };
+}
+
+/** What a mesh that feels tight asks for. */
+function meshOf({ mesh }: GearOnBlank): Pick<Cutting, 'mesh'> {
+  if (!mesh) return {};
+  const { mateTeeth, wanted, perDepth, centreForWanted } = mesh;
+  const { centre, backlash } = mesh.report;
+  return { mesh: { mateTeeth, centre, backlash, wanted, perDepth, centreForWanted } };
 }

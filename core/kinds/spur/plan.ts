@@ -169,7 +169,7 @@ export function planSpur(part: SpurPart, on: PartGround): PartPlan {
   const blank = planBlank({ input: part.blank, sizes, path, units });
   const cutter = planFormCutter({ part, on, read, sizes, by });
   const face = faceOf(part);
-  const onBlank: GearOnBlank = { read, sizes, blank };
+  const onBlank: GearOnBlank = { read, sizes, blank, mesh: own.detail.mesh };
   const { dividing, lead } = planSpaces({ part, on, read, leadPlanned: { sizes, face, cutter: by } });
   const spaces =
     read.teeth === null ? null : { spaces: read.teeth, full: true, divides: 'tooth-space' as const };

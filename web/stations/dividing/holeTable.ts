@@ -1,10 +1,7 @@
-import type { MadePlate } from '../../../core/dividing/index.ts';
+import { holeRows, type MadePlate } from '../../../core/dividing/index.ts';
 import { saveTable } from '../../frame/index.ts';
 
 /** The hole table as a file that any spreadsheet or readout takes. */
 export function saveHoles(plate: MadePlate): void {
-  void saveTable(`holes-${plate.holes}.csv`, [
-    ['order', 'hole', 'x mm', 'y mm'],
-    ...plate.drilling.map(({ hole, x, y }, i) => [String(i + 1), String(hole), x.toFixed(3), y.toFixed(3)]),
-  ]);
+  void saveTable(`holes-${plate.holes}.csv`, [['order', 'hole', 'x mm', 'y mm'], ...holeRows(plate)]);
 }

@@ -1,5 +1,5 @@
 import { stationOf } from '../../../core/plan/index.ts';
-import { CentreView, RoundView, SetupView, SinkView } from '../../scribe/index.ts';
+import { CentreView, ColumnView, RoundView, SetupView, SinkView } from '../../scribe/index.ts';
 import type { StationProps } from '../../panel/index.ts';
 
 /** Can sizes be drawn in one picture? A unit mistaken for another leaves some of them vanishing. mm */
@@ -16,6 +16,26 @@ function goTogether({
 }): boolean {
   const reach = Math.max(outside, face, cutter);
   return depth < Math.min(outside, cutter) / 2 && Math.min(outside, face, cutter) >= reach / 500;
+}
+
+/** Where the table is swung, whether its corner clears the column. */
+function Column({ planned, units }: Pick<StationProps<'setup'>, 'planned' | 'units'>) {
+  const setting = stationOf(planned, 'lead')?.detail.table ?? stationOf(planned, 'wheel')?.detail.setting;
+  if (!setting?.size || setting.reach === null || setting.toColumn === null) return null;
+  const { size, reach, toColumn, scale, way } = setting;
+  return (
+    <>
+      <div className="scribe-caption">
+        <span>Table swung, in the middle of its travel</span>
+        <span>to scale</span>
+      </div>
+      <ColumnView
+        {...{ size, reach, toColumn, units }}
+        swingDeg={scale}
+        rightEnd={way === 'towards' ? 'towards' : 'away'}
+      />
+    </>
+  );
 }
 
 /** The work, what holds it, and the cutter where it first touches; readings round the blank below it. */
@@ -41,6 +61,7 @@ export function SetupScribe({ station, planned, units }: StationProps<'setup'>) 
           cutterDiameter={cutter.diameter}
           units={units}
         />
+        <Column planned={planned} units={units} />
         {round && <RoundView round={round} units={units} />}
       </>
     );
@@ -86,6 +107,7 @@ export function SetupScribe({ station, planned, units }: StationProps<'setup'>) 
           {...{ outside, depth, units }}
         />
       )}
+      <Column planned={planned} units={units} />
       {round && <RoundView round={round} units={units} />}
     </>
   );

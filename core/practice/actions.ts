@@ -1,0 +1,35 @@
+import { z } from 'zod';
+
+/** Turns, exact: `11/31`, `-1/2`. Against the clock < 0. */
+const turns = z.string().regex(/^-?\d{1,7}(\/[1-9]\d{0,6})?$/);
+const mm = z.number().min(-2000).max(2000);
+
+/** One thing that a hand does at the practice bench. */
+export const actionSchema = z.discriminatedUnion('do', [
+  z.object({ do: z.literal('pin'), to: z.enum(['in', 'out']) }).readonly(),
+  /** The crank over the plate. */
+  z.object({ do: z.literal('crank'), turns }).readonly(),
+  /** The arm that follows is brought against the pin. */
+  z.object({ do: z.literal('arms-round') }).readonly(),
+  z.object({ do: z.literal('arms-set'), spaces: z.int().min(1).max(2000) }).readonly(),
+  /** The crank’s radius is set to a circle. */
+  z.object({ do: z.literal('circle'), circle: z.int().min(2).max(2000) }).readonly(),
+  z.object({ do: z.literal('lock'), on: z.boolean() }).readonly(),
+  z.object({ do: z.literal('worm'), to: z.enum(['in', 'out']) }).readonly(),
+  z.object({ do: z.literal('plate-lock'), to: z.enum(['in', 'out']) }).readonly(),
+  z.object({ do: z.literal('direct-pin'), to: z.enum(['in', 'out']) }).readonly(),
+  /** The spindle by hand, with the worm out. */
+  z.object({ do: z.literal('spindle'), turns }).readonly(),
+  /** The table, until the cutter’s middle stands there: mm from where it enters the face, the way it cuts. */
+  z.object({ do: z.literal('table'), to: mm }).readonly(),
+  /** What goes in: the knee, or the cross slide. mm below the outside; < 0: clear of it. */
+  z.object({ do: z.literal('depth'), to: mm }).readonly(),
+  /** Beside the middle, mm. */
+  z.object({ do: z.literal('beside'), to: mm }).readonly(),
+  z.object({ do: z.literal('run'), on: z.boolean() }).readonly(),
+  z.object({ do: z.literal('key'), on: z.boolean() }).readonly(),
+  /** The hole the pin is in is marked as 0. */
+  z.object({ do: z.literal('mark') }).readonly(),
+]);
+export type Action = z.infer<typeof actionSchema>;
+export type ActionOf<Do extends Action['do']> = Extract<Action, { do: Do }>;

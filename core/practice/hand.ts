@@ -1,0 +1,148 @@
+import type { Landing } from '../dividing/index.ts';
+import type { Prompt, PromptOf, WayBack } from '../prompts/index.ts';
+import { exact, exactText } from '../units/index.ts';
+import type { Action } from './actions.ts';
+import type { PracticeBench } from './bench.ts';
+import type { Machine } from './machine.ts';
+
+/** Clear of the work, mm. */
+const CLEAR = 10;
+/** Over the last of the face, mm: through. */
+const THROUGH = 0.5;
+
+/** How far before the face a cutter sunk so deep touches, mm. */
+export function reachOf({ form: { diameter } }: Pick<PracticeBench, 'form'>, depth: number): number {
+  return Math.sqrt(Math.max(0, depth * (diameter - depth)));
+}
+
+/** Before the first touch at the depth the run ends at. */
+const before = (bench: PracticeBench): number =>
+  -reachOf(bench, bench.run.rounds.at(-1)?.depthMm ?? 0) - CLEAR;
+
+const part = (spaces: number, circle: number): string => exactText(exact(spaces, circle));
+
+/** Whole turns as they are said, then from arm to arm; a move of whole turns needs no arms. */
+function byTheArms(
+  { circle, arms }: Machine,
+  { turns, spaces }: { readonly turns: number; readonly spaces: number },
+): string {
+  return part(turns * circle + (spaces === 0 ? 0 : arms.spaces), circle);
+}
+
+/**
+ * A hand turns to the arm and drops the pin there, on the circle the pin runs on: what arms and circle say is
+ * what is done.
+ */
+function turn({ run }: PracticeBench, machine: Machine, landing: Landing): Action[] {
+  const { move } = run;
+  switch (landing.on) {
+    case 'plate':
+    case 'two-circles':
+      if (!('circle' in move)) return [];
+      return [
+        { do: 'pin', to: 'out' },
+        { do: 'crank', turns: byTheArms(machine, landing) },
+        { do: 'pin', to: 'in' },
+      ];
+    case 'ring':
+      if (move.method !== 'direct') return [];
+      return [
+        { do: 'direct-pin', to: 'out' },
+        { do: 'spindle', turns: part(landing.spaces, move.holes) },
+        { do: 'direct-pin', to: 'in' },
+      ];
+    case 'dial':
+    case 'steps':
+      return [];
+  }
+}
+
+/** The plate with the crank, by the back pin. */
+const plateBy = (back: number, circle: number): Action[] => [
+  { do: 'plate-lock', to: 'out' },
+  { do: 'crank', turns: part(back, circle) },
+  { do: 'plate-lock', to: 'in' },
+];
+
+/** Back to the first space of a part of a turn, past it, and up to it again, so that no slack is left. */
+function goBack(by: WayBack): Action[] {
+  switch (by.on) {
+    case 'plate':
+    case 'two-circles': {
+      const back = exact(by.turns * by.circle + by.spaces, by.circle);
+      const past = exact(1, 2);
+      return [
+        { do: 'pin', to: 'out' },
+        { do: 'crank', turns: exactText(back.add(past).neg()) },
+        { do: 'crank', turns: exactText(past) },
+        { do: 'pin', to: 'in' },
+        ...(by.on === 'two-circles' ? plateBy(by.back, by.backCircle) : []),
+      ];
+    }
+    case 'ring':
+      return [
+        { do: 'direct-pin', to: 'out' },
+        { do: 'spindle', turns: part(-by.spaces, by.circle) },
+        { do: 'direct-pin', to: 'in' },
+      ];
+    case 'dial':
+    case 'steps':
+      return [];
+  }
+}
+
+function cut(bench: PracticeBench, machine: Machine, { sink }: PromptOf<'cut'>): Action[] {
+  const run: Action[] = machine.running ? [] : [{ do: 'run', on: true }];
+  if (sink !== null) return [...run, { do: 'depth', to: sink }];
+  const { face } = bench;
+  return [...run, { do: 'table', to: face + THROUGH }];
+}
+
+/**
+ * What a hand does on the bench that obeys a prompt to the letter; nothing for what is only looked at.
+ * For showing how it is done, and for the tests.
+ */
+export function actionsFor(bench: PracticeBench, machine: Machine, prompt: Prompt): readonly Action[] {
+  const { face } = bench;
+  switch (prompt.do) {
+    case 'unlock':
+      return [{ do: 'lock', on: false }];
+    case 'lock':
+      return [{ do: 'lock', on: true }];
+    case 'touch':
+    case 'graze':
+      return [
+        { do: 'depth', to: -CLEAR },
+        { do: 'table', to: face / 2 },
+        { do: 'run', on: true },
+        { do: 'depth', to: 0 },
+      ];
+    case 'depth':
+      return [{ do: 'depth', to: prompt.depth }];
+    case 'in':
+      return [{ do: 'depth', to: prompt.graze ? 0 : (prompt.depth ?? 0) }];
+    case 'out':
+      return [{ do: 'depth', to: -CLEAR }];
+    case 'first-touch':
+      return [{ do: 'table', to: -reachOf(bench, Math.max(0, machine.depth)) }];
+    case 'back':
+      return [{ do: 'table', to: before(bench) }];
+    case 'on':
+      return [{ do: 'table', to: face - before(bench) }];
+    case 'turn':
+      return turn(bench, machine, prompt.landing);
+    case 'turn-plate':
+      return plateBy(prompt.back, prompt.circle);
+    case 'return':
+      return goBack(prompt.by);
+    case 'arms':
+      return [{ do: 'arms-round' }];
+    case 'register':
+    case 'zero':
+      return [{ do: 'mark' }];
+    case 'cut':
+      return cut(bench, machine, prompt);
+    default:
+      return [];
+  }
+}

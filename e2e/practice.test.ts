@@ -1,0 +1,185 @@
+import { expect, test } from '@jest/globals';
+import { journeysIn } from './journeys.ts';
+import type { Person } from './person.ts';
+
+const place = journeysIn('demo');
+
+/** The table, the depth: to a reading that is typed. */
+async function feeds(person: Person, name: 'Table' | 'Depth', to: string): Promise<void> {
+  const field = await person.page.waitForSelector(`.practice-feed[aria-label="${name}"] input.ant-input`);
+  await field!.click();
+  await field!.type(to);
+  await person.page.keyboard.press('Enter');
+}
+
+async function cranks(person: Person, by: string): Promise<void> {
+  const field = await person.page.waitForSelector('#crank-by');
+  await field!.click();
+  await field!.type(by);
+  await person.page.keyboard.press('Enter');
+}
+
+/** Single keys, with no field in focus. */
+async function keys(person: Person, ...each: readonly ('l' | 'p' | 'r' | 'a')[]): Promise<void> {
+  await person.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  for (const key of each) await person.page.keyboard.press(key);
+}
+
+/** A space of the second wheel, as the card says: 20 spaces on 31, 2.98 for the rough round. */
+async function cutsOne(person: Person): Promise<void> {
+  await keys(person, 'l');
+  await feeds(person, 'Depth', '2.98');
+  await feeds(person, 'Table', '15');
+  await person.sees('Cut, 2.98 mm deep.');
+  await feeds(person, 'Table', '-40');
+  await keys(person, 'l', 'p');
+  await cranks(person, '20');
+  await keys(person, 'p', 'a');
+}
+
+test('rehearse a job: cut, index, spoil a land, take it back, measure, and come back after a reload', async () => {
+  const person = await place.sitDown();
+  await person.goTo('/jobs/demo-lens-second/p1/dividing');
+  await person.pressWords('Rehearse');
+  await person.sees('Everything is made ready for 62 teeth, m 1.5, 20°.');
+  // into it with the cutter standing
+  await feeds(person, 'Depth', '2.98');
+  await feeds(person, 'Table', '0');
+  await person.sees('The work is against a cutter that does not turn');
+  await feeds(person, 'Table', '-40');
+  await keys(person, 'r');
+  await cutsOne(person);
+  await person.sees('Pin in hole 20.');
+  await person.sees('1 of 62');
+  await cutsOne(person);
+  // twice 20 on 31 is 40: 9 past the start
+  await person.sees('Pin in hole 9.');
+  // against the lock
+  await keys(person, 'l', 'p');
+  await cranks(person, '20');
+  await person.sees('The spindle is locked: the crank will not go further.');
+  await keys(person, 'l');
+  // indexed with the cutter in the work
+  await feeds(person, 'Table', '-5');
+  await cranks(person, '20');
+  await person.sees(/while the cutter was in the work: gouged/);
+  await person.pressButton('Take back');
+  await person.pressButton('Take back');
+  await person.pressButton('Measure');
+  // the rough round goes 2.98 of 3.38 deep: thicker than the card wants
+  await person.sees(/2 of 62 tooth spaces/);
+  await person.sees(/Span over 1, in the middle of the face/);
+  await person.page.keyboard.press('Escape');
+  await new Promise((resolve) => setTimeout(resolve, 800));
+  await person.page.reload();
+  await person.sees('2 of 62');
+  expect(person.faults).toEqual([]);
+  expect(await person.hardToUse()).toEqual([]);
+});
+
+test('go on like this cuts the rest; a hidden fault is named by what is found', async () => {
+  const person = await place.sitDown();
+  await person.goTo('/practice/demo-lens-second/p1');
+  await person.sees('Everything is made ready');
+  await keys(person, 'r');
+  for (let i = 0; i < 3; i += 1) await cutsOne(person);
+  await person.pressWords('Go on like this, 59 more');
+  await person.sees('62 of 62');
+  await person.pressButton('Hide a fault');
+  await person.sees('Something is not as it was set.');
+  const all = await person.page.$$('.practice-fault-list button');
+  // plain indexing: none that needs gears
+  expect(all).toHaveLength(14);
+  let found = false;
+  for (let i = 0; i < all.length && !found; i += 1) {
+    const buttons = await person.page.$$('.practice-fault-list button');
+    await buttons[i]!.click();
+    await person.sees(/It is not that\.|Yes\./);
+    found = await person.page.$eval('.practice-fault', (fault) => fault.textContent!.includes('Yes.'));
+  }
+  expect(found).toBe(true);
+  await person.sees('Then:');
+  expect(person.faults).toEqual([]);
+});
+
+test('the knob is dragged round by mouse and by finger, and the pin falls where it was left', async () => {
+  const person = await place.sitDown();
+  await person.goTo('/practice/demo-lens-second/p1');
+  await person.sees('Everything is made ready');
+  const { page } = person;
+  const box = (await (await page.waitForSelector('.practice-head'))!.boundingBox())!;
+  const radius = Math.min(box.width, box.height) * 0.4;
+  /** Where the knob is, so many holes of 31 round. */
+  const at = (holes: number): readonly [number, number] => {
+    const angle = (2 * Math.PI * holes) / 31;
+    return [
+      box.x + box.width / 2 + radius * Math.sin(angle),
+      box.y + box.height / 2 - radius * Math.cos(angle),
+    ];
+  };
+  await keys(person, 'p');
+  await page.mouse.move(...at(0));
+  await page.mouse.down();
+  for (let holes = 1; holes <= 20; holes += 1) await page.mouse.move(...at(holes + 0.1));
+  await page.mouse.up();
+  await person.sees('Pin out, over hole 20');
+  await page.touchscreen.touchStart(...at(20));
+  for (let holes = 21; holes <= 38; holes += 1) await page.touchscreen.touchMove(...at(holes + 0.1));
+  await page.touchscreen.touchEnd();
+  // 38 is a turn and seven
+  await person.sees('Pin out, over hole 7, 1 turn on');
+  await keys(person, 'p');
+  await person.sees('Pin in hole 7.');
+  // both drags are one turn of the hand, and one press takes them back
+  await person.pressButton('Take back');
+  await person.pressButton('Take back');
+  await person.sees('Pin out, over hole 0');
+  expect(person.faults).toEqual([]);
+});
+
+test('a helical gear: the table turns the work by its gears; shown, then spoilt with the pin out', async () => {
+  const person = await place.sitDown();
+  await person.goTo('/jobs/demo-blower/p1/gear');
+  await person.pressWords('Rehearse');
+  await person.sees('Everything is made ready for 30 teeth, m 1.5, 20°');
+  await keys(person, 'r');
+  await feeds(person, 'Depth', '3.3');
+  await feeds(person, 'Table', '18.6');
+  await person.sees('Cut, 3.30 mm deep.');
+  await person.sees('1 of 30');
+  // the plate went along, so the pin is still in its hole
+  await person.sees('Pin in hole 0.');
+  await feeds(person, 'Depth', '-10');
+  await feeds(person, 'Table', '-40');
+  // held by the lock: geared, the spindle has to be free
+  await keys(person, 'l');
+  await feeds(person, 'Table', '0');
+  await person.sees('The spindle is locked, and by the gears it holds the table.');
+  expect(await person.hardToUse()).toEqual([]);
+  expect(person.faults).toEqual([]);
+});
+
+test('arms and circle are set by hand: counted wrongly, the pin lands a hole on', async () => {
+  const person = await place.sitDown();
+  await person.goTo('/practice/demo-lens-second/p1');
+  await person.sees('Arms over 20 spaces, pin on the circle of 31');
+  await person.opens('▸ Arms over 20 spaces, pin on the circle of 31');
+  const arms = await person.page.waitForSelector('::-p-aria([name="Arms, in spaces"])');
+  await arms!.click({ count: 3 });
+  await person.page.keyboard.type('21');
+  await person.key('Enter');
+  await person.sees('Arms over 21 spaces');
+  await keys(person, 'p');
+  await cranks(person, '21');
+  await keys(person, 'p');
+  await person.sees('Pin in hole 21.');
+  expect(person.faults).toEqual([]);
+});
+
+test('what the bench has no place for says so, and leads back', async () => {
+  const person = await place.sitDown();
+  await person.goTo('/practice/demo-square/p1');
+  await person.sees(/The practice bench has no place for .* yet/);
+  await person.pressWords('Back to the card');
+  await person.sees('1 · Spacing');
+});

@@ -1,0 +1,108 @@
+import { useMemo } from 'react';
+import {
+  sectionAt,
+  underCutter,
+  type Machine,
+  type PracticeBench,
+  type Where,
+} from '../../core/practice/index.ts';
+
+interface WorkEndProps {
+  readonly bench: PracticeBench;
+  readonly machine: Machine;
+}
+
+const WIDTH = 420;
+const HEIGHT = 260;
+/** Radius of the whole work beside the near view. */
+const WHOLE = 74;
+/** Teeth and spaces that the near view shows. */
+const IN_SIGHT = 7;
+/** Drawn at most so far from the work, on the sheet. */
+const CLEAR = 30;
+
+/** So many points show the whole as small as it is drawn. */
+const WHOLE_POINTS = 2400;
+
+const pointOf = (radius: number, angle: number): string =>
+  `${(radius * Math.sin(angle)).toFixed(3)} ${(-radius * Math.cos(angle)).toFixed(3)}`;
+
+/** The whole outline, mm; of a fine gear every few points only. */
+function wholeOutline(radii: Float64Array): string {
+  const many = radii.length;
+  const every = Math.max(1, Math.floor(many / WHOLE_POINTS));
+  const points: string[] = [];
+  for (let i = 0; i < many; i += every) points.push(pointOf(radii[i]!, (2 * Math.PI * i) / many));
+  return `M${points.join('L')}Z`;
+}
+
+/** The outline near one direction, closed over the work’s middle. @param under @param wide parts of a turn */
+function nearOutline(radii: Float64Array, under: number, wide: number): string {
+  const many = radii.length;
+  const from = Math.floor((under - wide / 2) * many);
+  const to = Math.ceil((under + wide / 2) * many);
+  const points = ['0 0'];
+  for (let place = from; place <= to; place += 1)
+    points.push(pointOf(radii[((place % many) + many) % many]!, (2 * Math.PI * place) / many));
+  return `M${points.join('L')}Z`;
+}
+
+/** Leaning teeth stand elsewhere at each place of the face: seen is the one the cutter is at. */
+const nearest = (along: number): Where => (along < 0.25 ? 'entry' : along < 0.75 ? 'middle' : 'exit');
+
+/**
+ * The work seen along its axis from where the cutter enters, as it truly is: near, where the cutter stands
+ * above it, and the whole beside it.
+ */
+export function WorkEnd({ bench, machine }: WorkEndProps) {
+  const { work, depth, beside, table } = machine;
+  const { form, outside, face, teeth } = bench;
+  const { radii } = sectionAt(work, bench.helix ? nearest(table / face) : 'entry');
+  const whole = useMemo(() => wholeOutline(radii), [radii]);
+  const under = underCutter(machine);
+  const turn = `rotate(${-under * 360})`;
+  const radius = outside / 2;
+  const wide = Math.min(2 * radius, ((Math.PI * outside) / teeth) * IN_SIGHT);
+  const scale = WIDTH / wide;
+  // a little more than the sheet is wide; of few teeth all round
+  const inSight = Math.min(1, (1.4 * wide) / (Math.PI * outside));
+  const up = Math.min(12, outside / 4) * scale;
+  const shown = Math.max(-CLEAR, depth * scale);
+  const heights = Array.from({ length: 33 }, (_, i) => ((i / 32) * 1.25 * (up + CLEAR)) / scale);
+  const side = (way: 1 | -1) =>
+    heights.map((height) => `${way * form.halfWidth(height) * scale} ${-height * scale}`);
+  // beyond the work’s ends the cutter stands in front of it or behind
+  const over = Math.abs(table - face / 2) <= face / 2 + form.diameter / 2;
+  return (
+    <svg
+      className="practice-work"
+      viewBox={`${-WIDTH / 2} ${-110} ${WIDTH} ${HEIGHT}`}
+      role="img"
+      aria-label="The work, as it truly is"
+    >
+      <defs>
+        <clipPath id="practice-near">
+          <rect x={-WIDTH / 2} y={-110} width={WIDTH} height={HEIGHT} />
+        </clipPath>
+      </defs>
+      <g clipPath="url(#practice-near)">
+        <g transform={`translate(0 ${radius * scale}) scale(${scale}) ${turn}`}>
+          <path d={nearOutline(radii, under, inSight)} className="practice-metal" />
+        </g>
+        <g transform={`translate(${beside * scale} ${shown})`}>
+          <path
+            d={`M${side(1).join('L')}L${side(-1).reverse().join('L')}Z`}
+            className={over ? 'practice-cutter' : 'practice-cutter is-away'}
+          />
+        </g>
+      </g>
+      <g transform={`translate(${WIDTH / 2 - WHOLE - 8} ${HEIGHT - 110 - WHOLE - 8})`}>
+        <circle r={WHOLE + 6} className="practice-behind" />
+        <g transform={`scale(${WHOLE / radius}) ${turn}`}>
+          <path d={whole} className="practice-metal" />
+        </g>
+        <path d={`M0 ${-WHOLE - 4}l-6 -12h12z`} className="practice-cutter" />
+      </g>
+    </svg>
+  );
+}

@@ -1,0 +1,1 @@
+export { PracticePage } from './PracticePage.tsx';

@@ -20,6 +20,7 @@ import { OwnDesk, ThreadDesk, type Desk } from './heavy/index.ts';
 import type { Services } from './routes/index.ts';
 import {
   BackupService,
+  ClassService,
   HealthService,
   JobService,
   LogService,
@@ -124,6 +125,7 @@ async function serve(config: Config, log: Logger, lock: StoreLock): Promise<Runn
     desk,
     pictures,
     papers: new PaperService({ jobs, shop, pictures, desk }),
+    classes: new ClassService(store),
     backup: new BackupService(file, desk),
     health: new HealthService(store, config),
   };

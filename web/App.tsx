@@ -57,6 +57,27 @@ const router = createBrowserRouter([
         lazy: () => import('./print/index.ts').then(({ PrintPage }) => ({ Component: PrintPage })),
       },
       {
+        path: '/practice/:jobId/:partId?',
+        lazy: () => import('./practice/index.ts').then(({ PracticePage }) => ({ Component: PracticePage })),
+      },
+      {
+        path: '/exercises',
+        lazy: () =>
+          import('./exercises/index.ts').then(({ ExercisesPage }) => ({ Component: ExercisesPage })),
+      },
+      {
+        path: '/exercises/sheet',
+        lazy: () => import('./exercises/index.ts').then(({ SheetPage }) => ({ Component: SheetPage })),
+      },
+      {
+        path: '/classes',
+        lazy: () => import('./exercises/index.ts').then(({ ClassesPage }) => ({ Component: ClassesPage })),
+      },
+      {
+        path: '/classes/:key',
+        lazy: () => import('./exercises/index.ts').then(({ ClassPage }) => ({ Component: ClassPage })),
+      },
+      {
         path: '/print',
         lazy: () => import('./print/index.ts').then(({ PrintPage }) => ({ Component: PrintPage })),
       },

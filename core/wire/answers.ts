@@ -130,8 +130,13 @@ export interface Restored {
   readonly changed: number;
   readonly runs: number;
   readonly counts: number;
-  /** File in the data folder with the workshop as it stood. */
+  /** File in the data folder with the workshop as it stood; empty while the backup is still looked at. */
   readonly aside: string;
+  /** Rows dealt with, of all there are in it. */
+  readonly rows: number;
+  readonly ofRows: number;
+  /** False while it is under way, and where it was stopped: put back again it goes on to the end. */
+  readonly finished: boolean;
 }
 
 export interface EventsPage {

@@ -20,6 +20,14 @@ import type {
   StoredRun,
   StoredShop,
 } from './answers.ts';
+import {
+  classBoardShape,
+  classBodySchema,
+  classShape,
+  joinBodySchema,
+  learnerShape,
+  tryBodySchema,
+} from './classes.ts';
 import { equipmentBodySchema, jobBodySchema, jobQuerySchema, logQuerySchema } from './bodies.ts';
 import { call } from './call.ts';
 import { aboutSchema, pictureBodySchema, pictureShape } from './pictures.ts';
@@ -270,10 +278,19 @@ export const logCalls = {
   }),
   restore: call(PLACES.restore, {
     summary:
-      'Puts a backup back, all of it or nothing. What it replaces is kept as versions, and the workshop as it stood is put aside as a file.',
+      'Puts a backup back; it is looked at whole before anything is changed. What it replaces is kept as versions, and the workshop as it stood is put aside as a file. One at a time.',
     body: z.string(),
     answers: answering<Restored>(shapes.restoredShape),
-    refusals: [413, 422],
+    refusals: [409, 413, 422],
+  }),
+  readRestore: call(PLACES.readRestore, {
+    summary: 'How far a restore is that is under way.',
+    answers: shapes.restoringShape,
+  }),
+  stopRestore: call(PLACES.stopRestore, {
+    summary:
+      'Stops a restore between two steps. What was put back stays; the same backup put back again goes on to the end.',
+    answers: shapes.restoringShape,
   }),
 };
 
@@ -307,6 +324,70 @@ export const pairingCalls = {
   }),
 };
 
+/**
+ * A class of learners, by its teacher’s key and by each learner’s own token: whoever has neither is told
+ * nothing.
+ */
+export const classCalls = {
+  makeClass: call(PLACES.makeClass, {
+    summary: 'A new class. The answer carries the teacher’s key, and the code that learners join by.',
+    body: classBodySchema,
+    answers: classShape,
+    status: 201,
+    refusals: [422],
+  }),
+  listClasses: call(PLACES.listClasses, {
+    summary: 'Every class with its key. On the server’s own machine alone.',
+    answers: z.strictObject({ classes: z.array(classShape) }),
+    refusals: [403],
+  }),
+  readClass: call(PLACES.readClass, {
+    summary: 'A class as its teacher sees it: every learner with what was tried, and the commonest slips.',
+    answers: classBoardShape,
+    refusals: [404],
+  }),
+  changeClass: call(PLACES.changeClass, {
+    summary: 'Another name, other exercises or another job for a class.',
+    body: classBodySchema,
+    answers: classShape,
+    refusals: [404, 422],
+  }),
+  deleteClass: call(PLACES.deleteClass, {
+    summary: 'Deletes a class with all its learners and all they tried, for good.',
+    answers: z.strictObject({ deleted: z.boolean() }),
+    refusals: [404],
+  }),
+  removeLearner: call(PLACES.removeLearner, {
+    summary: 'Deletes a learner of a class with all that was tried, for good.',
+    answers: classBoardShape,
+    refusals: [404],
+  }),
+  joinClass: call(PLACES.joinClass, {
+    summary:
+      'Joins a class by its code under a name; again, on another device, by the four figures that were given the first time.',
+    body: joinBodySchema,
+    answers: learnerShape,
+    status: 201,
+    refusals: [404, 409, 422, 429],
+  }),
+  readLearner: call(PLACES.readLearner, {
+    summary: 'A learner’s class, what it was given to do, and all the learner tried.',
+    answers: learnerShape,
+    refusals: [404],
+  }),
+  addTry: call(PLACES.addTry, {
+    summary: 'An exercise with its answers: marked here, and kept once however often it is sent.',
+    body: tryBodySchema,
+    answers: z.strictObject({ right: z.boolean() }),
+    refusals: [404, 422],
+  }),
+  leaveClass: call(PLACES.leaveClass, {
+    summary: 'Deletes a learner with all that was tried, for good, asked by the learner.',
+    answers: z.strictObject({ deleted: z.boolean() }),
+    refusals: [404],
+  }),
+};
+
 /** Everything that can be asked under /api. */
 export const healthCalls = {
   health: call(PLACES.health, {
@@ -325,6 +406,7 @@ export const calls = {
   ...pictureCalls,
   ...logCalls,
   ...pairingCalls,
+  ...classCalls,
   ...healthCalls,
 };
 export type Calls = typeof calls;

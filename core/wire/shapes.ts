@@ -156,7 +156,13 @@ export const restoredShape = z.strictObject({
   runs: z.int(),
   counts: z.int(),
   aside: z.string(),
+  rows: z.int(),
+  ofRows: z.int(),
+  finished: z.boolean(),
 });
+
+/** How far a restore is; null where none is under way. */
+export const restoringShape = z.strictObject({ under: restoredShape.nullable() });
 
 export const pairingShape = z.strictObject({
   paired: z.boolean(),

@@ -1,1 +1,12 @@
-export { entities, JobRow, KeptVersionRow, PictureRow, RunEventRow, RunRow, ShopRow } from './rows.ts';
+export {
+  ClassRow,
+  entities,
+  JobRow,
+  KeptVersionRow,
+  LearnerRow,
+  PictureRow,
+  RunEventRow,
+  RunRow,
+  ShopRow,
+  TryRow,
+} from './rows.ts';

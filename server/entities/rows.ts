@@ -88,6 +88,49 @@ export class PictureRow {
   away!: number;
 }
 
+/** A class: its key is its teacher’s, its code what learners join by. */
+export class ClassRow {
+  key!: string;
+  code!: string;
+  name!: string;
+  /** Kinds of exercises, as JSON; none: all. */
+  kinds!: string;
+  /** Empty: none. */
+  jobId!: string;
+  madeAt!: string;
+}
+
+/** A learner of a class; the token is the learner’s own. */
+export class LearnerRow {
+  token!: string;
+  classKey!: string;
+  /** Within the class, from 1; never given again. */
+  number!: number;
+  name!: string;
+  /** The name as it is told apart: no two of a class. */
+  nameFolded!: string;
+  figures!: string;
+  wrongFigures!: number;
+  seed!: number;
+  joinedAt!: string;
+}
+
+/** An exercise that a learner tried, as marked. */
+export class TryRow {
+  [OptionalProps]?: 'arrival';
+  arrival!: number;
+  id!: string;
+  token!: string;
+  classKey!: string;
+  kind!: string;
+  seed!: number;
+  level!: number;
+  isRight!: number;
+  /** What slip it was, without its figures; empty where none is known. */
+  slip!: string;
+  at!: string;
+}
+
 const text = { type: 'text' } as const;
 const whole = { type: 'integer' } as const;
 
@@ -168,6 +211,49 @@ export const entities = [
       data: text,
       at: text,
       away: whole,
+    },
+  }),
+  new EntitySchema<ClassRow>({
+    class: ClassRow,
+    tableName: 'class',
+    properties: {
+      key: { ...text, primary: true },
+      code: text,
+      name: text,
+      kinds: text,
+      jobId: text,
+      madeAt: text,
+    },
+  }),
+  new EntitySchema<LearnerRow>({
+    class: LearnerRow,
+    tableName: 'learner',
+    properties: {
+      token: { ...text, primary: true },
+      classKey: text,
+      number: whole,
+      name: text,
+      nameFolded: text,
+      figures: text,
+      wrongFigures: whole,
+      seed: whole,
+      joinedAt: text,
+    },
+  }),
+  new EntitySchema<TryRow>({
+    class: TryRow,
+    tableName: 'exercise_try',
+    properties: {
+      arrival: { ...whole, primary: true, autoincrement: true },
+      id: text,
+      token: text,
+      classKey: text,
+      kind: text,
+      seed: whole,
+      level: whole,
+      isRight: whole,
+      slip: text,
+      at: text,
     },
   }),
   new EntitySchema<ShopRow>({

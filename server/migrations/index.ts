@@ -1,3 +1,4 @@
+import { Migration20261202Classes } from './classes.ts';
 import { Migration20261124First } from './first.ts';
 import { Migration20261130Listing } from './listing.ts';
 import { Migration20261201LogIndex } from './logIndex.ts';
@@ -11,4 +12,5 @@ export const migrationsList = [
   { name: '20261130-listing', class: Migration20261130Listing },
   { name: '20261130-pictures', class: Migration20261130Pictures },
   { name: '20261201-log-index', class: Migration20261201LogIndex },
+  { name: '20261202-classes', class: Migration20261202Classes },
 ];

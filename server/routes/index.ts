@@ -3,6 +3,7 @@ import { calls } from '../../core/wire/index.ts';
 import type { Desk } from '../heavy/index.ts';
 import type {
   BackupService,
+  ClassService,
   HealthService,
   JobService,
   LogService,
@@ -11,6 +12,7 @@ import type {
   RunService,
   ShopService,
 } from '../services/index.ts';
+import { classRoutes } from './classes.ts';
 import { fileRoutes } from './files.ts';
 import { jobRoutes } from './jobs.ts';
 import { describeApi } from './openapi.ts';
@@ -29,6 +31,7 @@ export interface Services {
   readonly backup: BackupService;
   readonly pictures: PictureService;
   readonly papers: PaperService;
+  readonly classes: ClassService;
   readonly desk: Desk;
   readonly health: HealthService;
 }
@@ -37,7 +40,7 @@ export interface Services {
 export type AddressFor = (request: Request) => string | null;
 
 export const routesOf = (
-  { jobs, runs, shop, log, backup, pictures, papers, desk, health }: Services,
+  { jobs, runs, shop, log, backup, pictures, papers, classes, desk, health }: Services,
   addressFor: AddressFor = () => null,
 ): Route[] => [
   ...planningRoutes(shop, desk),
@@ -47,6 +50,7 @@ export const routesOf = (
   ...runRoutes(runs),
   ...pictureRoutes(pictures),
   ...logRoutes(log, backup),
+  ...classRoutes(classes),
   answer(calls.health, () => health.look()),
 ];
 

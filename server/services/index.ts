@@ -1,4 +1,5 @@
 export { BackupService } from './backup.ts';
+export { ClassService } from './classes.ts';
 export { HealthService } from './health.ts';
 export { LogService } from './log.ts';
 export { JobService } from './jobs.ts';

@@ -65,6 +65,7 @@ const Pages = memo(function Pages({ here }: { readonly here: string | undefined 
         <NavLink to="/log">Logbook</NavLink>
         <NavLink to="/counts">Counts</NavLink>
         <NavLink to="/chart">Check a chart</NavLink>
+        <NavLink to="/exercises">Exercises</NavLink>
         {here && <span aria-current="page">{here}</span>}
       </nav>
     </>
@@ -112,6 +113,19 @@ const KEYS: readonly { readonly where: string; readonly keys: readonly (readonly
       ['X', 'something looks wrong'],
       ['O', 'how this screen counts'],
       ['C', 'back to the card'],
+    ],
+  },
+  {
+    where: 'On the practice bench',
+    keys: [
+      ['← →', 'crank, hole by hole'],
+      ['P', 'pin out or in'],
+      ['A', 'arms round to the pin'],
+      ['L', 'lock or free the spindle'],
+      ['R', 'cutter on or off'],
+      ['I', 'measure'],
+      ['X', 'something looks wrong'],
+      ['Backspace', 'take back'],
     ],
   },
 ];

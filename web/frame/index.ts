@@ -9,5 +9,6 @@ export { saveFile as saveText, saveTable } from './saveTable.ts';
 export { Steps } from './Steps.tsx';
 export { Shell } from './Shell.tsx';
 export { dayText, minutesText } from './when.ts';
+export { useSure } from './useSure.tsx';
 export { useTitle } from './useTitle.ts';
 export { useKeys, type KeyMap } from './useKeys.ts';

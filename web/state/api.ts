@@ -8,6 +8,7 @@ import {
   type AnswerOf,
   type Asked,
   type Calls,
+  type ClassBody,
   type LogEntry,
   type LogList,
   type PictureBody,
@@ -133,6 +134,20 @@ export const api = {
   forgetDevices: () => ask('forgetDevices', {}),
   backupAddress: addressOf(PLACES.backup, {}),
   restore: (text: string) => ask('restore', { body: text }),
+  readRestore: () => ask('readRestore', {}),
+  stopRestore: () => ask('stopRestore', {}),
+  makeClass: (body: ClassBody) => ask('makeClass', { body }),
+  listClasses: () => ask('listClasses', {}).then(({ classes }) => classes),
+  readClass: (key: string) => ask('readClass', { params: { key } }),
+  changeClass: (key: string, body: ClassBody) => ask('changeClass', { params: { key }, body }),
+  deleteClass: (key: string) => ask('deleteClass', { params: { key } }),
+  removeLearner: (key: string, number: number) =>
+    ask('removeLearner', { params: { key, number: String(number) } }),
+  joinClass: (code: string, name: string, figures: string) =>
+    ask('joinClass', { body: { code, name, figures } }),
+  readLearner: (token: string) => ask('readLearner', { params: { token } }),
+  addTry: (token: string, body: Asked<Calls['addTry']>['body']) => ask('addTry', { params: { token }, body }),
+  leaveClass: (token: string) => ask('leaveClass', { params: { token } }),
   appendEvents: (id: string, events: readonly RunEvent[]) =>
     ask('appendEvents', { params: { id }, body: { events: [...events] } }),
 };

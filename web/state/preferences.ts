@@ -20,6 +20,8 @@ interface Preferences {
   readonly largeType: boolean;
   /** What the chart that is being read calls the positions of gears. */
   readonly chartLetters: ChartLetters;
+  /** On the practice bench: is the pin heard as it falls? */
+  readonly pinHeard: boolean;
   /** The words of cautions that were read. */
   readonly cautionsRead: readonly string[];
   readCautions(words: readonly string[]): void;
@@ -27,6 +29,7 @@ interface Preferences {
   swapEachStep(runId: string): void;
   setHolesAsked(holes: HolesAsked): void;
   swapLargeType(): void;
+  swapPinHeard(): void;
   swapSingleKeys(): void;
   swapShift(): void;
   setUnits(units: UnitSystem): void;
@@ -49,6 +52,7 @@ export const usePreferences = create<Preferences>()(
       holesAsked: 'sometimes',
       largeType: false,
       chartLetters: {},
+      pinHeard: false,
       cautionsRead: [],
       readCautions: (words) =>
         set(({ cautionsRead }) => ({
@@ -62,6 +66,7 @@ export const usePreferences = create<Preferences>()(
             : [...eachStepOf, runId].slice(-MOST_RUNS),
         })),
       setHolesAsked: (holesAsked) => set({ holesAsked }),
+      swapPinHeard: () => set(({ pinHeard }) => ({ pinHeard: !pinHeard })),
       swapLargeType: () => set(({ largeType }) => ({ largeType: !largeType })),
       swapSingleKeys: () => set(({ singleKeys }) => ({ singleKeys: !singleKeys })),
       swapShift: () => set(({ shift }) => ({ shift: shift === 'day' ? 'night' : 'day' })),

@@ -1,0 +1,89 @@
+import { z } from 'zod';
+import { answersSchema, drawSchema, EXERCISE_IDS } from '../exercises/index.ts';
+import { idSchema } from '../kinds/index.ts';
+
+export const MOST_CLASSES = 200;
+export const MOST_LEARNERS = 500;
+export const MOST_TRIES = 5000;
+
+const kindsSchema = z.array(z.enum(EXERCISE_IDS)).max(EXERCISE_IDS.length);
+const time = z.iso.datetime({ offset: true });
+
+/** What a teacher gives to a class. */
+export const classBodySchema = z.object({
+  name: z.string().trim().min(1).max(80),
+  /** None: every kind. */
+  kinds: kindsSchema.default([]),
+  /** A job of the shop that each rehearses on a head of its own; null: none. */
+  jobId: idSchema.nullable().default(null),
+});
+export type ClassBody = z.input<typeof classBodySchema>;
+
+const given = { name: z.string(), kinds: kindsSchema, jobId: idSchema.nullable() };
+
+/** A class in a list. */
+export const classShape = z.strictObject({
+  key: z.string(),
+  code: z.string(),
+  ...given,
+  learners: z.int(),
+  madeAt: time,
+});
+export type ClassListed = z.infer<typeof classShape>;
+
+/** What a learner did of one kind. */
+const kindTried = z.strictObject({
+  kind: z.enum(EXERCISE_IDS),
+  tried: z.int(),
+  right: z.int(),
+  /** Was the last right? */
+  last: z.boolean(),
+  level: z.int(),
+  /** The slip made most often; null where none was known. */
+  slip: z.string().nullable(),
+});
+
+/** A class as its teacher sees it. */
+export const classBoardShape = z.strictObject({
+  class: classShape,
+  learners: z.array(
+    z.strictObject({
+      number: z.int(),
+      name: z.string(),
+      joinedAt: time,
+      /** Of the last try; null before the first. */
+      lastAt: time.nullable(),
+      kinds: z.array(kindTried),
+    }),
+  ),
+  /** The commonest slips, by how many learners made them. */
+  slips: z.array(
+    z.strictObject({
+      kind: z.enum(EXERCISE_IDS),
+      slip: z.string(),
+      learners: z.int(),
+      times: z.int(),
+    }),
+  ),
+});
+export type ClassBoard = z.infer<typeof classBoardShape>;
+
+export const joinBodySchema = z.object({
+  code: z.string().trim().min(1).max(12),
+  name: z.string().trim().min(1).max(40),
+  /** The four figures given at the first time, on another device. */
+  figures: z.string().trim().max(8).default(''),
+});
+
+/** How a learner stands, told to the learner alone. */
+export const learnerShape = z.strictObject({
+  token: z.string(),
+  name: z.string(),
+  figures: z.string(),
+  seed: z.int(),
+  class: z.strictObject(given),
+  tried: z.array(z.strictObject({ draw: drawSchema, right: z.boolean() })),
+});
+export type LearnerStands = z.infer<typeof learnerShape>;
+
+export const tryBodySchema = z.object({ id: idSchema, draw: drawSchema, answers: answersSchema });

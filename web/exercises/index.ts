@@ -1,0 +1,4 @@
+export { ClassesPage } from './ClassesPage.tsx';
+export { ClassPage } from './ClassPage.tsx';
+export { ExercisesPage } from './ExercisesPage.tsx';
+export { SheetPage } from './SheetPage.tsx';

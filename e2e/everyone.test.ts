@@ -41,6 +41,8 @@ const VIEWS: readonly (readonly [string, string])[] = [
   ['/jobs/demo-lens-second/print', 'Tooth spaces, rough'],
   ['/shop/materials', 'Cutting speed'],
   ['/shop/mandrels', 'Small end'],
+  ['/exercises', 'Figures are drawn for you'],
+  ['/classes', 'A new class'],
   ['/nowhere', 'There is no such page'],
 ];
 

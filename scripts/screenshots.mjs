@@ -17,6 +17,50 @@ mkdirSync(target, { recursive: true });
 const workshop = await openWorkshop(4871, '--demo');
 const { browser, close } = await openBrowser();
 
+/** A class at work: made, joined and tried by the API, as tablets do. */
+async function makeClass(page) {
+  const { poseExercise, nextExercise } = await import(path.join(root, 'dist/node/core/exercises/index.js'));
+  const ask = async (address, body) => {
+    const answer = await fetch(`${workshop.address}/api${address}`, {
+      ...{ method: 'POST', headers: { 'content-type': 'application/json' } },
+      body: JSON.stringify(body),
+    });
+    return answer.json();
+  };
+  const kinds = ['simple', 'arms', 'angle', 'outside', 'depth', 'train', 'pins', 'centring'];
+  const made = await ask('/classes', { name: 'Keepers, first year', kinds, jobId: 'demo-lens-second' });
+  const names = [
+    'Ana',
+    'Bruno',
+    'Celia',
+    'Dario',
+    'Elsa',
+    'Fidel',
+    'Gala',
+    'Hugo',
+    'Irene',
+    'Julio',
+    'Karla',
+  ];
+  for (const [n, name] of names.entries()) {
+    const { token, seed } = await ask('/learners', { code: made.code, name });
+    const tried = [];
+    for (let i = 0; i < 6 + (n % 5); i += 1) {
+      const draw = nextExercise(tried, { kinds, learner: seed });
+      const { fields } = poseExercise(draw);
+      const answers = Object.fromEntries(fields.map(({ key, answer }) => [key, answer]));
+      const slips = (i + n) % 3 === 0;
+      if (slips && draw.kind === 'arms') answers.holes = String(Number(answers.holes) - 1);
+      else if (slips && draw.kind === 'depth') answers.depth = String(2 * Number(answers.depth));
+      else if (slips) answers[fields[0].key] = '1';
+      const { right } = await ask(`/learners/${token}/tries`, { id: `t${i}`, draw, answers });
+      tried.push({ draw, right });
+    }
+  }
+  await page.goto(`${workshop.address}/classes/${made.key}`, { waitUntil: 'networkidle0' });
+  await page.waitForSelector('.class-slips');
+}
+
 /** name, address, what to do before the picture */
 const views = [
   ['bench', '/'],
@@ -44,16 +88,6 @@ const views = [
   ['card-setup', '/jobs/demo-lens-second/p1/setup'],
   ['card-inspect', '/jobs/demo-stair-moon/p1/inspect'],
   [
-    'mill-wrong',
-    '/runs/run-demo-lens-second',
-    async (page) => {
-      await page.keyboard.press('x');
-      const symptom = await page.waitForSelector('::-p-text(One tooth at the end is thin)');
-      await symptom.click();
-      await page.waitForSelector('.trouble-list');
-    },
-  ],
-  [
     'logbook',
     '/log/run-demo-lens-second',
     async (page) => {
@@ -63,16 +97,65 @@ const views = [
   ],
   ['mill-helical', '/runs/run-demo-fan-gear'],
   ['card-lead', '/jobs/demo-blower/p1/lead', async (page) => page.keyboard.press('l')],
-  ['card-spacing', '/jobs/demo-square/p1/spacing'],
-  ['shop', '/shop'],
   [
-    'paper',
-    '/jobs/demo-lens-second/print',
+    'practice',
+    '/practice/demo-lens-second/p1',
     async (page) => {
-      const files = await page.waitForSelector('::-p-text(Drawings, tables and programs)');
-      await files.click();
+      const cut = [
+        { do: 'lock', on: true },
+        { do: 'depth', to: 2.98 },
+        { do: 'table', to: 15 },
+      ];
+      const index = [
+        { do: 'table', to: -40 },
+        { do: 'lock', on: false },
+        { do: 'pin', to: 'out' },
+        { do: 'crank', turns: '20/31' },
+        { do: 'pin', to: 'in' },
+        { do: 'arms-round' },
+      ];
+      const spaces = Array.from({ length: 12 }, () => [...cut, ...index]).flat();
+      // the thirteenth is indexed with the cutter still in the work
+      const early = [...cut, { do: 'table', to: -5 }, { do: 'lock', on: false }, { do: 'pin', to: 'out' }];
+      const actions = [{ do: 'run', on: true }, ...spaces, ...early, { do: 'crank', turns: '7/31' }];
+      await page.evaluate(
+        (kept) => localStorage.setItem('vuelta-practice /jobs/demo-lens-second/p1', kept),
+        JSON.stringify({ revision: 1, seed: null, actions }),
+      );
+      await page.reload({ waitUntil: 'networkidle0' });
+      await page.waitForSelector('::-p-text(gouged)');
     },
   ],
+  ['shop', '/shop'],
+  [
+    'exercise',
+    '/exercises',
+    async (page) => {
+      const kept = {
+        state: {
+          ...{ learner: 77, tried: [], classroom: null, own: null, outbox: [] },
+          inHand: {
+            ...{ draw: { kind: 'simple', seed: 31, level: 2 }, answers: {}, marked: null },
+            ...{ counted: false, hintShown: false, workingShown: false },
+          },
+        },
+        version: 1,
+      };
+      await page.evaluate((text) => localStorage.setItem('vuelta-exercises', text), JSON.stringify(kept));
+      await page.reload({ waitUntil: 'networkidle0' });
+      // the pin's own hole counted
+      const asked = await page.waitForSelector('.exercise h1');
+      const count = Number(/for (\d+) teeth/.exec(await asked.evaluate((each) => each.textContent))[1]);
+      const circle = [33, 31, 29, 27, 23, 21, 20, 19, 18, 17, 16, 15, 49, 47, 43, 41, 39, 37].find(
+        (holes) => (40 * holes) % count === 0,
+      );
+      const all = (40 * circle) / count;
+      await page.type('.exercise-field input', `${Math.floor(all / circle)} ${(all % circle) + 1}/${circle}`);
+      await page.keyboard.press('Enter');
+      await page.waitForSelector('.exercise-verdict');
+    },
+  ],
+  ['class', '/classes', makeClass],
   [
     'counts',
     '/counts',

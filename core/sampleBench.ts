@@ -1,10 +1,10 @@
 import type { Method } from './dividing/index.ts';
 import { need } from './findings/index.ts';
-import { drawnSpurJob, withDividing, withSpurPart, type Job } from './job/index.ts';
+import { drawnSpurJob, withDividing, withHead, withSpurPart, type Job } from './job/index.ts';
 import { plan, type PartPlan } from './plan/index.ts';
 import { benchOf, type PracticeBench } from './practice/index.ts';
-import { begin, choose, three } from './sampleRuns.ts';
-import { STOCK_EQUIPMENT } from './shop/index.ts';
+import { beginRun, choose, shop, three } from './sampleRuns.ts';
+import { STOCK_ROTARY } from './shop/index.ts';
 import { measure } from './units/index.ts';
 
 /* Practice benches, for tests. */
@@ -20,9 +20,14 @@ export interface Gear {
   /** Degrees; straight teeth where it is left out. */
   readonly helix?: string;
   readonly hand?: 'right' | 'left';
+  /** Among the ways of the method. */
+  readonly fits?: Parameters<typeof choose>[2];
 }
 
-/** A gear on the stock head with three plates, cut at 20° with a cutter of 60 mm. */
+/**
+ * A gear on the stock head with three plates, by wheel or motor on the rotary table, cut at 20° with a cutter
+ * of 60 mm.
+ */
 export function jobOfGear({
   teeth,
   module,
@@ -32,6 +37,7 @@ export function jobOfGear({
   thinning = '',
   helix = '',
   hand = 'right',
+  fits,
 }: Gear): Job {
   const drawn = withSpurPart(
     drawnSpurJob({ id: 'g', name: 'G', pitch: String(module), teeth, face: '12', bore: '8' }),
@@ -43,10 +49,15 @@ export function jobOfGear({
       cut: { ...part.cut, passes, finishStock: measure(passes === 'one' ? '' : '0.2', 'mm') },
     }),
   );
-  const choice = choose({ head: three, count: teeth }, method);
-  return withDividing(drawn, 'p1', (dividing) => ({ ...dividing, choice }));
+  const head = method === 'handwheel' || method === 'stepper' ? STOCK_ROTARY : three;
+  const choice = choose({ head, count: teeth }, method, fits);
+  return withDividing(withHead({ job: drawn, partId: 'p1', head, shop }), 'p1', (dividing) => ({
+    ...dividing,
+    choice,
+  }));
 }
 
-export const partOf = (gear: Gear): PartPlan => plan(jobOfGear(gear), STOCK_EQUIPMENT).parts[0]!;
+export const partOf = (gear: Gear): PartPlan => plan(jobOfGear(gear), shop).parts[0]!;
 
-export const benchFor = (gear: Gear): PracticeBench => need(benchOf(partOf(gear), begin(jobOfGear(gear))));
+export const benchFor = (gear: Gear): PracticeBench =>
+  need(benchOf(partOf(gear), need(beginRun(jobOfGear(gear), {}, shop))));

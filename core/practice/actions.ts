@@ -20,6 +20,8 @@ export const actionSchema = z.discriminatedUnion('do', [
   z.object({ do: z.literal('direct-pin'), to: z.enum(['in', 'out']) }).readonly(),
   /** The spindle by hand, with the worm out. */
   z.object({ do: z.literal('spindle'), turns }).readonly(),
+  /** The motor is sent to a count, reckoned from its 0. */
+  z.object({ do: z.literal('steps'), to: z.int().min(-1e9).max(1e9) }).readonly(),
   /** The table, until the cutter’s middle stands there: mm from where it enters the face, the way it cuts. */
   z.object({ do: z.literal('table'), to: mm }).readonly(),
   /** What goes in: the knee, or the cross slide. mm below the outside; < 0: clear of it. */

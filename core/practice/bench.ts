@@ -27,6 +27,10 @@ export interface PracticeBench {
   /** Circles of the plate’s side that is in front; the ring’s one circle where it divides directly. */
   readonly circles: readonly number[];
   readonly ring: number | null;
+  /** A graduated handwheel in the crank’s place: its marks, and the parts of one that its vernier reads. */
+  readonly wheel: { readonly marks: number; readonly vernier: number } | null;
+  /** A motor on the worm: its steps for one turn of the work. */
+  readonly motor: { readonly stepsPerTurn: Exact } | null;
   /** The gear as the card plans it. */
   readonly gear: GearDrawing;
   readonly form: CutterForm;
@@ -45,9 +49,17 @@ export interface PracticeBench {
   /** Where the cutter enters, in the middle, where it leaves: the work lies lower, or to the side. */
   readonly away?: AlongFace;
   readonly aside?: AlongFace;
+  /** The table stands so much farther on than its dial says. */
+  readonly tableOff?: number;
+  /** The motor loses so many steps in the move of this place, and says nothing. */
+  readonly missed?: { readonly move: number; readonly steps: number };
   /** The key is there, and holds nothing. */
   readonly sheared?: boolean;
 }
+
+/** Does a pin divide on a plate, and not a wheel, a motor or the spindle’s own ring? */
+export const hasPlate = ({ ring, wheel, motor }: PracticeBench): boolean =>
+  ring === null && wheel === null && motor === null;
 
 /** A worm that is well adjusted. Common practice. */
 const SLACK = exact(1, 24);
@@ -91,8 +103,7 @@ export function benchOf(part: PartPlan, run: Run): Result<PracticeBench> {
   const setup = stationOf(part, 'setup')?.detail;
   const { move, head } = run;
   // a ring between spindle and work turns the work alone, for which there is nothing to handle here
-  const handled =
-    move.method === 'direct' ? !move.onWork : ['simple', 'differential', 'compound'].includes(move.method);
+  const handled = move.method === 'direct' ? !move.onWork : move.method !== 'table';
   // past the worm the table drives the spindle itself, and no crank divides
   const driven = run.helix === null || run.helix.drive === 'worm';
   if (!drawing || !head || !driven || run.laid || !handled)
@@ -118,6 +129,8 @@ export function benchOf(part: PartPlan, run: Run): Result<PracticeBench> {
     helix,
     circles: plate && 'side' in move ? plate.sides[move.side]!.circles : [],
     ring: move.method === 'direct' ? move.holes : null,
+    wheel: move.method === 'handwheel' ? { marks: move.marks, vernier: move.vernier } : null,
+    motor: move.method === 'stepper' ? { stepsPerTurn: exact(move.stepsPerTurn) } : null,
     gear: drawing,
     form: helix
       ? helicalForm({

@@ -3,7 +3,8 @@ import { goOnWith, stateOf, tallyOf, type RunAct, type RunState } from '../run/i
 import type { Action } from './actions.ts';
 import type { PracticeBench } from './bench.ts';
 import { actionsFor } from './hand.ts';
-import { act, freshMachine, type Machine, type Told } from './machine.ts';
+import { act } from './act.ts';
+import { freshMachine, type Machine, type Told } from './machine.ts';
 
 /** One thing that is done, the prompt it obeys, and what came of it. */
 export interface Shown {

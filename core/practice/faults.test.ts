@@ -9,6 +9,7 @@ import {
   hideFault,
   outsideReads,
   readingsOf,
+  sectionAt,
   spacesBelow,
   spacesInOrder,
   type FaultKey,
@@ -19,6 +20,7 @@ import { benchFor } from '../sampleBench.ts';
 
 const plain = benchFor({ teeth: 26, module: 1.5 });
 const geared = benchFor({ teeth: 55, module: 1, method: 'differential' });
+const byMotor = benchFor({ teeth: 26, module: 1.5, method: 'stepper' });
 
 /** A gear cut by a hand that trusts what it finds. */
 function cutWith(bench: PracticeBench, key: FaultKey): { bench: PracticeBench; machine: Machine } {
@@ -196,6 +198,46 @@ describe('each cause has a fault here, and the piece shows what the cause claims
     depths.forEach((each, i) => expect(each).toBeCloseTo(3.375 - lost[i]!, 3));
   });
 
+  test.each(['entry', 'exit'] as const)(
+    'indexed early at the %s: the nick lies at that end alone, as its test says',
+    (end) => {
+      const bench = benchFor({ teeth: 26, module: 1.5, indexAt: end });
+      const { machine } = cutWith(bench, 'early');
+      const right = demonstrated(bench);
+      const lost = (where: 'entry' | 'middle' | 'exit') => {
+        const [as, meant] = [sectionAt(machine.work, where).radii, sectionAt(right.work, where).radii];
+        return Math.max(...meant.map((radius, i) => radius - as[i]!));
+      };
+      expect(lost(end)).toBeGreaterThan(0.3);
+      expect(lost('middle')).toBeLessThan(1e-6);
+      expect(lost(end === 'entry' ? 'exit' : 'entry')).toBeLessThan(1e-6);
+      const [said] = causesOf('nick', { facts: factsOf(bench), part: 0, units: 'mm' });
+      expect(said!.key).toBe('early');
+      expect(said!.test).toContain(end === 'entry' ? 'where the cutter enters' : 'where it leaves');
+    },
+  );
+
+  test('missed steps: one tooth too thin by what each step is of the work, and all after it stand aside', () => {
+    const { bench, machine } = cutWith(byMotor, 'steps');
+    // 200 steps of 8 microsteps, 90 turns of the worm
+    const perTurn = 200 * 8 * 90;
+    const { move, steps } = bench.missed!;
+    expect(steps).toBe(Math.round((0.15 * perTurn) / 26));
+    const [said] = causesOf('motor', { facts: factsOf(byMotor), part: 0, units: 'mm' });
+    expect(said!.cause).toContain('each is 9″ of the work');
+    const places = spacesBelow(machine.work, 19.5, 'middle')
+      .map(({ from, to }) => ((((from + to) / 2) % 1) + 1) % 1)
+      .sort((a, b) => a - b);
+    const steps26 = places.map((at, i) => (places[i + 1] ?? places[0]! + 1) - at);
+    const odd = steps26.filter((each) => Math.abs(each - 1 / 26) > 3e-5);
+    // behind the move that lost them a tooth is thin; where the round closes one is as much too thick
+    expect(odd).toHaveLength(2);
+    expect(Math.min(...odd)).toBeCloseTo(1 / 26 - (steps * 9) / 1_296_000, 5);
+    expect(Math.max(...odd)).toBeCloseTo(1 / 26 + (steps * 9) / 1_296_000, 5);
+    // that many moves: 9 of them, the ninth short
+    expect(move).toBe(9);
+  });
+
   test('out of line along the travel: the tooth spaces run aside by it from end to end', () => {
     const { machine } = cutWith(plain, 'along');
     const middleAt = (where: 'entry' | 'exit') => {
@@ -245,7 +287,7 @@ describe('what is hidden', () => {
   });
 
   test('each is listed under its symptom with a test that separates it', () => {
-    for (const bench of [plain, geared, benchFor({ teeth: 30, module: 2, helix: '20' })])
+    for (const bench of [plain, geared, byMotor, benchFor({ teeth: 30, module: 2, helix: '20' })])
       for (const { key, symptom } of faultsFor(bench)) {
         const causes = causesOf(symptom, { facts: factsOf(bench), part: 0.5, units: 'mm' });
         expect([key, causes.some((cause) => cause.key === key)]).toEqual([key, true]);

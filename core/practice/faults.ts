@@ -1,6 +1,7 @@
 import { otherSchoolsRange } from '../cutter/index.ts';
 import type { SymptomId } from '../trouble/index.ts';
 import { exactGear, type PracticeBench } from './bench.ts';
+import { CLEAR, reachOf } from './hand.ts';
 import { freshMachine, type Machine } from './machine.ts';
 import { formCutter } from './work.ts';
 
@@ -22,7 +23,9 @@ export type FaultKey =
   | 'off-centre'
   | 'blank-over'
   | 'knee'
-  | 'slack';
+  | 'slack'
+  | 'early'
+  | 'steps';
 
 /** A fault, what of the work shows it, and how it is hidden. */
 interface Fault {
@@ -53,6 +56,10 @@ const BESIDE = 0.25;
 const OVER = 0.3;
 const LOST = 0.12;
 const BENT = 0.12;
+/** How far in from the first touch a work that is turned too early stands, as a part of the approach. */
+const NEAR = 0.4;
+/** Of a tooth and its space. */
+const MISSED = 0.15;
 /** A worn worm’s slack, by that of one that is well adjusted. */
 const WORN = 4;
 
@@ -199,11 +206,34 @@ const FAULTS: readonly Fault[] = [
     key: 'slack',
     symptom: 'end-tooth',
     say: 'The crank was turned back before the first cut: the slack of the worm is on the wrong side',
-    fits: ({ ring }) => ring === null,
+    fits: ({ ring, motor }) => ring === null && motor === null,
     hide: (bench) => {
       const ground = hidden(bench, { slack: bench.slack.mul(WORN) });
       const spindle = ground.bench.slack.div(bench.ratio);
       return { ...ground, machine: { ...ground.machine, spindle } };
+    },
+  },
+  {
+    key: 'early',
+    symptom: 'nick',
+    say: 'The table’s dial has slipped: where it reads clear the cutter still reaches the work',
+    fits: ({ run, helix }) => helix === null && run.safe?.way === 'along',
+    hide: (bench) => {
+      const { run } = bench;
+      const off = CLEAR + NEAR * reachOf(bench, run.rounds.at(-1)?.depthMm ?? 0);
+      const atEntry = run.safe?.way === 'along' && run.safe.indexAt === 'entry';
+      return hidden(bench, { tableOff: atEntry ? off : -off });
+    },
+  },
+  {
+    key: 'steps',
+    symptom: 'motor',
+    say: 'The motor missed steps in one move, and its count does not know',
+    fits: ({ motor }) => motor !== null,
+    hide: (bench) => {
+      const { motor, teeth } = bench;
+      const steps = Math.max(1, Math.round((MISSED * motor!.stepsPerTurn.valueOf()) / teeth));
+      return hidden(bench, { missed: { move: Math.ceil(teeth / 3), steps } });
     },
   },
 ];

@@ -1,12 +1,12 @@
 import type { Landing } from '../dividing/index.ts';
 import type { Prompt, PromptOf, WayBack } from '../prompts/index.ts';
-import { exact, exactText } from '../units/index.ts';
+import { exact, exactText, type Exact } from '../units/index.ts';
 import type { Action } from './actions.ts';
 import type { PracticeBench } from './bench.ts';
-import type { Machine } from './machine.ts';
+import { pinFromZero, type Machine } from './machine.ts';
 
 /** Clear of the work, mm. */
-const CLEAR = 10;
+export const CLEAR = 10;
 /** Over the last of the face, mm: through. */
 const THROUGH = 0.5;
 
@@ -33,17 +33,20 @@ function byTheArms(
  * A hand turns to the arm and drops the pin there, on the circle the pin runs on: what arms and circle say is
  * what is done.
  */
-function turn({ run }: PracticeBench, machine: Machine, landing: Landing): Action[] {
-  const { move } = run;
+function turn(bench: PracticeBench, machine: Machine, landing: Landing): Action[] {
+  const { move } = bench.run;
   switch (landing.on) {
     case 'plate':
-    case 'two-circles':
+    case 'two-circles': {
       if (!('circle' in move)) return [];
+      // a move that changes from space to space is counted, no arms can hold it
+      const counted = part(landing.turns * machine.circle + landing.spaces, machine.circle);
       return [
         { do: 'pin', to: 'out' },
-        { do: 'crank', turns: byTheArms(machine, landing) },
+        { do: 'crank', turns: move.method === 'nearest-hole' ? counted : byTheArms(machine, landing) },
         { do: 'pin', to: 'in' },
       ];
+    }
     case 'ring':
       if (move.method !== 'direct') return [];
       return [
@@ -52,9 +55,24 @@ function turn({ run }: PracticeBench, machine: Machine, landing: Landing): Actio
         { do: 'direct-pin', to: 'in' },
       ];
     case 'dial':
+      return [{ do: 'crank', turns: exactText(toReading(bench, machine, landing)) }];
     case 'steps':
-      return [];
+      return [{ do: 'steps', to: landing.steps }];
   }
+}
+
+/** On, clockwise, to a reading of the wheel, which comes by once a turn of the work. */
+function toReading(
+  { ratio, wheel }: PracticeBench,
+  machine: Machine,
+  { turns, mark }: { readonly turns: number; readonly mark: string },
+): Exact {
+  let by = exact(mark)
+    .div(wheel?.marks ?? 1)
+    .add(turns)
+    .sub(pinFromZero(machine));
+  while (ratio.d === 1n && by.lte(0)) by = by.add(ratio);
+  return by;
 }
 
 /** The plate with the crank, by the back pin. */
@@ -65,12 +83,12 @@ const plateBy = (back: number, circle: number): Action[] => [
 ];
 
 /** Back to the first space of a part of a turn, past it, and up to it again, so that no slack is left. */
-function goBack(by: WayBack): Action[] {
+function goBack({ ratio, motor }: PracticeBench, machine: Machine, by: WayBack): Action[] {
+  const past = exact(1, 2);
   switch (by.on) {
     case 'plate':
     case 'two-circles': {
       const back = exact(by.turns * by.circle + by.spaces, by.circle);
-      const past = exact(1, 2);
       return [
         { do: 'pin', to: 'out' },
         { do: 'crank', turns: exactText(back.add(past).neg()) },
@@ -86,8 +104,23 @@ function goBack(by: WayBack): Action[] {
         { do: 'direct-pin', to: 'in' },
       ];
     case 'dial':
+      return [
+        { do: 'crank', turns: exactText(pinFromZero(machine).add(past).neg()) },
+        { do: 'crank', turns: exactText(past) },
+      ];
     case 'steps':
-      return [];
+      return [
+        {
+          do: 'steps',
+          to: -Math.ceil(
+            past
+              .mul(motor?.stepsPerTurn ?? 1)
+              .div(ratio)
+              .valueOf(),
+          ),
+        },
+        { do: 'steps', to: 0 },
+      ];
   }
 }
 
@@ -134,7 +167,7 @@ export function actionsFor(bench: PracticeBench, machine: Machine, prompt: Promp
     case 'turn-plate':
       return plateBy(prompt.back, prompt.circle);
     case 'return':
-      return goBack(prompt.by);
+      return goBack(bench, machine, prompt.by);
     case 'arms':
       return [{ do: 'arms-round' }];
     case 'register':

@@ -1,11 +1,11 @@
+export { act } from './act.ts';
 export { actionSchema, type Action, type ActionOf } from './actions.ts';
-export { benchOf, type PracticeBench } from './bench.ts';
+export { benchOf, hasPlate, type PracticeBench } from './bench.ts';
 export { demonstrate, type Shown } from './demonstrate.ts';
 export { faultOf, faultsFor, hideFault, type FaultKey } from './faults.ts';
 export { reachOf } from './hand.ts';
 export { inspectedJob } from './inspected.ts';
 export {
-  act,
   freshMachine,
   holeUnderPin,
   isHarm,

@@ -1,6 +1,7 @@
 import type { Action } from './actions.ts';
 import type { PracticeBench } from './bench.ts';
-import { act, freshMachine, type Machine, type Told } from './machine.ts';
+import { act } from './act.ts';
+import { freshMachine, type Machine, type Told } from './machine.ts';
 import { spacesBelow } from './measure.ts';
 
 /** What was done and what came of it. */

@@ -46,6 +46,10 @@ describe.each<Gear>([
   { teeth: 12, module: 2, method: 'direct' as const },
   { teeth: 21, module: 1.25, method: 'compound' as const },
   { teeth: 55, module: 1, method: 'differential' as const },
+  { teeth: 12, module: 2, method: 'handwheel' as const },
+  { teeth: 26, module: 1.5, method: 'handwheel' as const, passes: 'rough-finish' },
+  { teeth: 17, module: 2, method: 'stepper' as const },
+  { teeth: 35, module: 2, method: 'stepper' as const, passes: 'rough-finish' },
 ])('a whole gear, cut as the prompts say: %p', (gear) => {
   const bench = benchFor(gear);
   const { machine, told } = performed(bench);
@@ -87,10 +91,9 @@ describe.each<Gear>([
     }
     expect(Math.abs(pins!.reads - book.over)).toBeLessThan(1e-3);
     expect(pins!.wanted).toBeCloseTo(book.over, 6);
-    expect([pitch!.least, pitch!.most]).toEqual([
-      expect.closeTo(Math.PI * module, 3),
-      expect.closeTo(Math.PI * module, 3),
-    ]);
+    // a wheel and a motor stop at their nearest mark or step, within a µm or two of this gear
+    for (const each of [pitch!.least, pitch!.most])
+      expect(Math.abs(each - Math.PI * module)).toBeLessThan(bench.wheel || bench.motor ? 2e-3 : 5e-4);
     // a micrometer finds no two tips of an odd count across from each other
     expect(outside?.reads ?? null).toEqual(teeth % 2 === 0 ? expect.closeTo(module * (teeth + 2), 3) : null);
     for (const reads of [depth!.least, depth!.most]) expect(reads).toBeCloseTo(2.25 * module, 3);

@@ -15,6 +15,9 @@ const HELD: Readonly<Record<HeldBy, string>> = {
   'direct-pin': 'The direct pin is in: draw it before you turn the spindle.',
   'no-ring': 'No ring is on the spindle for this job.',
   'no-circle': 'This plate has no such circle.',
+  'no-pin': 'There is no plate here, and so no pin.',
+  'no-motor': 'No motor turns this head.',
+  'motor-holds': 'The motor is coupled, and holds the worm: send it to a count.',
   'pin-broken':
     'The direct pin is broken. At a real head that is a day lost: drop the worm before the pin goes in.',
 };
@@ -43,6 +46,8 @@ export function sayTold(told: Told, units: UnitSystem): string {
       return `Cut with the spindle unlocked: the work gave ${degreesText(told.degrees)}. Lock it before every cut.`;
     case 'plunged':
       return `Sunk ${mm(told.depth)} into the work from above. Run clear first, then set the depth.`;
+    case 'laboured':
+      return `The motor hums and something holds: ${plural(told.steps, 'step')} ${told.steps === 1 ? 'is' : 'are'} lost, and its count does not know. Free the spindle before you send it, and run back to its mark before you go on.`;
     case 'stalled':
       return 'The work is against a cutter that does not turn: nothing moves. At a real mill teeth of the cutter break. Start the spindle clear of the work.';
   }
@@ -56,9 +61,23 @@ function sayRing(ring: number, { spindle, directPin }: Machine): string {
   return directPin === 'in' ? `Direct pin in hole ${hole}` : `Direct pin out, over hole ${hole}`;
 }
 
+/** On the wheel’s rim: `Wheel at 12.5 of 72, 3 turns on`. */
+function sayWheel({ marks }: NonNullable<PracticeBench['wheel']>, machine: Machine): string {
+  const over = pinFromZero(machine);
+  const turns = Math.floor(over.valueOf());
+  const mark = over.sub(turns).mul(marks).valueOf();
+  const round = turns === 0 ? '' : `, ${plural(Math.abs(turns), 'turn')} ${turns < 0 ? 'back' : 'on'}`;
+  return `Wheel at ${decimalText(mark, 3)} of ${marks}${round}`;
+}
+
 /** How the pin stands, for eyes and for ears: `Pin out, over hole 19, 2 turns on`. */
-export function sayPin({ ring }: Pick<PracticeBench, 'ring'>, machine: Machine): string {
+export function sayPin(
+  { ring, wheel, motor }: Pick<PracticeBench, 'ring' | 'wheel' | 'motor'>,
+  machine: Machine,
+): string {
   if (ring !== null) return sayRing(ring, machine);
+  if (motor) return `Motor’s count at ${machine.steps} steps`;
+  if (wheel) return sayWheel(wheel, machine);
   const hole = holeUnderPin(machine);
   const over = pinFromZero(machine);
   const turns = Math.floor(over.valueOf());

@@ -279,3 +279,69 @@ describe('the head', () => {
     );
   });
 });
+
+describe('a motor and a wheel, handled wrongly', () => {
+  const byMotor = benchFor({ teeth: 26, module: 1.5, method: 'stepper' });
+  const byWheel = benchFor({ teeth: 12, module: 2, method: 'handwheel' });
+  // 200 steps of 8 microsteps, 90 turns of the worm: a turn of the work
+  const perTurn = 144_000;
+
+  test('sent against the lock it loses all its steps, and its count goes on', () => {
+    const { machine, told } = hands(byMotor, [
+      { do: 'lock', on: true },
+      { do: 'steps', to: 5538 },
+    ]);
+    expect(told.at(-1)).toEqual({ what: 'laboured', steps: 5538 });
+    expect(isHarm(told.at(-1)!)).toBe(true);
+    expect([machine.steps, machine.spindle.valueOf()]).toEqual([5538, 0]);
+    // freed, it goes on from where it is, and the work stands that much behind
+    const freed = act(byMotor, { ...machine, locked: false }, { do: 'steps', to: 11077 }).machine;
+    expect(freed.spindle.valueOf()).toBeCloseTo(5539 / perTurn, 12);
+  });
+
+  test('sent back and on it goes through the slack of the worm both ways, and ends where it was', () => {
+    const there = hands(byMotor, [{ do: 'steps', to: 5538 }]).machine;
+    const back = hands(byMotor, [{ do: 'steps', to: 4738 }], there).machine;
+    // a 24th of a turn of the worm
+    expect(back.spindle.valueOf()).toBeCloseTo(4738 / perTurn + 1 / 24 / 90, 12);
+    const again = hands(byMotor, [{ do: 'steps', to: 5538 }], back).machine;
+    expect(again.spindle.valueOf()).toBeCloseTo(5538 / perTurn, 12);
+  });
+
+  test('turned by the motor into a cutter that turns, the land is gouged; into one that stands, steps are lost', () => {
+    const sunk = hands(byMotor, [
+      { do: 'run', on: true },
+      { do: 'lock', on: true },
+      { do: 'depth', to: byMotor.run.rounds.at(-1)!.depthMm! },
+      { do: 'table', to: byMotor.face / 2 },
+      { do: 'lock', on: false },
+    ]).machine;
+    const gouged = act(byMotor, sunk, { do: 'steps', to: 800 });
+    expect(gouged.told).toEqual([expect.objectContaining({ what: 'gouged', degrees: 2 })]);
+    const standing = act(byMotor, { ...sunk, running: false }, { do: 'steps', to: 800 });
+    expect(standing.told).toEqual([expect.objectContaining({ what: 'laboured' })]);
+    expect(standing.machine.spindle.equals(sunk.spindle)).toBe(true);
+  });
+
+  test('there is no pin on a wheel and no crank on a motor; no wheel is sent', () => {
+    const by = (on: PracticeBench, action: Action) => act(on, freshMachine(on), action).told;
+    expect(by(byWheel, { do: 'pin', to: 'in' })).toEqual([{ what: 'held', by: 'no-pin' }]);
+    expect(by(byMotor, { do: 'crank', turns: '1' })).toEqual([{ what: 'held', by: 'motor-holds' }]);
+    expect(by(byWheel, { do: 'steps', to: 9 })).toEqual([{ what: 'held', by: 'no-motor' }]);
+  });
+
+  test('each move into its nearest hole of a plate is counted, as the prompt counts it', () => {
+    const nearest = benchFor({
+      ...{ teeth: 53, module: 1, method: 'approximate' },
+      fits: ({ method }) => method === 'nearest-hole',
+    });
+    let machine = freshMachine(nearest);
+    for (const shown of demonstrate(nearest, { eachStep: false })) machine = shown.machine;
+    const middles = spacesBelow(machine.work, 26, 'middle').map(({ from, to }) => (from + to) / 2);
+    expect(middles).toHaveLength(53);
+    const { circle } = nearest.run.move as { circle: number };
+    // no farther apart than a hole: each is half of one off at most
+    const turns = middles.map((at) => at * 53).sort((a, b) => a - b);
+    turns.forEach((at, i) => expect(Math.abs(at - turns[0]! - i) / 53).toBeLessThan(1 / circle / 40));
+  });
+});

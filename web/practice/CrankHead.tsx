@@ -1,7 +1,15 @@
 import { memo, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { sayPin, type Action, type Machine, type PracticeBench } from '../../core/practice/index.ts';
+import {
+  hasPlate,
+  sayPin,
+  type Action,
+  type Machine,
+  type PracticeBench,
+} from '../../core/practice/index.ts';
 import { exact, exactText } from '../../core/units/index.ts';
-import { circleRadius, onPlate } from '../scribe/index.ts';
+import { circleRadius } from '../scribe/index.ts';
+import { Graduated } from './Graduated.tsx';
+import { at, KNOB, RIM } from './headPlaces.ts';
 
 interface CrankHeadProps {
   readonly bench: PracticeBench;
@@ -9,15 +17,10 @@ interface CrankHeadProps {
   readonly onAct: (action: Action) => void;
 }
 
-const RIM = 206;
-const KNOB = 236;
 /** Farther round nobody turns it; a reader of the screen asks for ends. */
 const MOST_HOLES = 1_000_000;
 /** Between two holes a hand can stop as well. */
 const PARTS_OF_A_HOLE = 2;
-
-/** A place on the head. @param turns clockwise from the top */
-const at = (radius: number, turns: number) => onPlate(radius, 2 * Math.PI * turns);
 
 /** The head from the crank’s side, turned by its knob. With the worm out it is the spindle that is turned. */
 export function CrankHead({ bench, machine, onAct }: CrankHeadProps) {
@@ -29,7 +32,8 @@ export function CrankHead({ bench, machine, onAct }: CrankHeadProps) {
   const arm = direct ? machine.spindle.valueOf() : machine.crank.valueOf();
   const plate = direct ? 0 : machine.plate.valueOf();
   const turnBy = (steps: number) => {
-    if (steps === 0) return;
+    // what a motor holds no hand turns
+    if (steps === 0 || bench.motor) return;
     const turns = exactText(step.mul(steps));
     onAct(direct ? { do: 'spindle', turns } : { do: 'crank', turns });
   };
@@ -72,7 +76,7 @@ export function CrankHead({ bench, machine, onAct }: CrankHeadProps) {
       viewBox="-262 -262 524 524"
       role="slider"
       tabIndex={0}
-      aria-label={direct ? 'Spindle, by hand' : 'Crank'}
+      aria-label={nameOf(bench)}
       aria-valuemin={-MOST_HOLES}
       aria-valuemax={MOST_HOLES}
       aria-valuenow={Math.round(arm * circle)}
@@ -86,32 +90,37 @@ export function CrankHead({ bench, machine, onAct }: CrankHeadProps) {
       onPointerUp={() => (held.current = null)}
       onPointerCancel={() => (held.current = null)}
     >
-      <g transform={`rotate(${(direct ? arm : plate) * 360})`}>
-        <circle r={RIM} className="practice-plate" />
-        <Holes circles={circles} used={circle} />
-        {!direct && (
-          <g className="practice-arms">
-            {[armFrom - 0.35 / circle, armFrom + (armSpaces + 0.35) / circle].map((turns, i) => {
-              const [x, y] = at(RIM - 4, turns);
-              const [ix, iy] = at(40, turns);
-              return <path key={i} d={`M${ix} ${iy}L${x} ${y}`} />;
-            })}
-          </g>
-        )}
-        <text
-          {...place(RIM + 16, machine.zero.valueOf() + 0.014)}
-          className="practice-zero"
-          textAnchor="middle"
-        >
-          0
-        </text>
-      </g>
-      {direct ? (
+      {bench.wheel && <Graduated marks={bench.wheel.marks} turned={arm - machine.zero.valueOf()} knob />}
+      {bench.motor && <Graduated marks={360} turned={machine.spindle.valueOf()} knob={false} />}
+      {!bench.wheel && !bench.motor && (
+        <g transform={`rotate(${(direct ? arm : plate) * 360})`}>
+          <circle r={RIM} className="practice-plate" />
+          <Holes circles={circles} used={circle} />
+          {!direct && (
+            <g className="practice-arms">
+              {[armFrom - 0.35 / circle, armFrom + (armSpaces + 0.35) / circle].map((turns, i) => {
+                const [x, y] = at(RIM - 4, turns);
+                const [ix, iy] = at(40, turns);
+                return <path key={i} d={`M${ix} ${iy}L${x} ${y}`} />;
+              })}
+            </g>
+          )}
+          <text
+            {...place(RIM + 16, machine.zero.valueOf() + 0.014)}
+            className="practice-zero"
+            textAnchor="middle"
+          >
+            0
+          </text>
+        </g>
+      )}
+      {direct && (
         <g className={machine.directPin === 'in' ? 'practice-pin is-in' : 'practice-pin'}>
           <path d={`M-9 ${-radius - 40}h18v${machine.directPin === 'in' ? 40 : 18}h-18Z`} />
           <path d={`M-24 ${-radius - 58}h48v18h-48Z`} />
         </g>
-      ) : (
+      )}
+      {hasPlate(bench) && (
         <g transform={`rotate(${arm * 360})`}>
           <path
             d={`M-20 44A24 24 0 0 0 20 44L14 ${-KNOB + 12}A14 14 0 0 0 -14 ${-KNOB + 12}Z`}
@@ -126,6 +135,12 @@ export function CrankHead({ bench, machine, onAct }: CrankHeadProps) {
       )}
     </svg>
   );
+}
+
+function nameOf({ ring, wheel, motor }: PracticeBench): string {
+  if (motor) return 'Table, turned by its motor';
+  if (wheel) return 'Handwheel';
+  return ring === null ? 'Crank' : 'Spindle, by hand';
 }
 
 /** Every hole of the plate’s side; the same while the crank turns. */

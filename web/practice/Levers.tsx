@@ -1,4 +1,4 @@
-import type { Action, Machine, PracticeBench } from '../../core/practice/index.ts';
+import { hasPlate, type Action, type Machine, type PracticeBench } from '../../core/practice/index.ts';
 
 interface LeversProps {
   readonly bench: PracticeBench;
@@ -9,6 +9,7 @@ interface LeversProps {
 /** What is drawn, dropped, locked and switched: each says how it stands, and a press changes it. */
 export function Levers({ bench, machine, onAct }: LeversProps) {
   const direct = bench.ring !== null;
+  const plated = hasPlate(bench);
   const other = (now: 'in' | 'out' | 'broken') => (now === 'out' ? ('in' as const) : ('out' as const));
   return (
     <div className="practice-levers" role="group" aria-label="Levers and pins">
@@ -19,7 +20,7 @@ export function Levers({ bench, machine, onAct }: LeversProps) {
         press="L"
         onPress={() => onAct({ do: 'lock', on: !machine.locked })}
       />
-      {!direct && (
+      {plated && (
         <Lever
           name="Crank pin"
           stands={machine.pin}
@@ -43,7 +44,7 @@ export function Levers({ bench, machine, onAct }: LeversProps) {
         on={machine.worm === 'in'}
         onPress={() => onAct({ do: 'worm', to: other(machine.worm) })}
       />
-      {!direct && (
+      {plated && (
         <Lever
           name={bench.run.move.method === 'compound' ? 'Back pin' : 'Plate lock'}
           stands={machine.plateLock}
@@ -51,7 +52,7 @@ export function Levers({ bench, machine, onAct }: LeversProps) {
           onPress={() => onAct({ do: 'plate-lock', to: other(machine.plateLock) })}
         />
       )}
-      {!direct && (
+      {plated && (
         <Lever
           name="Arms"
           stands={`${machine.arms.spaces} spaces`}

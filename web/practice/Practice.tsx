@@ -1,10 +1,11 @@
-import { Button, Input, Modal } from 'antd';
+import { Button, Modal } from 'antd';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import {
   cycleOf,
   demonstrate,
   goOnLikeThis,
+  hasPlate,
   isHarm,
   perform,
   sayPin,
@@ -19,10 +20,11 @@ import {
 } from '../../core/practice/index.ts';
 import { foldRun } from '../../core/run/index.ts';
 import { promptText } from '../../core/prompts/index.ts';
-import { exact, exactText, plural, type UnitSystem } from '../../core/units/index.ts';
+import { plural, type UnitSystem } from '../../core/units/index.ts';
 import { saveText, useKeys } from '../frame/index.ts';
 import { usePreferences } from '../state/index.ts';
 import { clickOfPin } from './click.ts';
+import { CrankBy } from './CrankBy.tsx';
 import { CrankHead } from './CrankHead.tsx';
 import {
   keepRehearsal,
@@ -104,13 +106,13 @@ export function Practice({ bench, name, card, inspect }: PracticeProps) {
   };
   useKeys({
     l: () => hand({ do: 'lock', on: !machine.locked }),
-    p: () =>
-      hand(
-        bench.ring === null
-          ? { do: 'pin', to: machine.pin === 'in' ? 'out' : 'in' }
-          : { do: 'direct-pin', to: machine.directPin === 'in' ? 'out' : 'in' },
-      ),
-    a: () => hand({ do: 'arms-round' }),
+    ...(bench.ring !== null && {
+      p: () => hand({ do: 'direct-pin', to: machine.directPin === 'in' ? 'out' : 'in' }),
+    }),
+    ...(hasPlate(bench) && {
+      p: () => hand({ do: 'pin', to: machine.pin === 'in' ? 'out' : 'in' }),
+      a: () => hand({ do: 'arms-round' }),
+    }),
     r: () => hand({ do: 'run', on: !machine.running }),
     i: () => setMeasuring(true),
     x: () => setTroubled(true),
@@ -163,7 +165,7 @@ export function Practice({ bench, name, card, inspect }: PracticeProps) {
       </header>
       <section className="practice-left" aria-label="The head">
         <CrankHead bench={session.bench} machine={machine} onAct={hand} />
-        <CrankBy bench={session.bench} session={session} onAct={hand} />
+        <CrankBy bench={session.bench} machine={machine} onAct={hand} />
         <Levers bench={session.bench} machine={machine} onAct={hand} />
         <SetHead bench={session.bench} machine={machine} secret={hidden !== null} onAct={hand} />
       </section>
@@ -258,51 +260,5 @@ function Happened({ session: { log }, units }: { readonly session: Session; read
         </li>
       ))}
     </ol>
-  );
-}
-
-/** The crank by so many turns and spaces, as one writes them. */
-function CrankBy({
-  bench,
-  session: { machine },
-  onAct,
-}: {
-  readonly bench: PracticeBench;
-  readonly session: Session;
-  readonly onAct: (action: Action) => void;
-}) {
-  const [typed, setTyped] = useState('');
-  const [wrong, setWrong] = useState(false);
-  const circle = bench.ring ?? machine.circle;
-  const go = (sign: 1 | -1) => {
-    const read = /^\s*(?:(\d{1,4})\s*\+\s*)?(\d{1,5})\s*$/.exec(typed);
-    if (!read) return setWrong(true);
-    setWrong(false);
-    const turns = exactText(exact(Number(read[1] ?? 0) * circle + Number(read[2]), circle).mul(sign));
-    setTyped('');
-    onAct(bench.ring === null ? { do: 'crank', turns } : { do: 'spindle', turns });
-  };
-  return (
-    <div className="practice-crank-by">
-      <label htmlFor="crank-by">
-        {bench.ring === null ? 'Crank' : 'Spindle'} by: spaces on {circle}, or turns + spaces
-      </label>
-      <Input
-        id="crank-by"
-        value={typed}
-        onChange={({ target }) => setTyped(target.value)}
-        onPressEnter={() => go(1)}
-        status={wrong ? 'error' : ''}
-        placeholder="1 + 14"
-        autoComplete="off"
-      />
-      <Button onClick={() => go(1)} disabled={typed.trim() === ''}>
-        Clockwise
-      </Button>
-      <Button onClick={() => go(-1)} disabled={typed.trim() === ''}>
-        Back
-      </Button>
-      {wrong && <p role="alert">Write spaces, like 14, or turns and spaces, like 1 + 14.</p>}
-    </div>
   );
 }

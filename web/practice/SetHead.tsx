@@ -1,6 +1,6 @@
 import { InputNumber, Select } from 'antd';
 import { useId } from 'react';
-import type { Action, Machine, PracticeBench } from '../../core/practice/index.ts';
+import { hasPlate, type Action, type Machine, type PracticeBench } from '../../core/practice/index.ts';
 import { plural } from '../../core/units/index.ts';
 
 interface SetHeadProps {
@@ -15,7 +15,7 @@ interface SetHeadProps {
 export function SetHead({ bench, machine, secret, onAct }: SetHeadProps) {
   const id = useId();
   const { arms, circle } = machine;
-  if (bench.ring !== null) return null;
+  if (!hasPlate(bench)) return null;
   return (
     <details className="practice-aside practice-set">
       <summary>

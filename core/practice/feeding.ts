@@ -1,0 +1,100 @@
+import { exact, type Exact } from '../units/index.ts';
+import type { PracticeBench } from './bench.ts';
+import { done, held, underCutter, type Done, type Machine, type Told } from './machine.ts';
+import { ahead, least, passNow } from './turning.ts';
+import { cutWork, TOUCH } from './work.ts';
+
+/* What moves the work past the cutter, or into it. */
+
+/** Deeper it is a cut and no mark, mm. */
+const SCRATCH = 0.06;
+/** What a spindle gives that nothing holds, turns. */
+const LOOSE = exact(1, 120);
+/** Of a tooth, for each cut of a blank that is not keyed: half of one after some sixty. */
+const CREEP = 0.008;
+/**
+ * The table or what goes in moves, with the cutter turning or not. An unlocked spindle gives as far as the
+ * slack lets it; a blank without a key creeps.
+ */
+export function feed(bench: PracticeBench, machine: Machine, to: Pick<Machine, 'table' | 'depth'>): Done {
+  const moved = { ...machine, ...to };
+  const under = underCutter(machine);
+  const along = to.table !== machine.table;
+  const off = bench.tableOff ?? 0;
+  const pass = {
+    ...passNow(bench, moved),
+    from: (along ? machine.table : to.table) + off,
+    to: to.table + off,
+  };
+  const { work, deepest } = cutWork(machine.work, { ...pass, under: [under, under] });
+  if (deepest < TOUCH) return done(moved, { what: 'did' });
+  if (!machine.running) return done(machine, { what: 'stalled' });
+  const told: Told[] = [];
+  let after: Machine = { ...moved, work };
+  if (!along && to.depth > SCRATCH) told.push({ what: 'plunged', depth: deepest });
+  else told.push(deepest < SCRATCH ? { what: 'marked' } : { what: 'cut', depth: deepest });
+  // what only scrapes along a flank moves nothing
+  const loaded = deepest >= Math.max(SCRATCH, moved.depth / 2);
+  if (loaded && !machine.locked && machine.directPin !== 'in') {
+    const give = machine.worm === 'in' ? bench.slack.div(bench.ratio).sub(ahead(bench, machine)) : LOOSE;
+    if (give.gt(0)) {
+      after = { ...after, spindle: after.spindle.add(give) };
+      told.push({ what: 'shifted', degrees: give.valueOf() * 360 });
+    }
+  }
+  if (loaded && (!machine.keyed || bench.sheared))
+    after = { ...after, crept: after.crept + CREEP / bench.teeth };
+  return { machine: after, told };
+}
+
+/** Turns of the plate by the table’s gears, to a billionth: the same place of the table, the same plate. */
+function plateByTable({ ratio, helix }: PracticeBench, table: number): Exact {
+  const turns = (table * ratio.valueOf()) / helix!.lead;
+  return exact((helix!.hand === 'right' ? turns : -turns).toFixed(9));
+}
+
+/**
+ * The table moves and its gears turn the plate; with the pin in a hole the crank goes along, and by the worm
+ * the work, once the slack is through. With the pin out the plate turns by itself.
+ */
+export function feedGeared(bench: PracticeBench, machine: Machine, to: number): Done {
+  if (to === machine.table) return done(machine, { what: 'did' });
+  if (machine.plateLock === 'in') return held(machine, 'table-gears');
+  const { ratio, slack } = bench;
+  const off = bench.tableOff ?? 0;
+  const plateAt = (table: number): Exact =>
+    plateByTable(bench, table).sub(plateByTable(bench, machine.table));
+  const over = plateAt(to);
+  const drives = machine.pin === 'in' && machine.worm === 'in';
+  const gap = ahead(bench, machine).mul(ratio);
+  const loose = least(over.gte(0) ? gap : slack.sub(gap), over.abs());
+  const rest = drives ? over.abs().sub(loose) : exact(0);
+  if (rest.gt(0) && machine.locked) return held(machine, 'table-lock');
+  const turnedBy = (plate: Exact): Exact => {
+    const past = plate.abs().sub(loose);
+    if (!drives || past.lte(0)) return exact(0);
+    return (over.gte(0) ? past : past.neg()).div(ratio);
+  };
+  const spindle = machine.spindle.add(turnedBy(over));
+  const from = underCutter(machine);
+  const { work, deepest } = cutWork(machine.work, {
+    ...passNow(bench, machine),
+    to: to + off,
+    under: [from, from],
+    underAt: (table) => from + turnedBy(plateAt(table - off)).valueOf(),
+  });
+  if (deepest >= TOUCH && !machine.running) return done(machine, { what: 'stalled' });
+  const moved: Machine = {
+    ...machine,
+    table: to,
+    plate: machine.plate.add(over),
+    crank: machine.pin === 'in' ? machine.crank.add(over) : machine.crank,
+    spindle,
+    work,
+  };
+  if (deepest < TOUCH) return done(moved, { what: 'did' });
+  const loaded = deepest >= Math.max(SCRATCH, machine.depth / 2);
+  const creeps = loaded && (!machine.keyed || bench.sheared);
+  const after = creeps ? { ...moved, crept: moved.crept + CREEP / bench.teeth } : moved;
+  return done(after, deepest < SCRATCH ? { what: 'marked' } : { what: 'cut', depth: deepest });
+}

@@ -21,7 +21,7 @@ export const base = {
 };
 export default {
   ...base,
-  roots: ['<rootDir>/core', '<rootDir>/server', '<rootDir>/web'],
+  roots: ['<rootDir>/core', '<rootDir>/server', '<rootDir>/stand-ins', '<rootDir>/web'],
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   testTimeout: 120_000,
 };

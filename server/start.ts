@@ -6,6 +6,7 @@ import type { AddressInfo } from 'node:net';
 import type { Logger } from 'pino';
 import { createApp } from './app.ts';
 import { storeFile, type Config } from './config.ts';
+import { DeviceService } from './devices/index.ts';
 import { seedDemo } from './demo/index.ts';
 import {
   isCopyDue,
@@ -117,10 +118,13 @@ async function serve(config: Config, log: Logger, lock: StoreLock): Promise<Runn
   const jobs = new JobService(store, shop, desk);
   const pictures = new PictureService(store);
   const ground = { store, jobs, shop, desk };
+  const runs = new RunService(ground);
+  const devices = new DeviceService({ store, runs });
   const services: Services = {
     shop,
     jobs,
-    runs: new RunService(ground),
+    runs,
+    devices,
     log: new LogService(ground),
     desk,
     pictures,
@@ -132,6 +136,7 @@ async function serve(config: Config, log: Logger, lock: StoreLock): Promise<Runn
   await jobs.listOlder();
   if (config.workshop === 'demo') await seedDemo(services);
   await gatherStore(store);
+  await devices.begin();
 
   const pairing = isLoopback(config.host) ? null : new Pairing(config.dataFolder);
   const gate = { host: config.host, certificate, pairing };
@@ -152,6 +157,7 @@ async function serve(config: Config, log: Logger, lock: StoreLock): Promise<Runn
     pairingCode: pairing?.code ?? null,
     stop: async () => {
       clearInterval(copying);
+      devices.close();
       await new Promise<void>((resolve) => {
         server.close(() => resolve());
         server.closeIdleConnections();

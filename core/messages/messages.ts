@@ -394,6 +394,20 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
   'learner-locked': (i) =>
     `Too many wrong figures for ${i.given}. Ask the teacher to take that name away, or take another.`,
   'tries-many': (i) => `${i.given} exercises are kept for one learner, and no more.`,
+  'device-away': (i) =>
+    `${i.given} is not on its line: see that it is switched on and its cable is in. Counting by hand goes on as ever.`,
+  'device-doubt': (i) =>
+    `Nobody knows where the work stands on ${i.given}: look at it, and say at which place it is, before it is turned again.`,
+  'device-busy': (i) => `${i.given} is turning. Wait until it stands.`,
+  'device-held': (i) =>
+    `Another screen turned ${i.given} last. Take it here first, when nobody stands at it.`,
+  'device-not': (i) => `${i.given} is no ${d(i, 'what')}.`,
+  'device-coarse': (i) =>
+    `${i.given} counts too little for one turn: its line could not tell one step from the next. Set it up in degrees, 360 for a turn, or in steps.`,
+  'device-silent': (i) => `${i.given} has not said yet where it stands.`,
+  'devices-many': (i) => `There are ${i.given} devices here already. Take one off first.`,
+  'motor-not-now': (i) => `${i.given} is not turned now: ${d(i, 'what')}.`,
+  'run-not-by-motor': (i) => `${i.given} does not divide by a motor.`,
   'not-a-job': () =>
     'This file is JSON, and it is not a Vuelta job: it lacks the mark "format": "vuelta-job".',
   'later-version': (i) =>

@@ -31,6 +31,7 @@ import {
 import { equipmentBodySchema, jobBodySchema, jobQuerySchema, logQuerySchema } from './bodies.ts';
 import { call } from './call.ts';
 import { aboutSchema, pictureBodySchema, pictureShape } from './pictures.ts';
+import * as devices from './devices.ts';
 import { PLACES } from './places.ts';
 import * as shapes from './shapes.ts';
 
@@ -388,6 +389,68 @@ export const classCalls = {
   }),
 };
 
+/** Devices of the shop: what is on its lines, and what a person has them do. */
+export const deviceCalls = {
+  listDevices: call(PLACES.listDevices, {
+    summary: 'The shop’s motors, readouts and measuring tools, as they are set up.',
+    answers: devices.devicesShape,
+  }),
+  listPorts: call(PLACES.listPorts, {
+    summary: 'Serial ports of the server’s machine.',
+    answers: devices.portsShape,
+  }),
+  watchDevices: call(PLACES.watchDevices, {
+    summary:
+      'How every device stands, again and again as it changes: Server-Sent Events, each with `{ devices: [...] }`.',
+  }),
+  saveDevice: call(PLACES.saveDevice, {
+    summary: 'Sets a device up, or up otherwise. Nothing moves.',
+    body: devices.deviceBodySchema,
+    answers: devices.devicesShape,
+    refusals: [409, 422],
+  }),
+  removeDevice: call(PLACES.removeDevice, {
+    summary: 'Takes a device off the list. A motor that turns is stopped.',
+    answers: devices.devicesShape,
+    refusals: [404],
+  }),
+  turnMotor: call(PLACES.turnMotor, {
+    summary:
+      'Turns the work to a place, once for each id however often it is asked, and only while it is held. Refused while anything forbids it.',
+    body: devices.turnBodySchema,
+    answers: devices.turnedShape,
+    refusals: [404, 409, 422],
+  }),
+  holdMotor: call(PLACES.holdMotor, {
+    summary: 'The page is there, and the button held. Without it a move stops within half a second.',
+    body: devices.heldBodySchema,
+    answers: z.strictObject({ held: z.boolean() }),
+    refusals: [404],
+  }),
+  stopMotor: call(PLACES.stopMotor, {
+    summary: 'Stops a motor at once, whoever asks.',
+    answers: z.strictObject({ stopped: z.boolean() }),
+    refusals: [404],
+  }),
+  motorStands: call(PLACES.motorStands, {
+    summary: 'A person says at which place the work stands: every doubt of the motor ends.',
+    body: devices.standsBodySchema,
+    answers: z.strictObject({ said: z.boolean() }),
+    refusals: [404, 409, 422],
+  }),
+  zeroReadout: call(PLACES.zeroReadout, {
+    summary: 'An axis of a readout reads so much where it stands now.',
+    body: devices.zeroBodySchema,
+    answers: z.strictObject({ taken: z.boolean() }),
+    refusals: [404, 409],
+  }),
+  takeReadings: call(PLACES.takeReadings, {
+    summary: 'Readings of measuring tools go to this screen from now on.',
+    body: devices.screenBodySchema,
+    answers: z.strictObject({ taken: z.boolean() }),
+  }),
+};
+
 /** Everything that can be asked under /api. */
 export const healthCalls = {
   health: call(PLACES.health, {
@@ -407,6 +470,7 @@ export const calls = {
   ...logCalls,
   ...pairingCalls,
   ...classCalls,
+  ...deviceCalls,
   ...healthCalls,
 };
 export type Calls = typeof calls;

@@ -31,6 +31,7 @@ export type { JobQuery, LogQuery } from './bodies.ts';
 export { calls, pairingCalls, type Calls } from './calls.ts';
 export type { ClassBoard, ClassBody, ClassListed, LearnerStands } from './classes.ts';
 export { MOST_CLASSES, MOST_LEARNERS, MOST_TRIES } from './classes.ts';
+export type { LiveDevice, TurnBody } from './devices.ts';
 export { MOST_PICTURE, MOST_PICTURES } from './limits.ts';
 export { pictureShape, type Picture, type PictureBody } from './pictures.ts';
 export { PLACES } from './places.ts';

@@ -1,5 +1,6 @@
 export {
   ClassRow,
+  DeviceRow,
   entities,
   JobRow,
   KeptVersionRow,

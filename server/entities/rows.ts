@@ -88,6 +88,12 @@ export class PictureRow {
   away!: number;
 }
 
+/** A motor, readout or measuring tool, as it is set up. */
+export class DeviceRow {
+  id!: string;
+  document!: string;
+}
+
 /** A class: its key is its teacher’s, its code what learners join by. */
 export class ClassRow {
   key!: string;
@@ -212,6 +218,11 @@ export const entities = [
       at: text,
       away: whole,
     },
+  }),
+  new EntitySchema<DeviceRow>({
+    class: DeviceRow,
+    tableName: 'device',
+    properties: { id: { ...text, primary: true }, document: text },
   }),
   new EntitySchema<ClassRow>({
     class: ClassRow,

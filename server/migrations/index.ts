@@ -1,4 +1,5 @@
 import { Migration20261202Classes } from './classes.ts';
+import { Migration20261203Devices } from './devices.ts';
 import { Migration20261124First } from './first.ts';
 import { Migration20261130Listing } from './listing.ts';
 import { Migration20261201LogIndex } from './logIndex.ts';
@@ -13,4 +14,5 @@ export const migrationsList = [
   { name: '20261130-pictures', class: Migration20261130Pictures },
   { name: '20261201-log-index', class: Migration20261201LogIndex },
   { name: '20261202-classes', class: Migration20261202Classes },
+  { name: '20261203-devices', class: Migration20261203Devices },
 ];

@@ -1,5 +1,6 @@
 import { Router, type Request } from 'express';
 import { calls } from '../../core/wire/index.ts';
+import type { DeviceService } from '../devices/index.ts';
 import type { Desk } from '../heavy/index.ts';
 import type {
   BackupService,
@@ -13,6 +14,7 @@ import type {
   ShopService,
 } from '../services/index.ts';
 import { classRoutes } from './classes.ts';
+import { deviceRoutes } from './devices.ts';
 import { fileRoutes } from './files.ts';
 import { jobRoutes } from './jobs.ts';
 import { describeApi } from './openapi.ts';
@@ -32,6 +34,7 @@ export interface Services {
   readonly pictures: PictureService;
   readonly papers: PaperService;
   readonly classes: ClassService;
+  readonly devices: DeviceService;
   readonly desk: Desk;
   readonly health: HealthService;
 }
@@ -40,7 +43,7 @@ export interface Services {
 export type AddressFor = (request: Request) => string | null;
 
 export const routesOf = (
-  { jobs, runs, shop, log, backup, pictures, papers, classes, desk, health }: Services,
+  { jobs, runs, shop, log, backup, pictures, papers, classes, devices, desk, health }: Services,
   addressFor: AddressFor = () => null,
 ): Route[] => [
   ...planningRoutes(shop, desk),
@@ -51,6 +54,7 @@ export const routesOf = (
   ...pictureRoutes(pictures),
   ...logRoutes(log, backup),
   ...classRoutes(classes),
+  ...deviceRoutes(devices),
   answer(calls.health, () => health.look()),
 ];
 

@@ -1,0 +1,48 @@
+export {
+  BELIEVED_MS,
+  CLEAR_BY,
+  cutterAt,
+  HELD_MS,
+  whyNotTurn,
+  type CutterAt,
+  type Ground,
+  type NotNow,
+  type Reads,
+} from './interlock.ts';
+export { LONGEST_LINE, NO_LINE, takeLines, type OpenLine } from './lines.ts';
+export { ASK, FORGET, HOLD, moveLine, readMotorLine, type MotorLine } from './motionLine.ts';
+export {
+  beat,
+  comeHere,
+  countNow,
+  freshMotor,
+  hear,
+  loseLine,
+  order,
+  sayStands,
+  stopMotor,
+  tick,
+  type Doubt,
+  type MotorState,
+  type OrderAnswer,
+  type Outcome,
+  type Stepped,
+  type StopWhy,
+} from './motor.ts';
+export { readReadoutLine, readToolLine } from './readingLine.ts';
+export { countOfPlace, countOfStep, missedMeans, tellsSteps } from './schedule.ts';
+export {
+  AXIS_LETTERS,
+  AXIS_USES,
+  BAUDS,
+  deviceSchema,
+  isOfTheShop,
+  MOST_DEVICES,
+  type AxisUse,
+  type Device,
+  type DeviceLink,
+  type MotorDevice,
+  type ReadoutDevice,
+  type ToolDevice,
+} from './schema.ts';
+export { sayDoubt, sayNotNow, sayStopped } from './words.ts';

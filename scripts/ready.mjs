@@ -69,7 +69,9 @@ export function install() {
 }
 
 export function build() {
-  const sources = ['core', 'server', 'stand-ins', 'web', 'bench'].flatMap((folder) => filesBelow(path.join(root, folder)));
+  const sources = ['core', 'server', 'stand-ins', 'web', 'bench'].flatMap((folder) =>
+    filesBelow(path.join(root, folder)),
+  );
   const settings = [
     'package.json',
     'package-lock.json',

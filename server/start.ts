@@ -134,9 +134,9 @@ async function serve(config: Config, log: Logger, lock: StoreLock): Promise<Runn
     health: new HealthService(store, config),
   };
   await jobs.listOlder();
+  await devices.begin();
   if (config.workshop === 'demo') await seedDemo(services);
   await gatherStore(store);
-  await devices.begin();
 
   const pairing = isLoopback(config.host) ? null : new Pairing(config.dataFolder);
   const gate = { host: config.host, certificate, pairing };

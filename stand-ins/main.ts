@@ -2,7 +2,10 @@ import { StandIns, STAND_IN_PORT } from './standIns.ts';
 
 const port = Number(process.env['STAND_IN_PORT'] ?? STAND_IN_PORT);
 // the pages rest beside the sources: dist/node/stand-ins → the project’s root
-const standIns = new StandIns(new URL('../../../stand-ins/pages/', import.meta.url));
+// the demo’s motor has a belt of 3 to 1 before the worm
+const standIns = new StandIns(new URL('../../../stand-ins/pages/', import.meta.url), {
+  ...{ perTurn: 360, stepsPerTurn: 432_000, pulses: 90 },
+});
 try {
   await standIns.listen(port);
   console.log(

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createServer, type IncomingMessage, type Server } from 'node:http';
 import { z } from 'zod';
 import { Line } from './line.ts';
-import { MotorModel, SAMPLE_MOTOR } from './motorModel.ts';
+import { MotorModel, SAMPLE_MOTOR, type MotorSettings } from './motorModel.ts';
 import { ReadoutModel, ToolModel } from './readoutModel.ts';
 
 /** Where they are, from the first port on: the pages, then each one’s line. */
@@ -66,17 +66,20 @@ type Knobs = z.infer<typeof knobsSchema>;
 
 /** The three simulated devices, each on its own line, and the pages that show them. */
 export class StandIns {
-  readonly motor = new MotorModel();
+  readonly motor: MotorModel;
   readonly readout = new ReadoutModel();
   readonly tool = new ToolModel();
   private readonly lines: { readonly motor: Line; readonly readout: Line; readonly tool: Line };
   private readonly pages: Server;
   private readonly timers: NodeJS.Timeout[] = [];
   private readonly pagesFolder: URL;
+  private readonly settings: MotorSettings;
   private sent = '';
 
   /** @param pagesFolder where the pages rest */
-  constructor(pagesFolder: URL) {
+  constructor(pagesFolder: URL, settings: MotorSettings = SAMPLE_MOTOR) {
+    this.settings = settings;
+    this.motor = new MotorModel(settings);
     this.pagesFolder = pagesFolder;
     this.lines = {
       motor: new Line((text, answer) => {
@@ -141,7 +144,7 @@ export class StandIns {
     return {
       motor: {
         ...{ count: this.motor.count, truly: this.motor.truly, turning: this.motor.turning },
-        ...{ knobs: this.motor.knobs, settings: SAMPLE_MOTOR, cable: cable('motor') },
+        ...{ knobs: this.motor.knobs, settings: this.settings, cable: cable('motor') },
       },
       readout: { at: this.readout.at, knobs: this.readout.knobs, cable: cable('readout') },
       tool: { reads: this.tool.reads, knobs: this.tool.knobs, cable: cable('tool'), sent: this.sent.trim() },

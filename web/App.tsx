@@ -81,6 +81,10 @@ const router = createBrowserRouter([
         path: '/print',
         lazy: () => import('./print/index.ts').then(({ PrintPage }) => ({ Component: PrintPage })),
       },
+      {
+        path: '/devices',
+        lazy: () => import('./devices/index.ts').then(({ DevicesPage }) => ({ Component: DevicesPage })),
+      },
       { path: '*', Component: PageFault },
     ],
   },

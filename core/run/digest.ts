@@ -6,6 +6,9 @@ import { sayLanding } from './saying.ts';
 import { pieceSchema } from './schema.ts';
 import type { RunTally } from './tally.ts';
 
+/** Moves of a motor that are told one by one. */
+const MOST_MOVES = 40;
+
 const placed = { space: z.int(), round: z.int(), at: z.string() };
 
 /** What the logbook keeps of a run: enough to read it by, without a single one of its counts. */
@@ -53,6 +56,22 @@ export const runDigestSchema = z
         good: z.boolean().nullable(),
       }),
     ),
+    /** What a motor was sent to, where one was; the moves that did not end where they were sent. */
+    byMotor: z
+      .object({
+        by: z.string(),
+        moves: z.int(),
+        there: z.int(),
+        other: z.array(
+          z.object({
+            ...placed,
+            steps: z.int(),
+            rest: z.number().nullable(),
+            how: z.enum(['stopped', 'doubt']),
+          }),
+        ),
+      })
+      .optional(),
     /** What was measured on the piece, each time someone wrote it down. mm */
     measured: z.array(
       z.object({
@@ -142,7 +161,32 @@ export function digestOf(tally: RunTally, state: RunState = stateOf(tally)): Run
       readings: readings.map((one) => ({ ...one })),
       verdict,
     })),
+    ...(tally.sent.length > 0 && { byMotor: motorSays(tally) }),
     asked: landings.length,
     wrong: landings.filter(({ right }) => !right).length,
+  };
+}
+
+/** What a motor was sent to, in sum, and where it did not come to rest as it was sent. */
+function motorSays({ run, sent }: RunTally): NonNullable<RunDigest['byMotor']> {
+  const other = sent.flatMap(({ how, steps, rest, clientTime, round, index }) =>
+    how === 'there'
+      ? []
+      : [
+          {
+            space: run.cuts[placeOf(run, { round, index })]?.space ?? 0,
+            round,
+            at: clientTime,
+            steps,
+            rest,
+            how,
+          },
+        ],
+  );
+  return {
+    by: sent.at(-1)!.by,
+    moves: sent.length,
+    there: sent.length - other.length,
+    other: other.slice(-MOST_MOVES),
   };
 }

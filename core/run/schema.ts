@@ -317,6 +317,22 @@ export const runEventSchema = z.discriminatedUnion('kind', [
       reset: z.literal(true).optional(),
     })
     .readonly(),
+  /** A motor was sent to the place of a cut by the schedule, and this came of it. Counts nothing. */
+  z
+    .object({
+      ...eventBase,
+      kind: z.literal('sent'),
+      ...place,
+      closing: z.literal(true).optional(),
+      /** Where it was sent, in steps from the 0 of the round. */
+      steps: z.int().min(0),
+      /** Where it came to rest, of the same; null where nobody knows. */
+      rest: z.number().nullable(),
+      how: z.enum(['there', 'stopped', 'doubt']),
+      /** The motor. */
+      by: z.string().max(60),
+    })
+    .readonly(),
   z.object({ ...eventBase, kind: z.literal('pause') }).readonly(),
   /** Ends the pauses it names; with what the interruption was, where someone said. */
   z

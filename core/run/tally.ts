@@ -49,6 +49,8 @@ export class RunTally {
   readonly endings: Of<'ended'>[] = [];
   readonly measured: Of<'measured'>[] = [];
   readonly notes: Of<'note'>[] = [];
+  /** What a motor was sent to. */
+  readonly sent: Of<'sent'>[] = [];
   readonly landings: Of<'landing'>[] = [];
   readonly pauses: Of<'pause'>[] = [];
   /** The first resume that names a pause. */
@@ -163,6 +165,9 @@ export class RunTally {
         return;
       case 'note':
         this.notes.push(event);
+        return;
+      case 'sent':
+        this.sent.push(event);
         return;
       case 'take-back':
         return;

@@ -2,15 +2,17 @@ import { recordOf, type MeasuredRecord } from '../../core/inspect/index.ts';
 import { plan, stationOf } from '../../core/plan/index.ts';
 import { foldRun, type Piece, type RunAct, type RunEvent } from '../../core/run/index.ts';
 import type { Services } from '../routes/index.ts';
+import { demoDevices } from './devices.ts';
 import { demoShop } from './shop.ts';
 import { demoJobs, type DemoJob } from './workshop.ts';
 
 /**
  * Fills an empty demo store through the same services the page uses. A store that has jobs is left as it is.
  */
-export async function seedDemo({ jobs, runs, shop }: Services): Promise<void> {
+export async function seedDemo({ jobs, runs, shop, devices }: Services): Promise<void> {
   if (!(await jobs.areNone())) return;
   await shop.save(0, demoShop);
+  for (const device of demoDevices) await devices.save(device.id, device);
   for (const { job, proof, run } of demoJobs()) {
     const { revision } = await jobs.save(0, job);
     if (proof)

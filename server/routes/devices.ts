@@ -5,7 +5,7 @@ import { answer, type Route } from './route.ts';
 
 /** Between two tellings, ms: within two frames of a screen. */
 const TELLS_EVERY = 25;
-/** So that what lies between keeps the line open, and silence is noticed, ms. */
+/** At least this often, ms. */
 const TELLS_AT_LEAST = 1000;
 
 /**
@@ -20,13 +20,14 @@ function tellLive(devices: DeviceService, response: Response): void {
   });
   response.flushHeaders();
   let timer: NodeJS.Timeout | undefined;
-  let told = '';
-  let full = false;
+  let [told, toldAt, full] = ['', 0, false];
   const tell = () => {
     timer = undefined;
-    if (full) return;
     const text = JSON.stringify({ devices: devices.live });
-    told = text;
+    const now = performance.now();
+    // the same again is told now and then, so that silence means that the line is lost
+    if (full || (text === told && now - toldAt < TELLS_AT_LEAST)) return;
+    [told, toldAt] = [text, now];
     full = !response.write(`data: ${text}\n\n`);
   };
   const soon = () => (timer ??= setTimeout(tell, TELLS_EVERY));
@@ -34,11 +35,7 @@ function tellLive(devices: DeviceService, response: Response): void {
     full = false;
     soon();
   });
-  const again = setInterval(() => {
-    // what grows old by itself changes nothing else
-    if (JSON.stringify({ devices: devices.live }) !== told) soon();
-    else if (!full) full = !response.write(': \n\n');
-  }, TELLS_AT_LEAST);
+  const again = setInterval(soon, TELLS_AT_LEAST);
   const ended = devices.watch(soon);
   response.on('close', () => {
     ended();

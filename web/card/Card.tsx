@@ -19,6 +19,7 @@ import type { AnyStationPlan, PartPlan, Plan } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import { giveText, type StationId } from '../../core/station/index.ts';
 import { Guard, Notice } from '../frame/index.ts';
+import { CardReadings } from './CardReadings.tsx';
 import { SaveDrawing } from './SaveDrawing.tsx';
 import { stationScreens, type StationProps } from '../stations/index.ts';
 import { Cautions } from './Cautions.tsx';
@@ -84,6 +85,7 @@ export function Card({ job, planned, part, equipment, stationId, kept, goTo }: C
   }, [job.id, part.id, station.id]);
   return (
     <main className="card">
+      <CardReadings />
       <RouteCard
         job={job}
         part={part}

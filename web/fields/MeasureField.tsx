@@ -2,6 +2,7 @@ import { Input, Segmented } from 'antd';
 import { memo, useCallback, useId, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import type { Issue } from '../../core/findings/index.ts';
 import { sayIssue } from '../../core/messages/index.ts';
+import { goOn } from './goOn.ts';
 import { stepped, type Measure, type Unit } from '../../core/units/index.ts';
 
 /** What a bare figure is meant in, which a press makes the other. */
@@ -73,6 +74,8 @@ const FigureInput = memo(function FigureInput(props: FigureInputProps) {
       value={typed}
       onChange={(event) => onChange({ typed: event.target.value, unit })}
       onKeyDown={(event) => {
+        // as a tool does that types like a keyboard
+        if (event.key === 'Enter') return goOn(event.currentTarget);
         if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
         const next = stepped({ typed, unit }, event.key === 'ArrowUp' ? 1 : -1, event.shiftKey ? 10 : 1);
         event.preventDefault();

@@ -1,6 +1,7 @@
 export { HANDS, PITCH_UNITS } from './choices.ts';
 export { ChoiceField, EitherField } from './ChoiceField.tsx';
 export { echoAngle, echoLength, echoPitch } from './echo.ts';
+export { goOn, MEASURE_BOX } from './goOn.ts';
 export { LengthField } from './LengthField.tsx';
 export { Gears } from './Gears.tsx';
 export { Length } from './Length.tsx';

@@ -16,6 +16,7 @@ const PAGES: readonly GoPlace[] = [
   { to: '/log', name: 'Logbook', what: 'page' },
   { to: '/counts', name: 'Counts: what this shop can divide', what: 'page' },
   { to: '/chart', name: 'Check a chart', what: 'page' },
+  { to: '/devices', name: 'Devices: motors, readouts, measuring tools', what: 'page' },
   { to: '/exercises', name: 'Exercises', what: 'page' },
   { to: '/exercises/sheet', name: 'Exercises on paper', what: 'page' },
   { to: '/classes', name: 'Classes', what: 'page' },

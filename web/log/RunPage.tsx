@@ -75,6 +75,14 @@ function PageOf({ page }: { readonly page: Page }) {
         {digest.scratch !== null && (
           <Pair name="Scratch round">{digest.scratch ? 'closed' : 'did not close'}</Pair>
         )}
+        {digest.byMotor && (
+          <Pair name={`Sent by ${digest.byMotor.by}`}>
+            {plural(digest.byMotor.moves, 'move')},{' '}
+            {digest.byMotor.there === digest.byMotor.moves
+              ? 'each came to rest where it was sent'
+              : `${digest.byMotor.there} came to rest where they were sent`}
+          </Pair>
+        )}
         {digest.asked > 0 && (
           <Pair name="Landing holes asked">
             {digest.asked}, {digest.wrong} wrong

@@ -1,9 +1,9 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { AT_STOPS, cutBefore, heed, progressOf, sayNow } from '../../core/prompts/index.ts';
 import { paceOf, turnsOf, type Ended } from '../../core/run/index.ts';
 import { Guard, useKeys } from '../frame/index.ts';
-import { usePreferences } from '../state/index.ts';
+import { useDevices, usePreferences } from '../state/index.ts';
 import { ChordSay } from './ChordSay.tsx';
 import { ClosedSay, EndedSay, MarksOff } from './ClosedSay.tsx';
 import { DoubtSay } from './DoubtSay.tsx';
@@ -23,6 +23,11 @@ import { Trouble } from './Trouble.tsx';
 import { useWakeLock } from './useWakeLock.ts';
 import type { MillProps } from './millProps.ts';
 
+const MillMotor = lazy(() => import('../devices/index.ts').then((module) => ({ default: module.MillMotor })));
+const MillReadout = lazy(() =>
+  import('../devices/index.ts').then((module) => ({ default: module.MillReadout })),
+);
+
 type Dialog = 'note' | 'lost' | 'wrong' | 'options' | 'end';
 
 /**
@@ -36,6 +41,7 @@ export function Mill({ run, state, events, act, link }: MillProps) {
   const holes = usePreferences((preferences) => preferences.holesAsked);
   const largeType = usePreferences((preferences) => preferences.largeType);
   const wake = useWakeLock();
+  const hasDevices = useDevices().some(({ on, kind }) => on && kind !== 'tool');
   const { next, closed, ended, paused, takeBack, turnsMade, tried } = state;
   /** Where someone opened the check half-way; who has every step asked is stopped for it. */
   const [checking, setChecking] = useState<number | null>(null);
@@ -139,6 +145,17 @@ export function Mill({ run, state, events, act, link }: MillProps) {
                     onTurn={turnMade}
                   />
                 )}
+                {hasDevices && (
+                  <Suspense fallback={null}>
+                    <MillMotor
+                      run={run}
+                      state={state}
+                      events={events}
+                      now={paused ? [] : progress.now}
+                      act={act}
+                    />
+                  </Suspense>
+                )}
                 {chordDue && !eachStep && (
                   <button
                     type="button"
@@ -157,6 +174,11 @@ export function Mill({ run, state, events, act, link }: MillProps) {
             <MillDrawing run={run} state={state} progress={progress} now={inDoubt || ended ? null : now} />
           </Guard>
         </div>
+        {hasDevices && !closed && !ended && (
+          <Suspense fallback={null}>
+            <MillReadout run={run} now={progress.now} />
+          </Suspense>
+        )}
       </div>
       <div className="mill-lines">
         {/* the cutter goes over the work once more to be tried in: where it is clear is told to the end */}

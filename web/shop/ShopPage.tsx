@@ -52,6 +52,7 @@ export function ShopPage() {
               {title}
             </NavLink>
           ))}
+          <NavLink to="/devices">Devices</NavLink>
           <ShopSaveLine />
           <ShopSteps />
         </nav>

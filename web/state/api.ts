@@ -1,3 +1,4 @@
+import type { Device } from '../../core/devices/index.ts';
 import type { Job } from '../../core/job/index.ts';
 import type { Kind } from '../../core/kinds/index.ts';
 import type { RunEvent } from '../../core/run/index.ts';
@@ -15,6 +16,7 @@ import {
   type Place,
   type Where,
   type Problem,
+  type TurnBody,
 } from '../../core/wire/index.ts';
 
 /** The server said no, with its reasons. */
@@ -51,6 +53,9 @@ const PATIENCE_MS: Readonly<Partial<Record<Name, number>>> = {
   // a count is sent again by itself, and the screen says meanwhile that it is kept
   appendEvents: 6000,
   readEvents: 6000,
+  // what holds a motor is said again at once
+  holdMotor: 400,
+  turnMotor: 4000,
   addPicture: 60_000,
   importJob: 60_000,
   // a workshop of some thousand jobs
@@ -107,6 +112,20 @@ export const api = {
   runsOf: (jobId: string) => ask('runsOf', { params: { id: jobId } }).then(({ runs }) => runs),
   readRun: (id: string) => ask('readRun', { params: { id } }),
   readEvents: (id: string, after: number) => ask('readEvents', { params: { id }, query: { after } }),
+  listDevices: () => ask('listDevices', {}).then(({ devices }) => devices),
+  listPorts: () => ask('listPorts', {}).then(({ ports }) => ports),
+  liveAddress: addressOf(PLACES.watchDevices, {}),
+  saveDevice: (device: Device) => ask('saveDevice', { params: { id: device.id }, body: device }),
+  removeDevice: (id: string) => ask('removeDevice', { params: { id } }),
+  turnMotor: (id: string, body: TurnBody) => ask('turnMotor', { params: { id }, body }),
+  holdMotor: (id: string, body: Asked<Calls['holdMotor']>['body']) =>
+    ask('holdMotor', { params: { id }, body }),
+  stopMotor: (id: string) => ask('stopMotor', { params: { id } }),
+  motorStands: (id: string, body: Asked<Calls['motorStands']>['body']) =>
+    ask('motorStands', { params: { id }, body }),
+  zeroReadout: (id: string, body: Asked<Calls['zeroReadout']>['body']) =>
+    ask('zeroReadout', { params: { id }, body }),
+  takeReadings: (screen: string) => ask('takeReadings', { body: { screen } }),
   listPictures: (about: string) => ask('listPictures', { query: { about } }).then(({ pictures }) => pictures),
   addPicture: (id: string, body: PictureBody) => ask('addPicture', { params: { id }, body }),
   changePicture: (id: string, change: Asked<Calls['changePicture']>['body']) =>

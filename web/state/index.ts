@@ -6,6 +6,7 @@ export { letInPass } from './letIn.ts';
 export { newId } from './newId.ts';
 export { usePreferences } from './preferences.ts';
 export {
+  useDevices,
   useJob,
   useJobs,
   useLog,

@@ -11,6 +11,8 @@ export const keys = {
   logFor: (filter: object) => ['log', 'pages', filter] as const,
   logPage: (id: string) => ['log', 'run', id] as const,
   pictures: (owner: string) => ['pictures', owner] as const,
+  devices: ['devices'] as const,
+  ports: ['ports'] as const,
   classes: ['classes'] as const,
   classBoard: (key: string) => ['classes', key] as const,
   run: (id: string) => ['run', id] as const,

@@ -1,5 +1,6 @@
 import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import type { Asked, Calls } from '../../core/wire/index.ts';
+import type { Device } from '../../core/devices/index.ts';
 import { api } from './api.ts';
 import { useShopSave } from './shopSave.ts';
 import { keys } from './keys.ts';
@@ -73,3 +74,16 @@ export const usePicturesOf = (owner: string) =>
     refetchOnMount: 'always',
   });
 export const useJob = (id: string) => useQuery({ queryKey: keys.job(id), queryFn: () => api.readJob(id) });
+
+const NO_DEVICES: readonly Device[] = [];
+
+/** The devices of the shop; asked once, and again when they change here. */
+export function useDevices(): readonly Device[] {
+  const query = useQuery({
+    queryKey: keys.devices,
+    queryFn: api.listDevices,
+    staleTime: 60_000,
+    retry: false,
+  });
+  return query.data ?? NO_DEVICES;
+}

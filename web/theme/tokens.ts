@@ -24,6 +24,7 @@ const DAY = {
   brassOnDye: '#f0c063',
   onBrass: '#2a2008',
   redOnDye: '#ffb4a2',
+  greenOnDye: '#9be0b8',
   /** Of the component library alone. */
   placeholder: '#6b706e',
   border: '#b9b3a4',

@@ -1,0 +1,2 @@
+import { standIns } from './serve.mjs';
+standIns();

@@ -1,0 +1,103 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { sayStopped, type Device, type MotorDevice } from '../../core/devices/index.ts';
+import { decimalText, lengthText } from '../../core/units/index.ts';
+import type { LiveDevice } from '../../core/wire/index.ts';
+import { api, usePreferences } from '../state/index.ts';
+import { HoldButton } from './HoldButton.tsx';
+import { SCREEN } from './live.ts';
+import { useTurn } from './useTurn.ts';
+
+const TRIAL_DEGREES = 9;
+
+interface TrialProps {
+  readonly device: Device;
+  readonly live: LiveDevice | null;
+}
+
+/** Is it what it is set up as? A motor turns a little and back, a readout and a tool show what they say. */
+export function DeviceTrial({ device, live }: TrialProps) {
+  const units = usePreferences((preferences) => preferences.units);
+  if (!live || live.line === 'away') return null;
+  switch (device.kind) {
+    case 'motor':
+      return <MotorTrial motor={device} live={live} />;
+    case 'readout':
+      return (
+        <div className="device-trial" role="group" aria-label="What it shows">
+          {live.readout?.map(({ use, letter, shows }) => (
+            <p key={use} className="device-figure">
+              <span>{letter}</span>
+              {shows === null ? 'nothing yet' : lengthText(shows, units, 'fine')}
+            </p>
+          ))}
+          <p className="soft">Turn a handwheel: its figure must grow the way that was said below.</p>
+        </div>
+      );
+    case 'tool':
+      return (
+        <div className="device-trial" role="group" aria-label="What it sent">
+          <p className="device-figure">
+            {live.tool?.reads == null ? 'Press its button' : lengthText(live.tool.reads, units, 'fine')}
+          </p>
+          {live.tool && live.tool.presses > 0 && (
+            <p className="soft">
+              {live.tool.presses === 1 ? 'Pressed once' : `Pressed ${live.tool.presses} times`} since it came
+              on.
+            </p>
+          )}
+        </div>
+      );
+  }
+}
+
+function MotorTrial({ motor, live }: { readonly motor: MotorDevice; readonly live: LiveDevice }) {
+  const [said, setSaid] = useState('');
+  const turn = useTurn(motor.id, ({ how, why }) =>
+    setSaid(how === 'there' ? 'It came to rest where it was sent.' : why ? sayStopped(why) : ''),
+  );
+  const { count, turning, screen } = live.motor!;
+  const degrees = count === null ? null : ((motor.reversed ? -1 : 1) * count * 360) / motor.perTurn;
+  const isOut = degrees !== null && Math.abs(degrees - TRIAL_DEGREES) < 0.01;
+  const mine = screen === null || screen === SCREEN;
+  if (degrees === null || !mine || live.motor!.doubt)
+    return (
+      <div className="device-trial">
+        <p>
+          {degrees === null || live.motor!.doubt
+            ? 'Nobody has said where it stands.'
+            : 'Another screen turned it last.'}{' '}
+          For a trial call the place where it stands 0.
+        </p>
+        <Button onClick={() => void api.motorStands(motor.id, { screen: SCREEN, at: { of: 'zero' } })}>
+          It stands at 0
+        </Button>
+      </div>
+    );
+  return (
+    <div className="device-trial">
+      <p className="device-figure">{decimalText(degrees, 4)}°</p>
+      <HoldButton
+        className="next-thing device-go"
+        hold={motor.hold}
+        turning={turn.turning}
+        disabled={turning && !turn.turning}
+        onBegin={() => {
+          setSaid('');
+          turn.begin({ of: 'trial', degrees: isOut ? 0 : TRIAL_DEGREES });
+        }}
+        onStop={turn.stop}
+      >
+        {turn.turning
+          ? motor.hold === 'press'
+            ? 'Let go to stop'
+            : 'Stop'
+          : `${motor.hold === 'press' ? 'Hold: turn' : 'Turn'} ${isOut ? 'back to 0' : `${TRIAL_DEGREES}°`}`}
+      </HoldButton>
+      <p role="status">{turn.refused ?? said}</p>
+      <p className="soft">
+        Cutter drawn clear, hands away. The work must turn clockwise, seen from the head.
+      </p>
+    </div>
+  );
+}

@@ -1,103 +1,238 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import type { Browser } from 'puppeteer-core';
-import { openBrowser, Person } from './person.ts';
-import { Workshop } from './workshop.ts';
+import { createServer, type AddressInfo } from 'node:net';
+import path from 'node:path';
+import { pathToFileURL } from 'node:url';
+import type { Device } from '../core/devices/index.ts';
+import { drawnSpurJob, withDividing, withHead, withSpurPart, type Job } from '../core/job/index.ts';
+import { choose, drive, shop as motorShop } from '../core/sampleRuns.ts';
+import { STOCK_ROTARY, type Equipment } from '../core/shop/index.ts';
+import { measure } from '../core/units/index.ts';
+import { StandIns } from '../stand-ins/standIns.ts';
+import { journeysIn } from './journeys.ts';
+import { BETWEEN_COUNTS_MS, wait, type Person } from './person.ts';
 
-interface Told {
-  readonly code: string;
-  readonly pass: string;
-  readonly reachedAt: readonly string[];
+const place = journeysIn('demo');
+const standIns = new StandIns(pathToFileURL(`${path.resolve('stand-ins/pages')}/`));
+let port = 0;
+
+/** Four ports in a row that are free just now. */
+async function freePorts(): Promise<number> {
+  for (;;) {
+    const probe = createServer();
+    await new Promise<void>((resolve) => probe.listen(0, '127.0.0.1', resolve));
+    const found = (probe.address() as AddressInfo).port;
+    await new Promise((resolve) => probe.close(resolve));
+    if (found < 65_000) return found;
+  }
 }
-let workshop: Workshop;
-let browser: Browser;
+
 beforeAll(async () => {
-  [workshop, browser] = await Promise.all([Workshop.open('demo', { host: '0.0.0.0' }), openBrowser()]);
+  port = await freePorts();
+  await standIns.listen(port);
 });
-afterAll(async () => {
-  await browser.close();
-  await workshop.close();
+afterAll(() => standIns.close());
+
+async function ask<Answer>(method: string, where: string, body?: object): Promise<Answer> {
+  const answer = await fetch(`${place.workshop.address}/api${where}`, {
+    ...{ method, headers: { 'content-type': 'application/json' } },
+    ...(body && { body: JSON.stringify(body) }),
+  });
+  const told = (await answer.json()) as Answer;
+  if (!answer.ok) throw new Error(JSON.stringify(told));
+  return told;
+}
+
+/** The demo’s devices, on the lines of this journey’s stand-ins. */
+async function plugIn(): Promise<void> {
+  const { devices } = await ask<{ devices: Device[] }>('GET', '/devices');
+  for (const device of devices) {
+    const at = { motor: 1, readout: 2, tool: 3 }[device.kind];
+    const link = { via: 'tcp', host: '127.0.0.1', port: port + at };
+    await ask('PUT', `/devices/${device.id}`, { ...device, link });
+  }
+}
+
+const TEETH = 8;
+/** 8 teeth by the motor on the stock rotary table: 200 steps of 8, 90 to 1, 144 000 to the turn. */
+async function jobByMotor(): Promise<string> {
+  const { equipment, revision } = await ask<{ equipment: Equipment; revision: number }>('GET', '/shop');
+  await ask('PUT', '/shop', { revision, equipment: { ...equipment, steppers: [drive] } });
+  let job: Job = drawnSpurJob({
+    id: 'by-motor',
+    name: 'Cam index wheel',
+    pitch: '2',
+    teeth: TEETH,
+    face: '8',
+    bore: '5',
+  });
+  job = withSpurPart(job, 'p1', (part) => ({
+    ...part,
+    setup: { ...part.setup, cutterDiameter: measure('60', 'mm') },
+  }));
+  job = withHead({ job, partId: 'p1', head: STOCK_ROTARY, shop: motorShop });
+  const choice = choose({ head: STOCK_ROTARY, count: TEETH }, 'stepper');
+  job = withDividing(job, 'p1', (dividing) => ({ ...dividing, choice }));
+  const stored = await ask<{ revision: number }>('PUT', '/jobs/by-motor', { revision: 0, job });
+  await ask('POST', '/jobs/by-motor/runs', {
+    ...{ id: 'run-by-motor', partId: 'p1', revision: stored.revision, piece: { kind: 'work', name: '' } },
+  });
+  return '/runs/run-by-motor';
+}
+
+const truly = () => standIns.motor.truly;
+
+/** A finger on the button until the table stands, or for so long. */
+async function holds(person: Person, selector: string, ms?: number): Promise<void> {
+  const button = await person.page.waitForSelector(selector, { visible: true });
+  await button!.scrollIntoView();
+  const box = (await button!.boundingBox())!;
+  await person.page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await person.page.mouse.down();
+  if (ms === undefined) {
+    await wait(250);
+    for (let i = 0; i < 300 && (await person.page.$('.is-turning')); i += 1) await wait(50);
+  } else await wait(ms);
+  await person.page.mouse.up();
+}
+
+test('devices: on their lines, tried out, one set up wrong is told at the field', async () => {
+  await plugIn();
+  const person = await place.sitDown();
+  await person.goTo('/devices');
+  await person.sees(/Rotary table motor Motor ✓ on its line/);
+  await person.pressButton('Rotary table motor');
+  await person.pressButton('It stands at 0');
+  await person.sees('0°');
+  await person.sees('Hold: turn 9°');
+  await holds(person, '.device-go');
+  await person.sees('It came to rest where it was sent.');
+  expect(truly()).toBeCloseTo(9, 4);
+  await person.sees('Hold: turn back to 0');
+  await holds(person, '.device-go');
+  await person.sees('Hold: turn 9°');
+  expect(truly()).toBeCloseTo(0, 4);
+  await person.pressButton('Mill readout');
+  await person.sees('X-40.000 mm');
+  await person.pressButton('Indicator');
+  standIns.turn({ reads: 0.125, press: true });
+  await person.sees('0.125 mm');
+  await person.sees('Pressed once since it came on.');
+  await person.types('Machine', '8.8.8.8');
+  await person.pressButton('Keep the change');
+  await person.sees('Give a machine of this network: its name, or an address like 192.168.1.20.');
+  expect(await person.hardToUse()).toEqual([]);
+  expect(person.faults).toEqual([]);
 });
 
-test('a tablet is let in by its code, another by the squares; one is put out, and the owner sees who is in', async () => {
-  const owner = await Person.sitDown(browser, workshop.address);
-  await owner.goTo('/');
-  await owner.pressWords('Let another device in');
-  const { reachedAt } = await workshop.ask<Told>('GET', '/pairing');
-  const [network] = reachedAt;
-  if (network === undefined) {
-    // a machine in no network has no other devices
-    await owner.sees('This machine is in no network just now');
-    return;
+test('a gear by motor, from the touch to the closing move, the readout in sight', async () => {
+  await plugIn();
+  const person = await place.sitDown();
+  const address = await jobByMotor();
+  standIns.turn({ axes: { X: -40, Y: 0, Z: -10 } });
+  await person.goTo(address);
+  await person.makesReady();
+  await person.sees('No zero at the touch yet');
+  // brought to the touch, and along to where it first cuts at full depth
+  standIns.turn({ axes: { X: 0, Z: 0 } });
+  await person.sees('0 here');
+  await wait(300);
+  for (const button of await person.page.$$('.readout-axis button')) {
+    await button.click();
+    await wait(300);
   }
-  await owner.sees(network);
-  await owner.sees('None yet.');
-  const code = await owner.page.$eval('.devices-code', ({ textContent }) => textContent);
-  expect(code).toMatch(/^\d{3} \d{3}$/);
-
-  // the tablet: nothing of the shop until the code is typed as it is read
-  const tablet = await Person.sitDown(await browser.createBrowserContext(), network);
-  await tablet.goTo('/shop');
-  await tablet.sees('Vuelta does not know this device yet');
-  await tablet.seesNot(/Logbook/);
-  await tablet.types('Code', code === '000 000' ? '000 001' : '000 000');
-  await tablet.pressButton('Let this device in');
-  await tablet.sees('That is not the code');
-  await tablet.types('Code', code);
-  await tablet.types('What it is called in this shop', 'Mill tablet');
-  await tablet.pressButton('Let this device in');
-  await tablet.sees('Head with three plates');
-
-  // another by what the squares carry: nothing to type, and nothing is left in the address
-  const { pass } = await workshop.ask<Told>('GET', '/pairing');
-  const squares = `/#let-in=${pass}`;
-  const phone = await Person.sitDown(await browser.createBrowserContext(), network);
-  await phone.page.setViewport({ width: 390, height: 844 });
-  await phone.goTo(squares);
-  await phone.sees('What it is called in this shop');
-  await phone.seesNot(/Code/);
-  expect(phone.page.url()).toBe(`${network}/`);
-  await phone.pressButton('Let this device in');
-  await phone.sees('On the bench');
-  // the same squares let in nobody else
-  const late = await Person.sitDown(await browser.createBrowserContext(), network);
-  await late.goTo(squares);
-  await late.pressButton('Let this device in');
-  await late.sees('That is not the code, or not any more');
-  await late.sees('Code');
-
-  await owner.page.bringToFront();
-  await owner.sees('Mill tablet last here');
-  await owner.sees('Telephone last here');
-  await owner.press('Put out Mill tablet', 'button');
-  await owner.seesGo(/Mill tablet/);
-  await tablet.page.bringToFront();
-  await tablet.goTo('/shop');
-  await tablet.sees('Vuelta does not know this device yet');
-  await phone.page.bringToFront();
-  await phone.goTo('/log');
-  await phone.sees('Logbook');
-  await owner.page.bringToFront();
-  await owner.pressButton('Another code');
-  await owner.seesGo(new RegExp(code!));
-  // where the machine is in several networks, another of its addresses is a press away
-  if (reachedAt[1]) {
-    await owner.pressButton(reachedAt[1]);
-    await owner.sees(`open ${reachedAt[1]} there`);
+  standIns.turn({ axes: { X: 10, Z: 4.5 } });
+  await person.sees('In the work');
+  await wait(BETWEEN_COUNTS_MS);
+  await person.key(' ');
+  await person.sees('Hold to turn to tooth space 2');
+  await person.sees('It stands at 0 steps.');
+  const start = truly();
+  const turnedBy = () => truly() - start;
+  // 360° ÷ 8 = 45°, 18 000 steps; not while the cutter is in the work
+  await holds(person, '.motor-go', 600);
+  await person.sees('is not turned now: the readout says that the cutter is in the work.');
+  expect(turnedBy()).toBeCloseTo(0, 4);
+  standIns.turn({ axes: { X: -30 } });
+  await person.sees('✓ Clear');
+  // let go half-way it stops, and says where; the count has not moved
+  standIns.turn({ motor: { speed: 0.5 } });
+  await holds(person, '.motor-go', 700);
+  await person.sees(/Stopped\. It stands at \d+ steps, and goes on from there\./);
+  const stopped = turnedBy();
+  expect(stopped).toBeGreaterThan(0.5);
+  expect(stopped).toBeLessThan(44);
+  expect(await person.page.$eval('.mill-done', (button) => (button as HTMLElement).innerText)).toContain(
+    'Tooth space 2 cut',
+  );
+  standIns.turn({ motor: { speed: 5 } });
+  for (let k = 2; k <= TEETH; k += 1) {
+    await person.sees(`Hold to turn to tooth space ${k}`);
+    await holds(person, '.motor-go');
+    await person.sees(`✓ The table stands at tooth space ${k}, ${(k - 1) * 18_000} steps.`);
+    expect(turnedBy()).toBeCloseTo((k - 1) * 45, 3);
+    standIns.turn({ axes: { X: 10 } });
+    await person.sees('In the work');
+    standIns.turn({ axes: { X: -30 } });
+    await person.sees('✓ Clear');
+    await wait(BETWEEN_COUNTS_MS);
+    await person.key(' ');
   }
-  // and all of them at once, asked for twice
-  const { code: newCode } = await workshop.ask<Told>('GET', '/pairing');
-  await tablet.page.bringToFront();
-  await tablet.types('Code', newCode);
-  await tablet.pressButton('Let this device in');
-  await tablet.sees('Head with three plates');
-  await owner.page.bringToFront();
-  await owner.sees('Tablet last here');
-  await owner.pressButton('Put all out');
-  await owner.sees('A tablet at a mill keeps what it has counted');
-  await owner.pressButton('Put all out');
-  await owner.sees('None yet.');
-  await phone.page.bringToFront();
-  await phone.goTo('/log');
-  await phone.sees('Vuelta does not know this device yet');
-  for (const { faults } of [owner, tablet, phone, late]) expect(faults).toEqual([]);
+  await person.sees('Hold to turn to tooth space 1');
+  await holds(person, '.motor-go');
+  await person.sees('✓ The table stands at tooth space 1, 144000 steps.');
+  expect(turnedBy()).toBeCloseTo(360, 3);
+  await wait(BETWEEN_COUNTS_MS);
+  await person.key(' ');
+  await person.pressButton('It drops in');
+  await person.goTo('/log/run-by-motor');
+  await person.sees('Sent by Rotary table motor');
+  await person.sees('9 moves, 8 came to rest where they were sent');
+  expect(person.faults.filter((fault) => !/409/.test(fault))).toEqual([]);
+});
+
+test('its cable pulled: a doubt is told, counting by hand goes on', async () => {
+  await plugIn();
+  const person = await place.sitDown();
+  const started = await ask<{ jobs: { revision: number }[] } & { job: { id: string }; revision: number }>(
+    'GET',
+    '/jobs/by-motor',
+  );
+  await ask('POST', '/jobs/by-motor/runs', {
+    ...{ id: 'run-pulled', partId: 'p1', revision: started.revision, piece: { kind: 'work', name: '' } },
+  });
+  await person.goTo('/runs/run-pulled');
+  await person.makesReady();
+  await wait(BETWEEN_COUNTS_MS);
+  await person.key(' ');
+  await person.sees('Hold to turn to tooth space 2');
+  standIns.turn({ cable: { motor: false } });
+  await person.sees('is not on its line');
+  await person.sees('Turn by hand meanwhile: counting goes on as ever.');
+  await wait(BETWEEN_COUNTS_MS);
+  await person.key(' ');
+  await person.sees('Tooth space 2 is cut.');
+  standIns.turn({ cable: { motor: true } });
+  await person.sees('The line to the motor was lost');
+  await person.pressButton('It stands at tooth space 2');
+  await person.sees('Hold to turn to tooth space 3');
+  expect(person.faults).toEqual([]);
+});
+
+test('an indicator’s button writes into the field in hand, in its own unit, and goes on to the next', async () => {
+  await plugIn();
+  const person = await place.sitDown();
+  await person.goTo('/jobs/demo-lens-second/p1/inspect');
+  await person.page.waitForSelector('.field input', { visible: true });
+  const fields = await person.page.$$('.work .field input');
+  await fields[0]!.click({ count: 3 });
+  await wait(500);
+  standIns.turn({ reads: 42.35, press: true });
+  const valueOf = (i: number) => fields[i]!.evaluate((input) => (input as HTMLInputElement).value);
+  for (let i = 0; i < 100 && (await valueOf(0)) !== '42.35 mm'; i += 1) await wait(50);
+  expect(await valueOf(0)).toBe('42.35 mm');
+  expect(await fields[1]!.evaluate((input) => input === document.activeElement)).toBe(true);
+  standIns.turn({ tool: { inches: true }, reads: 25.4, press: true });
+  for (let i = 0; i < 100 && (await valueOf(1)) !== '1 in'; i += 1) await wait(50);
+  expect(await valueOf(1)).toBe('1 in');
+  expect(person.faults).toEqual([]);
 });

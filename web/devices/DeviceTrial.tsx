@@ -78,7 +78,7 @@ function MotorTrial({ motor, live }: { readonly motor: MotorDevice; readonly liv
     <div className="device-trial">
       <p className="device-figure">{decimalText(degrees, 4)}°</p>
       <HoldButton
-        className="next-thing device-go"
+        className={`next-thing device-go${turn.turning ? ' is-turning' : ''}`}
         hold={motor.hold}
         turning={turn.turning}
         disabled={turning && !turn.turning}

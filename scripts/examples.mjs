@@ -62,6 +62,7 @@ try {
     rack: 'demo-lens-rack',
     worm: 'demo-carriage',
     wheel: 'demo-carriage',
+    cutting: 'demo-lens-second',
   };
   for (const name of FILE_NAMES) {
     const job = FROM[name.split('.')[0]];

@@ -3,7 +3,7 @@ import { aimFrom, holeRows, indexingTable } from '../dividing/index.ts';
 import { fail, ok, type Result } from '../findings/index.ts';
 import type { Job } from '../job/index.ts';
 import { stationOf, type PartPlan, type Plan } from '../plan/index.ts';
-import { drillingProgram, turningProgram, type ProgramSet } from '../programs/index.ts';
+import { cuttingProgram, drillingProgram, turningProgram, type ProgramSet } from '../programs/index.ts';
 import {
   gearPrint,
   madePlatePrint,
@@ -119,6 +119,27 @@ function turning(asked: OfPart): FileContent | null {
   if (!run || !detail?.aim || !detail.inForce || run.helix) return null;
   const advance = approx(exact(detail.inForce.choice.advance).mul(360));
   return { as: 'program', text: turningProgram({ run, advance }, { ...programSet(asked), axis: set.axis }) };
+}
+
+/** Turned and cut by the machine, at the speed and feed of its set-up: none is guessed. */
+function cutting(asked: OfPart): FileContent | null {
+  const { part, set } = asked;
+  const run = runWouldBe(asked, part);
+  const detail = stationOf(part, 'dividing')?.detail;
+  const depth = run?.rounds.at(-1)?.depthMm ?? null;
+  if (!run || !detail?.aim || !detail.inForce || run.laid || run.safe?.way !== 'along' || depth === null)
+    return null;
+  const { feed = null, rpm = null } = run.running ?? {};
+  if (feed === null || rpm === null) return null;
+  const advance = approx(exact(detail.inForce.choice.advance).mul(360));
+  const { axis, sense, begin, end } = set;
+  return {
+    as: 'program',
+    text: cuttingProgram(
+      { run, advance, through: run.safe.through, depth },
+      { ...programSet(asked), axis, sense, begin, end, feed, rpm },
+    ),
+  };
 }
 
 function drilling(asked: OfPart): FileContent | null {
@@ -237,6 +258,12 @@ const FILES = {
     formats: ['nc'],
     waits: 'it is not ready to be cut, does not go round, or turns while it is cut',
     make: turning,
+  },
+  cutting: {
+    formats: ['nc'],
+    waits:
+      'it is not cut round along its face, or Set-up does not say yet how far, how fast and at what feed',
+    make: cutting,
   },
 } as const satisfies Record<string, { formats: readonly FileFormat[]; waits: string; make: Maker | null }>;
 

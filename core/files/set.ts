@@ -1,6 +1,15 @@
 import { z } from 'zod';
 
 const yesNo = z.enum(['yes', 'no']).default('no');
+/** Words of a program, and remarks; nothing that would end it or hide in it. */
+const ownBlocks = z
+  .string()
+  .max(400)
+  .regex(
+    /^(?:[A-Z]-?\d+\.?\d*|\([A-Z0-9 .,-]*\)|[ \n;])*$/,
+    'Words of a program, like G17 or M8, in capitals.',
+  )
+  .default('');
 const figure = (most: number) => z.coerce.number<number>().positive().max(most);
 
 /** How a file is wanted. Each file heeds what concerns it. */
@@ -19,6 +28,11 @@ export const fileSetSchema = z.object({
   rpm: figure(60_000).default(800),
   by: z.enum(['cycle', 'moves']).default('cycle'),
   axis: z.enum(['A', 'B', 'C']).default('A'),
+  /** Which way the axis turns as the cutter goes along a right-hand helix. */
+  sense: z.enum(['plus', 'minus']).default('plus'),
+  /** Blocks of the owner’s own before the first move and before the end, semicolons between them. */
+  begin: ownBlocks,
+  end: ownBlocks,
   ends: z.enum(['lf', 'crlf']).default('lf'),
   numbered: yesNo,
   /** Of a rack, degrees: it is divided by its pitch alone. */

@@ -83,7 +83,7 @@ describe('files of a job', () => {
     }
   });
 
-  test.each(FILE_NAMES.filter((name) => !/^(mesh|rack|worm|wheel)/.test(name)))(
+  test.each(FILE_NAMES.filter((name) => !/^(mesh|rack|worm|wheel|cutting)/.test(name)))(
     '%s is made of a spur gear',
     async (name) => {
       const answer = await get(`/jobs/a/files/${name}?by=moves&axis=C`);
@@ -117,11 +117,26 @@ describe('files of a job', () => {
       422,
       'worm.svg cannot be made of this yet: it is no worm, or the drive is not known.',
     ]);
+    // how far past the work, how fast and at what feed: nothing of it is guessed
+    const cutting = await trial.ask<Problem>('GET', '/jobs/a/files/cutting.nc');
+    expect([cutting.status, cutting.body.detail]).toEqual([
+      422,
+      'cutting.nc cannot be made of this yet: it is not cut round along its face, or Set-up does not say yet how far, how fast and at what feed.',
+    ]);
     expect((await trial.ask('GET', '/jobs/a/files/gear.step')).status).toBe(404);
     expect((await trial.ask('GET', '/jobs/none/files/sheet.pdf')).status).toBe(404);
     const part = await trial.ask<Problem>('GET', '/jobs/a/files/gear.svg?part=p9');
     expect(part.status).toBe(422);
-    for (const bad of ['safe=0', 'safe=-1', 'deep=lots', 'paper=A0', 'axis=X', 'feed=1e99'])
+    for (const bad of [
+      'safe=0',
+      'safe=-1',
+      'deep=lots',
+      'paper=A0',
+      'axis=X',
+      'feed=1e99',
+      'begin=%25',
+      'end=M30%29',
+    ])
       expect([bad, (await trial.ask('GET', `/jobs/a/files/holes.nc?${bad}`)).status]).toEqual([bad, 422]);
   });
 

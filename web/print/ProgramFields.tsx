@@ -1,5 +1,9 @@
+import { Input } from 'antd';
+import { useId } from 'react';
 import { fileSetSchema, type FileSetTyped } from '../../core/files/index.ts';
 import { placedUnder, type Issue } from '../../core/findings/index.ts';
+import { shapeIssues } from '../../core/job/index.ts';
+import { sayIssue } from '../../core/messages/index.ts';
 import {
   approx,
   measure,
@@ -19,6 +23,9 @@ export interface ProgramTyped {
   readonly rpm: Measure;
   readonly by: 'cycle' | 'moves';
   readonly axis: 'A' | 'B' | 'C';
+  readonly sense: 'plus' | 'minus';
+  readonly begin: string;
+  readonly end: string;
   readonly ends: 'lf' | 'crlf';
   readonly numbered: 'yes' | 'no';
 }
@@ -27,14 +34,11 @@ const USUAL = fileSetSchema.parse({});
 
 /** The usual figures, in the job’s units. */
 export const usualProgram = (units: UnitSystem): ProgramTyped => {
-  const { by, axis, ends, numbered, rpm } = USUAL;
+  const { by, axis, sense, begin, end, ends, numbered, rpm } = USUAL;
   const length = (mm: number, inch: string) => measure(units === 'mm' ? String(mm) : inch, units);
   return {
     units,
-    by,
-    axis,
-    ends,
-    numbered,
+    ...{ by, axis, sense, begin, end, ends, numbered },
     safe: length(USUAL.safe, '0.2'),
     deep: length(USUAL.deep, '5/16'),
     feed: length(USUAL.feed, '2.4'),
@@ -47,25 +51,23 @@ export function readProgram(typed: ProgramTyped): {
   readonly set: FileSetTyped;
   readonly issues: readonly Issue[];
 } {
-  const { units, by, axis, ends, numbered } = typed;
+  const { units, by, axis, sense, begin, end, ends, numbered } = typed;
   const lengths = {
     safe: parsePositiveLength(typed.safe, 'The safe height'),
     deep: parsePositiveLength(typed.deep, 'The depth'),
     feed: parsePositiveLength(typed.feed, 'The feed'),
     rpm: parseCount({ given: typed.rpm, what: 'The speed', least: 1, most: 60_000 }),
   };
-  const issues = Object.entries(lengths).flatMap(([field, read]) =>
-    read.ok ? [] : placedUnder(field, read.issues),
-  );
+  const words = fileSetSchema.pick({ begin: true, end: true }).safeParse({ begin, end });
+  const issues = [
+    ...Object.entries(lengths).flatMap(([field, read]) => (read.ok ? [] : placedUnder(field, read.issues))),
+    ...(words.success ? [] : shapeIssues(words.error, { begin, end })),
+  ];
   const { safe, deep, feed, rpm } = lengths;
   return {
     issues,
     set: {
-      units,
-      by,
-      axis,
-      ends,
-      numbered,
+      ...{ units, by, axis, sense, begin, end, ends, numbered },
       ...(safe.ok ? { safe: approx(safe.value) } : {}),
       ...(deep.ok ? { deep: approx(deep.value) } : {}),
       ...(feed.ok ? { feed: approx(feed.value) } : {}),
@@ -123,6 +125,16 @@ export function ProgramFields({ value, onChange, issues }: ProgramFieldsProps) {
           options={(['A', 'B', 'C'] as const).map((axis) => ({ value: axis, label: axis }))}
         />
         <EitherField
+          label="Along a right-hand helix it counts"
+          {...set('sense')}
+          options={[
+            { value: 'plus', label: 'up' },
+            { value: 'minus', label: 'down' },
+          ]}
+        />
+        <OwnBlocks label="Own words at the start" {...set('begin')} />
+        <OwnBlocks label="Own words at the end" {...set('end')} />
+        <EitherField
           label="Lines end with"
           {...set('ends')}
           options={[
@@ -140,9 +152,45 @@ export function ProgramFields({ value, onChange, issues }: ProgramFieldsProps) {
         />
       </div>
       <p className="soft">
-        Zero is the middle of the plate and its top. A program cannot see the machine: prove it in air first,
-        hands clear and guards shut; the machine’s manual, your shop’s rules and local codes come first.
+        A plate’s zero is its middle and its top; cut round, X 0 is the first touch at full depth, Z 0 the
+        outside. A program cannot see the machine: prove it in air first, hands clear and guards shut; the
+        machine’s manual, your shop’s rules and local codes come first.
       </p>
     </>
+  );
+}
+
+/** Words of the owner’s own control, as they go into the program. */
+function OwnBlocks({
+  label,
+  value,
+  onChange,
+  issues,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+  readonly issues: readonly Issue[];
+}) {
+  const id = useId();
+  return (
+    <div className="field">
+      <label htmlFor={id}>{label}</label>
+      <Input
+        id={id}
+        value={value}
+        maxLength={400}
+        placeholder="G17; M8"
+        status={issues.length > 0 ? 'error' : ''}
+        autoComplete="off"
+        spellCheck={false}
+        onChange={({ target }) => onChange(target.value.toUpperCase())}
+      />
+      {issues.map((issue) => (
+        <div key={issue.code} className="field-issue is-wrong">
+          ✕ {sayIssue(issue)}
+        </div>
+      ))}
+    </div>
   );
 }

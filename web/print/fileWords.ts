@@ -15,4 +15,5 @@ export const FILE_WORDS: Readonly<Record<FileName extends `${infer Kind}.${strin
     holes: 'Its holes: a table, a drilling program',
     spaces: 'Table of every place',
     turning: 'Program for a turning axis, a stop at each place',
+    cutting: 'Program that turns and cuts, for a mill that moves all axes',
   };

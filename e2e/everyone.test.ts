@@ -11,6 +11,7 @@ const VIEWS: readonly (readonly [string, string])[] = [
   ['/jobs/demo-winding/p1/blank', 'Moved since it was settled'],
   ['/jobs/demo-fog-cam/p1/cutter', 'Metric school'],
   ['/jobs/new', 'What is on the bench?'],
+  ['/devices', 'Add a readout'],
   ['/jobs/demo-pump-gear/p1/gear', 'It is m 1.5, 31 teeth, 20°'],
   ['/jobs/demo-bar-end/p1/gear', '52 is recommended'],
   ['/jobs/demo-two-shafts/p1/gear', '17 and 52 teeth'],

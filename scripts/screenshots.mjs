@@ -2,7 +2,7 @@
  * Takes one current picture of each main view, from the demo workshop, into docs/screenshots (or the folder
  * given).
  */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -16,6 +16,81 @@ const only = process.argv[3];
 mkdirSync(target, { recursive: true });
 const workshop = await openWorkshop(4871, '--demo');
 const { browser, close } = await openBrowser();
+
+/** The simulated devices, on the lines where the demo looks for them. */
+const standIns = spawn(process.execPath, [path.join(root, 'dist/node/stand-ins/main.js')], {
+  stdio: 'ignore',
+});
+const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
+const knobs = (turned) =>
+  fetch('http://127.0.0.1:4820/knobs', { method: 'POST', body: JSON.stringify(turned) });
+
+async function chooseMotor(page) {
+  await wait(3000);
+  const motor = await page.waitForSelector('::-p-text(Rotary table motor)');
+  await motor.click();
+  const zero = await page.waitForSelector('::-p-text(It stands at 0)');
+  await zero.click();
+  await page.waitForSelector('.device-go');
+}
+
+/** A wheel by motor, made by the API: its first space cut, the table half-way to the second. */
+async function runByMotor(page) {
+  const core = (name) => import(path.join(root, `dist/node/core/${name}/index.js`));
+  const { drawnSpurJob, withDividing, withHead, withSpurPart } = await core('job');
+  const { countAim, quickMethods } = await core('dividing');
+  const { measure } = await core('units');
+  const ask = async (method, address, body) => {
+    const answer = await fetch(`${workshop.address}/api${address}`, {
+      ...{ method, headers: { 'content-type': 'application/json' } },
+      ...(body && { body: JSON.stringify(body) }),
+    });
+    return answer.json();
+  };
+  const { equipment } = await ask('GET', '/shop');
+  const head = equipment.heads.at(-1);
+  const drawn = drawnSpurJob({
+    ...{ id: 'by-motor', name: 'Fog signal, cam index wheel', pitch: '1', teeth: 97, face: '8', bore: '12' },
+  });
+  const sized = withSpurPart(drawn, 'p1', (part) => ({
+    ...part,
+    setup: { ...part.setup, cutterDiameter: measure('60', 'mm') },
+  }));
+  const { gearSets, steppers } = equipment;
+  const choice = quickMethods({ head, gearSets, steppers }, countAim(97)).find(
+    ({ method }) => method === 'stepper',
+  ).ways[0].choice;
+  const job = withDividing(
+    withHead({ job: sized, partId: 'p1', head, shop: equipment }),
+    'p1',
+    (dividing) => ({
+      ...dividing,
+      choice,
+    }),
+  );
+  const { revision } = await ask('PUT', '/jobs/by-motor', { revision: 0, job });
+  await ask('POST', '/jobs/by-motor/runs', {
+    ...{ id: 'run-by-motor', partId: 'p1', revision, piece: { kind: 'work', name: '' } },
+  });
+  await knobs({ axes: { X: 0, Z: 0 } });
+  await page.goto(`${workshop.address}/runs/run-by-motor`, { waitUntil: 'networkidle2' });
+  await page.waitForSelector('.readout-axis button');
+  // the count stands at 0
+  await page.keyboard.press('Space');
+  await wait(900);
+  for (const button of await page.$$('.readout-axis button')) {
+    await button.click();
+    await wait(300);
+  }
+  await page.keyboard.press('Space');
+  const go = await page.waitForSelector('.motor-go');
+  await knobs({ axes: { X: -30, Z: 2.25 }, motor: { speed: 0.05 } });
+  await wait(900);
+  const box = await go.boundingBox();
+  await page.mouse.move(box.x + 90, box.y + 30);
+  await page.mouse.down();
+  await wait(1500);
+}
 
 /** A class at work: made, joined and tried by the API, as tablets do. */
 async function makeClass(page) {
@@ -65,9 +140,7 @@ async function makeClass(page) {
 const views = [
   ['bench', '/'],
   ['door-sample', '/jobs/demo-pump-gear/p1/gear'],
-  ['card-drive', '/jobs/demo-carriage/p2/drive'],
   ['card-blank-in-doubt', '/jobs/demo-winding/p1/blank'],
-  ['card-cutter', '/jobs/demo-fog-cam/p1/cutter'],
   ['card-dividing', '/jobs/demo-lens-second/p1/dividing'],
   [
     'chart-check',
@@ -156,6 +229,8 @@ const views = [
     },
   ],
   ['class', '/classes', makeClass],
+  ['devices', '/devices', chooseMotor],
+  ['mill-motor', '/devices', runByMotor],
   [
     'counts',
     '/counts',
@@ -192,5 +267,6 @@ try {
   await sheetPicture('sheet', 'demo-lens-second');
 } finally {
   await close();
+  standIns.kill();
   await workshop.close();
 }

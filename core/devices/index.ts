@@ -1,6 +1,5 @@
 export {
   BELIEVED_MS,
-  CLEAR_BY,
   cutterAt,
   HELD_MS,
   whyNotTurn,
@@ -10,7 +9,7 @@ export {
   type Reads,
 } from './interlock.ts';
 export { LONGEST_LINE, NO_LINE, takeLines, type OpenLine } from './lines.ts';
-export { ASK, FORGET, HOLD, moveLine, readMotorLine, type MotorLine } from './motionLine.ts';
+export { moveLine, readMotorLine, type MotorLine } from './motionLine.ts';
 export {
   beat,
   comeHere,

@@ -54,7 +54,8 @@ export function SpacesView({ spaces, step, along, at = null, label, height = 300
     x: r * Math.sin(radiansOf(degrees)),
     y: 5 - r * Math.cos(radiansOf(degrees)),
   });
-  const named = new Set([1, 2, spaces]);
+  // closer together their numbers would lie on one another
+  const named = new Set(step < 8 ? [1] : [1, 2, spaces]);
   return (
     <svg
       className="scribe-drawing"

@@ -83,7 +83,7 @@ const router = createBrowserRouter([
       },
       {
         path: '/devices',
-        lazy: () => import('./devices/index.ts').then(({ DevicesPage }) => ({ Component: DevicesPage })),
+        lazy: () => import('./devicesPage/index.ts').then(({ DevicesPage }) => ({ Component: DevicesPage })),
       },
       { path: '*', Component: PageFault },
     ],

@@ -1,3 +1,4 @@
+export { AXIS_LETTERS, AXIS_USES, BAUDS, type AxisUse } from './axes.ts';
 export {
   BELIEVED_MS,
   cutterAt,
@@ -31,13 +32,9 @@ export {
 export { readReadoutLine, readToolLine } from './readingLine.ts';
 export { countOfPlace, countOfStep, missedMeans, tellsSteps } from './schedule.ts';
 export {
-  AXIS_LETTERS,
-  AXIS_USES,
-  BAUDS,
   deviceSchema,
   isOfTheShop,
   MOST_DEVICES,
-  type AxisUse,
   type Device,
   type DeviceLink,
   type MotorDevice,

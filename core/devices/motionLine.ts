@@ -1,4 +1,5 @@
-import { AXIS_LETTERS, type AxisLetter, type MotorDevice } from './schema.ts';
+import { AXIS_LETTERS, type AxisLetter } from './axes.ts';
+import type { MotorDevice } from './schema.ts';
 
 /* Lines of a motion controller: words of ISO 6983, `ok`, `error:n`, and what it answers to `?`. */
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { idSchema } from '../kinds/index.ts';
+import { AXIS_LETTERS, AXIS_USES, BAUDS } from './axes.ts';
 
 /** Hosts that a device in a shop may have: a name of the shop, or an address that no one else has. */
 const HOST = /^(?:localhost|[a-z0-9][a-z0-9-]{0,62}(?:\.(?:local|lan|home|internal))?)$/i;
@@ -11,8 +12,6 @@ const isIp = (host: string): boolean =>
 /** Is it a machine of this shop’s own network? No device is looked for beyond it. */
 export const isOfTheShop = (host: string): boolean =>
   isNumbered(host) ? isIp(host) && PRIVATE.test(host) : HOST.test(host);
-
-export const BAUDS = [2400, 4800, 9600, 19_200, 38_400, 57_600, 115_200] as const;
 
 /** By which line a device is reached. */
 export const linkSchema = z.discriminatedUnion('via', [
@@ -43,10 +42,6 @@ export const linkSchema = z.discriminatedUnion('via', [
     .readonly(),
 ]);
 export type DeviceLink = z.infer<typeof linkSchema>;
-
-/** The letters by which a motion controller names its axes, in the order in which it tells where they are. */
-export const AXIS_LETTERS = ['X', 'Y', 'Z', 'A', 'B', 'C'] as const;
-export type AxisLetter = (typeof AXIS_LETTERS)[number];
 
 const base = {
   id: idSchema,
@@ -80,10 +75,6 @@ export const motorSchema = z
   })
   .readonly();
 export type MotorDevice = z.infer<typeof motorSchema>;
-
-/** What an axis of a readout moves along. */
-export const AXIS_USES = ['travel', 'depth', 'cross'] as const;
-export type AxisUse = (typeof AXIS_USES)[number];
 
 const axisSchema = z
   .object({

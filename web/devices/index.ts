@@ -1,3 +1,4 @@
-export { DevicesPage } from './DevicesPage.tsx';
-export { ReadingsIn } from './ReadingsIn.tsx';
+export { HoldButton } from './HoldButton.tsx';
+export { SCREEN, useListening, useLive } from './live.ts';
 export { MillMotor, MillReadout } from './MillDevices.tsx';
+export { useTurn } from './useTurn.ts';

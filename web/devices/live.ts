@@ -29,21 +29,42 @@ function heard(data: string): void {
   useLive.setState({ devices, told: true });
 }
 
+function hangUp(): void {
+  source?.close();
+  source = null;
+  clearTimeout(silence);
+  useLive.setState({ devices: [], told: false });
+}
+
+/**
+ * Listens where somebody looks: a browser has six lines to a server, and tabs that nobody sees would hold
+ * them all.
+ */
+function attend(): void {
+  const wanted = listeners > 0 && document.visibilityState === 'visible';
+  if (!wanted) return hangUp();
+  if (source) return;
+  source = new EventSource(api.liveAddress);
+  source.onmessage = ({ data }: MessageEvent<string>) => heard(data);
+  // it comes again by itself
+  source.onerror = () => useLive.setState({ told: false });
+}
+
 function listen(): () => void {
   listeners += 1;
-  if (!source) {
-    source = new EventSource(api.liveAddress);
-    source.onmessage = ({ data }: MessageEvent<string>) => heard(data);
-    // it comes again by itself
-    source.onerror = () => useLive.setState({ told: false });
+  if (listeners === 1) {
+    document.addEventListener('visibilitychange', attend);
+    window.addEventListener('pageshow', attend);
+    window.addEventListener('pagehide', hangUp);
   }
+  attend();
   return () => {
     listeners -= 1;
     if (listeners > 0) return;
-    source?.close();
-    source = null;
-    clearTimeout(silence);
-    useLive.setState({ devices: [], told: false });
+    document.removeEventListener('visibilitychange', attend);
+    window.removeEventListener('pageshow', attend);
+    window.removeEventListener('pagehide', hangUp);
+    hangUp();
   };
 }
 

@@ -3,13 +3,12 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import type { Device } from '../../core/devices/index.ts';
 import type { LiveDevice } from '../../core/wire/index.ts';
+import { useListening, useLive } from '../devices/index.ts';
 import { Fold, Shell, useSure, useTitle } from '../frame/index.ts';
 import { api, keys, useDevices } from '../state/index.ts';
 import { DeviceForm } from './DeviceForm.tsx';
 import { DeviceTrial } from './DeviceTrial.tsx';
 import { deviceAfresh, KINDS, linkText } from './deviceWords.ts';
-import { useListening, useLive } from './live.ts';
-import './devices.css';
 import './devicesPage.css';
 
 /** Motors, readouts and measuring tools of the shop: how they stand, how they are set up, a trial of each. */

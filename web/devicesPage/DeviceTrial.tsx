@@ -3,10 +3,8 @@ import { useState } from 'react';
 import { sayStopped, type Device, type MotorDevice } from '../../core/devices/index.ts';
 import { decimalText, lengthText } from '../../core/units/index.ts';
 import type { LiveDevice } from '../../core/wire/index.ts';
+import { HoldButton, SCREEN, useTurn } from '../devices/index.ts';
 import { api, usePreferences } from '../state/index.ts';
-import { HoldButton } from './HoldButton.tsx';
-import { SCREEN } from './live.ts';
-import { useTurn } from './useTurn.ts';
 
 const TRIAL_DEGREES = 9;
 

@@ -1,9 +1,9 @@
 import { useEffect, useRef } from 'react';
 import type { ToolDevice } from '../../core/devices/index.ts';
 import type { LiveDevice } from '../../core/wire/index.ts';
+import { SCREEN, useListening, useLive } from '../devices/index.ts';
 import { goOn, MEASURE_BOX } from '../fields/index.ts';
 import { api, useDevices } from '../state/index.ts';
-import { SCREEN, useListening, useLive } from './live.ts';
 
 /** Again no sooner, ms: who goes from field to field asks once. */
 const ASKED_EVERY = 2000;

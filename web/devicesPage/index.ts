@@ -1,0 +1,1 @@
+export { DevicesPage } from './DevicesPage.tsx';

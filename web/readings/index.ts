@@ -1,0 +1,1 @@
+export { ReadingsIn } from './ReadingsIn.tsx';

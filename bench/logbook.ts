@@ -26,6 +26,26 @@ const eventsOf = (run: Run): RunEvent[] =>
     index,
   }));
 
+/** The same, each cut after a move of a motor. */
+const motorEventsOf = (run: Run): RunEvent[] =>
+  eventsOf(run).flatMap((event, i) => {
+    const { round, index } = run.cuts[i]!;
+    const sent = {
+      kind: 'sent',
+      round,
+      index,
+      steps: i * 360,
+      rest: i * 360,
+      how: 'there',
+      by: 'Motor',
+    } as const;
+    const own = { ...event, id: `${event.id}-sent`, deviceSeq: 2 * i + 1 };
+    return [
+      { ...own, ...sent },
+      { ...event, deviceSeq: 2 * i + 2 },
+    ];
+  });
+
 const median = (times: readonly number[]): number =>
   [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)]!;
 
@@ -67,14 +87,20 @@ export async function benchLogbook(): Promise<boolean> {
     runs.push(run);
   }
   const [few, many] = runs as [Run, Run];
-  const times: [number[], number[]] = [[], []];
+  const { run: byMotor } = await ask<{ run: Run }>('POST', '/jobs/teeth-400/runs', {
+    id: 'run-motor',
+    partId: 'p1',
+    revision: 1,
+  });
+  await ask('POST', '/runs/run-motor/events', { events: motorEventsOf(byMotor) });
+  const times: [number[], number[], number[]] = [[], [], []];
   for (let i = 0; i < 60; i += 1)
-    for (const [j, run] of [few, many].entries()) {
+    for (const [j, run] of [few, many, byMotor].entries()) {
       const started = performance.now();
       await ask('GET', `/log/${run.id}`);
       if (i >= 10) times[j]!.push(performance.now() - started);
     }
-  const [short, long] = times.map(median) as [number, number];
+  const [short, long, sent] = times.map(median) as [number, number, number];
   const { run: fresh } = await ask<{ run: Run }>('POST', '/jobs/teeth-400/runs', {
     id: 'run-fresh',
     partId: 'p1',
@@ -88,6 +114,13 @@ export async function benchLogbook(): Promise<boolean> {
     long / short,
     { atMost: 3 },
     `${long.toFixed(2)} ms : ${short.toFixed(2)} ms`,
+  );
+
+  const motorKept = report(
+    'opening the log of a run by motor beside the same run by hand, 800 cuts',
+    sent / long,
+    { atMost: 1.2 },
+    `${sent.toFixed(2)} ms : ${long.toFixed(2)} ms`,
   );
 
   // one more count: the whole state is folded anew, and must be there before the next picture is drawn
@@ -106,6 +139,7 @@ export async function benchLogbook(): Promise<boolean> {
       inMicroseconds(folding),
     ) &&
     counts &&
+    motorKept &&
     kept
   );
 }

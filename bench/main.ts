@@ -7,6 +7,7 @@ import { benchIdentify } from './identify.ts';
 import { benchLogbook } from './logbook.ts';
 import { benchGrowth } from './growth.ts';
 import { benchLead } from './lead.ts';
+import { benchDevices } from './devices.ts';
 import { benchPractice } from './practice.ts';
 import { benchMethods } from './methods.ts';
 import { compare, report } from './measure.ts';
@@ -155,5 +156,6 @@ kept = benchLead() && kept;
 kept = benchPractice() && kept;
 benchGrowth();
 kept = (await benchLogbook()) && kept;
+kept = (await benchDevices()) && kept;
 
 process.exitCode = kept ? 0 : 1;

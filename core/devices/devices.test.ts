@@ -15,6 +15,10 @@ import {
   readMotorLine,
   readReadoutLine,
   readToolLine,
+  sayDoubt,
+  sayMissed,
+  sayNotNow,
+  sayStopped,
   takeLines,
   tellsSteps,
   whyNotTurn,
@@ -154,6 +158,10 @@ describe('the schedule in a motor’s own count', () => {
     expect(means.seconds).toBeCloseTo(27, 9);
     expect(means.along).toBeCloseTo(3.1743, 3);
     expect(means.share).toBeCloseTo(0.0020208, 6);
+    const of = { stepsPerTurn: '144000', diameter: 48.5, divisions: 97 };
+    expect(sayMissed(-3, of, 'mm')).toBe(
+      'That is 27″ of the work, 0.003 mm along the outside, 0.2 in 100 of a tooth with its space.',
+    );
   });
 });
 
@@ -258,4 +266,26 @@ test('two axes of a readout move two ways; a serial port is one', () => {
     expect([path, deviceSchema.safeParse(by(path)).success]).toEqual([path, true]);
   for (const path of ['/dev/sda', '/etc/passwd', '/dev/pts/../sda', 'COM'])
     expect([path, deviceSchema.safeParse(by(path)).success]).toEqual([path, false]);
+});
+
+test('what is said of it names what to do; nothing is said twice alike', () => {
+  const doubts = [
+    sayDoubt({ why: 'not-said' }, 0.0025),
+    sayDoubt({ why: 'line-lost' }, 0.0025),
+    sayDoubt({ why: 'began-anew' }, 0.0025),
+    sayDoubt({ why: 'alarm' }, 0.0025),
+    sayDoubt({ why: 'no-answer' }, 0.0025),
+    sayDoubt({ why: 'refused', code: '9' }, 0.0025),
+    sayDoubt({ why: 'elsewhere', at: 1, meant: 2 }, 0.0025),
+    sayDoubt({ why: 'steps-missed', by: 0.0075 }, 0.0025),
+  ];
+  expect(new Set(doubts).size).toBe(8);
+  for (const said of doubts) expect(said).toMatch(/say (?:where|so)|say where it stands/);
+  expect(doubts[6]).toContain('400 steps from where it was sent');
+  expect(doubts[7]).toContain('3 steps off: steps were missed');
+  const stops = (
+    ['person', 'page-lost', 'in-work', 'no-zero', 'readout-old', 'let-go', 'not-said'] as const
+  ).map(sayStopped);
+  expect(new Set(stops).size).toBe(7);
+  expect(stops[2]).toBe(`Stopped: ${sayNotNow('in-work')}.`);
 });

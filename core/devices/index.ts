@@ -41,4 +41,4 @@ export {
   type ReadoutDevice,
   type ToolDevice,
 } from './schema.ts';
-export { sayDoubt, sayNotNow, sayStopped } from './words.ts';
+export { sayDoubt, sayMissed, sayNotNow, sayStopped } from './words.ts';

@@ -1,6 +1,7 @@
-import { decimalText, plural } from '../units/index.ts';
+import { decimalText, lengthText, plural, type UnitSystem } from '../units/index.ts';
 import type { NotNow } from './interlock.ts';
 import type { Doubt, StopWhy } from './motor.ts';
+import { missedMeans } from './schedule.ts';
 
 const NOT_NOW: Readonly<Record<NotNow, string>> = {
   'not-said': 'nobody has said that spindle and table are free and the cutter is clear',
@@ -53,4 +54,11 @@ export function sayDoubt(doubt: Doubt, step: number): string {
 function sayFar(count: number, step: number): string {
   const steps = Math.round(Math.abs(count) / step);
   return steps < 10_000 ? plural(steps, 'step') : `${decimalText(steps / 1000, 0)} thousand steps`;
+}
+
+/** What missed steps mean for the teeth, in words. @param units the job’s own */
+export function sayMissed(steps: number, of: Parameters<typeof missedMeans>[1], units: UnitSystem): string {
+  const { seconds, along, share } = missedMeans(Math.abs(steps), of);
+  const teeth = share * 100;
+  return `That is ${decimalText(seconds, 0)}″ of the work, ${lengthText(along / 1000, units, 'fine')} along the outside, ${decimalText(teeth, teeth < 1 ? 2 : 0)} in 100 of a tooth with its space.`;
 }

@@ -1,7 +1,9 @@
 import {
   countOfStep,
   sayDoubt,
+  sayMissed,
   sayStopped,
+  type Doubt,
   type MotorDevice,
   type Outcome,
 } from '../../core/devices/index.ts';
@@ -72,13 +74,24 @@ export function MotorTurn({ run, motor, from, to, act }: MotorTurnProps) {
       .motorStands(motor.id, { screen: SCREEN, at: { of: 'run', runId: run.id, ...placeOf(place) } })
       .then(() => setEnded(null))
       .catch(() => null);
+  /** In this work’s own figures. */
+  const missedText = (why: Doubt): string[] =>
+    why.why === 'steps-missed' && run.outside !== null
+      ? [
+          sayMissed(
+            why.by / step,
+            { stepsPerTurn, diameter: run.outside, divisions: run.divisions },
+            run.units,
+          ),
+        ]
+      : [];
   const elsewhere = screen !== null && screen !== SCREEN;
   if (doubt || elsewhere)
     return (
       <section className="motor-turn is-doubt" aria-label={motor.name}>
         <p>
           {doubt
-            ? sayDoubt(doubt, step)
+            ? [sayDoubt(doubt, step), ...missedText(doubt)].join(' ')
             : `${motor.name} was turned from another screen. Nobody at it? Then say where the work stands, and it is turned from here.`}
         </p>
         <p className="motor-places">

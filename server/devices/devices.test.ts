@@ -91,7 +91,11 @@ class Cables {
   }
   pull(): void {
     this.joined = false;
-    this.ends.get(1)?.lost('pulled');
+    this.drop(1);
+  }
+  /** A line breaks, and comes again by itself. */
+  drop(port: number): void {
+    this.ends.get(port)?.lost('pulled');
   }
 }
 
@@ -300,6 +304,34 @@ describe('readout and tools', () => {
     await until(() => all.of('readout').readout![0]!.shows === -20);
     expect(all.of('readout').readout![0]!.reads).toBeNull();
     expect(await why(all.turn(2))).toContain('no zero at the touch');
+    all.end();
+  });
+
+  test('a zero is taken at any reading, in the sense of the axis; it goes with the line', async () => {
+    const [x, z] = (readout as Extract<Device, { kind: 'readout' }>).axes;
+    const all = await bench([{ ...readout, axes: [{ ...x!, reversed: true }, z!] } as Device]);
+    const travel = () => all.of('readout').readout![0]!;
+    await until(() => travel().shows === 20);
+    // it counts down the way it is fed: at −20 it has gone 20 that way
+    all.service.zero('readout', { use: 'travel', reads: 3.5 });
+    expect(travel().reads).toBeCloseTo(3.5, 9);
+    all.place.x = -30;
+    await until(() => travel().shows === 30);
+    expect(travel().reads).toBeCloseTo(13.5, 9);
+    all.cables.drop(2);
+    expect(travel()).toMatchObject({ shows: null, reads: null });
+    await until(() => all.of('readout').line === 'here' && travel().shows === 30);
+    expect(travel().reads).toBeNull();
+    all.end();
+  });
+
+  test('half a line before it broke is no part of the next', async () => {
+    const all = await bench([caliper]);
+    all.cables.say(3, '1');
+    all.cables.drop(3);
+    await until(() => all.of('caliper').line === 'here');
+    all.cables.say(3, '2.5 mm\n');
+    expect(all.of('caliper').tool!.reads).toBe(2.5);
     all.end();
   });
 

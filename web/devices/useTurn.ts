@@ -31,17 +31,23 @@ export function useTurn(
   useEffect(() => {
     ended.current = onEnd;
   });
+  /** Let go: from then on nothing holds it any more, whatever order the questions come in. */
+  const letGo = useRef(false);
   const stop = useCallback(() => {
+    letGo.current = true;
     void api.stopMotor(id).catch(() => null);
   }, [id]);
   const begin = useCallback(
     (to: TurnBody['to']) => {
       const body = { move: newId(), screen: SCREEN, to, free: true as const };
       setRefused(null);
+      letGo.current = false;
       setMove({ id: body.move, to });
       api.turnMotor(id, body).then(
         (answer) => {
           steps.current = answer.steps;
+          // a stop that was quicker than the move stopped nothing
+          if (letGo.current) void api.stopMotor(id).catch(() => null);
         },
         (error: Error) => {
           setMove(null);
@@ -54,10 +60,9 @@ export function useTurn(
   const under = move?.id;
   useEffect(() => {
     if (under === undefined) return;
-    const timer = setInterval(
-      () => void api.holdMotor(id, { move: under, screen: SCREEN }).catch(() => null),
-      BEAT_MS,
-    );
+    const timer = setInterval(() => {
+      if (!letGo.current) void api.holdMotor(id, { move: under, screen: SCREEN }).catch(() => null);
+    }, BEAT_MS);
     return () => clearInterval(timer);
   }, [id, under]);
   useEffect(() => {

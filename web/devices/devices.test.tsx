@@ -1,0 +1,177 @@
+/** @jest-environment jsdom */
+import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
+import type { MotorDevice, ReadoutDevice } from '../../core/devices/index.ts';
+import { stretchOf, type Prompt } from '../../core/prompts/index.ts';
+import type { RunAct } from '../../core/run/index.ts';
+import { begin, freeze, wheelCard } from '../../core/sampleRuns.ts';
+import { STOCK_ROTARY } from '../../core/shop/index.ts';
+import type { LiveDevice } from '../../core/wire/index.ts';
+
+await import('../jsdom.ts');
+const { act: settle, cleanup, render, screen } = await import('@testing-library/react');
+const { default: userEvent } = await import('@testing-library/user-event');
+const { SCREEN, useLive } = await import('./live.ts');
+const { motorPlace, MotorTurn } = await import('./MotorTurn.tsx');
+const { Readout } = await import('./Readout.tsx');
+
+const link = { via: 'tcp', host: 'localhost', port: 1 } as const;
+const readout: ReadoutDevice = {
+  ...{ id: 'r', name: 'Readout', kind: 'readout', on: true, link, unit: 'mm', decimal: '.' },
+  axes: [
+    { letter: 'X', use: 'travel', reversed: false },
+    { letter: 'Z', use: 'depth', reversed: false },
+  ],
+};
+const motor: MotorDevice = {
+  ...{ id: 'm', name: 'Table motor', kind: 'motor', on: true, link, letter: 'A', perTurn: 360, speed: 720 },
+  ...{ reversed: false, takeUp: 0.5, pulses: 90, hold: 'press', watchedBy: null },
+};
+const base = { line: 'here', why: '', lastLine: '', motor: null, readout: null, tool: null } as const;
+
+const shows = (travel: number | null, depth: number | null): LiveDevice => ({
+  ...{ ...base, id: 'r' },
+  readout: [
+    { use: 'travel', letter: 'X', shows: 100, reads: travel },
+    { use: 'depth', letter: 'Z', shows: 7, reads: depth },
+  ],
+});
+const stands = (change: Partial<NonNullable<LiveDevice['motor']>> = {}): LiveDevice => ({
+  ...{ ...base, id: 'm' },
+  motor: { count: 0, turning: false, move: null, screen: SCREEN, doubt: null, ended: [], ...change },
+});
+const tell = (...devices: LiveDevice[]) => settle(() => useLive.setState({ devices, told: true }));
+
+// a page of the tests has no pointers
+Element.prototype.setPointerCapture = () => {};
+
+let asked: { where: string; body: Record<string, unknown> }[] = [];
+beforeEach(() => {
+  asked = [];
+  globalThis.fetch = jest.fn<typeof fetch>((where, init) => {
+    asked.push({ where: String(where), body: JSON.parse(String(init?.body)) as Record<string, unknown> });
+    const answer = { answer: 'sent', outcome: null, steps: 2717, taken: true };
+    return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve(answer) } as Response);
+  });
+});
+afterEach(() => {
+  cleanup();
+  useLive.setState({ devices: [], told: false });
+});
+
+/** 14 teeth of module 2: 4.5 mm deep, first touch √(4.5·55.5) = 15.80 mm before the face of 10. */
+const run = begin(wheelCard());
+const from = (prompts: readonly Prompt[], ...kinds: Prompt['do'][]) =>
+  prompts.filter((prompt) => kinds.includes(prompt.do));
+const first = stretchOf(run, { last: null, next: run.cuts[0]! });
+
+test('a zero is asked for where the prompt asks for one, at the reading that the prompt gives', async () => {
+  const person = userEvent.setup();
+  render(<Readout run={run} readout={readout} watches={false} now={from(first, 'touch')} />);
+  tell(shows(null, null));
+  expect(screen.getByText('No zero at the touch yet')).toBeTruthy();
+  const [, depth] = screen.getAllByRole('button');
+  expect(depth!.className).toContain('is-asked');
+  await person.click(depth!);
+  expect(asked.at(-1)).toEqual({ where: '/api/devices/r/zero', body: { use: 'depth', reads: 0 } });
+  cleanup();
+  const reads: Prompt = { do: 'first-touch', reads: 1.2, key: 'first-touch', stop: false, learner: false };
+  render(<Readout run={run} readout={readout} watches={false} now={[reads]} />);
+  tell(shows(null, 2));
+  await person.click(screen.getByRole('button', { name: '1.20 mm here' }));
+  expect(asked.at(-1)!.body).toEqual({ use: 'travel', reads: 1.2 });
+});
+
+test('how much more to the depth and through the cut, by the run’s own figures; clear or in the work', () => {
+  const { container } = render(
+    <Readout run={run} readout={readout} watches={false} now={from(first, 'depth', 'cut')} />,
+  );
+  const words = () => container.textContent!.replace(/\s+/g, ' ');
+  tell(shows(-3, 2.19));
+  // 4.5 − 2.19, and 15.8035 + 10 − (−3)
+  expect(words()).toContain('2.310 mm more');
+  expect(words()).toContain('28.803 mm more');
+  expect(words()).toContain('✓ Clear');
+  tell(shows(0, 4.52));
+  expect(words()).toContain('0.020 mm too far');
+  expect(words()).toContain('In the work');
+  tell(shows(25.804, 4.5));
+  expect(words()).toContain('✓ there');
+});
+
+const byMotor = freeze({ head: STOCK_ROTARY, count: 53 }, 'stepper');
+const place = (k: number) => motorPlace(byMotor, byMotor.cuts[k - 1]!, false)!;
+
+test('the table is sent to the place by name; missed steps are told in the work’s own figures, and a person says where', async () => {
+  const person = userEvent.setup();
+  const acts: RunAct[] = [];
+  const outside = { ...byMotor, outside: 48.5 };
+  render(
+    <MotorTurn
+      run={outside}
+      motor={motor}
+      from={place(1)}
+      to={place(2)}
+      act={(...some) => acts.push(...some)}
+    />,
+  );
+  tell(stands());
+  const button = screen.getByRole('button', { name: /Hold to turn to mark|Hold to turn to work hole 2/ });
+  await person.pointer({ keys: '[MouseLeft>]', target: button });
+  expect(asked[0]!.where).toBe('/api/devices/m/turn');
+  expect(asked[0]!.body).toMatchObject({
+    free: true,
+    to: { of: 'run', runId: 'r', round: 1, index: 2, closing: false },
+  });
+  const move = String(asked[0]!.body['move']);
+  await person.pointer({ keys: '[/MouseLeft]', target: button });
+  expect(asked.some(({ where }) => where === '/api/devices/m/stop')).toBe(true);
+  // let go, nothing says any more that it is held
+  await new Promise((resolve) => setTimeout(resolve, 300));
+  expect(asked.filter(({ where }) => where.endsWith('/hold'))).toEqual([]);
+  // 2717 of 144 000 steps: 6.7925°
+  tell(stands({ count: 6.7925, ended: [{ id: move, how: 'there', rest: 6.7925, why: null }] }));
+  expect(acts).toEqual([
+    { kind: 'sent', round: 1, index: 2, steps: 2717, how: 'there', by: 'Table motor', rest: 2717 },
+  ]);
+  expect(screen.getByText(/2717 steps\. Lock it before the cut\./)).toBeTruthy();
+  tell(stands({ count: 6.7925, doubt: { why: 'steps-missed', by: 0.0075 } }));
+  expect(
+    screen.getByText(/3 steps off: steps were missed\..*27″ of the work, 0\.003 mm along the outside/),
+  ).toBeTruthy();
+  await person.click(screen.getByRole('button', { name: /It stands at .* 1$/ }));
+  expect(asked.at(-1)).toMatchObject({
+    where: '/api/devices/m/stands',
+    body: { at: { of: 'run', round: 1, index: 1, closing: false } },
+  });
+});
+
+test('turned from another screen it is only seen; away, one turns by hand', () => {
+  render(<MotorTurn run={byMotor} motor={motor} from={place(1)} to={place(2)} act={() => {}} />);
+  tell(stands({ screen: 'another' }));
+  expect(screen.queryByRole('button', { name: /Hold to turn/ })).toBeNull();
+  expect(screen.getByText(/was turned from another screen/)).toBeTruthy();
+  tell({ ...base, id: 'm', line: 'away', why: 'no cable' });
+  expect(screen.getByText(/not on its line \(no cable\)\. Turn by hand meanwhile/)).toBeTruthy();
+});
+
+test('let go before the server has answered: it is stopped once more when the move is known', async () => {
+  const person = userEvent.setup();
+  let answer = (_: Response) => {};
+  const later = new Promise<Response>((resolve) => (answer = resolve));
+  const quick = globalThis.fetch;
+  globalThis.fetch = ((where: string, init) => {
+    void quick(where, init);
+    return where.endsWith('/turn') ? later : Promise.resolve({ ok: true, json: () => Promise.resolve({}) });
+  }) as typeof fetch;
+  render(<MotorTurn run={byMotor} motor={motor} from={place(1)} to={place(2)} act={() => {}} />);
+  tell(stands());
+  const button = screen.getByRole('button', { name: /Hold to turn/ });
+  await person.pointer([{ keys: '[MouseLeft>]', target: button }, { keys: '[/MouseLeft]' }]);
+  const stops = () => asked.filter(({ where }) => where.endsWith('/stop')).length;
+  expect(stops()).toBe(1);
+  const body = { answer: 'sent', outcome: null, steps: 2717 };
+  answer({ ok: true, status: 200, json: () => Promise.resolve(body) } as Response);
+  await new Promise((resolve) => setTimeout(resolve, 200));
+  expect(stops()).toBe(2);
+  expect(asked.filter(({ where }) => where.endsWith('/hold'))).toEqual([]);
+});

@@ -80,7 +80,7 @@ class Bench {
   /** Time goes on, with the button held by whoever sent this. */
   wait(ms: number, held: string | null = null): void {
     for (const end = this.now + ms; this.now < end; this.now += 25) {
-      if (held) this.state = beat(this.state, held, this.now);
+      if (held) this.take(beat(this.device, this.state, held, this.now));
       this.model.advance(this.now);
       this.take(tick(this.state, this.notNow, this.now));
     }

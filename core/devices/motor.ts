@@ -29,6 +29,8 @@ interface Move {
   readonly past: number | null;
   readonly step: number;
   readonly sentAt: number;
+  /** Is it on its way? It goes with the first sign that the button is held. */
+  readonly begun: boolean;
   readonly taken: boolean;
   /** Statuses in which it stood still since it was taken, away from where it was sent. */
   readonly stood: number;
@@ -141,23 +143,36 @@ export function order(
   const backward = (target - state.status.at) * forward < -step / 2;
   const past = backward && motor.takeUp > 0 ? asSent(target - forward * motor.takeUp) : null;
   const move: Move = {
-    ...{ id, to: target, past, step, sentAt: now, taken: false, stood: 0, heldAt: now, stopping: null },
+    ...{ id, to: target, past, step, sentAt: now, begun: false, taken: false },
+    ...{ stood: 0, heldAt: now, stopping: null },
   };
   return {
     state: { ...state, move },
-    writes: [`${moveLine(motor, past ?? target)}\n`],
+    writes: [],
     said: { answer: 'sent' },
   };
 }
 
-/** The page says that the button is still held. */
-export const beat = (state: MotorState, id: string, now: number): MotorState =>
-  state.move?.id === id ? { ...state, move: { ...state.move, heldAt: now } } : state;
+/**
+ * The page says that the button is held: with the first of it the move goes out. So a move that was late on
+ * its way, and that nobody holds any more, turns nothing.
+ */
+export function beat(motor: MotorDevice, state: MotorState, id: string, now: number): Stepped {
+  const { move } = state;
+  if (move?.id !== id || move.stopping) return still(state);
+  const held = { ...state, move: { ...move, heldAt: now, begun: true } };
+  if (move.begun) return still(held);
+  return {
+    state: { ...held, move: { ...held.move, sentAt: now } },
+    writes: [`${moveLine(motor, move.past ?? move.to)}\n`],
+  };
+}
 
 /** Stops it at once, whoever asks. */
 export function stopMotor(state: MotorState, why: StopWhy, now: number): Stepped {
   if (!state.move) return { state, writes: state.line === 'here' ? [HOLD] : [] };
   if (state.move.stopping) return still(state);
+  if (!state.move.begun) return { state: endMove(state, 'stopped', why), writes: [HOLD] };
   return { state: { ...state, move: { ...state.move, stopping: { why, at: now } } }, writes: [HOLD] };
 }
 
@@ -213,6 +228,7 @@ function hearStatus(motor: MotorDevice, before: MotorState, status: MotorStatus,
     const moved = was && before.zero !== null && Math.abs(status.at - was.at) > STILL_WITHIN;
     return still(moved ? doubted(state, { why: 'elsewhere', at: status.at, meant: was.at }) : state);
   }
+  if (!move.begun) return still(state);
   if (move.stopping) {
     // what it said before it heard of it says nothing
     if (now - move.stopping.at < 2 * ASK_EVERY || status.doing === 'going') return still(state);
@@ -258,6 +274,10 @@ export function tick(state: MotorState, notNow: NotNow | null, now: number): Ste
     writes: ask ? [ASK] : [],
   };
   if (!move) return asked;
+  if (!move.begun) {
+    const late = now - move.sentAt > HELD_MS;
+    return late ? { ...asked, state: endMove(asked.state, 'stopped', 'page-lost') } : asked;
+  }
   const since = move.stopping?.at ?? Math.max(move.sentAt, status?.time ?? 0);
   const untaken = !move.taken && status?.doing === 'still' && now - move.sentAt > 2 * SILENT_MS;
   if (now - since > SILENT_MS || untaken)

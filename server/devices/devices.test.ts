@@ -243,13 +243,25 @@ describe('the table turns itself', () => {
   test('let go, it stops within half a second, and goes on to the same place', async () => {
     const all = await ready();
     all.cables.model.knobs = { ...all.cables.model.knobs, speed: 0.02 };
-    await all.turn(50);
+    const move = randomUUID();
+    await all.turn(50, { move });
+    expect(all.service.hold('motor', move)).toEqual({ held: true });
     await until(() => !all.of('motor').motor!.turning);
+    expect(all.cables.model.truly).toBeGreaterThan(0);
     expect(all.of('motor').motor!.ended.at(-1)).toMatchObject({ how: 'stopped', why: 'page-lost' });
     expect(all.cables.model.truly).toBeLessThan(20);
     all.cables.model.knobs = { ...all.cables.model.knobs, speed: 1 };
     const stands = await all.turned(50);
     expect(stands.ended.at(-1)!.how).toBe('there');
+    all.end();
+  });
+
+  test('a move that was late on its way, and that nobody holds, turns nothing', async () => {
+    const all = await ready();
+    await all.turn(50);
+    await until(() => !all.of('motor').motor!.turning);
+    expect(all.cables.model.moves).toBe(0);
+    expect(all.of('motor').motor!.ended.at(-1)).toMatchObject({ how: 'stopped', why: 'page-lost', rest: 0 });
     all.end();
   });
 
@@ -273,7 +285,9 @@ describe('the table turns itself', () => {
   test('cable pulled while it turns: a doubt, until a person says where it stands', async () => {
     const all = await ready();
     all.cables.model.knobs = { ...all.cables.model.knobs, speed: 0.02 };
-    await all.turn(50);
+    const move = randomUUID();
+    await all.turn(50, { move });
+    all.service.hold('motor', move);
     all.cables.pull();
     expect(all.of('motor')).toMatchObject({ line: 'away', motor: { doubt: { why: 'line-lost' } } });
     expect(await why(all.turn(50))).toContain('409 device-away');

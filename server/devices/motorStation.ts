@@ -96,7 +96,10 @@ export class MotorStation extends Station<MotorDevice> {
 
   /** @returns is that move still under way? */
   hold(id: string): boolean {
-    this.state = beat(this.state, id, this.ground.now());
+    const now = this.ground.now();
+    const why =
+      this.state.move?.id === id ? whyNotTurn({ ...this.watch(), saidFree: true, heldAgo: 0 }) : null;
+    this.take(why ? stopMotor(this.state, why, now) : beat(this.device, this.state, id, now));
     return this.state.move?.id === id;
   }
 

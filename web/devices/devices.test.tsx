@@ -126,8 +126,11 @@ test('the table is sent to the place by name; missed steps are told in the workâ
   await person.pointer({ keys: '[/MouseLeft]', target: button });
   expect(asked.some(({ where }) => where === '/api/devices/m/stop')).toBe(true);
   // let go, nothing says any more that it is held
+  const holds = () => asked.filter(({ where }) => where.endsWith('/hold')).length;
+  const heldBefore = holds();
+  expect(heldBefore).toBeGreaterThan(0);
   await new Promise((resolve) => setTimeout(resolve, 300));
-  expect(asked.filter(({ where }) => where.endsWith('/hold'))).toEqual([]);
+  expect(holds()).toBe(heldBefore);
   // 2717 of 144 000 steps: 6.7925Â°
   tell(stands({ count: 6.7925, ended: [{ id: move, how: 'there', rest: 6.7925, why: null }] }));
   expect(acts).toEqual([

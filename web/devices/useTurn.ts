@@ -47,7 +47,8 @@ export function useTurn(
         (answer) => {
           steps.current = answer.steps;
           // a stop that was quicker than the move stopped nothing
-          if (letGo.current) void api.stopMotor(id).catch(() => null);
+          const held = { move: body.move, screen: SCREEN };
+          void (letGo.current ? api.stopMotor(id) : api.holdMotor(id, held)).catch(() => null);
         },
         (error: Error) => {
           setMove(null);

@@ -13,6 +13,9 @@ const { default: userEvent } = await import('@testing-library/user-event');
 const { SCREEN, useLive } = await import('./live.ts');
 const { motorPlace, MotorTurn } = await import('./MotorTurn.tsx');
 const { Readout } = await import('./Readout.tsx');
+const { HoleByHole } = await import('./HoleByHole.tsx');
+const { QueryClientProvider } = await import('@tanstack/react-query');
+const { keys, queryClient } = await import('../state/index.ts');
 
 const link = { via: 'tcp', host: 'localhost', port: 1 } as const;
 const readout: ReadoutDevice = {
@@ -43,6 +46,10 @@ const tell = (...devices: LiveDevice[]) => settle(() => useLive.setState({ devic
 
 // a page of the tests has no pointers
 Element.prototype.setPointerCapture = () => {};
+// nor a server that tells it anything
+globalThis.EventSource = class {
+  close(): void {}
+} as unknown as typeof EventSource;
 
 let asked: { where: string; body: Record<string, unknown> }[] = [];
 beforeEach(() => {
@@ -177,4 +184,43 @@ test('let go before the server has answered: it is stopped once more when the mo
   await new Promise((resolve) => setTimeout(resolve, 200));
   expect(stops()).toBe(2);
   expect(asked.filter(({ where }) => where.endsWith('/hold'))).toEqual([]);
+});
+
+test('a ring is drilled hole by hole: how much more in X and Y, from the middle', async () => {
+  const person = userEvent.setup();
+  const across: ReadoutDevice = {
+    ...readout,
+    axes: [readout.axes[0]!, { letter: 'Y', use: 'cross', reversed: false }],
+  };
+  queryClient.setQueryData(keys.devices, [across]);
+  const at = (x: number | null, y: number | null): LiveDevice => ({
+    ...{ ...base, id: 'r' },
+    readout: [
+      { use: 'travel', letter: 'X', shows: 5, reads: x },
+      { use: 'cross', letter: 'Y', shows: 6, reads: y },
+    ],
+  });
+  // three holes on a circle of 60: the top, then 120° on, clockwise
+  const holes = [
+    { hole: 0, x: 0, y: 30 },
+    { hole: 1, x: 25.981, y: -15 },
+  ];
+  const { container } = render(
+    <QueryClientProvider client={queryClient}>
+      <HoleByHole holes={holes} units="mm" />
+    </QueryClientProvider>,
+  );
+  tell(at(null, null));
+  await person.click(screen.getByRole('button', { name: 'The middle is here' }));
+  expect(asked.map(({ body }) => body)).toEqual([
+    { use: 'travel', reads: 0 },
+    { use: 'cross', reads: 0 },
+  ]);
+  tell(at(0, 29.9));
+  expect(container.textContent).toContain('X0.000 mm✓ there');
+  expect(container.textContent).toContain('Y29.900 mm0.100 mm more');
+  await person.click(screen.getByRole('button', { name: 'Drilled: the next' }));
+  expect(container.textContent).toContain('Hole 1 2 of 2');
+  expect(container.textContent).toContain('X0.000 mm25.981 mm more');
+  expect(container.textContent).toContain('Y29.900 mm44.900 mm back');
 });

@@ -1,5 +1,5 @@
 import { Button, Segmented } from 'antd';
-import { useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { smallAngleText, type MadeInput, type MadePlate } from '../../../core/dividing/index.ts';
 import {
@@ -17,7 +17,7 @@ import { echoAngle, LengthField, MeasureField } from '../../fields/index.ts';
 import { Fold, Notice } from '../../frame/index.ts';
 import { MadePlateView } from '../../scribe/index.ts';
 import { editShop, useDraft } from '../../edits/index.ts';
-import { useRunsOf } from '../../state/index.ts';
+import { useDevices, useRunsOf } from '../../state/index.ts';
 import { bindTo, issuesBelow, type StationProps } from '../../panel/index.ts';
 import { saveHoles } from './holeTable.ts';
 
@@ -113,6 +113,7 @@ export function MakePlate({
     );
   };
   const bind = bindTo(made, set, at);
+  const byReadout = useDevices().some(({ kind, on }) => kind === 'readout' && on);
   return (
     <Fold className="more" open={open} summary="Make a plate or ring for this count">
       <div ref={here} />
@@ -148,6 +149,11 @@ export function MakePlate({
             <MadePlateView plate={plate} />
           </div>
           <HoleTable plate={plate} />
+          {byReadout && (
+            <Suspense fallback={null}>
+              <HoleByHole holes={plate.drilling} units={units} />
+            </Suspense>
+          )}
           <div className="notice-actions">
             <Button onClick={() => saveHoles(plate)}>Save the hole table</Button>
             <Button onClick={() => void navigate(`/jobs/${job.id}/print`)}>
@@ -167,6 +173,10 @@ export function MakePlate({
     </Fold>
   );
 }
+
+const HoleByHole = lazy(() =>
+  import('../../devices/index.ts').then((module) => ({ default: module.HoleByHole })),
+);
 
 /**
  * Where to drill, in the order of drilling: across the plate, so that heat and a creeping zero are spread.

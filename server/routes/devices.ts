@@ -30,7 +30,8 @@ function tellLive(devices: DeviceService, response: Response): void {
     [told, toldAt] = [text, now];
     full = !response.write(`data: ${text}\n\n`);
   };
-  const soon = () => (timer ??= setTimeout(tell, TELLS_EVERY));
+  // at once after a pause, and no oftener than a screen shows it
+  const soon = () => (timer ??= setTimeout(tell, Math.max(0, TELLS_EVERY - (performance.now() - toldAt))));
   response.on('drain', () => {
     full = false;
     soon();

@@ -1,7 +1,7 @@
-import { cutterAt, type ReadoutDevice } from '../../core/devices/index.ts';
+import { cutterAt, type AxisUse, type ReadoutDevice } from '../../core/devices/index.ts';
 import { promptName, travelsOf, type Prompt } from '../../core/prompts/index.ts';
 import type { Run } from '../../core/run/index.ts';
-import { lengthText } from '../../core/units/index.ts';
+import { approx, exact, lengthText } from '../../core/units/index.ts';
 import { useState } from 'react';
 import { api } from '../state/index.ts';
 import { useLiveDevice } from './live.ts';
@@ -34,15 +34,25 @@ function aimOf(run: Run, now: readonly Prompt[], use: 'travel' | 'depth' | 'cros
       run.move.method === 'table'
     ) {
       const { turns, mark } = prompt.landing;
-      const [over, under] = run.move.lead.split('/').map(Number);
-      const lead = over! / (under ?? 1);
-      const [m, n] = mark.split('/').map(Number);
-      return { to: (turns + m! / (n ?? 1) / run.move.marks) * lead, prompt };
+      const { lead, marks, advance } = run.move;
+      const onDial = approx(exact(mark).div(marks).add(turns).mul(exact(lead)));
+      // the dial has the nearest mark; a readout goes to the place itself
+      const step = approx(exact(advance));
+      return { to: Math.round(onDial / step) * step, prompt };
     }
     if (use === 'cross' && (prompt.do === 'register' || prompt.do === 'zero') && run.move.method === 'table')
       return { zero: 0, prompt };
   }
   return null;
+}
+
+/**
+ * What an axis does in a run: for a rack the table goes from place to place, and what goes across on a gear
+ * carries the cut.
+ */
+function roleIn({ move }: Run, use: AxisUse): AxisUse {
+  if (move.method !== 'table' || use === 'depth') return use;
+  return use === 'travel' ? 'cross' : 'travel';
 }
 
 /** The readout beside what is to be done: clear or not, how much more; its zeros taken by a press. */
@@ -56,28 +66,30 @@ export function Readout({ run, readout, watches, now }: ReadoutProps) {
         {readout.name}: {live ? 'not on its line' : 'not heard yet'}. Go by the dials.
       </p>
     ) : null;
-  const readsOf = (use: string) => live.readout!.find((axis) => axis.use === use)?.reads ?? null;
+  const readsOf = (role: AxisUse) =>
+    live.readout!.find(({ use }) => roleIn(run, use) === role)?.reads ?? null;
   const at = cutterAt(run.safe, { travel: readsOf('travel'), depth: readsOf('depth') });
   const zero = (use: 'travel' | 'depth' | 'cross', reads: number) =>
     void api.zeroReadout(readout.id, { use, reads }).then(
       () => setWrong(null),
       (error: Error) => setWrong(error.message),
     );
-  const names = { travel: travelsOf(run), depth: 'depth', cross: 'across' } as const;
+  const names = { travel: travelsOf(run), depth: 'depth', cross: 'table' } as const;
   return (
     <div className={`readout-line is-${at}`} aria-label={readout.name} role="group">
       <p className="readout-says">
         {at === 'clear' ? '✓ Clear' : at === 'in-work' ? 'In the work' : 'No zero at the touch yet'}
       </p>
       {live.readout.map(({ use, shows, reads }) => {
-        const aim = aimOf(run, now, use);
+        const role = roleIn(run, use);
+        const aim = aimOf(run, now, role);
         // across only a rack is moved
-        if (use === 'cross' && run.move.method !== 'table') return null;
+        if (role === 'cross' && run.move.method !== 'table') return null;
         const asks = aim !== null && 'zero' in aim;
         const left = aim && 'to' in aim && aim.to !== undefined && reads !== null ? aim.to - reads : null;
         return (
           <p key={use} className="readout-axis">
-            <span>{names[use]}</span>
+            <span>{names[role]}</span>
             <b>{reads === null ? '—' : lengthText(reads, run.units, 'fine')}</b>
             {left !== null && (
               <span className="readout-left">

@@ -3,8 +3,11 @@ import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
 import type { MotorDevice, ReadoutDevice } from '../../core/devices/index.ts';
 import { stretchOf, type Prompt } from '../../core/prompts/index.ts';
 import type { RunAct } from '../../core/run/index.ts';
-import { begin, freeze, wheelCard } from '../../core/sampleRuns.ts';
+import { newDivideJob, withPart } from '../../core/job/index.ts';
+import { isSpaced } from '../../core/kinds/index.ts';
+import { begin, freeze, shop, wheelCard } from '../../core/sampleRuns.ts';
 import { STOCK_ROTARY } from '../../core/shop/index.ts';
+import { measure } from '../../core/units/index.ts';
 import type { LiveDevice } from '../../core/wire/index.ts';
 
 await import('../jsdom.ts');
@@ -223,4 +226,48 @@ test('a ring is drilled hole by hole: how much more in X and Y, from the middle'
   expect(container.textContent).toContain('Hole 1 2 of 2');
   expect(container.textContent).toContain('X0.000 mm25.981 mm more');
   expect(container.textContent).toContain('Y29.900 mm44.900 mm back');
+});
+
+test('a rack: the table goes from place to place, to the place itself and not to the nearest mark', async () => {
+  const person = userEvent.setup();
+  const job = withPart(newDivideJob({ id: 'j', name: 'Rack', units: 'mm', shop }), 'p1', (part) =>
+    isSpaced(part)
+      ? {
+          ...part,
+          spacing: {
+            ...{ ...part.spacing, by: 'pitch', what: 'teeth', count: measure('10', 'count') },
+            ...{ pitch: measure('1.5', 'module'), depth: measure('3.375', 'mm') },
+          },
+          setup: { ...part.setup, face: measure('12', 'mm'), cutterDiameter: measure('60', 'mm') },
+        }
+      : part,
+  );
+  const rack = begin(job, shop);
+  const all: ReadoutDevice = {
+    ...readout,
+    axes: [...readout.axes, { letter: 'Y', use: 'cross', reversed: false }],
+  };
+  const [first, , third] = rack.cuts;
+  const turn = stretchOf(rack, { last: rack.cuts[1]!, next: third! }).filter(
+    (prompt) => prompt.do === 'turn',
+  );
+  const { container } = render(<Readout run={rack} readout={all} watches={false} now={turn} />);
+  const at = (x: number | null): LiveDevice => ({
+    ...{ ...base, id: 'r' },
+    readout: [
+      { use: 'travel', letter: 'X', shows: 0, reads: x },
+      { use: 'depth', letter: 'Z', shows: 0, reads: 3 },
+      { use: 'cross', letter: 'Y', shows: 0, reads: 4 },
+    ],
+  });
+  tell(at(4.712));
+  // two pitches of 1.5·π are 9.425
+  expect(container.textContent).toContain('table4.712 mm4.713 mm more');
+  expect(first!.landing.on).toBe('dial');
+  cleanup();
+  const begins = from(stretchOf(rack, { last: null, next: first! }), 'register', 'zero');
+  render(<Readout run={rack} readout={all} watches={false} now={begins} />);
+  tell(at(null));
+  await person.click(screen.getByRole('button', { name: '0 here' }));
+  expect(asked.at(-1)!.body).toEqual({ use: 'travel', reads: 0 });
 });

@@ -26,14 +26,18 @@ export const turnBodySchema = z.strictObject({
 });
 export type TurnBody = z.input<typeof turnBodySchema>;
 
+/** The run whose work it stands for; null for a trial, or a plate that is drilled. */
+const ofRun = idSchema.nullable();
+
 export const heldBodySchema = z.strictObject({ move: idSchema, screen: idSchema });
 /** Where a person sees that the work stands. */
 export const standsBodySchema = z.strictObject({
   screen: idSchema,
-  at: z.discriminatedUnion('of', [placeSchema, z.strictObject({ of: z.literal('zero') })]),
+  at: z.discriminatedUnion('of', [placeSchema, z.strictObject({ of: z.literal('zero'), runId: ofRun })]),
 });
 export const zeroBodySchema = z.strictObject({
   use: z.enum(AXIS_USES),
+  runId: ofRun,
   /** What it reads where it stands now, mm. */
   reads: z.number().min(-5000).max(5000),
 });
@@ -51,6 +55,8 @@ export const liveDeviceShape = z.strictObject({
   why: z.string(),
   /** The last line that came. */
   lastLine: z.string(),
+  /** The run that its zeros were taken for: for the next job’s work they say nothing. */
+  run: z.string().nullable(),
   motor: z
     .strictObject({
       /** Of its own count, from the round’s 0; null while nobody has said where it stands. */

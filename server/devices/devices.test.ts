@@ -171,8 +171,8 @@ async function ready() {
   await all.service.stands('motor', { screen: all.screen, at: all.at(1) });
   all.place.x = 0;
   await until(() => all.of('readout').readout![0]!.shows === 0);
-  all.service.zero('readout', { use: 'travel', reads: 0 });
-  all.service.zero('readout', { use: 'depth', reads: 2 });
+  all.service.zero('readout', { use: 'travel', reads: 0, runId: run.id });
+  all.service.zero('readout', { use: 'depth', reads: 2, runId: run.id });
   all.place.x = -20;
   await until(() => all.of('readout').readout![0]!.reads === -20);
   return all;
@@ -237,6 +237,35 @@ describe('the table turns itself', () => {
       said = await why(all.turn(2)).catch(() => '');
     }
     expect(said).toContain('the readout is silent');
+    all.end();
+  });
+
+  test('the second job after the first: neither the motor’s 0 nor the readout’s zeros are its own', async () => {
+    const all = await ready();
+    await all.turned(2);
+    // a trial, or another blank: its 0 is another one
+    await all.service.stands('motor', { screen: all.screen, at: { of: 'zero', runId: 'another' } });
+    expect(await why(all.turn(2))).toContain('409 device-doubt');
+    expect(all.of('motor').run).toBe('another');
+    await all.service.stands('motor', { screen: all.screen, at: all.at(2) });
+    all.service.zero('readout', { use: 'depth', reads: 0, runId: 'another' });
+    expect(all.of('readout').run).toBe('another');
+    expect(await why(all.turn(3))).toContain('no zero at the touch');
+    expect(all.cables.model.moves).toBe(1);
+    all.end();
+  });
+
+  test('a trial turns from a 0 of its own, and not from that of a run', async () => {
+    const all = await ready();
+    const trial = {
+      move: randomUUID(),
+      screen: all.screen,
+      free: true,
+      to: { of: 'trial', degrees: 9 },
+    } as const;
+    expect(await why(all.service.turn('motor', trial))).toContain('409 device-doubt');
+    await all.service.stands('motor', { screen: all.screen, at: { of: 'zero', runId: null } });
+    expect((await all.service.turn('motor', trial)).answer).toBe('sent');
     all.end();
   });
 
@@ -327,7 +356,7 @@ describe('readout and tools', () => {
     const travel = () => all.of('readout').readout![0]!;
     await until(() => travel().shows === 20);
     // it counts down the way it is fed: at −20 it has gone 20 that way
-    all.service.zero('readout', { use: 'travel', reads: 3.5 });
+    all.service.zero('readout', { use: 'travel', reads: 3.5, runId: run.id });
     expect(travel().reads).toBeCloseTo(3.5, 9);
     all.place.x = -30;
     await until(() => travel().shows === 30);

@@ -33,6 +33,8 @@ export class MotorStation extends Station<MotorDevice> {
   protected readonly isTalker = true;
   private state: MotorState = freshMotor;
   private screen: string | null = null;
+  /** The run that its 0 is of. */
+  private run: string | null = null;
   private watch: Watch = () => ({ readout: null, safe: null });
   private ticking: NodeJS.Timeout | undefined;
 
@@ -108,10 +110,11 @@ export class MotorStation extends Station<MotorDevice> {
   }
 
   /** @returns false where it has not said what it counts, or turns */
-  stands(count: number, screen: string): boolean {
+  stands(count: number, { screen, run }: { readonly screen: string; readonly run: string | null }): boolean {
     const said = sayStands(this.state, count);
     if (said === this.state) return false;
     this.screen = screen;
+    this.run = run;
     this.take({ state: said, writes: [] });
     this.ground.changed();
     return true;
@@ -121,8 +124,8 @@ export class MotorStation extends Station<MotorDevice> {
   get heldBy(): string | null {
     return this.screen;
   }
-  get count(): number | null {
-    return countNow(this.state);
+  get zeroOf(): string | null {
+    return this.run;
   }
 
   override close(): void {
@@ -136,6 +139,7 @@ export class MotorStation extends Station<MotorDevice> {
     // one that was stopped stands once it says so
     const turning = move !== null || (status !== null && ['going', 'held'].includes(status.doing));
     return {
+      run: this.run,
       motor: {
         count: countNow(this.state),
         turning,

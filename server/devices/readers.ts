@@ -15,6 +15,8 @@ export class ReadoutStation extends Station<ReadoutDevice> {
   private shows: Readonly<Record<string, number>> = {};
   private readAt = -Infinity;
   private zeros: Partial<Record<AxisUse, number>> = {};
+  /** The run that they were taken for. */
+  private run: string | null = null;
 
   protected hears(line: string): void {
     const read = readReadoutLine(this.device, line);
@@ -38,10 +40,12 @@ export class ReadoutStation extends Station<ReadoutDevice> {
   }
 
   /** @returns false where it has not said yet where it stands */
-  takeZero(use: AxisUse, reads: number): boolean {
+  takeZero(use: AxisUse, reads: number, run: string | null): boolean {
     const stands = this.standsAt(use);
     if (stands === null) return false;
-    this.zeros = { ...this.zeros, [use]: stands - reads };
+    // those of another run’s work say nothing of this one’s
+    this.zeros = { ...(run === this.run ? this.zeros : {}), [use]: stands - reads };
+    this.run = run;
     this.ground.changed();
     return true;
   }
@@ -52,16 +56,19 @@ export class ReadoutStation extends Station<ReadoutDevice> {
     return stands === null || zero === undefined ? null : stands - zero;
   }
 
-  get reading(): Reads & { readonly age: number } {
+  /** For the work of a run; without figures where the zeros are another’s. */
+  readingFor(run: string): Reads & { readonly age: number } {
+    const own = run === this.run;
     return {
-      travel: this.reads('travel'),
-      depth: this.reads('depth'),
+      travel: own ? this.reads('travel') : null,
+      depth: own ? this.reads('depth') : null,
       age: this.ground.now() - this.readAt,
     };
   }
 
   protected get shown(): Partial<LiveDevice> {
     return {
+      run: this.run,
       readout: this.device.axes.map(({ use, letter }) => ({
         ...{ use, letter, shows: this.standsAt(use), reads: this.reads(use) },
       })),

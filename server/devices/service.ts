@@ -139,11 +139,11 @@ export class DeviceService {
   }
 
   /** What watches a motor while it turns the work of a run. */
-  private watchOf({ watchedBy }: MotorDevice, safe: Run['safe']): Watch {
+  private watchOf({ watchedBy }: MotorDevice, { id, safe }: Run): Watch {
     return () => {
       const station = watchedBy === null ? undefined : this.stations.get(watchedBy);
       if (watchedBy === null || !station?.device.on) return { readout: null, safe };
-      const readout = station instanceof ReadoutStation ? station.reading : null;
+      const readout = station instanceof ReadoutStation ? station.readingFor(id) : null;
       return { readout: readout ?? { travel: null, depth: null, age: Infinity }, safe };
     };
   }
@@ -160,9 +160,9 @@ export class DeviceService {
             count: (to.degrees / 360) * device.perTurn * (device.reversed ? -1 : 1),
           };
     if (station.heldBy !== null && station.heldBy !== screen) throw refuse(409, 'device-held', device.name);
-    const watch: Watch = place.run
-      ? this.watchOf(device, place.run.safe)
-      : () => ({ readout: null, safe: null });
+    // its 0 is that of one blank: on the next it says nothing
+    if (station.zeroOf !== (place.run?.id ?? null)) throw refuse(409, 'device-doubt', device.name);
+    const watch: Watch = place.run ? this.watchOf(device, place.run) : () => ({ readout: null, safe: null });
     const why = whyNotTurn({ ...watch(), saidFree: true, heldAgo: 0 });
     if (why) throw refuse(409, 'motor-not-now', device.name, { what: sayNotNow(why) });
     const said = station.turn({ id: move, to: place.count, step: place.step, screen, watch });
@@ -187,16 +187,17 @@ export class DeviceService {
     const station = this.motor(id);
     const count = at.of === 'zero' ? 0 : (await this.countOf(station.device, at)).count;
     if (!station.isHere) throw refuse(409, 'device-away', station.device.name);
-    if (!station.stands(count, screen)) throw refuse(409, 'device-busy', station.device.name);
+    if (!station.stands(count, { screen, run: at.runId }))
+      throw refuse(409, 'device-busy', station.device.name);
     return { said: true };
   }
 
-  zero(id: string, { use, reads }: BodyOf<Calls['zeroReadout']>) {
+  zero(id: string, { use, reads, runId }: BodyOf<Calls['zeroReadout']>) {
     const station = this.stations.get(id);
     if (!station) throw notFound('device', id);
     if (!(station instanceof ReadoutStation))
       throw refuse(422, 'device-not', station.device.name, { what: 'readout' });
-    if (!station.takeZero(use, reads)) throw refuse(409, 'device-silent', station.device.name);
+    if (!station.takeZero(use, reads, runId)) throw refuse(409, 'device-silent', station.device.name);
     return { taken: true };
   }
 

@@ -107,7 +107,7 @@ export abstract class Station<Kind extends Device = Device> {
     return {
       id: this.device.id,
       line: !this.device.on ? 'off' : !this.here ? 'away' : silent ? 'silent' : 'here',
-      ...{ why: this.why, lastLine: this.lastLine, motor: null, readout: null, tool: null },
+      ...{ why: this.why, lastLine: this.lastLine, run: null, motor: null, readout: null, tool: null },
       ...this.shown,
     };
   }

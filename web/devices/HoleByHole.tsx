@@ -38,10 +38,12 @@ export function HoleByHole({
   const [k, setK] = useState(0);
   const aim = holes[Math.min(k, holes.length - 1)];
   if (!readout || live?.line !== 'here' || !live.readout || !aim) return null;
-  const readsOf = (use: string) => live.readout!.find((axis) => axis.use === use)?.reads ?? null;
+  const readsOf = (use: string) =>
+    (live.run === null ? live.readout!.find((axis) => axis.use === use)?.reads : null) ?? null;
   const isZeroed = AXES.every(([use]) => readsOf(use) !== null);
   const zero = () => {
-    for (const [use] of AXES) void api.zeroReadout(readout.id, { use, reads: 0 }).catch(() => null);
+    for (const [use] of AXES)
+      void api.zeroReadout(readout.id, { use, reads: 0, runId: null }).catch(() => null);
   };
   return (
     <section className="hole-by-hole on-dye" aria-label="Hole by hole, by the readout">

@@ -1,11 +1,11 @@
-import { useEffect } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Device, MotorDevice, ReadoutDevice } from '../../core/devices/index.ts';
 import type { Prompt } from '../../core/prompts/index.ts';
 import { cutBefore } from '../../core/prompts/index.ts';
 import type { Run, RunAct, RunEvent, RunState } from '../../core/run/index.ts';
 import { api, useDevices } from '../state/index.ts';
-import { SCREEN, useListening, useLive, useLiveDevice } from './live.ts';
-import { motorPlace, MotorTurn } from './MotorTurn.tsx';
+import { SCREEN, useListening, useLiveDevice } from './live.ts';
+import { motorPlace, MotorTurn, type MotorPlace } from './MotorTurn.tsx';
 import { Readout } from './Readout.tsx';
 
 interface MillDevicesProps {
@@ -20,28 +20,47 @@ interface MillDevicesProps {
 const isMotor = (device: Device): device is MotorDevice => device.kind === 'motor' && device.on;
 const isReadout = (device: Device): device is ReadoutDevice => device.kind === 'readout' && device.on;
 
-/** The motor of the shop, where the run divides by one; and the readout that is looked at beside it. */
-function useAtTheMill(run: Run) {
+/** The motors of the shop, where the run divides by one; and the readout that is looked at beside one. */
+function useAtTheMill(run: Run, motorId: string | null = null) {
   const devices = useDevices();
-  const motor = run.move.method === 'stepper' ? (devices.find(isMotor) ?? null) : null;
+  const motors = run.move.method === 'stepper' ? devices.filter(isMotor) : [];
+  // of several a person says which of them turns this work
+  const motor = motors.find(({ id }) => id === motorId) ?? (motors.length === 1 ? motors[0]! : null);
   const watching = devices.find(({ id }) => id === motor?.watchedBy);
   const readout = watching && isReadout(watching) ? watching : (devices.find(isReadout) ?? null);
-  useListening(motor !== null || readout !== null);
-  return { motor, readout };
+  useListening(motors.length > 0 || readout !== null);
+  return { motors, motor, readout };
+}
+
+/** Where the motor is to go by what is asked for now: on to a place, round to the first, or back to it. */
+function placeToGo(run: Run, now: readonly Prompt[], { next }: RunState): MotorPlace | null {
+  const turn = now.find((prompt) => prompt.do === 'turn' || prompt.do === 'return');
+  const last = cutBefore(run, next);
+  if (turn?.do === 'turn' && turn.round) return last && motorPlace(run, last, true);
+  return turn && next ? motorPlace(run, next, false) : null;
 }
 
 /** The table turns itself, where a motor divides and the next move is its. */
 export function MillMotor({ run, state, events, now, act }: MillDevicesProps) {
-  const { motor } = useAtTheMill(run);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const { motors, motor } = useAtTheMill(run, chosen);
   useZeroOfRound({ run, state, events, motor });
-  const turn = now.find((prompt) => prompt.do === 'turn');
   const last = cutBefore(run, state.next);
-  const to = turn?.do === 'turn' && (turn.round ? last : state.next);
-  const place = to && turn?.do === 'turn' ? motorPlace(run, to, turn.round) : null;
-  if (!motor || !place) return null;
+  const place = placeToGo(run, now, state);
+  if (!place) return null;
+  if (!motor)
+    return motors.length > 1 ? (
+      <p className="motor-places" role="group" aria-label="Which motor turns this work?">
+        {motors.map(({ id, name }) => (
+          <button key={id} type="button" className="mill-tick" onClick={() => setChosen(id)}>
+            {name} turns it
+          </button>
+        ))}
+      </p>
+    ) : null;
   return (
     <MotorTurn
-      key={`${place.round} ${place.index} ${place.closing}`}
+      key={`${motor.id} ${place.round} ${place.index} ${place.closing}`}
       run={run}
       motor={motor}
       from={last && motorPlace(run, last, false)}
@@ -53,13 +72,13 @@ export function MillMotor({ run, state, events, now, act }: MillDevicesProps) {
 
 /** The readout in sight, while there is anything to be brought somewhere. */
 export function MillReadout({ run, now }: Pick<MillDevicesProps, 'run' | 'now'>) {
-  const { motor, readout } = useAtTheMill(run);
-  return readout && <Readout run={run} readout={readout} watches={motor !== null} now={now} />;
+  const { motors, readout } = useAtTheMill(run);
+  return readout && <Readout run={run} readout={readout} watches={motors.length > 0} now={now} />;
 }
 
 /**
- * What a hand does that sets the count to 0: with the first cut of a round made the motor stands at its 0. A
- * motor that was sent elsewhere meanwhile, or whose cuts were taken back, is asked for by a person instead.
+ * What a hand does that sets the count to 0: with the first cut of a round counted here the motor stands at
+ * its 0. After a reload, a doubt or a count that was taken back a person is asked instead.
  */
 function useZeroOfRound({
   run,
@@ -68,20 +87,20 @@ function useZeroOfRound({
   motor,
 }: Pick<MillDevicesProps, 'run' | 'state' | 'events'> & { readonly motor: MotorDevice | null }): void {
   const live = useLiveDevice(motor?.id ?? null);
-  const told = useLive((all) => all.told);
-  const last = cutBefore(run, state.next);
-  const begins = last !== null && last.landing.on === 'steps' && last.landing.steps === 0;
-  const sent = events.some(({ kind }) => kind === 'sent');
-  const atOnce = state.done > 0 && begins;
-  const id = motor?.id;
+  const counted = useRef(state.done);
   useEffect(() => {
-    if (!id || !atOnce || !told || !live?.motor || live.line !== 'here' || live.motor.turning) return;
+    const isNew = state.done === counted.current + 1;
+    counted.current = state.done;
+    const last = cutBefore(run, state.next);
+    const begins = last?.landing.on === 'steps' && last.landing.steps === 0;
+    if (!isNew || !begins || !motor || !live?.motor || live.line !== 'here' || live.motor.turning) return;
     const { count, doubt } = live.motor;
-    const full = motor ? Math.abs(Math.abs(count ?? 0) - motor.perTurn) < motor.perTurn / 1e5 : false;
-    const fresh = !sent && (count === null || doubt?.why === 'not-said' || count !== 0);
-    if (fresh || (count !== null && full))
-      void api.motorStands(id, { screen: SCREEN, at: { of: 'zero' } }).catch(() => null);
-    // once for each first cut of a round
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [id, atOnce, told, live?.line, last?.round, sent]);
+    if (doubt && doubt.why !== 'not-said') return;
+    const isOwn = live.run === run.id;
+    const roundMade =
+      isOwn && count !== null && Math.abs(Math.abs(count) - motor.perTurn) < motor.perTurn / 1e5;
+    const isFresh = !isOwn && !events.some(({ kind }) => kind === 'sent');
+    if (isFresh || roundMade)
+      void api.motorStands(motor.id, { screen: SCREEN, at: { of: 'zero', runId: run.id } }).catch(() => null);
+  }, [run, state, events, motor, live]);
 }

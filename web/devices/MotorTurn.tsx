@@ -65,7 +65,9 @@ export function MotorTurn({ run, motor, from, to, act }: MotorTurnProps) {
   };
   const turn = useTurn(motor.id, onEnd);
   if (!live?.motor || live.line !== 'here') return <Away live={live} name={motor.name} />;
-  const { count, doubt, turning, screen } = live.motor;
+  const { count, turning, screen } = live.motor;
+  // the 0 of another blank says nothing of this one
+  const doubt: Doubt | null = live.motor.doubt ?? (live.run === run.id ? null : { why: 'not-said' });
   const stands = count === null ? null : stepsAt(count);
   const isAt = (place: MotorPlace | null) =>
     place !== null && stands !== null && Math.abs(stands - place.steps) < 0.6;

@@ -66,11 +66,13 @@ export function Readout({ run, readout, watches, now }: ReadoutProps) {
         {readout.name}: {live ? 'not on its line' : 'not heard yet'}. Go by the dials.
       </p>
     ) : null;
+  // zeros of another run’s work say nothing of this one’s
+  const isOwn = live.run === run.id;
   const readsOf = (role: AxisUse) =>
-    live.readout!.find(({ use }) => roleIn(run, use) === role)?.reads ?? null;
+    (isOwn ? live.readout!.find(({ use }) => roleIn(run, use) === role)?.reads : null) ?? null;
   const at = cutterAt(run.safe, { travel: readsOf('travel'), depth: readsOf('depth') });
   const zero = (use: 'travel' | 'depth' | 'cross', reads: number) =>
-    void api.zeroReadout(readout.id, { use, reads }).then(
+    void api.zeroReadout(readout.id, { use, reads, runId: run.id }).then(
       () => setWrong(null),
       (error: Error) => setWrong(error.message),
     );
@@ -80,7 +82,8 @@ export function Readout({ run, readout, watches, now }: ReadoutProps) {
       <p className="readout-says">
         {at === 'clear' ? '✓ Clear' : at === 'in-work' ? 'In the work' : 'No zero at the touch yet'}
       </p>
-      {live.readout.map(({ use, shows, reads }) => {
+      {live.readout.map(({ use, shows, reads: told }) => {
+        const reads = isOwn ? told : null;
         const role = roleIn(run, use);
         const aim = aimOf(run, now, role);
         // across only a rack is moved

@@ -32,7 +32,15 @@ const motor: MotorDevice = {
   ...{ id: 'm', name: 'Table motor', kind: 'motor', on: true, link, letter: 'A', perTurn: 360, speed: 720 },
   ...{ reversed: false, takeUp: 0.5, pulses: 90, hold: 'press', watchedBy: null },
 };
-const base = { line: 'here', why: '', lastLine: '', motor: null, readout: null, tool: null } as const;
+const base = {
+  run: 'r',
+  line: 'here',
+  why: '',
+  lastLine: '',
+  motor: null,
+  readout: null,
+  tool: null,
+} as const;
 
 const shows = (travel: number | null, depth: number | null): LiveDevice => ({
   ...{ ...base, id: 'r' },
@@ -82,13 +90,16 @@ test('a zero is asked for where the prompt asks for one, at the reading that the
   const [, depth] = screen.getAllByRole('button');
   expect(depth!.className).toContain('is-asked');
   await person.click(depth!);
-  expect(asked.at(-1)).toEqual({ where: '/api/devices/r/zero', body: { use: 'depth', reads: 0 } });
+  expect(asked.at(-1)).toEqual({
+    where: '/api/devices/r/zero',
+    body: { use: 'depth', reads: 0, runId: 'r' },
+  });
   cleanup();
   const reads: Prompt = { do: 'first-touch', reads: 1.2, key: 'first-touch', stop: false, learner: false };
   render(<Readout run={run} readout={readout} watches={false} now={[reads]} />);
   tell(shows(null, 2));
   await person.click(screen.getByRole('button', { name: '1.20 mm here' }));
-  expect(asked.at(-1)!.body).toEqual({ use: 'travel', reads: 1.2 });
+  expect(asked.at(-1)!.body).toEqual({ use: 'travel', reads: 1.2, runId: 'r' });
 });
 
 test('how much more to the depth and through the cut, by the run’s own figures; clear or in the work', () => {
@@ -158,6 +169,18 @@ test('the table is sent to the place by name; missed steps are told in the work�
   });
 });
 
+test('with the zeros and the 0 of another run’s work nothing is clear, and a person is asked where it stands', () => {
+  const { container } = render(<Readout run={run} readout={readout} watches now={[]} />);
+  tell({ ...shows(-30, 4), run: 'before' });
+  expect(container.textContent).toContain('No zero at the touch yet');
+  expect(container.textContent).not.toContain('30.000');
+  cleanup();
+  render(<MotorTurn run={byMotor} motor={motor} from={place(1)} to={place(2)} act={() => {}} />);
+  tell({ ...stands({ count: 360 }), run: 'before' });
+  expect(screen.getByText(/Nobody has said yet where the work stands/)).toBeTruthy();
+  expect(screen.queryByRole('button', { name: /Hold to turn/ })).toBeNull();
+});
+
 test('turned from another screen it is only seen; away, one turns by hand', () => {
   render(<MotorTurn run={byMotor} motor={motor} from={place(1)} to={place(2)} act={() => {}} />);
   tell(stands({ screen: 'another' }));
@@ -197,7 +220,7 @@ test('a ring is drilled hole by hole: how much more in X and Y, from the middle'
   };
   queryClient.setQueryData(keys.devices, [across]);
   const at = (x: number | null, y: number | null): LiveDevice => ({
-    ...{ ...base, id: 'r' },
+    ...{ ...base, id: 'r', run: null },
     readout: [
       { use: 'travel', letter: 'X', shows: 5, reads: x },
       { use: 'cross', letter: 'Y', shows: 6, reads: y },
@@ -216,8 +239,8 @@ test('a ring is drilled hole by hole: how much more in X and Y, from the middle'
   tell(at(null, null));
   await person.click(screen.getByRole('button', { name: 'The middle is here' }));
   expect(asked.map(({ body }) => body)).toEqual([
-    { use: 'travel', reads: 0 },
-    { use: 'cross', reads: 0 },
+    { use: 'travel', reads: 0, runId: null },
+    { use: 'cross', reads: 0, runId: null },
   ]);
   tell(at(0, 29.9));
   expect(container.textContent).toContain('X0.000 mm✓ there');
@@ -269,5 +292,5 @@ test('a rack: the table goes from place to place, to the place itself and not to
   render(<Readout run={rack} readout={all} watches={false} now={begins} />);
   tell(at(null));
   await person.click(screen.getByRole('button', { name: '0 here' }));
-  expect(asked.at(-1)!.body).toEqual({ use: 'travel', reads: 0 });
+  expect(asked.at(-1)!.body).toEqual({ use: 'travel', reads: 0, runId: 'r' });
 });

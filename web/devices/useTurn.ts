@@ -7,6 +7,9 @@ import { SCREEN, useLive } from './live.ts';
 /** So often the page says that it is there and the button held, ms. */
 const BEAT_MS = 120;
 
+/** A move that the server does not know any more and tells no end of, as after a fresh start of it, ms. */
+const FORGOTTEN_MS = 2000;
+
 export interface Turning {
   /** Is a move of this screen under way? */
   readonly turning: boolean;
@@ -62,7 +65,12 @@ export function useTurn(
   useEffect(() => {
     if (under === undefined) return;
     const timer = setInterval(() => {
-      if (!letGo.current) void api.holdMotor(id, { move: under, screen: SCREEN }).catch(() => null);
+      if (letGo.current) return;
+      api.holdMotor(id, { move: under, screen: SCREEN }).then(
+        ({ held }) =>
+          held || setTimeout(() => setMove((now) => (now?.id === under ? null : now)), FORGOTTEN_MS),
+        () => null,
+      );
     }, BEAT_MS);
     return () => clearInterval(timer);
   }, [id, under]);

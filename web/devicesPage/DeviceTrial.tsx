@@ -56,18 +56,24 @@ function MotorTrial({ motor, live }: { readonly motor: MotorDevice; readonly liv
   );
   const { count, turning, screen } = live.motor!;
   const degrees = count === null ? null : ((motor.reversed ? -1 : 1) * count * 360) / motor.perTurn;
-  const isOut = degrees !== null && Math.abs(degrees - TRIAL_DEGREES) < 0.01;
+  // wherever it stopped, it goes back first
+  const isOut = degrees !== null && Math.abs(degrees) > 0.01;
   const mine = screen === null || screen === SCREEN;
-  if (degrees === null || !mine || live.motor!.doubt)
+  const inRun = live.run !== null;
+  if (degrees === null || !mine || inRun || live.motor!.doubt)
     return (
       <div className="device-trial">
         <p>
           {degrees === null || live.motor!.doubt
             ? 'Nobody has said where it stands.'
-            : 'Another screen turned it last.'}{' '}
+            : inRun
+              ? 'Its 0 is that of a run at the mill, which will ask where the work stands after a trial.'
+              : 'Another screen turned it last.'}{' '}
           For a trial call the place where it stands 0.
         </p>
-        <Button onClick={() => void api.motorStands(motor.id, { screen: SCREEN, at: { of: 'zero' } })}>
+        <Button
+          onClick={() => void api.motorStands(motor.id, { screen: SCREEN, at: { of: 'zero', runId: null } })}
+        >
           It stands at 0
         </Button>
       </div>

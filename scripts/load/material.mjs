@@ -1,4 +1,6 @@
 /** Jobs and questions for measuring. */
+import { createHash } from 'node:crypto';
+
 const core = (folder) => import(`../../dist/node/core/${folder}/index.js`);
 const [{ drawnSpurJob }, { STOCK_EQUIPMENT }] = await Promise.all([core('job'), core('shop')]);
 
@@ -27,6 +29,18 @@ const heavy = drawnSpurJob({ id: 'heavy', name: 'Heavy', pitch: '1', teeth: 997,
 
 export const heavyQuestion = () => ({ job: { ...heavy, equipment }, equipment });
 
+/** A backup as it is written, a row a line, with the hash of what stands before it. */
+function inLines({ jobs, kept, runs, pictures, shop, ...head }) {
+  const list = (name, rows) => `"${name}":[${rows.map((row) => `\n${JSON.stringify(row)}`).join(',')}]`;
+  const parts = [
+    JSON.stringify(head).slice(0, -1),
+    `"shop":${JSON.stringify(shop)}`,
+    ...[list('jobs', jobs), list('kept', kept), list('runs', runs), list('pictures', pictures)],
+  ];
+  const text = parts.join(',\n');
+  return `${text},\n"sha256":"${createHash('sha256').update(text).digest('hex')}"}\n`;
+}
+
 /** A backup with so many jobs, each with a run of sixty counts, made of the first in another. */
 export function clones({ format, version, at, shop, jobs, runs }, many, stamp) {
   const [job] = jobs;
@@ -36,7 +50,7 @@ export function clones({ format, version, at, shop, jobs, runs }, many, stamp) {
     clientTime: at,
   }));
   const each = (make) => Array.from({ length: many }, (_, i) => make(`${stamp}-${i}`, i));
-  return JSON.stringify({
+  return inLines({
     ...{ format, version, at, shop },
     kept: [],
     pictures: [],

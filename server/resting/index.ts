@@ -1,2 +1,2 @@
 export { eventRow, readEvent, readEvents } from './events.ts';
-export { listedFields, listOlder, restingOf, standingOfRow, wordsBetween } from './listing.ts';
+export { listedFields, listOlder, restingOf, RUN_LISTED, standingOfRow, wordsBetween } from './listing.ts';

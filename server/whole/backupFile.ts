@@ -1,10 +1,8 @@
-import { createHash } from 'node:crypto';
 import { z } from 'zod';
 import { jobSchema, readJob, type Job } from '../../core/job/index.ts';
 import { idSchema } from '../../core/kinds/index.ts';
 import {
   checkEvent,
-  numberOf,
   readRun,
   runEventSchema,
   runSchema,
@@ -54,6 +52,8 @@ const runEntry = z.object({
   eventsRaw: z.array(z.string()).optional(),
 });
 
+const pictureEntry = pictureShape.extend({ data: z.string(), away: z.boolean().default(false) });
+
 /** Outer shape of a backup; what is in it is checked piece by piece, each of whatever version it is. */
 const backupSchema = z.looseObject({
   format: z.literal(BACKUP_FORMAT),
@@ -66,7 +66,7 @@ const backupSchema = z.looseObject({
   jobs: z.array(jobEntry),
   kept: z.array(keptEntry),
   runs: z.array(runEntry),
-  pictures: z.array(pictureShape.extend({ data: z.string(), away: z.boolean().default(false) })).default([]),
+  pictures: z.array(pictureEntry).default([]),
 });
 
 /**
@@ -79,108 +79,93 @@ export const backupFileSchema = backupSchema.extend({
   runs: z.array(runEntry.extend({ run: runSchema.nullable(), events: z.array(runEventSchema.nullable()) })),
 });
 
-export interface ReadBackup {
-  readonly shop: Equipment | null;
-  readonly jobs: readonly {
-    readonly job: Job;
-    readonly line?: string | undefined;
-    readonly revision: number;
-    readonly archived: boolean;
-    readonly createdAt: string;
-    readonly updatedAt: string;
-  }[];
-  /** What could not be read when it was written: put back as it rested, where nothing of that id is here. */
-  readonly rawJobs: readonly (Omit<z.infer<typeof backupSchema>['jobs'][number], 'id' | 'raw'> & {
-    readonly id: string;
-    readonly raw: string;
-  })[];
-  readonly rawRuns: readonly (Omit<z.infer<typeof backupSchema>['runs'][number], 'id' | 'raw'> & {
-    readonly id: string;
-    readonly raw: string;
-  })[];
-  readonly kept: z.infer<typeof backupSchema>['kept'];
-  readonly pictures: z.infer<typeof backupSchema>['pictures'];
-  readonly runs: readonly {
-    readonly run: Run;
-    readonly startedAt: string;
-    readonly updatedAt: string;
-    readonly events: readonly RunEvent[];
-  }[];
+/** What stands at the head of a backup, before its rows. */
+const headSchema = backupSchema.pick({ format: true, version: true, at: true }).loose();
+
+/** What could not be read when it was written: put back as it rested, where nothing of its id is here. */
+export interface RawJob extends Omit<z.infer<typeof jobEntry>, 'id' | 'raw'> {
+  readonly id: string;
+  readonly raw: string;
 }
+export interface RawRun extends Omit<z.infer<typeof runEntry>, 'id' | 'raw'> {
+  readonly id: string;
+  readonly raw: string;
+}
+export interface JobInBackup extends Omit<z.infer<typeof jobEntry>, 'job' | 'raw'> {
+  readonly raw?: undefined;
+  readonly job: Job;
+}
+export interface RunInBackup extends Omit<z.infer<typeof runEntry>, 'run' | 'raw' | 'events'> {
+  readonly raw?: undefined;
+  readonly run: Run;
+  readonly events: readonly RunEvent[];
+}
+export type KeptInBackup = z.infer<typeof keptEntry>;
+export type PictureInBackup = z.infer<typeof pictureEntry>;
 
 export const notABackup = (why: string): Refused =>
   new Refused(422, [{ code: 'not-a-backup', path: '', severity: 'wrong', detail: { why } }]);
 
-/** Does what stands before the hash at the end have that hash? A file of before has none. */
-function isWhole(text: string): boolean {
-  const end = /,\n"sha256":"([0-9a-f]{64})"\}\s*$/.exec(text);
-  if (!end) return !/"sha256":"[0-9a-f]{64}"\}\s*$/.test(text);
-  return createHash('sha256').update(text.slice(0, end.index)).digest('hex') === end[1];
+export const otherKind = (): Refused => notABackup('it is another kind of file');
+
+function entryOf<Entry>(schema: z.ZodType<Entry>, raw: unknown): Entry {
+  const read = schema.safeParse(raw);
+  if (!read.success) throw otherKind();
+  return read.data;
 }
 
-/** No count twice, nor a screen’s number; in the whole file, as in the whole workshop. */
-function needOnce(runs: ReadBackup['runs']): void {
-  const ids = new Set<string>();
-  for (const { run, events } of runs) {
-    const numbers = new Set<string>();
-    for (const event of events) {
-      if (ids.has(event.id) || numbers.has(numberOf(event)))
-        throw notABackup(`a count of “${run.jobName}” in it stands there twice`);
-      ids.add(event.id);
-      numbers.add(numberOf(event));
-    }
-  }
-  const runIds = runs.map(({ run }) => run.id);
-  if (new Set(runIds).size < runIds.length) throw notABackup('a run in it stands there twice');
-}
-
-/** Reads a whole backup, or says what in it cannot be read. @throws Refused 422 */
-export function readBackup(text: string): ReadBackup {
-  let raw: unknown;
-  try {
-    raw = JSON.parse(text.replace(/^\uFEFF/, ''));
-  } catch {
-    throw notABackup('it is not whole, or no JSON');
-  }
-  if (!isWhole(text.replace(/^\uFEFF/, '')))
-    throw notABackup(
-      'it was changed since it was written; if that was on purpose, take its last line, with sha256, out of it',
-    );
+/** @throws Refused 422 where it is no backup, or one that is not read here yet */
+export function checkHead(raw: unknown): void {
   const version = (raw as { version?: unknown } | null)?.version;
   if (typeof version === 'number' && version > BACKUP_VERSION) throw notABackup('it is from a later Vuelta');
-  const outer = backupSchema.safeParse(raw);
-  if (!outer.success) throw notABackup('it is another kind of file');
-  const shop = outer.data.shop === null ? null : equipmentSchema.safeParse(shopToToday(outer.data.shop));
-  if (shop && !shop.success) throw notABackup('the shop in it is damaged');
-  const rests = <T extends { readonly raw?: string | undefined; readonly id?: string | undefined }>(row: T) =>
-    row.raw !== undefined && row.id !== undefined;
-  const rawJobs = outer.data.jobs.filter(rests) as unknown as ReadBackup['rawJobs'];
-  const rawRuns = outer.data.runs.filter(rests) as unknown as ReadBackup['rawRuns'];
-  const jobs = outer.data.jobs
-    .filter((row) => !rests(row))
-    .map(({ job, ...rest }) => {
-      const read = readJob(job);
-      if (!read.ok)
-        throw notABackup(
-          `the job “${String((job as { name?: unknown } | null)?.name ?? '?')}” in it is damaged`,
-        );
-      return { ...rest, job: read.value };
-    });
-  const runs = outer.data.runs
-    .filter((row) => !rests(row))
-    .map(({ run, events, ...rest }) => {
-      try {
-        const read = readRun(run);
-        const parsed = events.map((event) => runEventSchema.parse(event));
-        if (parsed.some((event) => checkEvent(read, event).length > 0)) throw new Error('strange event');
-        return { ...rest, run: read, events: parsed };
-      } catch {
-        throw notABackup('a run in it is damaged');
-      }
-    });
-  const known = new Set([...jobs.map(({ job }) => job.id), ...rawJobs.map(({ id }) => id)]);
-  if (runs.some(({ run }) => !known.has(run.jobId))) throw notABackup('a run in it belongs to no job in it');
-  needOnce(runs);
-  const { kept, pictures } = outer.data;
-  return { shop: shop ? shop.data : null, jobs, kept, runs, rawJobs, rawRuns, pictures };
+  entryOf(headSchema, raw);
 }
+
+/** @throws Refused 422 */
+export function readShop(raw: unknown): Equipment | null {
+  if (raw === null) return null;
+  if (raw === undefined) throw otherKind();
+  const shop = equipmentSchema.safeParse(shopToToday(raw));
+  if (!shop.success) throw notABackup('the shop in it is damaged');
+  return shop.data;
+}
+
+type Entry = { readonly raw?: string | undefined; readonly id?: string | undefined };
+const restsRaw = <E extends Entry>(entry: E): entry is E & { readonly raw: string; readonly id: string } =>
+  entry.raw !== undefined && entry.id !== undefined;
+
+/** @throws Refused 422 */
+export function readJobEntry(raw: unknown): JobInBackup | RawJob {
+  const entry = entryOf(jobEntry, raw);
+  if (restsRaw(entry)) return entry;
+  const read = readJob(entry.job);
+  if (read.ok) return { ...entry, raw: undefined, job: read.value };
+  const { name } = (entry.job ?? {}) as { name?: unknown };
+  throw notABackup(`the job “${typeof name === 'string' ? name : '?'}” in it is damaged`);
+}
+
+/** @throws Refused 422 */
+export function readRunEntry(raw: unknown): RunInBackup | RawRun {
+  const entry = entryOf(runEntry, raw);
+  if (restsRaw(entry)) return entry;
+  try {
+    const run = readRun(entry.run);
+    const events = entry.events.map((event) => runEventSchema.parse(event));
+    if (events.some((event) => checkEvent(run, event).length > 0)) throw new Error('strange event');
+    return { ...entry, raw: undefined, run, events };
+  } catch {
+    throw notABackup('a run in it is damaged');
+  }
+}
+
+/** @throws Refused 422 */
+export const readKeptEntry = (raw: unknown): KeptInBackup => entryOf(keptEntry, raw);
+
+/** @throws Refused 422 */
+export const readPictureEntry = (raw: unknown): PictureInBackup => entryOf(pictureEntry, raw);
+
+/** Parts of a backup that are lists, in the order in which they go in. */
+export const LISTS = ['jobs', 'kept', 'runs', 'pictures'] as const;
+export type ListName = (typeof LISTS)[number];
+/** Lists that those of before have not. */
+export const LATER_LISTS: readonly ListName[] = ['pictures'];

@@ -1,287 +1,83 @@
 import { randomUUID } from 'node:crypto';
-import { readFileSync, rmSync } from 'node:fs';
+import { rmSync } from 'node:fs';
 import path from 'node:path';
-import type { EntityManager } from '@mikro-orm/libsql';
-import Database from 'libsql';
 import { readJob } from '../../core/job/index.ts';
-import { plan, whatItIs } from '../../core/plan/index.ts';
-import { readRun, runEventSchema, tallyOf } from '../../core/run/index.ts';
-import { equipmentSchema, shopToToday, type Equipment } from '../../core/shop/index.ts';
+import { readRun } from '../../core/run/index.ts';
 import type { Restored } from '../../core/wire/index.ts';
 import { canonical } from '../canonical.ts';
-import { JobRow, KeptVersionRow, PictureRow, RunEventRow, RunRow, ShopRow } from '../entities/index.ts';
 import { copiesOf, copyStore } from '../keeping/index.ts';
-import { eventRow, listedFields, listOlder, restingOf, standingOfRow } from '../resting/index.ts';
+import { listOlder, RUN_LISTED, standingOfRow } from '../resting/index.ts';
 import { connectStore } from '../store.ts';
-import { notABackup, readBackup, type ReadBackup } from './backupFile.ts';
+import { notABackup } from './backupFile.ts';
+import { nameOfRun, Staging } from './staging.ts';
 
-/** Rows put back at once: the store is held no longer than these take. */
-const AT_ONCE = 10;
-const EVENTS_AT_ONCE = 500;
-/** Between two batches, ms: whoever waits for the store has it. */
-const PAUSE = 4;
-
-type Em = EntityManager;
+/** The store is held no longer than about so long at once, ms. */
+const STEP = 8;
+/** Between two steps, ms: whoever waits for the store has it. */
+const PAUSE = 2;
+const FEWEST_AT_ONCE = 5;
 
 interface RestoreHeard {
   readonly better: (soFar: Restored) => void;
   readonly stopped: () => boolean;
 }
 
-/** Puts back in small steps, each whole, so that counts of others come in between. */
-class Steps {
-  private readonly em: Em;
-  /** Called between two steps with the rows dealt with; throws where no more is wanted. */
-  readonly pass: (rows: number) => Promise<void>;
-  constructor(em: Em, pass: (rows: number) => Promise<void>) {
-    this.em = em;
-    this.pass = pass;
-  }
-  /** @param put writes some rows; what it gives is added up */
-  async each<Row>(
-    rows: readonly Row[],
-    put: (em: Em, some: readonly Row[]) => Promise<number>,
-    atOnce = AT_ONCE,
-  ): Promise<number> {
-    let sum = 0;
-    for (let i = 0; i < rows.length; i += atOnce) {
-      const some = rows.slice(i, i + atOnce);
-      sum += await this.em.fork().transactional((em) => put(em, some));
-      await this.pass(some.length);
+/** Of the rows that go over at once, the first and the last. */
+type Span = readonly [from: number, to: number];
+
+/** Both as they are read today: of an older version, or written in another order, it is the same. */
+function isSame(one: string, other: string, read: (raw: unknown) => unknown): boolean {
+  if (one === other) return true;
+  const today = (document: string): unknown => {
+    try {
+      return read(JSON.parse(document));
+    } catch {
+      return document;
     }
-    return sum;
-  }
+  };
+  return canonical(today(one)) === canonical(today(other));
 }
 
-/** A stored job as it is read today: of an older version, or written in another order, it is the same job. */
-function toToday(document: string): unknown {
-  try {
-    const read = readJob(JSON.parse(document));
-    return read.ok ? read.value : document;
-  } catch {
-    return document;
-  }
+function jobToday(raw: unknown): unknown {
+  const read = readJob(raw);
+  return read.ok ? read.value : raw;
 }
 
-function shopOf(document: string): Equipment | null {
-  try {
-    const read = equipmentSchema.safeParse(shopToToday(JSON.parse(document)));
-    return read.success ? read.data : null;
-  } catch {
-    return null;
-  }
-}
-
-/** @throws Refused 422 where what rests here under the same id is another thing */
-async function compare(em: Em, { runs }: ReadBackup): Promise<void> {
-  for (const { run, events } of runs) {
-    const row = await em.fork().findOne(RunRow, { id: run.id }, { fields: ['document'] });
-    if (!row) continue;
-    if (canonical(runAsRead(row.document)) !== canonical(run))
-      throw notABackup(`the run of “${run.jobName}” in it has the id of another run here`);
-    const here = await em.fork().find(RunEventRow, { runId: run.id }, { fields: ['id', 'document'] });
-    const known = new Map(here.map(({ id, document }) => [id, document]));
-    for (const event of events) {
-      const document = known.get(event.id);
-      if (document !== undefined && canonical(JSON.parse(document)) !== canonical(event))
-        throw notABackup(`a count of “${run.jobName}” in it is another one than here`);
-    }
-  }
-  // a count’s id is its own in the whole workshop
-  const byId = new Map(runs.flatMap(({ run, events }) => events.map(({ id }) => [id, run.id] as const)));
-  const ids = [...byId.keys()];
-  for (let i = 0; i < ids.length; i += 500) {
-    const some = await em
-      .fork()
-      .find(RunEventRow, { id: { $in: ids.slice(i, i + 500) } }, { fields: ['id', 'runId'] });
-    if (some.some(({ id, runId }) => byId.get(id) !== runId))
-      throw notABackup('a count in it belongs to another run here');
-  }
-}
-
-function runAsRead(document: string): unknown {
-  try {
-    return readRun(JSON.parse(document));
-  } catch {
-    return document;
-  }
-}
-
-async function putShop(em: Em, backup: ReadBackup): Promise<Equipment | null> {
-  return em.fork().transactional(async (inside) => {
-    const row = await inside.findOne(ShopRow, { id: 1 });
-    if (!backup.shop) return row && shopOf(row.document);
-    const document = JSON.stringify(backup.shop);
-    if (row) inside.assign(row, { document, revision: row.revision + 1 });
-    else inside.create(ShopRow, { id: 1, document, revision: 1 });
-    return backup.shop;
-  });
-}
-
-/** Jobs take the place of those here; what stood otherwise is kept. @returns how many stood so */
-async function putJobs(em: Em, jobs: ReadBackup['jobs'], shop: Equipment | null): Promise<number> {
-  let changed = 0;
-  const here = await em.find(JobRow, { id: { $in: jobs.map(({ job }) => job.id) } });
-  const rows = new Map(here.map((row) => [row.id, row]));
-  for (const { job, revision, archived, createdAt, updatedAt, line: told } of jobs) {
-    const document = JSON.stringify(job);
-    // from before it was written with the job
-    const line = told ?? [...new Set(plan(job, shop ?? job.equipment).parts.map(whatItIs))].join('; ');
-    const row = rows.get(job.id);
-    const found = listedFields(job, line, shop ?? { materials: [] });
-    const fields = { name: job.name, line, document, archived, updatedAt, ...found };
-    if (!row)
-      em.create(JobRow, {
-        id: job.id,
-        revision,
-        createdAt,
-        runId: '',
-        standing: standingOfRow(null),
-        ...fields,
-      });
-    else if (canonical(toToday(row.document)) !== canonical(job)) {
-      em.create(KeptVersionRow, {
-        id: randomUUID(),
-        jobId: row.id,
-        document: row.document,
-        baseRevision: row.revision,
-        at: new Date().toISOString(),
-      });
-      em.assign(row, { ...fields, revision: Math.max(row.revision, revision) + 1 });
-      changed += 1;
-    }
-  }
-  return changed;
-}
-
-/** What could not be read when it was written is put back as it rested, where nothing of its id is here. */
-async function putRawJobs(em: Em, jobs: ReadBackup['rawJobs']): Promise<number> {
-  for (const { id, raw, name, revision, archived, createdAt, updatedAt } of jobs)
-    if (!(await em.findOne(JobRow, { id })))
-      em.create(JobRow, {
-        ...{ id, name: name ?? id, line: '', document: raw, revision, archived, createdAt, updatedAt },
-      });
-  return 0;
-}
-
-/** @param fresh hears of each that was not here */
-async function putRuns(em: Em, runs: ReadBackup['runs'], fresh: Set<string>): Promise<number> {
-  const ids = runs.map(({ run }) => run.id);
-  const here = new Set((await em.find(RunRow, { id: { $in: ids } }, { fields: ['id'] })).map(({ id }) => id));
-  if (here.size > 0) await em.nativeUpdate(RunRow, { id: { $in: [...here] } }, { listed: 0 });
-  for (const { run, startedAt, updatedAt } of runs) {
-    if (here.has(run.id)) continue;
-    fresh.add(run.id);
-    em.create(RunRow, {
-      id: run.id,
-      jobId: run.jobId,
-      partId: run.partId,
-      document: JSON.stringify(run),
-      summary: '{}',
-      startedAt,
-      updatedAt,
-    });
-  }
-  await em.nativeUpdate(JobRow, { id: { $in: runs.map(({ run }) => run.jobId) } }, { listed: 0 });
-  return 0;
-}
-
-async function putRawRuns(em: Em, runs: ReadBackup['rawRuns']): Promise<number> {
-  for (const { id, jobId, partId, raw, startedAt, updatedAt, events } of runs) {
-    if (jobId === undefined || (await em.findOne(RunRow, { id }))) continue;
-    em.create(RunRow, {
-      ...{ id, jobId, partId: partId ?? 'p1', document: raw, summary: '{}', startedAt, updatedAt },
-    });
-    await em.flush();
-    const rows = events.map((event) => eventRow(id, runEventSchema.parse(event)));
-    if (rows.length > 0) await em.insertMany(RunEventRow, rows);
-    await em.nativeUpdate(JobRow, { id: jobId }, { listed: 0 });
-  }
-  return 0;
-}
-
-interface Putting {
-  readonly store: string;
-  readonly pass: Steps['pass'];
-  /** Hears how many of each run were not here yet. */
-  readonly added: Map<string, number>;
-  readonly tally: RestoreTally;
-}
-
-/** Adds the counts that are not here yet. */
-async function putEvents(runs: ReadBackup['runs'], { store, pass, added, tally }: Putting): Promise<void> {
-  const database = new Database(store);
-  try {
-    database.exec('pragma busy_timeout = 5000');
-    // a number may be taken by one that cannot be read here: that one stays
-    const insert = database.prepare(
-      'insert or ignore into run_event (id, run_id, device, device_seq, document) values (?, ?, ?, ?, ?)',
-    );
-    const events = runs.flatMap(({ events: counted }) => counted);
-    for (let i = 0; i < events.length; i += EVENTS_AT_ONCE) {
-      database.exec('begin immediate');
-      const some = events.slice(i, i + EVENTS_AT_ONCE);
-      let counts = 0;
-      for (const { id, runId, device, deviceSeq, ...event } of some) {
-        const document = JSON.stringify({ id, runId, device, deviceSeq, ...event });
-        const { changes } = insert.run(id, runId, device, deviceSeq, document);
-        if (changes === 0) continue;
-        added.set(runId, (added.get(runId) ?? 0) + 1);
-        counts += 1;
-      }
-      database.exec('commit');
-      tally.add({ counts });
-      await pass(some.length);
-    }
-  } finally {
-    database.close();
-  }
+interface Pair {
+  readonly theirs: string;
+  readonly ours: string;
 }
 
 /**
- * What rests beside a run that was not here, and came whole with all its counts; others are listed from what
- * is here, and so is one that was counted meanwhile.
+ * What could not be read has an id of its text: where it rests under another, it is here already.
+ * @throws Refused 422 where what rests here under the same id is another thing
  */
-async function listRuns(
-  em: Em,
-  runs: ReadBackup['runs'],
-  added: ReadonlyMap<string, number>,
-): Promise<number> {
-  for (const { run, events } of runs)
-    if (added.get(run.id) === events.length)
-      await em.nativeUpdate(RunRow, { id: run.id, listed: 0 }, restingOf(tallyOf(run, events)));
-  return 0;
-}
-
-/** How the newest run of each of these jobs stands; what else they are found by was written with them. */
-async function standJobs(em: Em, jobIds: readonly string[]): Promise<number> {
-  for (const id of jobIds) {
-    const [newest] = await em.find(
-      RunRow,
-      { jobId: id },
-      { orderBy: { startedAt: 'desc', id: 'desc' }, limit: 1, fields: ['id', 'summary', 'listed'] },
-    );
-    // one that is listed later brings its job along
-    if (newest && newest.listed !== 0)
-      await em.nativeUpdate(JobRow, { id }, { runId: newest.id, standing: standingOfRow(newest), listed: 1 });
+function compare({ database }: Staging): void {
+  database.exec(
+    `delete from main.staged_event where device = 'unread' and exists (
+       select 1 from here.run_event h where h.run_id = staged_event.run_id and h.document = staged_event.document)`,
+  );
+  const runs = database.prepare(
+    `select r.document as theirs, h.document as ours from staged_run r join here.run h on h.id = r.id where r.raw = 0`,
+  );
+  for (const { theirs, ours } of runs.iterate() as Iterable<Pair>)
+    if (!isSame(theirs, ours, readRun))
+      throw notABackup(`the run of “${nameOfRun(theirs)}” in it has the id of another run here`);
+  const counts = database.prepare(
+    `select e.document as theirs, h.document as ours, e.run_id as run, h.run_id as runHere
+     from staged_event e join here.run_event h on h.id = e.id`,
+  );
+  for (const { theirs, ours, run, runHere } of counts.iterate() as Iterable<
+    Pair & { readonly run: string; readonly runHere: string }
+  >) {
+    // a count’s id is its own in the whole workshop
+    if (run !== runHere) throw notABackup('a count in it belongs to another run here');
+    if (isSame(theirs, ours, (raw) => raw)) continue;
+    const { document } = database.prepare('select document from staged_run where id = ?').get(run) as {
+      document: string;
+    };
+    throw notABackup(`a count of “${nameOfRun(document)}” in it is another one than here`);
   }
-  return 0;
-}
-
-async function putKept(em: Em, kept: readonly ReadBackup['kept'][number][]): Promise<number> {
-  for (const { id, jobId, job, baseRevision, at } of kept)
-    if (!(await em.findOne(KeptVersionRow, { id })) && (await em.findOne(JobRow, { id: jobId })))
-      em.create(KeptVersionRow, {
-        ...{ id, jobId, document: typeof job === 'string' ? job : JSON.stringify(job), baseRevision, at },
-      });
-  return 0;
-}
-
-async function putPictures(em: Em, pictures: readonly ReadBackup['pictures'][number][]): Promise<number> {
-  for (const { away, ...picture } of pictures)
-    if (!(await em.findOne(PictureRow, { id: picture.id }, { fields: ['id'] })))
-      em.create(PictureRow, { ...picture, away: away ? 1 : 0 });
-  return 0;
 }
 
 const MOST_ASIDE = 10;
@@ -299,7 +95,7 @@ function putAside(store: string): string {
  * Jobs that differ are kept as versions, jobs that are only here stay. All of it is looked at before anything
  * is changed, and the workshop as it stood is put aside; then it goes in in small steps, each whole. One that
  * was broken off is put back again from the start, and does nothing twice.
- * @param store the file it rests in @param file the backup
+ * @param store the file it rests in @param file the backup; a file beside it holds its rows meanwhile
  * @param making hears how far it is; stopped, it ends between two steps
  * @throws Refused 422 for a file that cannot be read whole, or has other things under the ids of those here
  */
@@ -308,70 +104,245 @@ export async function restoreBackup(
   file: string,
   { better, stopped }: RestoreHeard,
 ): Promise<Restored> {
-  const backup = readBackup(readFileSync(file, 'utf8'));
-  const open = await connectStore(store);
+  const staging = new Staging(store, `${file}.rows`);
   try {
-    const { em } = open;
-    await compare(em, backup);
-    const tally = new RestoreTally(backup, better);
+    if (!staging.fill(file, stopped)) return new RestoreTally(0, better).now;
+    compare(staging);
+    const tally = new RestoreTally(rowsIn(staging), better);
     if (stopped()) return tally.now;
     tally.add({ aside: putAside(store) });
-    const pass = async (rows: number) => {
-      tally.add({ rows });
-      await new Promise((resolve) => setTimeout(resolve, PAUSE));
-      if (stopped()) throw new Stopped();
-    };
-    const shop = await putShop(em, backup);
-    try {
-      await putAll({ backup, store, shop, tally, steps: new Steps(em, pass) });
-      await listOlder(em.fork(), shop ?? { materials: [] });
-      return { ...tally.now, finished: true };
-    } catch (error) {
-      if (!(error instanceof Stopped)) throw error;
-      await listOlder(em.fork(), shop ?? { materials: [] });
-      return tally.now;
-    }
+    const finished = await new Crossing({ staging, tally, stopped }).all();
+    staging.settle();
+    return { ...tally.now, finished };
   } finally {
-    await open.close(true);
+    await listRest(store, staging);
+    staging.close();
   }
 }
 
-/** No more is wanted: thrown between two steps. */
-class Stopped extends Error {}
+/** Runs are gone through twice, put back and listed; so are the jobs they are of. */
+const rowsIn = (staging: Staging): number =>
+  staging.count(
+    `select (select count(*) from staged_job) + (select count(*) from staged_kept)
+       + 2 * (select count(*) from staged_run) + (select count(*) from staged_event)
+       + (select count(*) from staged_picture) + (select count(*) from staged_cut)`,
+  );
 
-/** What is in it, each part in steps, in an order in which nothing refers to what is not here yet. */
-async function putAll({
-  backup,
-  store,
-  shop,
-  tally,
-  steps,
-}: {
-  readonly backup: ReadBackup;
-  readonly store: string;
-  readonly shop: Equipment | null;
-  readonly tally: RestoreTally;
-  readonly steps: Steps;
-}): Promise<void> {
-  await steps.each(backup.jobs, async (inside, some) => {
-    const changed = await putJobs(inside, some, shop);
-    tally.add({ jobs: some.length, changed });
-    return changed;
-  });
-  await steps.each(backup.rawJobs, putRawJobs);
-  await steps.each(backup.rawRuns, putRawRuns);
-  await steps.each(backup.kept, putKept);
-  const fresh = new Set<string>();
-  await steps.each(backup.runs, (inside, some) => {
-    tally.add({ runs: some.length });
-    return putRuns(inside, some, fresh);
-  });
-  const added = new Map<string, number>();
-  await putEvents(backup.runs, { store, pass: steps.pass, added, tally });
-  const isFresh = backup.runs.filter(({ run }) => fresh.has(run.id));
-  await steps.each(isFresh, (inside, some) => listRuns(inside, some, added));
-  await steps.each(backup.pictures, putPictures);
-  await steps.each([...new Set(backup.runs.map(({ run }) => run.jobId))], standJobs);
+/** What is not listed by what was known of it beforehand. */
+async function listRest(store: string, staging: Staging): Promise<void> {
+  const runs = staging.count('select count(*) from here.run where listed <> ?', RUN_LISTED);
+  const jobs = staging.count('select count(*) from here.job where listed = 0');
+  if (runs + jobs === 0) return;
+  const workshop = await connectStore(store);
+  try {
+    await listOlder(workshop.em.fork(), staging.shop ?? staging.shopHere ?? { materials: [] });
+  } finally {
+    await workshop.close(true);
+  }
+}
+
+const JOB = 'name, line, document, archived, updated_at, kinds, materials, tags, person, words, listed';
+const NEW_JOB = `id, ${JOB}, revision, created_at, run_id, standing`;
+const RUN = 'id, job_id, part_id, document, started_at, updated_at';
+const LISTED = ['summary', 'digest', 'now', 'words', 'outcome', 'piece', 'listed']
+  .map((name) => `${name} = r.${name}`)
+  .join(', ');
+const EVENT = 'id, run_id, device, device_seq, document';
+
+/** Rows of a staged backup on their way into the workshop; none refers to one that is not here yet. */
+class Crossing {
+  private readonly staging: Staging;
+  private readonly tally: RestoreTally;
+  private readonly stopped: () => boolean;
+  constructor(crossing: {
+    readonly staging: Staging;
+    readonly tally: RestoreTally;
+    readonly stopped: () => boolean;
+  }) {
+    this.staging = crossing.staging;
+    this.tally = crossing.tally;
+    this.stopped = crossing.stopped;
+  }
+
+  /** @returns false where it was stopped */
+  async all(): Promise<boolean> {
+    this.step(() => this.putShop());
+    return (
+      (await this.each('job', (span) => this.putJobs(span))) &&
+      (await this.each('kept', (span) => this.putKept(span))) &&
+      (await this.each('run', (span) => this.putRuns(span))) &&
+      (await this.each('event', (span) => this.putEvents(span))) &&
+      (await this.each('run', (span) => this.listRuns(span))) &&
+      (await this.each('picture', (span) => this.putPictures(span))) &&
+      (await this.each('cut', (span) => this.standJobs(span)))
+    );
+  }
+
+  /** As many rows at once as hold the store for {@link STEP}: counts of others come in between. */
+  private async each(table: string, put: (span: Span) => void): Promise<boolean> {
+    const last = this.staging.count(`select coalesce(max(rowid), 0) from staged_${table}`);
+    let atOnce = FEWEST_AT_ONCE;
+    for (let from = 1; from <= last;) {
+      const to = Math.min(last, from + atOnce - 1);
+      const took = this.step(() => put([from, to]));
+      this.tally.add({ rows: to - from + 1 });
+      from = to + 1;
+      atOnce = Math.max(FEWEST_AT_ONCE, Math.min(2 * atOnce, Math.floor((atOnce * STEP) / took)));
+      await new Promise((resolve) => setTimeout(resolve, PAUSE));
+      if (this.stopped()) return false;
+    }
+    return true;
+  }
+
+  /** All of it or nothing. @returns how long it took, ms, without the beginning and the end */
+  private step(put: () => void): number {
+    const { database } = this.staging;
+    database.exec('begin immediate');
+    const started = performance.now();
+    try {
+      put();
+      const took = performance.now() - started;
+      database.exec('commit');
+      return took;
+    } catch (error) {
+      database.exec('rollback');
+      throw error;
+    }
+  }
+
+  private run(query: string, ...values: (string | number)[]): number {
+    return this.staging.database.prepare(query).run(...values).changes;
+  }
+
+  private putShop(): void {
+    const { shop } = this.staging;
+    if (!shop) return;
+    this.run(
+      `insert into here.shop (id, document, revision) values (1, ?, 1)
+       on conflict (id) do update set document = excluded.document, revision = revision + 1`,
+      JSON.stringify(shop),
+    );
+  }
+
+  /** Jobs take the place of those here; what stood otherwise is kept. */
+  private putJobs(span: Span): void {
+    const both = this.staging.database
+      .prepare(
+        `select j.id, j.document as theirs, h.document as ours from staged_job j join here.job h on h.id = j.id
+         where j.raw = 0 and j.rowid between ? and ?`,
+      )
+      .all(...span) as (Pair & { readonly id: string })[];
+    const changed = both.filter(({ theirs, ours }) => !isSame(theirs, ours, jobToday));
+    for (const { id } of changed) {
+      this.run(
+        `insert into here.kept_version (id, job_id, document, base_revision, at)
+         select ?, id, document, revision, ? from here.job where id = ?`,
+        randomUUID(),
+        new Date().toISOString(),
+        id,
+      );
+      this.run(
+        `update here.job as h set (${JOB}, revision) = (
+           select ${JOB}, max(h.revision, revision) + 1 from staged_job where id = h.id) where id = ?`,
+        id,
+      );
+    }
+    this.run(
+      `insert or ignore into here.job (${NEW_JOB})
+       select ${NEW_JOB} from staged_job where rowid between ? and ?`,
+      ...span,
+    );
+    const jobs = this.staging.count(
+      'select count(*) from staged_job where raw = 0 and rowid between ? and ?',
+      ...span,
+    );
+    this.tally.add({ jobs, changed: changed.length });
+  }
+
+  private putKept(span: Span): void {
+    this.run(
+      `insert or ignore into here.kept_version select * from staged_kept
+       where rowid between ? and ? and job_id in (select id from here.job)`,
+      ...span,
+    );
+  }
+
+  private putRuns(span: Span): void {
+    const within = 'rowid between ? and ?';
+    this.run(
+      `update main.staged_run set fresh = 1 where ${within} and id not in (select id from here.run)`,
+      ...span,
+    );
+    this.run(
+      `update here.run set listed = 0
+       where id in (select id from staged_run where ${within} and not fresh and not raw)`,
+      ...span,
+    );
+    this.run(
+      `insert into here.run (${RUN}, summary)
+       select ${RUN}, '{}' from staged_run where ${within} and fresh`,
+      ...span,
+    );
+    this.run(
+      `update here.job set listed = 0
+       where id in (select job_id from staged_run where ${within})`,
+      ...span,
+    );
+    // one that could not be read, and is here: its counts are here too
+    this.run(
+      `delete from main.staged_event
+       where run_id in (select id from staged_run where ${within} and raw and not fresh)`,
+      ...span,
+    );
+    const runs = this.staging.count(`select count(*) from staged_run where raw = 0 and ${within}`, ...span);
+    this.tally.add({ runs });
+  }
+
+  /** Adds the counts that are not here yet; a number that one has here that cannot be read stays its. */
+  private putEvents(span: Span): void {
+    const counts = this.run(
+      `insert or ignore into here.run_event (${EVENT}) select ${EVENT} from staged_event
+       where rowid between ? and ? order by rowid`,
+      ...span,
+    );
+    this.tally.add({ counts });
+  }
+
+  /**
+   * What rests beside a run that was not here, and came whole with all its counts; others are listed from
+   * what is here, and so is one that was counted meanwhile.
+   */
+  private listRuns(span: Span): void {
+    this.run(
+      `update here.run as h set ${LISTED}
+       from staged_run as r
+       where r.rowid between ? and ? and r.fresh and not r.raw and h.id = r.id and h.listed = 0
+         and r.events = (select count(*) from here.run_event where run_id = r.id)`,
+      ...span,
+    );
+  }
+
+  private putPictures(span: Span): void {
+    this.run(
+      'insert or ignore into here.picture select * from staged_picture where rowid between ? and ?',
+      ...span,
+    );
+  }
+
+  /** How the newest run of each of these jobs stands; what else they are found by was written with them. */
+  private standJobs(span: Span): void {
+    const { database } = this.staging;
+    const newestOf = database.prepare(
+      `select id, summary, listed from here.run where job_id = ? order by started_at desc, id desc limit 1`,
+    );
+    const stand = database.prepare('update here.job set run_id = ?, standing = ?, listed = 1 where id = ?');
+    const jobs = database.prepare('select job_id from staged_cut where rowid between ? and ?').all(...span);
+    for (const { job_id: id } of jobs as { job_id: string }[]) {
+      const newest = newestOf.get(id) as { id: string; summary: string; listed: number } | undefined;
+      // one that is listed later brings its job along
+      if (newest && newest.listed !== 0) stand.run(newest.id, standingOfRow(newest), id);
+    }
+  }
 }
 
 /** Told no oftener than this, ms. */
@@ -382,15 +353,9 @@ class RestoreTally {
   now: Restored;
   private readonly better: RestoreHeard['better'];
   private told = 0;
-  constructor({ jobs, rawJobs, rawRuns, kept, runs, pictures }: ReadBackup, better: RestoreHeard['better']) {
+  /** @param ofRows all there are */
+  constructor(ofRows: number, better: RestoreHeard['better']) {
     this.better = better;
-    const counts = runs.reduce((sum, { events }) => sum + events.length, 0);
-    // runs are gone through twice, put back and listed; so are the jobs they are of
-    const cut = new Set(runs.map(({ run }) => run.jobId)).size;
-    const ofRows =
-      [jobs, rawJobs, rawRuns, kept, pictures].reduce((sum, some) => sum + some.length, 2 * runs.length) +
-      counts +
-      cut;
     this.now = { jobs: 0, changed: 0, runs: 0, counts: 0, aside: '', rows: 0, ofRows, finished: false };
   }
   /** @param more of each count; the file put aside */

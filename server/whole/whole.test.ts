@@ -1,8 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import Database from 'libsql';
 import type { LogList, Problem, Restored, StoredRun } from '../../core/wire/index.ts';
 import { Trial } from '../trial.ts';
+import { rowsInLines } from './backupRows.ts';
+import { restoreBackup } from './restoreBackup.ts';
 import { writeBackup } from './writeBackup.ts';
 
 const sample = (version: number): string =>
@@ -51,7 +54,7 @@ describe('a restore that is under way', () => {
     return JSON.stringify({ ...one, jobs: [...one.jobs, ...more] });
   }
 
-  test('says how far it is, lets no second one in, stops between two steps, and goes on to the end', async () => {
+  test('says how far it is, lets no second one in, and goes on to the end', async () => {
     const trial = new Trial('restoring');
     await trial.start();
     const under = async () => (await trial.ask<{ under: Restored | null }>('GET', '/restore')).body.under;
@@ -59,25 +62,169 @@ describe('a restore that is under way', () => {
     const first = trial.ask<Restored>('POST', '/restore', large());
     let soFar = await under();
     const until = performance.now() + 20_000;
-    while ((!soFar || soFar.rows === 0) && performance.now() < until) soFar = await under();
-    // jobs, the run twice and its job, its two counts, the picture
-    expect(soFar).toMatchObject({ ofRows: many + 2 + 1 + 2 + 1, finished: false });
-    expect(soFar!.rows).toBeLessThan(soFar!.ofRows);
+    while (!soFar && performance.now() < until) soFar = await under();
+    expect(soFar).toMatchObject({ finished: false });
     const second = await trial.ask<Problem>('POST', '/restore', sample(2));
     expect([second.status, second.body.issues[0]!.code]).toEqual([409, 'restore-under-way']);
-    await trial.ask('DELETE', '/restore');
-    const stopped = (await first).body;
-    expect(stopped.finished).toBe(false);
-    expect(stopped.aside).toMatch(/^copies\//);
-    const stored = async () => (await trial.ask<{ total: number }>('GET', '/jobs?limit=1')).body.total;
-    expect(await stored()).toBe(stopped.jobs);
-    expect(stopped.jobs).toBeLessThan(many);
+    // jobs, the run twice and its job, its two counts, the picture
+    const ofRows = many + 2 + 1 + 2 + 1;
+    expect((await first).body).toMatchObject({
+      jobs: many,
+      changed: 0,
+      finished: true,
+      rows: ofRows,
+      ofRows,
+    });
+    expect((await trial.ask<{ total: number }>('GET', '/jobs?limit=1')).body.total).toBe(many);
     expect(await under()).toBeNull();
-    const { body } = await trial.ask<Restored>('POST', '/restore', large());
-    expect(body).toMatchObject({ jobs: many, changed: 0, finished: true, rows: many + 6, ofRows: many + 6 });
-    expect(await stored()).toBe(many);
     // nothing is under way: to stop it stops nothing
     expect((await trial.ask('DELETE', '/restore')).status).toBe(200);
+    await trial.close();
+  });
+
+  /** A store and a file beside it, for what the server’s threads do. */
+  async function atRest(name: string, text: string) {
+    const trial = new Trial(name);
+    await trial.start();
+    const [store, file] = ['workshop.sqlite', 'backup.json'].map((each) => path.join(trial.folder, each));
+    writeFileSync(file!, text);
+    const restore = (stopped: () => boolean = () => false) => {
+      const told: Restored[] = [];
+      const better = (soFar: Restored) => told.push(soFar);
+      return restoreBackup(store!, file!, { better, stopped }).then((restored) => ({ restored, told }));
+    };
+    return { trial, store: store!, file: file!, restore };
+  }
+  const totalIn = async (trial: Trial) =>
+    (await trial.ask<{ total: number }>('GET', '/jobs?limit=1')).body.total;
+
+  test('stops between two steps, whole as far as it came, and put back again goes on to the end', async () => {
+    const { trial, restore } = await atRest('stopped', large());
+    // while it is read: nothing goes over
+    const early = await restore(() => true);
+    expect(early.restored).toMatchObject({ jobs: 0, aside: '', finished: false });
+    expect(await totalIn(trial)).toBe(0);
+    // each row is asked for as it is read, then once each step
+    let asked = 0;
+    const rowsRead = many + 2;
+    const { restored } = await restore(() => (asked += 1) > rowsRead + 3);
+    expect(restored.finished).toBe(false);
+    expect(restored.aside).toMatch(/^copies\//);
+    expect(restored.jobs).toBeGreaterThan(0);
+    expect(restored.jobs).toBeLessThan(many);
+    expect(await totalIn(trial)).toBe(restored.jobs);
+    const again = await restore();
+    expect(again.restored).toMatchObject({ jobs: many, changed: 0, finished: true });
+    const rows = again.told.map((told) => told.rows);
+    expect(rows).toEqual([...rows].sort((one, other) => one - other));
+    expect(await totalIn(trial)).toBe(many);
+    await trial.close();
+  });
+
+  test('a file in other lines than it was written in is the same backup', async () => {
+    const { trial, store, file, restore } = await atRest('lines', large());
+    await restore();
+    writeBackup({ store, file, at: '2026-11-25T10:00:00Z' });
+    const inLines = readFileSync(file, 'utf8');
+    // as it is written, it is read a line at a time: shop, jobs, run, picture
+    expect([...rowsInLines(file)].map(({ of }) => of).length).toBe(1 + many + 1 + 1);
+    const { sha256: _, ...whole } = JSON.parse(inLines) as Record<string, unknown>;
+    const everything = async (text: string, name: string) => {
+      const other = await atRest(name, text);
+      expect((await other.restore()).restored).toMatchObject({
+        jobs: many,
+        runs: 1,
+        counts: 2,
+        finished: true,
+      });
+      writeBackup({ ...other, at: '2026-11-25T10:00:00Z' });
+      const written = readFileSync(other.file, 'utf8');
+      await other.trial.close();
+      return written;
+    };
+    const { shop, jobs, kept, runs, pictures, ...head } = whole;
+    for (const [name, text] of [
+      ['written', inLines],
+      ['indented', JSON.stringify(whole, null, 2)],
+      ['one-line', JSON.stringify(whole)],
+      ['turned-round', JSON.stringify({ pictures, runs, kept, jobs, shop, ...head })],
+      ['parted-elsewhere', inLines.replace('},\n{"job"', '}\n,{"job"').replace(/,\n"sha256.*\n$/, '}')],
+      ['a-line-more', inLines.replace(/,\n"sha256.*\n$/, ',\n"remark":[{"of":"mine"}]}')],
+    ] as const)
+      expect([name, await everything(text, `lines-${name}`)]).toEqual([name, inLines]);
+    await trial.close();
+  });
+
+  test.each<[string, (text: string) => string, RegExp]>([
+    ['a letter in a name', (text) => text.replace('"name":"', '"name":"x'), /was changed since/],
+    [
+      'a letter in a count',
+      (text) => text.replace('"kind":"done"', '"kind":"dune"'),
+      /a run in it is damaged/,
+    ],
+    ['the hash', (text) => text.replace(/"sha256":"./, '"sha256":"g'), /was changed since/],
+    ['cut off between two rows', (text) => text.slice(0, text.indexOf('\n"runs"')), /not whole, or no JSON/],
+    ['cut off within a row', (text) => text.slice(0, text.indexOf('"runs"') - 40), /not whole, or no JSON/],
+  ])('broken: %s; nothing of it is taken, and what is here stays', async (name, breaks, words) => {
+    const { trial, store, file, restore } = await atRest(`broken-${name.replaceAll(' ', '-')}`, sample(2));
+    await restore();
+    writeBackup({ store, file, at: '2026-11-25T10:00:00Z' });
+    const before = readFileSync(file, 'utf8');
+    writeFileSync(file, breaks(before));
+    await expect(restore()).rejects.toMatchObject({
+      issues: [{ detail: { why: expect.stringMatching(words) } }],
+    });
+    expect(readdirSync(path.dirname(file)).filter((each) => each.includes('.rows'))).toEqual([]);
+    writeBackup({ store, file, at: '2026-11-25T10:00:00Z' });
+    expect(readFileSync(file, 'utf8')).toBe(before);
+    await trial.close();
+  });
+
+  test('jobs, runs or counts that stand in it twice are refused by name', async () => {
+    const { sha256: _, ...one } = JSON.parse(sample(2)) as Sample & { runs: object[] };
+    for (const [text, words] of [
+      [{ ...one, jobs: [...one.jobs, ...one.jobs] }, 'a job in it stands there twice'],
+      [{ ...one, runs: [...one.runs, ...one.runs] }, 'a run in it stands there twice'],
+      [{ ...one, jobs: [] }, 'a run in it belongs to no job in it'],
+    ] as const) {
+      const { trial, restore } = await atRest('twice', JSON.stringify(text));
+      await expect(restore()).rejects.toMatchObject({ issues: [{ detail: { why: words } }] });
+      expect(await totalIn(trial)).toBe(0);
+      await trial.close();
+    }
+  });
+
+  test('what could not be read goes over as it rested, once', async () => {
+    const { trial, store, file, restore } = await atRest('raw', sample(2));
+    await restore();
+    const put = (sql: string, ...values: string[]) => {
+      const database = new Database(store);
+      database.prepare(sql).run(...values);
+      database.close();
+    };
+    put(
+      `insert into run_event (id, run_id, device, device_seq, document) values ('bad', 'r1', 'x', 9, '{"no')`,
+    );
+    put(`insert into job select 'odd', 'Odd one', '', '{"version":99}', 3, 0, created_at, updated_at,
+      '', '', '', '', '', '', 'not-cut', 0 from job limit 1`);
+    writeBackup({ store, file, at: '2026-11-25T10:00:00Z' });
+    const text = readFileSync(file, 'utf8');
+    // where it lies already, nothing is added
+    expect((await restore()).restored).toMatchObject({ counts: 0, changed: 0 });
+    const other = await atRest('raw-other', text);
+    expect((await other.restore()).restored).toMatchObject({ jobs: 1, runs: 1, counts: 3 });
+    expect((await other.restore()).restored).toMatchObject({ counts: 0 });
+    const database = new Database(other.store, { readonly: true });
+    const rests = (sql: string) => database.prepare(sql).all();
+    expect(rests(`select document from run_event where device = 'unread'`)).toMatchObject([
+      { document: '{"no' },
+    ]);
+    expect(rests(`select document, name from job where id = 'odd'`)).toMatchObject([
+      { document: '{"version":99}', name: 'Odd one' },
+    ]);
+    database.close();
+    expect((await other.trial.ask<StoredRun>('GET', '/runs/r1')).body.summary.done).toBe(2);
+    await other.trial.close();
     await trial.close();
   });
 

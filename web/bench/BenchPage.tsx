@@ -3,7 +3,6 @@ import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { NextPage, Notice, Shell, useKeys, useTitle } from '../frame/index.ts';
 import { ASIDE_PREFIX, DRAFT_PREFIX, keptUnder, useJobs, useShop } from '../state/index.ts';
-import { FindJobs } from './FindJobs.tsx';
 import { ImportJob } from './ImportJob.tsx';
 import { Interrupted } from './Interrupted.tsx';
 import { PairingCode } from './PairingCode.tsx';
@@ -15,6 +14,8 @@ import './find.css';
 import './doors.css';
 
 const KeptCards = lazy(() => import('./KeptCards.tsx').then((module) => ({ default: module.KeptCards })));
+
+const FindJobs = lazy(() => import('./FindJobs.tsx').then((module) => ({ default: module.FindJobs })));
 
 const FirstShop = lazy(() => import('./FirstShop.tsx').then((module) => ({ default: module.FirstShop })));
 
@@ -65,7 +66,11 @@ export function BenchPage() {
               </Button>
             </div>
           </div>
-          {finding && <FindJobs filter={filter} set={set} marks={first?.marks ?? null} />}
+          {finding && (
+            <Suspense fallback={<div className="find-jobs" />}>
+              <FindJobs filter={filter} set={set} marks={first?.marks ?? null} />
+            </Suspense>
+          )}
           {jobs.isError && (
             <Notice tone="wrong" actions={<Button onClick={() => void jobs.refetch()}>Ask again</Button>}>
               {jobs.error.message}

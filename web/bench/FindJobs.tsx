@@ -1,20 +1,10 @@
-import { Input, Select } from 'antd';
-import { useEffect, useState } from 'react';
-import { RUN_STANDINGS } from '../../core/run/index.ts';
+import { Input } from 'antd';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import type { JobMarks } from '../../core/wire/index.ts';
 import type { JobFilter } from '../state/index.ts';
 
-const KINDS = [
-  { value: 'spur', label: 'gears' },
-  { value: 'divide', label: 'dividing' },
-  { value: 'wheel', label: 'worm drives' },
-] as const;
-const ORDERS = [
-  { value: 'changed', label: 'changed last' },
-  { value: 'made', label: 'newest first' },
-  { value: 'name', label: 'by name' },
-] as const;
-const STANDINGS = Object.entries(RUN_STANDINGS).map(([value, label]) => ({ value, label }));
+const NarrowDown = lazy(() => import('./NarrowDown.tsx').then((module) => ({ default: module.NarrowDown })));
+
 const TYPING_MS = 250;
 
 interface FindJobsProps {
@@ -29,7 +19,7 @@ export function FindJobs({ filter, set, marks }: FindJobsProps) {
   const [kept, setKept] = useState(marks);
   if (marks && marks !== kept) setKept(marks);
   const { words = '' } = filter;
-  // on a telephone the words are enough, until more is asked for
+  // the words are enough, until more is asked for
   const [more, setMore] = useState(() =>
     Object.keys(filter).some((name) => name !== 'words' && name !== 'archived'),
   );
@@ -48,7 +38,6 @@ export function FindJobs({ filter, set, marks }: FindJobsProps) {
     }, TYPING_MS);
     return () => clearTimeout(timer);
   }, [typed, words, set]);
-  const same = (word: string) => ({ value: word, label: word });
   return (
     <div className="find-jobs" role="search">
       <Input
@@ -61,77 +50,15 @@ export function FindJobs({ filter, set, marks }: FindJobsProps) {
         allowClear
         className="find-words"
       />
-      {!more && (
+      {more ? (
+        <Suspense fallback={<div className="find-more" />}>
+          <NarrowDown filter={filter} set={set} marks={kept} />
+        </Suspense>
+      ) : (
         <button type="button" className="plain-button find-narrow" onClick={() => setMore(true)}>
           Narrow it down
         </button>
       )}
-      <div className={`find-more ${more ? '' : 'is-folded'}`}>
-        <Choice
-          label="Kind"
-          any="any kind"
-          options={KINDS}
-          value={filter.kind}
-          onChange={(kind) => set({ kind })}
-        />
-        <Choice
-          label="How it stands"
-          any="however it stands"
-          options={STANDINGS}
-          value={filter.standing}
-          onChange={(standing) => set({ standing: standing as JobFilter['standing'] })}
-        />
-        <Choice
-          label="Material"
-          any="any material"
-          options={(kept?.materials ?? []).map(({ id, name }) => ({ value: id, label: name }))}
-          value={filter.material}
-          onChange={(material) => set({ material })}
-        />
-        <Choice
-          label="For whom"
-          any="for anyone"
-          options={(kept?.persons ?? []).map(same)}
-          value={filter.person}
-          onChange={(person) => set({ person })}
-        />
-        <Choice
-          label="Tag"
-          any="any tag"
-          options={(kept?.tags ?? []).map(same)}
-          value={filter.tag}
-          onChange={(tag) => set({ tag })}
-        />
-        <Select
-          aria-label="Order"
-          value={filter.order ?? 'changed'}
-          options={[...ORDERS]}
-          onChange={(order) => set({ order: order === 'changed' ? undefined : order })}
-          popupMatchSelectWidth={false}
-        />
-      </div>
     </div>
-  );
-}
-
-interface ChoiceProps<T extends string> {
-  readonly label: string;
-  readonly any: string;
-  readonly options: readonly { readonly value: T; readonly label: string }[];
-  readonly value: T | undefined;
-  readonly onChange: (value: T | undefined) => void;
-}
-
-function Choice<T extends string>({ label, any, options, value, onChange }: ChoiceProps<T>) {
-  if (options.length === 0 && value === undefined) return null;
-  return (
-    <Select<T | ''>
-      aria-label={label}
-      value={value ?? ''}
-      options={[{ value: '', label: any }, ...options]}
-      onChange={(chosen) => onChange(chosen === '' ? undefined : chosen)}
-      popupMatchSelectWidth={false}
-      className={value === undefined ? '' : 'is-chosen'}
-    />
   );
 }

@@ -1,8 +1,11 @@
-import { Button, Modal } from 'antd';
-import { useRef, useState } from 'react';
+import { Button } from 'antd';
+import { lazy, Suspense, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { Notice } from '../frame/index.ts';
 import { api, queryClient } from '../state/index.ts';
+
+const NotImported = lazy(() =>
+  import('./NotImported.tsx').then((module) => ({ default: module.NotImported })),
+);
 
 /** Brings in a job file; what is wrong with one is said, and nothing stored changes. */
 export function ImportJob() {
@@ -39,19 +42,11 @@ export function ImportJob() {
       <Button size="large" onClick={() => picker.current?.click()}>
         Import a job file
       </Button>
-      <Modal
-        open={failed !== null}
-        title={`${failed?.file ?? ''} was not imported`}
-        footer={null}
-        onCancel={() => setFailed(null)}
-      >
-        <Notice tone="wrong">
-          {failed?.reasons.slice(0, 8).map((reason) => (
-            <p key={reason}>{reason}</p>
-          ))}
-        </Notice>
-        <p className="soft">Nothing stored was changed.</p>
-      </Modal>
+      {failed && (
+        <Suspense fallback={null}>
+          <NotImported {...failed} onClose={() => setFailed(null)} />
+        </Suspense>
+      )}
     </>
   );
 }

@@ -1,14 +1,13 @@
-import { Button, Checkbox, Dropdown, Input, Modal, type MenuProps } from 'antd';
+import { Checkbox } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { RUN_STANDINGS } from '../../core/run/index.ts';
 import type { JobListing } from '../../core/wire/index.ts';
 import { Notice } from '../frame/index.ts';
-import { api, newId, queryClient } from '../state/index.ts';
+import { MoreButton } from './MoreButton.tsx';
 
-const MarksDialog = lazy(() =>
-  import('../marks/index.ts').then((module) => ({ default: module.MarksDialog })),
-);
+/** What is seldom wanted comes when it is: a bench is opened far oftener than a job is renamed. */
+const JobMenu = lazy(() => import('./JobMenu.tsx').then((module) => ({ default: module.JobMenu })));
 
 const ENDED = { 'given-up': 'ended', scrapped: 'scrapped', again: 'to be begun again' } as const;
 
@@ -42,42 +41,10 @@ interface JobRowProps {
 
 /** One job on the bench, with what can be done to it. */
 export function JobRow({ job, ticked, onTick, onTag }: JobRowProps) {
-  const [marking, setMarking] = useState(false);
-  const [naming, setNaming] = useState<string | null>(null);
+  const [opened, setOpened] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);
   const { word, share } = progress(job);
-
-  const act = async (work: () => Promise<unknown>) => {
-    setFailed(null);
-    try {
-      await work();
-    } catch (error) {
-      setFailed((error as Error).message);
-    }
-    await queryClient.invalidateQueries({ queryKey: ['jobs'] });
-  };
-  const rename = async () => {
-    const name = naming?.trim();
-    if (!name) return;
-    setNaming(null);
-    if (name !== job.name) await act(() => api.changeJob(job.id, { revision: job.revision, name }));
-  };
-  const menu: MenuProps['items'] = [
-    { key: 'rename', label: 'Rename', onClick: () => setNaming(job.name) },
-    {
-      key: 'duplicate',
-      label: 'Duplicate',
-      onClick: () => void act(() => api.duplicateJob(job.id, newId(), `${job.name}, copy`.slice(0, 120))),
-    },
-    { key: 'marks', label: 'Tags and person', onClick: () => setMarking(true) },
-    { key: 'export', label: <a href={api.exportAddress(job.id)}>Export as a file</a> },
-    {
-      key: 'archive',
-      label: job.archived ? 'Take out again' : 'Put away',
-      onClick: () =>
-        void act(() => api.changeJob(job.id, { revision: job.revision, archived: !job.archived })),
-    },
-  ];
+  const more = <MoreButton job={job} onClick={() => setOpened(true)} />;
   return (
     <li className="job-row">
       {ticked !== null && (
@@ -106,43 +73,15 @@ export function JobRow({ job, ticked, onTick, onTag }: JobRowProps) {
           ))}
         </span>
       )}
-      <Dropdown menu={{ items: menu }} trigger={['click']}>
-        <Button type="text" aria-label={`More for ${job.name}`} className="job-more">
-          More
-        </Button>
-      </Dropdown>
+      {opened ? (
+        <Suspense fallback={more}>
+          <JobMenu job={job} onFail={setFailed} />
+        </Suspense>
+      ) : (
+        more
+      )}
       {job.trouble && <Notice tone="query">{job.trouble}</Notice>}
       {failed && <Notice tone="wrong">{failed}</Notice>}
-      {marking && (
-        <Suspense fallback={null}>
-          <MarksDialog
-            jobs={[job]}
-            onSave={async (marksOf) => {
-              setMarking(false);
-              await act(() => api.changeJob(job.id, { revision: job.revision, ...marksOf(job) }));
-            }}
-            onClose={() => setMarking(false)}
-          />
-        </Suspense>
-      )}
-      <Modal
-        open={naming !== null}
-        title="Rename the job"
-        okText="Rename"
-        onOk={() => void rename()}
-        onCancel={() => setNaming(null)}
-        okButtonProps={{ disabled: !naming?.trim() }}
-        destroyOnHidden
-      >
-        <Input
-          aria-label="Name"
-          value={naming ?? ''}
-          maxLength={120}
-          autoFocus
-          onChange={(event) => setNaming(event.target.value)}
-          onPressEnter={() => void rename()}
-        />
-      </Modal>
     </li>
   );
 }

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { partnerOf, type Job } from '../../core/job/index.ts';
 import {
@@ -19,8 +19,12 @@ import type { RunListing } from '../../core/wire/index.ts';
 import { useKeys } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
 import { useRunsOf } from '../state/index.ts';
-import { StartCutting, type Sink } from './StartCutting.tsx';
+import type { Sink } from './StartCutting.tsx';
 import { taken, useTaking } from './useTaking.ts';
+
+const StartCutting = lazy(() =>
+  import('./StartCutting.tsx').then((module) => ({ default: module.StartCutting })),
+);
 
 interface NextThingProps {
   readonly job: Job;
@@ -220,18 +224,20 @@ export function NextThing({ job, part, station, shop, goTo }: NextThingProps) {
         </p>
       )}
       {starting && part.cutting && (
-        <StartCutting
-          job={job}
-          part={part}
-          cutting={part.cutting}
-          going={starting === 'going' ? (going ?? null) : null}
-          sink={starting === 'sink' ? sink : null}
-          before={runs.data?.filter(({ run }) => run.partId === part.id).length ?? 0}
-          onClose={() => {
-            setStarting(null);
-            if (again) setQuery({}, { replace: true });
-          }}
-        />
+        <Suspense fallback={null}>
+          <StartCutting
+            job={job}
+            part={part}
+            cutting={part.cutting}
+            going={starting === 'going' ? (going ?? null) : null}
+            sink={starting === 'sink' ? sink : null}
+            before={runs.data?.filter(({ run }) => run.partId === part.id).length ?? 0}
+            onClose={() => {
+              setStarting(null);
+              if (again) setQuery({}, { replace: true });
+            }}
+          />
+        </Suspense>
       )}
     </div>
   );

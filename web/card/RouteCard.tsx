@@ -1,4 +1,4 @@
-import { Button, Input, Modal } from 'antd';
+import { Button, Input } from 'antd';
 import { lazy, memo, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Issue } from '../../core/findings/index.ts';
@@ -10,7 +10,7 @@ import type { Equipment } from '../../core/shop/index.ts';
 import type { StationId, StationState } from '../../core/station/index.ts';
 import { Notice, Steps } from '../frame/index.ts';
 import { useDraft } from '../edits/index.ts';
-import { Pictures, usePicturesAt } from '../pictures/index.ts';
+import { usePicturesAt } from '../pictures/index.ts';
 import { api } from '../state/index.ts';
 import { SaveLine } from './SaveLine.tsx';
 import { StateMark } from './StateMark.tsx';
@@ -152,6 +152,9 @@ function TakeFromShop({ issue, shop }: { readonly issue: Issue; readonly shop: E
   );
 }
 
+const PicturesOfJob = lazy(() =>
+  import('./PicturesOfJob.tsx').then((module) => ({ default: module.PicturesOfJob })),
+);
 const MarksDialog = lazy(() =>
   import('../marks/index.ts').then((module) => ({ default: module.MarksDialog })),
 );
@@ -195,9 +198,9 @@ const JobPictures = memo(function JobPictures(job: { readonly id: string; readon
         {length > 0 ? `Pictures: ${length}` : 'Pictures'}
       </button>
       {open && (
-        <Modal open title={job.name} footer={null} onCancel={() => setOpen(false)} width={720}>
-          <Pictures about={`job/${job.id}`} of={job.name} />
-        </Modal>
+        <Suspense fallback={null}>
+          <PicturesOfJob id={job.id} name={job.name} onClose={() => setOpen(false)} />
+        </Suspense>
       )}
     </>
   );

@@ -65,7 +65,7 @@ test('a key in the face width draws that box and the stations whose answers it c
   // three boxes stand there, one is typed in; six figures, one of them another
   expect([anew.get('FigureInput'), anew.get('Row')]).toEqual([1, 1]);
   expect(anew.get('GearDrawing')).toBeGreaterThan(0);
-  for (const stays of ['Teeth', 'JobName', 'JobMarks', 'JobPictures', 'Pages', 'KeysHelp', 'Cautions'])
+  for (const stays of ['Teeth', 'JobName', 'JobMarks', 'JobPictures', 'Pages', 'Cautions'])
     expect([stays, anew.get(stays) ?? 0]).toEqual([stays, 0]);
 });
 

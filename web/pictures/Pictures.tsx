@@ -1,10 +1,13 @@
 import { Button } from 'antd';
-import { useId, useState } from 'react';
+import { lazy, Suspense, useId, useState } from 'react';
 import { api } from '../state/index.ts';
 import { Notice } from '../frame/index.ts';
-import { PictureLarge } from './PictureLarge.tsx';
 import { usePictureKeeping, usePicturesAt } from './usePictures.ts';
 import './pictures.css';
+
+const PictureLarge = lazy(() =>
+  import('./PictureLarge.tsx').then((module) => ({ default: module.PictureLarge })),
+);
 
 interface PicturesProps {
   /** The place they are of: `job/lens/p1/gear`. */
@@ -72,13 +75,16 @@ export function Pictures({ about, of }: PicturesProps) {
         </Notice>
       )}
       {large && (
-        <PictureLarge
-          picture={large}
-          of={of}
-          onWords={(words) => void change(large.id, { words })}
-          onAway={() => takeAway(large.id)}
-          onClose={() => setOpen(null)}
-        />
+        <Suspense fallback={null}>
+          {' '}
+          <PictureLarge
+            picture={large}
+            of={of}
+            onWords={(words) => void change(large.id, { words })}
+            onAway={() => takeAway(large.id)}
+            onClose={() => setOpen(null)}
+          />
+        </Suspense>
       )}
     </section>
   );

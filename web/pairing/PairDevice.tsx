@@ -1,7 +1,7 @@
 import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { api, letInPass } from '../state/index.ts';
-import { Notice } from './Notice.tsx';
+import { Notice } from '../frame/index.ts';
 
 /** Shown instead of everything to a device that the shop's machine does not know yet. */
 export function PairDevice() {

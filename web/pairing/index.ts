@@ -1,0 +1,1 @@
+export { PairDevice } from './PairDevice.tsx';

@@ -1,4 +1,5 @@
 import { expect, test } from '@jest/globals';
+import { jobOfGear } from '../core/sampleBench.ts';
 import { journeysIn } from './journeys.ts';
 import type { Person } from './person.ts';
 
@@ -182,4 +183,40 @@ test('what the bench has no place for says so, and leads back', async () => {
   await person.sees(/The practice bench has no place for .* yet/);
   await person.pressWords('Back to the card');
   await person.sees('1 · Spacing');
+});
+
+test('gears come off and go on by hand, the plate is changed, and a room sees the train', async () => {
+  const person = await place.sitDown();
+  const job = { ...jobOfGear({ teeth: 55, module: 1, method: 'differential' }), id: 'by-gears' };
+  await place.workshop.ask('PUT', '/jobs/by-gears', { revision: 0, job });
+  await person.goTo('/practice/by-gears/p1');
+  await person.opens('▸ Arms over 15 spaces, pin on the circle of 21');
+  // 40 : 56 through one idler, worked by hand: near 56, so 40(56 − 55)/56 = 40/56 with the crank
+  await person.sees('the plate goes with the crank');
+  const idlers = await person.page.waitForSelector('::-p-aria([name="Idlers"])');
+  await idlers!.click({ count: 3 });
+  await person.page.keyboard.type('2');
+  await person.key('Enter');
+  await person.sees('the plate goes against the crank');
+  await person.pressButton('Take the gears off');
+  await person.sees('No gears are in mesh.');
+  await person.pressButton('Put on those of the card');
+  await person.sees('the plate goes with the crank');
+  // the pin holds the plate until it is drawn
+  await person.press('Plate', 'combobox');
+  await (await person.page.waitForSelector('.ant-select-item-option[title^="C:"]', {
+    visible: true,
+  }))!.click();
+  await person.sees('The pin is in the plate: draw it before the plate comes off.');
+  await keys(person, 'p');
+  await person.press('Plate', 'combobox');
+  await (await person.page.waitForSelector('.ant-select-item-option[title^="C:"]', {
+    visible: true,
+  }))!.click();
+  await person.sees('pin on the circle of 37');
+  expect(await person.hardToUse()).toEqual([]);
+  await person.pressButton('More');
+  await person.press('For a projector', 'menuitem');
+  expect(await person.page.$$('.practice-right .scribe-drawing')).toHaveLength(1);
+  expect(person.faults).toEqual([]);
 });

@@ -22,6 +22,7 @@ export {
   plateRatioOf,
   runChoice,
   runMoves,
+  turnsWithCrank,
   type CrankMove,
   type HeadMechanism,
   type HeadMotion,

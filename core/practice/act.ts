@@ -1,6 +1,7 @@
 import type { Action } from './actions.ts';
 import type { PracticeBench } from './bench.ts';
 import { feed, feedGeared } from './feeding.ts';
+import { circlesOn, putGears, putPlate } from './geared.ts';
 import { done, held, type Done, type Machine } from './machine.ts';
 import { crank, directPin, inMetal, pin, spindleByHand, steps, worm } from './turning.ts';
 
@@ -18,8 +19,12 @@ export function act(bench: PracticeBench, machine: Machine, action: Action): Don
       return did({ arms: { ...machine.arms, at: machine.crank.sub(machine.plate) } });
     case 'arms-set':
       return did({ arms: { ...machine.arms, spaces: action.spaces } });
+    case 'gears':
+      return putGears(bench, machine, action);
+    case 'plate':
+      return putPlate(bench, machine, action);
     case 'circle':
-      return bench.circles.includes(action.circle)
+      return circlesOn(bench, machine).includes(action.circle)
         ? did({ circle: action.circle })
         : held(machine, 'no-circle');
     case 'lock':

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { trainSchema } from '../gearing/index.ts';
 
 /** Turns, exact: `11/31`, `-1/2`. Against the clock < 0. */
 const turns = z.string().regex(/^-?\d{1,7}(\/[1-9]\d{0,6})?$/);
@@ -14,6 +15,24 @@ export const actionSchema = z.discriminatedUnion('do', [
   z.object({ do: z.literal('arms-set'), spaces: z.int().min(1).max(2000) }).readonly(),
   /** The crank’s radius is set to a circle. */
   z.object({ do: z.literal('circle'), circle: z.int().min(2).max(2000) }).readonly(),
+  /** Gears from the first shaft to the last; null: taken off. */
+  z
+    .object({
+      do: z.literal('gears'),
+      on: z
+        .object({ train: trainSchema, idlers: z.int().min(0).max(3) })
+        .readonly()
+        .nullable(),
+    })
+    .readonly(),
+  /** Another plate, or its other side. */
+  z
+    .object({
+      do: z.literal('plate'),
+      plateId: z.string().max(80),
+      side: z.union([z.literal(0), z.literal(1)]),
+    })
+    .readonly(),
   z.object({ do: z.literal('lock'), on: z.boolean() }).readonly(),
   z.object({ do: z.literal('worm'), to: z.enum(['in', 'out']) }).readonly(),
   z.object({ do: z.literal('plate-lock'), to: z.enum(['in', 'out']) }).readonly(),

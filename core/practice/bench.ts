@@ -1,20 +1,23 @@
-import { plateRatioOf } from '../dividing/index.ts';
 import { fail, ok, type Result } from '../findings/index.ts';
 import type { GearDrawing } from '../involute/index.ts';
 import { deeperForThinning } from '../mesh/index.ts';
 import { stationOf, type PartPlan } from '../plan/index.ts';
 import type { Run } from '../run/index.ts';
+import type { Head } from '../shop/index.ts';
 import { exact, type Exact } from '../units/index.ts';
+import type { Gearing } from './geared.ts';
 import { helicalForm } from './helicalForm.ts';
 import { formCutter, type AlongFace, type CutterForm } from './work.ts';
+
+type Plate = Head['plates'][number];
 
 /** What stands on the practice bench: a run’s own head, work and cutter. Lengths mm. */
 export interface PracticeBench {
   readonly run: Run;
   /** Turns of the crank for one of the spindle. */
   readonly ratio: Exact;
-  /** Turns of the plate for one of the spindle, by the gears that are on. */
-  readonly plateRatio: Exact;
+  /** The gears it is made ready with; null where none turn the plate. */
+  readonly gearing: Gearing | null;
   /**
    * Table, gears, plate and worm turn the work as it travels: once in the lead that the gears give, which may
    * be a little off the one that is drawn, mm. Null for straight teeth.
@@ -24,7 +27,9 @@ export interface PracticeBench {
     readonly drawnLead: number;
     readonly hand: 'right' | 'left';
   } | null;
-  /** Circles of the plate’s side that is in front; the ring’s one circle where it divides directly. */
+  /** Plates of the head: another may be put on. */
+  readonly plates: readonly Plate[];
+  /** Circles of the side it is made ready with; the ring’s one circle where it divides directly. */
   readonly circles: readonly number[];
   readonly ring: number | null;
   /** A graduated handwheel in the crank’s place: its marks, and the parts of one that its vernier reads. */
@@ -93,6 +98,14 @@ export function exactGear(gear: GearDrawing, teeth: number): GearDrawing {
 /** Teeth of a gear so large that nobody tells its cutter from a rack’s. */
 const AS_GOOD_AS_A_RACK = 2000;
 
+/** Of a run that divides by gears, or of one whose table is geared. */
+function gearingOf(part: PartPlan, { move, helix }: Run): Gearing | null {
+  if (move.method === 'differential') return { between: 'spindle', train: move.train, idlers: move.idlers };
+  const lead = helix && stationOf(part, 'lead')?.detail.inForce;
+  // six gears are not changed by hand here
+  return lead && !lead.train.third ? { between: 'screw', train: lead.train, idlers: lead.idlers } : null;
+}
+
 /**
  * The bench for a part that is ready to be cut.
  * Issues: practice-waits, with what is lacking; practice-other for work that is not handled here
@@ -125,7 +138,8 @@ export function benchOf(part: PartPlan, run: Run): Result<PracticeBench> {
   return ok({
     run,
     ratio: exact(head.ratio),
-    plateRatio: plateRatioOf(move),
+    gearing: gearingOf(part, run),
+    plates: head.plates,
     helix,
     circles: plate && 'side' in move ? plate.sides[move.side]!.circles : [],
     ring: move.method === 'direct' ? move.holes : null,

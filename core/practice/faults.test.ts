@@ -8,6 +8,7 @@ import {
   freshMachine,
   hideFault,
   outsideReads,
+  plateRatioNow,
   readingsOf,
   sectionAt,
   spacesBelow,
@@ -151,7 +152,7 @@ describe('each cause has a fault here, and the piece shows what the cause claims
 
   test('a misprinted row, gears exchanged: the count that the motion of the head gives', () => {
     // 55 as 54 or 56 on 40: : g from the bench, exchanged it is 1/g, and N = (40 − g)/move
-    const g = geared.plateRatio.inverse().valueOf();
+    const g = plateRatioNow(geared, freshMachine(geared)).inverse().valueOf();
     const { turns, spaces, circle } = geared.run.move as { turns: number; spaces: number; circle: number };
     expect(1 / step(cutWith(geared, 'chart'))).toBeCloseTo((40 - g) / (turns + spaces / circle), 4);
   });

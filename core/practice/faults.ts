@@ -1,6 +1,8 @@
 import { otherSchoolsRange } from '../cutter/index.ts';
+import { trainRatio, type Train } from '../gearing/index.ts';
 import type { SymptomId } from '../trouble/index.ts';
 import { exactGear, type PracticeBench } from './bench.ts';
+import type { GearsOn } from './geared.ts';
 import { CLEAR, reachOf } from './hand.ts';
 import { freshMachine, type Machine } from './machine.ts';
 import { formCutter } from './work.ts';
@@ -44,7 +46,12 @@ interface Ground {
   readonly machine: Machine;
 }
 
-const isGeared = ({ plateRatio }: PracticeBench): boolean => !plateRatio.equals(0);
+const isGeared = ({ gearing }: PracticeBench): boolean => gearing?.between === 'spindle';
+/** With other gears on than it was made ready with. */
+const withGears = (bench: PracticeBench, gears: GearsOn | null): Ground => ({
+  bench,
+  machine: { ...freshMachine(bench), gears },
+});
 const isPlain = (bench: PracticeBench): boolean =>
   bench.run.move.method === 'simple' && 'spaces' in bench.run.move && bench.run.move.spaces > 0;
 const spacesOf = ({ run: { move } }: PracticeBench): number => ('spaces' in move ? move.spaces : 0);
@@ -75,6 +82,12 @@ const hidden = (bench: PracticeBench, change: Partial<PracticeBench>): Ground =>
   const other = { ...bench, ...change };
   return { bench: other, machine: freshMachine(other) };
 };
+
+/** Each driver where its driven belongs. */
+const exchanged = ({ driver, driven, second }: Train): Train => ({
+  ...{ driver: driven, driven: driver },
+  second: second && { driver: second.driven, driven: second.driver },
+});
 
 const FAULTS: readonly Fault[] = [
   {
@@ -110,7 +123,7 @@ const FAULTS: readonly Fault[] = [
     say: 'The plate is locked, and its gears are out of mesh',
     fits: isGeared,
     hide: (bench) => {
-      const ground = hidden(bench, { plateRatio: bench.plateRatio.mul(0) });
+      const ground = withGears(bench, null);
       return { ...ground, machine: { ...ground.machine, plateLock: 'in' } };
     },
   },
@@ -119,14 +132,20 @@ const FAULTS: readonly Fault[] = [
     symptom: 'count',
     say: 'One idler too many or too few: the plate goes the other way',
     fits: isGeared,
-    hide: (bench) => hidden(bench, { plateRatio: bench.plateRatio.neg() }),
+    hide: (bench) => {
+      const { train, idlers } = bench.gearing!;
+      return withGears(bench, { train, idlers: idlers === 0 ? 1 : idlers - 1 });
+    },
   },
   {
     key: 'chart',
     symptom: 'count',
     say: 'The row was misprinted: driver and driven exchanged',
-    fits: (bench) => isGeared(bench) && !bench.plateRatio.abs().equals(1),
-    hide: (bench) => hidden(bench, { plateRatio: bench.plateRatio.inverse() }),
+    fits: (bench) => isGeared(bench) && !trainRatio(bench.gearing!.train).equals(1),
+    hide: (bench) => {
+      const { train, idlers } = bench.gearing!;
+      return withGears(bench, { train: exchanged(train), idlers });
+    },
   },
   {
     key: 'eccentric',

@@ -1,5 +1,6 @@
 import { exact, type Exact } from '../units/index.ts';
 import type { PracticeBench } from './bench.ts';
+import { leadNow } from './geared.ts';
 import { done, held, underCutter, type Done, type Machine, type Told } from './machine.ts';
 import { ahead, least, passNow } from './turning.ts';
 import { cutWork, TOUCH } from './work.ts';
@@ -48,10 +49,8 @@ export function feed(bench: PracticeBench, machine: Machine, to: Pick<Machine, '
 }
 
 /** Turns of the plate by the table’s gears, to a billionth: the same place of the table, the same plate. */
-function plateByTable({ ratio, helix }: PracticeBench, table: number): Exact {
-  const turns = (table * ratio.valueOf()) / helix!.lead;
-  return exact((helix!.hand === 'right' ? turns : -turns).toFixed(9));
-}
+const plateByTable = ({ ratio }: PracticeBench, lead: number, table: number): Exact =>
+  exact(((table * ratio.valueOf()) / lead).toFixed(9));
 
 /**
  * The table moves and its gears turn the plate; with the pin in a hole the crank goes along, and by the worm
@@ -59,11 +58,14 @@ function plateByTable({ ratio, helix }: PracticeBench, table: number): Exact {
  */
 export function feedGeared(bench: PracticeBench, machine: Machine, to: number): Done {
   if (to === machine.table) return done(machine, { what: 'did' });
+  const lead = leadNow(bench, machine);
+  // with its gears off the table turns nothing
+  if (lead === null) return feed(bench, machine, { table: to, depth: machine.depth });
   if (machine.plateLock === 'in') return held(machine, 'table-gears');
   const { ratio, slack } = bench;
   const off = bench.tableOff ?? 0;
   const plateAt = (table: number): Exact =>
-    plateByTable(bench, table).sub(plateByTable(bench, machine.table));
+    plateByTable(bench, lead, table).sub(plateByTable(bench, lead, machine.table));
   const over = plateAt(to);
   const drives = machine.pin === 'in' && machine.worm === 'in';
   const gap = ahead(bench, machine).mul(ratio);

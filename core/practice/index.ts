@@ -3,6 +3,7 @@ export { actionSchema, type Action, type ActionOf } from './actions.ts';
 export { benchOf, hasPlate, type PracticeBench } from './bench.ts';
 export { demonstrate, type Shown } from './demonstrate.ts';
 export { faultOf, faultsFor, hideFault, type FaultKey } from './faults.ts';
+export { circlesOn, leadNow, plateRatioNow, type GearsOn, type Gearing } from './geared.ts';
 export { reachOf } from './hand.ts';
 export { inspectedJob } from './inspected.ts';
 export {

@@ -1,5 +1,6 @@
 import { exact, type Exact } from '../units/index.ts';
 import { hasPlate, type PracticeBench } from './bench.ts';
+import type { GearsOn } from './geared.ts';
 import { around, blank, type Work } from './work.ts';
 
 /** The mill and the head as they stand. Turns exact; lengths mm. */
@@ -14,6 +15,10 @@ export interface Machine {
   readonly crept: number;
   readonly pin: 'in' | 'out';
   readonly circle: number;
+  /** The plate that is on, and its side in front; null where none divides. */
+  readonly mounted: { readonly plateId: string; readonly side: 0 | 1 } | null;
+  /** The gears that are on; null where none are. */
+  readonly gears: GearsOn | null;
   /** Of the hole that was marked as 0, turns of the plate. */
   readonly zero: Exact;
   readonly arms: { readonly at: Exact; readonly spaces: number };
@@ -63,6 +68,9 @@ export type HeldBy =
   | 'direct-pin'
   | 'no-ring'
   | 'no-circle'
+  | 'no-plate'
+  | 'pin-in-plate'
+  | 'no-bracket'
   | 'no-pin'
   | 'no-motor'
   | 'motor-holds'
@@ -98,6 +106,8 @@ export function freshMachine(bench: PracticeBench): Machine {
     // a wheel has no plate, and a motor needs none
     pin: hasPlate(bench) || direct ? 'in' : 'out',
     circle: 'circle' in move ? move.circle : (bench.circles[0] ?? marksOf(bench)),
+    mounted: 'plateId' in move && 'side' in move ? { plateId: move.plateId, side: move.side } : null,
+    gears: bench.gearing && { train: bench.gearing.train, idlers: bench.gearing.idlers },
     zero: ZERO,
     arms: { at: ZERO, spaces: Math.max(1, spaces) },
     worm: direct ? 'out' : 'in',

@@ -1,6 +1,7 @@
 import { exact, type Exact } from '../units/index.ts';
 import type { ActionOf } from './actions.ts';
 import type { PracticeBench } from './bench.ts';
+import { isGearedNow, plateRatioNow } from './geared.ts';
 import { done, held, holeAt, holeUnderPin, underCutter, type Done, type Machine } from './machine.ts';
 import { cutWork, touches, type Pass } from './work.ts';
 
@@ -63,7 +64,8 @@ function turnCrank(bench: PracticeBench, machine: Machine, over: Exact): Done {
   if (machine.directPin === 'in' && bench.ring !== null)
     return done({ ...free(toSlack), directPin: 'broken' }, { what: 'pin-broken' });
   if (machine.locked) return done(free(toSlack), { what: 'held', by: 'lock' });
-  const geared = bench.plateRatio.equals(0) ? null : bench.plateRatio;
+  const ratioOn = plateRatioNow(bench, machine);
+  const geared = ratioOn.equals(0) ? null : ratioOn;
   // a plate that is geared and locked holds the spindle by its gears
   if (geared && machine.plateLock === 'in') return done(free(toSlack), { what: 'held', by: 'gears' });
   const share = geared ? rest.mul(ratio).div(ratio.sub(geared)) : rest;
@@ -77,7 +79,7 @@ export function crank(bench: PracticeBench, machine: Machine, { turns }: ActionO
   const over = exact(turns);
   if (bench.motor) return held(machine, 'motor-holds');
   if (machine.pin === 'out') return turnCrank(bench, machine, over);
-  if (machine.plateLock === 'in' || !bench.plateRatio.equals(0) || bench.helix) return held(machine, 'pin');
+  if (machine.plateLock === 'in' || isGearedNow(machine) || bench.helix) return held(machine, 'pin');
   // the pin takes the plate along, as the back pin of a compound move asks
   const went = turnCrank(bench, machine, over);
   const by = went.machine.crank.sub(machine.crank);

@@ -1,5 +1,6 @@
 import { memo, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import {
+  circlesOn,
   hasPlate,
   sayPin,
   type Action,
@@ -66,7 +67,8 @@ export function CrankHead({ bench, machine, onAct }: CrankHeadProps) {
     event.preventDefault();
     turnBy(event.shiftKey ? Math.sign(steps) : steps);
   };
-  const circles = useMemo(() => (direct ? [circle] : bench.circles), [direct, circle, bench.circles]);
+  const onPlate = circlesOn(bench, machine);
+  const circles = useMemo(() => (direct ? [circle] : onPlate), [direct, circle, onPlate]);
   const radius = circleRadius(circles, circle);
   const [armFrom, armSpaces] = [machine.arms.at.valueOf(), machine.arms.spaces];
   return (

@@ -40,6 +40,7 @@ import { Feeds } from './Feeds.tsx';
 import { Levers } from './Levers.tsx';
 import { Measured, type Inspected } from './Measured.tsx';
 import { SetHead } from './SetHead.tsx';
+import { TrainOn } from './TrainOn.tsx';
 import { WorkEnd } from './WorkEnd.tsx';
 import { WorkSide } from './WorkSide.tsx';
 
@@ -171,7 +172,11 @@ export function Practice({ bench, name, card, inspect }: PracticeProps) {
       </section>
       <section className="practice-right" aria-label="Work and cutter">
         <WorkEnd bench={session.bench} machine={machine} />
-        <WorkSide bench={session.bench} machine={machine} />
+        {/* what the room looks at is the plate, and what turns it */}
+        {!(projected && bench.gearing?.between === 'spindle') && (
+          <WorkSide bench={session.bench} machine={machine} />
+        )}
+        {projected && <TrainOn bench={session.bench} machine={machine} />}
         <Feeds bench={session.bench} machine={machine} units={units} onAct={hand} />
       </section>
       <aside className="practice-now">

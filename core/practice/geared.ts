@@ -1,0 +1,76 @@
+import { turnsWithCrank } from '../dividing/index.ts';
+import { meshesOf, trainRatio, type Train } from '../gearing/index.ts';
+import { exact, type Exact } from '../units/index.ts';
+import type { ActionOf } from './actions.ts';
+import type { PracticeBench } from './bench.ts';
+import { done, held, type Done, type Machine } from './machine.ts';
+
+/* What stands on the head and can be changed by hand: gears and idlers, the plate and its side. */
+
+/** Gears as they are on, from the first shaft to the last. */
+export interface GearsOn {
+  readonly train: Train;
+  readonly idlers: number;
+}
+
+/** Gears a bench is made ready with: from the spindle to the plate, or from the table’s screw. */
+export interface Gearing extends GearsOn {
+  readonly between: 'spindle' | 'screw';
+}
+
+/** Every mesh turns the hand round, and every idler makes one more. */
+const meshes = ({ train, idlers }: GearsOn): number => meshesOf(train).length + idlers;
+
+/**
+ * Turns of the plate for one of the spindle, by the gears that are on; 0 where none join them.
+ * Idlers as is the custom: heads differ.
+ */
+export function plateRatioNow({ gearing }: Pick<PracticeBench, 'gearing'>, { gears }: Machine): Exact {
+  if (gearing?.between !== 'spindle' || !gears) return exact(0);
+  const size = trainRatio(gears.train);
+  return turnsWithCrank(gears.idlers, gears.train.second !== null) ? size : size.neg();
+}
+
+/**
+ * The lead that the table is geared for, mm; < 0 for a left hand. Null where no gears turn the plate.
+ */
+export function leadNow({ gearing, helix }: PracticeBench, { gears }: Machine): number | null {
+  if (!helix) return null;
+  const made = helix.hand === 'right' ? helix.lead : -helix.lead;
+  // a train of six gears stays as it is
+  if (gearing?.between !== 'screw') return made;
+  if (!gears) return null;
+  // once round takes as much more travel as the train is slower than the one it was made ready with
+  const slower = trainRatio(gearing.train).div(trainRatio(gears.train)).valueOf();
+  return (meshes(gears) - meshes(gearing)) % 2 === 0 ? made * slower : -made * slower;
+}
+
+/** Are the spindle, or the table, and the plate joined by gears? */
+export const isGearedNow = (machine: Pick<Machine, 'gears'>): boolean => machine.gears !== null;
+
+/** Gears are taken off, or others put on. */
+export function putGears(bench: PracticeBench, machine: Machine, { on }: ActionOf<'gears'>): Done {
+  if (!bench.gearing) return held(machine, 'no-bracket');
+  return done({ ...machine, gears: on }, { what: 'did' });
+}
+
+/** Circles of the plate’s side that is in front. */
+export function circlesOn({ plates, circles }: PracticeBench, { mounted }: Machine): readonly number[] {
+  const plate = plates.find(({ id }) => id === mounted?.plateId);
+  return (mounted && plate?.sides[mounted.side]?.circles) ?? circles;
+}
+
+/** The circle of a plate that lies nearest to where the pin is: of as many holes, or nearly. */
+const nearestCircle = (circles: readonly number[], holes: number): number =>
+  circles.reduce((best, each) => (Math.abs(each - holes) < Math.abs(best - holes) ? each : best));
+
+/** Another plate, or its other side. What was marked on the one before is gone: the pin’s place is 0. */
+export function putPlate(bench: PracticeBench, machine: Machine, { plateId, side }: ActionOf<'plate'>): Done {
+  const circles = bench.plates.find(({ id }) => id === plateId)?.sides[side]?.circles;
+  if (!machine.mounted || !circles) return held(machine, 'no-plate');
+  if (machine.pin === 'in') return held(machine, 'pin-in-plate');
+  const at = machine.crank.sub(machine.plate);
+  const circle = nearestCircle(circles, machine.circle);
+  const arms = { ...machine.arms, at };
+  return done({ ...machine, mounted: { plateId, side }, circle, zero: at, arms }, { what: 'did' });
+}

@@ -2,7 +2,7 @@
 import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
 import type { MotorDevice, ReadoutDevice } from '../../core/devices/index.ts';
 import { stretchOf, type Prompt } from '../../core/prompts/index.ts';
-import type { RunAct } from '../../core/run/index.ts';
+import { foldRun, type Run, type RunAct, type RunEvent } from '../../core/run/index.ts';
 import { newDivideJob, withPart } from '../../core/job/index.ts';
 import { isSpaced } from '../../core/kinds/index.ts';
 import { begin, freeze, shop, wheelCard } from '../../core/sampleRuns.ts';
@@ -15,6 +15,7 @@ const { act: settle, cleanup, render, screen } = await import('@testing-library/
 const { default: userEvent } = await import('@testing-library/user-event');
 const { SCREEN, useLive } = await import('./live.ts');
 const { motorPlace, MotorTurn } = await import('./MotorTurn.tsx');
+const { MillMotor } = await import('./MillDevices.tsx');
 const { Readout } = await import('./Readout.tsx');
 const { HoleByHole } = await import('./HoleByHole.tsx');
 const { QueryClientProvider } = await import('@tanstack/react-query');
@@ -293,4 +294,71 @@ test('a rack: the table goes from place to place, to the place itself and not to
   tell(at(null));
   await person.click(screen.getByRole('button', { name: '0 here' }));
   expect(asked.at(-1)!.body).toEqual({ use: 'travel', reads: 0, runId: 'r' });
+});
+
+/** The motor at the mill, between two cuts of a run. */
+function atTheMill(run: Run, last: number, ...motors: MotorDevice[]) {
+  queryClient.setQueryData(keys.devices, motors);
+  const events = run.cuts.slice(0, last).map((cut, i) => ({
+    ...{ id: `e${i}`, runId: run.id, device: 'd', deviceSeq: i + 1, lastSeen: {} },
+    ...{ clientTime: '2026-11-25T09:00:00Z', kind: 'done', round: cut.round, index: cut.index },
+  })) as RunEvent[];
+  const state = foldRun(run, events);
+  const now = stretchOf(run, { last: run.cuts[last - 1]!, next: run.cuts[last]! });
+  const turns = now.filter((prompt) => prompt.do === 'turn' || prompt.do === 'return');
+  render(
+    <QueryClientProvider client={queryClient}>
+      <MillMotor run={run} state={state} events={events} now={turns} act={() => {}} />
+    </QueryClientProvider>,
+  );
+  return turns;
+}
+
+test('of two motors a person says which turns this work; until then neither is sent', async () => {
+  const person = userEvent.setup();
+  const other: MotorDevice = { ...motor, id: 'm2', name: 'Upright table' };
+  atTheMill(byMotor, 3, motor, other);
+  tell(stands(), { ...stands(), id: 'm2' });
+  expect(screen.queryByRole('button', { name: /Hold to turn/ })).toBeNull();
+  await person.click(screen.getByRole('button', { name: 'Upright table turns it' }));
+  expect(asked).toEqual([]);
+  const button = await screen.findByRole('button', { name: /Hold to turn to .* 4/ });
+  await person.pointer([{ keys: '[MouseLeft>]', target: button }, { keys: '[/MouseLeft]' }]);
+  expect(
+    asked.filter(({ where }) => where.endsWith('/turn')).map(({ where, body }) => [where, body['to']]),
+  ).toEqual([['/api/devices/m2/turn', { of: 'run', runId: byMotor.id, round: 1, index: 4, closing: false }]]);
+});
+
+test('a part of a turn: after its last mark the motor goes back to the first, by its button', async () => {
+  const person = userEvent.setup();
+  const arc = freeze({ head: STOCK_ROTARY, count: 5, angle: '9', rounds: 2 }, 'stepper');
+  const turns = atTheMill(arc, 5, motor);
+  expect(turns.map((prompt) => prompt.do)).toEqual(['return']);
+  // four steps of 9° on: it stands at 36°, the motor’s last place
+  tell({ ...stands({ count: 36 }), run: arc.id });
+  const button = screen.getByRole('button', { name: /Hold to turn to .* 1/ });
+  expect(button.textContent).toContain('hands away');
+  await person.pointer([{ keys: '[MouseLeft>]', target: button }, { keys: '[/MouseLeft]' }]);
+  expect(asked.find(({ where }) => where.endsWith('/turn'))!.body['to']).toEqual({
+    ...{ of: 'run', runId: arc.id, round: 2, index: 1, closing: false },
+  });
+  tell({ ...stands({ count: 0 }), run: arc.id });
+  expect(arc.cuts[5]!.landing).toMatchObject({ on: 'steps', steps: 0 });
+});
+
+test('a server that began anew knows nothing of the move: the button lets it go by itself', async () => {
+  const person = userEvent.setup();
+  const quick = globalThis.fetch;
+  globalThis.fetch = ((where: string, init) =>
+    where.endsWith('/hold')
+      ? Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve({ held: false }) } as Response)
+      : quick(where, init)) as typeof fetch;
+  render(<MotorTurn run={byMotor} motor={motor} from={place(1)} to={place(2)} act={() => {}} />);
+  tell(stands());
+  await person.pointer({
+    keys: '[MouseLeft>]',
+    target: screen.getByRole('button', { name: /Hold to turn/ }),
+  });
+  expect(screen.getByRole('button', { name: /Let go to stop/ })).toBeTruthy();
+  expect(await screen.findByRole('button', { name: /Hold to turn/ }, { timeout: 4000 })).toBeTruthy();
 });

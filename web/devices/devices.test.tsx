@@ -17,6 +17,7 @@ const { SCREEN, useLive } = await import('./live.ts');
 const { motorPlace, MotorTurn } = await import('./MotorTurn.tsx');
 const { MillMotor } = await import('./MillDevices.tsx');
 const { Readout } = await import('./Readout.tsx');
+const { CentreByReadout } = await import('./CentreByReadout.tsx');
 const { HoleByHole } = await import('./HoleByHole.tsx');
 const { QueryClientProvider } = await import('@tanstack/react-query');
 const { keys, queryClient } = await import('../state/index.ts');
@@ -361,4 +362,38 @@ test('a server that began anew knows nothing of the move: the button lets it go 
   });
   expect(screen.getByRole('button', { name: /Let go to stop/ })).toBeTruthy();
   expect(await screen.findByRole('button', { name: /Hold to turn/ }, { timeout: 4000 })).toBeTruthy();
+});
+
+test('to the middle of the work: from the touch on, whichever way it is gone, and not by a run’s own zero', async () => {
+  const person = userEvent.setup();
+  const across: ReadoutDevice = {
+    ...readout,
+    axes: [...readout.axes, { letter: 'Y', use: 'cross', reversed: false }],
+  };
+  queryClient.setQueryData(keys.devices, [across]);
+  const at = (reads: number | null, run: string | null = null): LiveDevice =>
+    ({
+      ...{ ...base, id: 'r', run },
+      readout: [{ use: 'cross', letter: 'Y', shows: 8, reads }],
+    }) as LiveDevice;
+  // a blank of 67.5, a cutter of 5 and a paper of 0.03: 33.75 + 2.5 + 0.03
+  const { container } = render(
+    <QueryClientProvider client={queryClient}>
+      <CentreByReadout move={36.28} units="mm" />
+    </QueryClientProvider>,
+  );
+  tell(at(4, 'another'));
+  expect(container.textContent).toBe('It touches: 0 here');
+  await person.click(screen.getByRole('button', { name: 'It touches: 0 here' }));
+  expect(asked.at(-1)).toMatchObject({ body: { use: 'cross', reads: 0, runId: null } });
+  for (const [reads, says] of [
+    [0, '36.280 mm more, the same way'],
+    [12.5, '23.780 mm more, the same way'],
+    [-12.5, '23.780 mm more, the same way'],
+    [-36.283, '✓ the middle: lock it'],
+    [36.5, '0.220 mm too far: back past it, and up again'],
+  ] as const) {
+    tell(at(reads));
+    expect(container.textContent).toContain(says);
+  }
 });

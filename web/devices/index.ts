@@ -1,3 +1,4 @@
+export { CentreByReadout } from './CentreByReadout.tsx';
 export { HoleByHole } from './HoleByHole.tsx';
 export { HoldButton } from './HoldButton.tsx';
 export { SCREEN, useListening, useLive } from './live.ts';

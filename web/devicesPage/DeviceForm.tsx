@@ -247,7 +247,7 @@ function MotorFields({
 const USES: Readonly<Record<AxisUse, string>> = {
   travel: 'Along the cut',
   depth: 'Into the work',
-  cross: 'Across, from place to place',
+  cross: 'Across: to the middle, or from place to place',
 };
 
 function ReadoutFields({

@@ -1,10 +1,16 @@
+import { lazy, Suspense } from 'react';
 import { bindTo } from '../../panel/index.ts';
 import { layOrder } from '../../../core/lead/index.ts';
 import { stationOf } from '../../../core/plan/index.ts';
 import { handleOf } from '../../../core/setup/index.ts';
 import { lengthText } from '../../../core/units/index.ts';
 import { ChoiceField, Length, LengthField } from '../../fields/index.ts';
+import { useDevices } from '../../state/index.ts';
 import type { SetupPieceProps } from './pieceProps.ts';
+
+const CentreByReadout = lazy(() =>
+  import('../../devices/index.ts').then((module) => ({ default: module.CentreByReadout })),
+);
 
 /**
  * The cutter to the middle of the work by the school chosen, then the touch on the outside and the depths
@@ -17,6 +23,8 @@ export function CentreIt({ station, part, planned, units, set, at }: SetupPieceP
   const chosen = centrings.find(({ by }) => by === centring)!;
   const handle = handleOf(station.detail.mount);
   const paper = setup.paper.typed.trim() !== '';
+  const byReadout = useDevices().some(({ kind, on }) => kind === 'readout' && on);
+  const isFromTouch = centring === 'touch' || centring === 'far';
   const bind = bindTo(setup, set, at);
   return (
     <>
@@ -48,6 +56,12 @@ export function CentreIt({ station, part, planned, units, set, at }: SetupPieceP
                   <small> = {lengthText(chosen.move, units, 'fine')}</small>
                 )}
               </span>
+            )}
+            {/* these two begin with a touch, and go on from it */}
+            {byReadout && chosen.move !== null && words === chosen.then && isFromTouch && (
+              <Suspense fallback={null}>
+                <CentreByReadout move={chosen.move} units={units} />
+              </Suspense>
             )}
           </li>
         ))}

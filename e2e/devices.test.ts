@@ -246,6 +246,8 @@ test('an indicator’s button writes into the field in hand, in its own unit, an
   const valueOf = (i: number) => fields[i]!.evaluate((input) => (input as HTMLInputElement).value);
   for (let i = 0; i < 100 && (await valueOf(0)) !== '42.35 mm'; i += 1) await wait(50);
   expect(await valueOf(0)).toBe('42.35 mm');
+  // which tool wrote it stands beside it, and goes into the log with it
+  await person.sees('by Indicator');
   expect(await fields[1]!.evaluate((input) => input === document.activeElement)).toBe(true);
   standIns.turn({ tool: { inches: true }, reads: 25.4, press: true });
   for (let i = 0; i < 100 && (await valueOf(1)) !== '1 in'; i += 1) await wait(50);

@@ -17,6 +17,8 @@ export interface Check {
   /** What to set first: `over 4 teeth`, `at a height of 1.53 mm`. */
   readonly set: string;
   readonly reading: number | null;
+  /** The tool whose button wrote it; null where a hand did. */
+  readonly tool: string | null;
   /** Too thick by; less than 0: too thin. */
   readonly thick: number | null;
 }
@@ -39,6 +41,8 @@ export interface InspectDetail {
     readonly agreed: boolean;
   } | null;
   readonly runout: RunoutSays | null;
+  /** The tool that wrote the runout. */
+  readonly runoutTool: string | null;
   readonly pin: number | null;
   /** Readings round the gear; null while there are none. */
   readonly round: RoundSays | null;

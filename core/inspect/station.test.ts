@@ -6,6 +6,8 @@ import { drawnHelicalJob, drawnSpurJob, withSpurPart, type Job } from '../job/in
 import { thinningFromDeeper } from '../mesh/index.ts';
 import { plan, stationOf } from '../plan/index.ts';
 import { STOCK_EQUIPMENT } from '../shop/index.ts';
+import { measuredText } from '../logbook/index.ts';
+import { runEventSchema } from '../run/index.ts';
 import { measure } from '../units/index.ts';
 import { overPins, recordOf, runoutSays, spanOver, type InspectInput } from './index.ts';
 
@@ -273,6 +275,30 @@ describe('what the logbook keeps of it', () => {
       verdict: expect.stringMatching(/^0\.101 mm thick: sink 0\.\d{3} mm more$/),
     });
     expect(recordOf(inspected({ span: '21.50' }).detail, 'in')!.verdict).toBe('good');
+  });
+  test('the tool that wrote a reading by its button goes with it, into the log and its words', () => {
+    const job = withSpurPart(drawnSpurJob(GEAR), 'p1', (part) => ({
+      ...part,
+      inspect: {
+        ...part.inspect,
+        span: { typed: '21.50 mm', unit: 'mm' as const, by: 'Caliper' },
+        outside: { typed: '64', unit: 'mm' as const },
+        runout: { typed: '0.03 mm', unit: 'mm' as const, by: 'Indicator' },
+      },
+    }));
+    const record = recordOf(inspected({}, job).detail, 'mm')!;
+    expect(record.readings.map(({ name, by }) => [name, by])).toEqual([
+      ['Outside', undefined],
+      ['Span over teeth', 'Caliper'],
+      ['Runout', 'Indicator'],
+    ]);
+    const event = {
+      ...{ id: 'e', runId: 'r', device: 'd', deviceSeq: 1, lastSeen: {}, clientTime: '2026-12-02T10:00:00Z' },
+      ...{ kind: 'measured', ...record },
+    };
+    expect(runEventSchema.parse(event)).toEqual(event);
+    expect(measuredText(record, 'mm')).toContain('Span over teeth 21.500 mm by Caliper, should be 21.505 mm');
+    expect(measuredText(record, 'mm')).toMatch(/^Outside 64\.000 mm, should be/);
   });
   test('readings all round go in by their middle and their swing', () => {
     const job = withSpurPart(drawnSpurJob(GEAR), 'p1', (part) => ({

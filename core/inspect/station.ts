@@ -122,7 +122,7 @@ export function planInspect({
     working: [],
     cautions: [],
     issues,
-    detail: { checks: [], verdict: null, runout: null, pin: null, round: null },
+    detail: { checks: [], verdict: null, runout: null, runoutTool: null, pin: null, round: null },
   };
   if (!sizes || !ground) return empty;
   const module = approx(sizes.module);
@@ -141,6 +141,7 @@ export function planInspect({
       out: one.out && OUT[one.out],
       set: setText(one, !sizes.helixDeg.equals(0), system),
       reading,
+      tool: (reading !== null && input[one.id].by) || null,
       thick,
     };
   });
@@ -200,7 +201,7 @@ export function planInspect({
         text: 'stop the spindle and draw the work clear of the cutter. Measure before the gear leaves the head: there it can still be sunk.',
       },
     ],
-    detail: { checks, verdict, runout, pin, round },
+    detail: { checks, verdict, runout, runoutTool: (runout && input.runout.by) ?? null, pin, round },
   };
 }
 

@@ -36,7 +36,8 @@ export interface ComparedLine {
 export function measuredText({ readings, verdict }: MeasuredRecord, units: UnitSystem): string {
   const mm = (value: number) => lengthText(value, units, 'fine');
   const told = readings.map(
-    ({ name, read, should }) => `${name} ${mm(read)}${should === null ? '' : `, should be ${mm(should)}`}`,
+    ({ name, read, should, by }) =>
+      `${name} ${mm(read)}${by ? ` by ${by}` : ''}${should === null ? '' : `, should be ${mm(should)}`}`,
   );
   return [...told, ...(verdict === '' ? [] : [verdict])].join('; ');
 }

@@ -76,7 +76,14 @@ export const runDigestSchema = z
     measured: z.array(
       z.object({
         at: z.string(),
-        readings: z.array(z.object({ name: z.string(), read: z.number(), should: z.number().nullable() })),
+        readings: z.array(
+          z.object({
+            name: z.string(),
+            read: z.number(),
+            should: z.number().nullable(),
+            by: z.string().optional(),
+          }),
+        ),
         verdict: z.string(),
       }),
     ),

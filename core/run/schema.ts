@@ -293,7 +293,13 @@ export const runEventSchema = z.discriminatedUnion('kind', [
       readings: z
         .array(
           z
-            .object({ name: z.string().max(60), read: z.number().min(0), should: z.number().nullable() })
+            .object({
+              name: z.string().max(60),
+              read: z.number().min(0),
+              should: z.number().nullable(),
+              /** The tool whose button wrote it; left out where a hand did. */
+              by: z.string().max(80).optional(),
+            })
             .readonly(),
         )
         .min(1)

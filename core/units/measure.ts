@@ -7,7 +7,14 @@ export type Unit = z.infer<typeof unitSchema>;
 /**
  * A measure as the person typed it, with the unit that a bare number was meant in. Never converted at rest.
  */
-export const measureSchema = z.object({ typed: z.string().max(60), unit: unitSchema }).readonly();
+export const measureSchema = z
+  .object({
+    typed: z.string().max(60),
+    unit: unitSchema,
+    /** The tool that wrote it, by its own button; left out where a hand did. */
+    by: z.string().max(80).optional(),
+  })
+  .readonly();
 export type Measure = z.infer<typeof measureSchema>;
 
 /** Which of the two unit families a job shows large. */

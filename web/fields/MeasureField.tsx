@@ -72,7 +72,10 @@ const FigureInput = memo(function FigureInput(props: FigureInputProps) {
     <Input
       id={id}
       value={typed}
-      onChange={(event) => onChange({ typed: event.target.value, unit })}
+      onChange={({ target }) => {
+        const { tool } = target.dataset;
+        onChange({ typed: target.value, unit, ...(tool && { by: tool }) });
+      }}
       onKeyDown={(event) => {
         // as a tool does that types like a keyboard
         if (event.key === 'Enter') return goOn(event.currentTarget);
@@ -149,6 +152,7 @@ export function MeasureField({
           ))}
         </div>
         {!wrong && echo && <div className="field-echo">{echo}</div>}
+        {!wrong && value.by && <div className="field-echo">by {value.by}</div>}
       </div>
     </div>
   );

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import '../jsdom.ts';
 import { afterEach, describe, expect, test } from '@jest/globals';
-import { cleanup, render, screen } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useEffect, useState } from 'react';
 import type { Issue } from '../../core/findings/index.ts';
@@ -38,6 +38,19 @@ describe('a field for a length', () => {
     expect(last.value).toEqual({ typed: '12.7', unit: 'mm' });
     // 12.7 mm is half an inch
     expect(document.querySelector('.field-echo')!.textContent).toMatch(/0\.5000? in/);
+  });
+
+  test('a tool that writes stands by its figure, until a hand types there', async () => {
+    render(<Face start={measure('', 'mm')} units="mm" />);
+    const input = screen.getByLabelText<HTMLInputElement>('Face');
+    input.dataset['tool'] = 'Caliper';
+    fireEvent.change(input, { target: { value: '12.34 mm' } });
+    delete input.dataset['tool'];
+    expect(last.value).toEqual({ typed: '12.34 mm', unit: 'mm', by: 'Caliper' });
+    expect(screen.getByText('by Caliper')).toBeTruthy();
+    await userEvent.type(input, '{Backspace}');
+    expect(last.value).toEqual({ typed: '12.34 m', unit: 'mm' });
+    expect(screen.queryByText('by Caliper')).toBeNull();
   });
 
   test('the unit behind the figure is pressed to the other; one that is written stands for itself', async () => {

@@ -16,17 +16,18 @@ export function MeasuredTable({ title, record, units }: MeasuredTableProps) {
       <h3>{title}</h3>
       <ListTable file="measured">
         <tbody>
-          {record.readings.map(({ name, read, should }) => (
+          {record.readings.map(({ name, read, should, by }) => (
             <tr key={name}>
               <td>{name}</td>
               <td className="num">{mm(read)}</td>
               <td>{should !== null && `should be ${mm(should)}`}</td>
+              <td>{by && `by ${by}`}</td>
             </tr>
           ))}
           {record.verdict !== '' && (
             <tr>
               <td>Teeth</td>
-              <td colSpan={2}>{record.verdict}</td>
+              <td colSpan={3}>{record.verdict}</td>
             </tr>
           )}
         </tbody>

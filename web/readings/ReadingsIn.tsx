@@ -18,11 +18,13 @@ export function readingText({ lastLine, tool }: LiveDevice, { unit: own }: Pick<
   return unit === 'in' ? `${Number((mm / 25.4).toFixed(5))} in` : `${Number(mm.toFixed(4))} mm`;
 }
 
-/** Writes into a box as a hand does, so that whoever listens to it hears. */
-function writeInto(box: HTMLInputElement, text: string): void {
+/** Writes into a box as a hand does, so that whoever listens to it hears, and by which tool. */
+function writeInto(box: HTMLInputElement, text: string, tool: string): void {
   const { set } = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!;
   set!.call(box, text);
+  box.dataset['tool'] = tool;
   box.dispatchEvent(new Event('input', { bubbles: true }));
+  delete box.dataset['tool'];
 }
 
 /**
@@ -56,7 +58,7 @@ export function ReadingsIn() {
       if (before === undefined || each.tool.presses <= before || each.tool.screen !== SCREEN) continue;
       const box = measureBox(document.activeElement);
       if (!box) continue;
-      writeInto(box, readingText(each, device));
+      writeInto(box, readingText(each, device), device.name);
       goOn(box);
     }
   });

@@ -41,6 +41,9 @@ export interface MotorSettings {
 /** Degrees of a table of 90 to 1, 200 steps of 8; a pulse for each turn of the worm. */
 export const SAMPLE_MOTOR: MotorSettings = { perTurn: 360, stepsPerTurn: 144_000, pulses: 90 };
 
+/** Of its count in a minute, where a line says no speed. */
+const RAPID = 1440;
+
 export class MotorModel {
   knobs: MotorKnobs = GOOD_MOTOR;
   private readonly settings: MotorSettings;
@@ -51,6 +54,8 @@ export class MotorModel {
   private target: number | null = null;
   private speed = 0;
   private held = false;
+  /** By a program’s own stop, until a person lets it go on. */
+  private stopped = false;
   private pulse: number | null = null;
   private begun = '';
   private now = 0;
@@ -119,10 +124,13 @@ export class MotorModel {
           break;
         case '~':
           this.held = false;
+          if (this.stopped) said += 'ok\r\n';
+          this.stopped = false;
           break;
         case '\u0018':
           this.target = null;
           this.held = false;
+          this.stopped = false;
           this.begun = '';
           said += 'ready\r\n';
           break;
@@ -140,20 +148,30 @@ export class MotorModel {
 
   private take(line: string): string {
     if (line === '') return '';
-    const move = /^(?:G90\s*)?G1\s*A(-?\d+(?:\.\d+)?)\s*F(\d+(?:\.\d+)?)$/.exec(line);
+    const words = line.replace(/\([^()]*\)/g, '').trim();
+    if (this.target !== null || this.stopped) return 'error:9\r\n';
+    // what stands in a program beside its moves
+    if (['', '%', 'G90', 'M30'].includes(words)) return 'ok\r\n';
+    if (words === 'M0') {
+      // answered once a person lets it go on
+      this.stopped = true;
+      return '';
+    }
+    const move = /^(?:G90\s*)?(?:G0\s*A(-?\d+(?:\.\d+)?)|G1\s*A(-?\d+(?:\.\d+)?)\s*F(\d+(?:\.\d+)?))$/.exec(
+      words,
+    );
     if (!move) return 'error:20\r\n';
-    if (this.target !== null) return 'error:9\r\n';
     this.moves += 1;
     this.toLose = this.knobs.missSteps;
     if (this.toLose > 0) this.knobs = { ...this.knobs, missSteps: 0 };
-    this.target = Number(move[1]);
-    this.speed = Number(move[2]);
+    this.target = Number(move[1] ?? move[2]);
+    this.speed = move[3] === undefined ? RAPID : Number(move[3]);
     if (this.target === this.count) this.target = null;
     return 'ok\r\n';
   }
 
   private status(): string {
-    const doing = this.target === null ? 'Idle' : this.held ? 'Hold:0' : 'Run';
+    const doing = this.stopped || this.held ? 'Hold:0' : this.target === null ? 'Idle' : 'Run';
     const pulse = this.pulse === null ? '' : `|Ix:${this.pulse.toFixed(4)}`;
     return `<${doing}|MPos:0.0000,0.0000,0.0000,${this.count.toFixed(4)}${pulse}>\r\n`;
   }

@@ -19,10 +19,10 @@ export { quickMethods, rankMethods, simpleWays } from './methods.ts';
 export { choiceFromV2, dividingFromV2, landingFromV2 } from './migrate.ts';
 export {
   landingOf,
+  plateRatioBy,
   plateRatioOf,
   runChoice,
   runMoves,
-  turnsWithCrank,
   type CrankMove,
   type HeadMechanism,
   type HeadMotion,

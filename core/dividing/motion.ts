@@ -122,10 +122,13 @@ export function runNearest(units: Exact, advance: Exact, count: number): HeadMot
 /**
  * Turns the plate makes for one of the spindle: by the gears that are put on, and by idlers as is the custom.
  */
-export function plateRatioOf(choice: DividingChoice): Exact {
-  if (choice.method !== 'differential') return exact(0);
-  const size = trainRatio(choice.train);
-  return turnsWithCrank(choice.idlers, choice.train.second !== null) ? size : size.neg();
+export const plateRatioOf = (choice: DividingChoice): Exact =>
+  choice.method === 'differential' ? plateRatioBy(choice) : exact(0);
+
+/** The same for gears as they are on. */
+export function plateRatioBy({ train, idlers }: Pick<ChoiceOf<'differential'>, 'train' | 'idlers'>): Exact {
+  const size = trainRatio(train);
+  return turnsWithCrank(idlers, train.second !== null) ? size : size.neg();
 }
 
 /**

@@ -131,7 +131,9 @@ describe('the plate', () => {
     expect(circlesOn(plain, machine)).toEqual(circles);
     const off = circles.map((holes) => Math.abs(holes - fresh.circle));
     expect(Math.abs(machine.circle - fresh.circle)).toBe(Math.min(...off));
-    expect(machine.zero.valueOf()).toBe(0.5);
+    // put on with its hole 0 under the pin, as it is drawn
+    expect(machine.crank.sub(machine.plate).valueOf()).toBe(0);
+    expect([machine.zero.valueOf(), machine.arms.at.valueOf()]).toEqual([0, 0]);
     const wrong = circlesOn(plain, fresh).find((holes) => !circles.includes(holes))!;
     expect(after(plain, machine, { do: 'circle', circle: wrong }).told).toEqual([
       { what: 'held', by: 'no-circle' },

@@ -1,4 +1,4 @@
-import { turnsWithCrank } from '../dividing/index.ts';
+import { plateRatioBy } from '../dividing/index.ts';
 import { meshesOf, trainRatio, type Train } from '../gearing/index.ts';
 import { exact, type Exact } from '../units/index.ts';
 import type { ActionOf } from './actions.ts';
@@ -26,9 +26,7 @@ const meshes = ({ train, idlers }: GearsOn): number => meshesOf(train).length + 
  * Idlers as is the custom: heads differ.
  */
 export function plateRatioNow({ gearing }: Pick<PracticeBench, 'gearing'>, { gears }: Machine): Exact {
-  if (gearing?.between !== 'spindle' || !gears) return exact(0);
-  const size = trainRatio(gears.train);
-  return turnsWithCrank(gears.idlers, gears.train.second !== null) ? size : size.neg();
+  return gearing?.between === 'spindle' && gears ? plateRatioBy(gears) : exact(0);
 }
 
 /**
@@ -64,13 +62,16 @@ export function circlesOn({ plates, circles }: PracticeBench, { mounted }: Machi
 const nearestCircle = (circles: readonly number[], holes: number): number =>
   circles.reduce((best, each) => (Math.abs(each - holes) < Math.abs(best - holes) ? each : best));
 
-/** Another plate, or its other side. What was marked on the one before is gone: the pin’s place is 0. */
+/**
+ * Another plate, or its other side, put on with a hole under the pin. What was marked on the one before is
+ * gone: that hole is 0.
+ */
 export function putPlate(bench: PracticeBench, machine: Machine, { plateId, side }: ActionOf<'plate'>): Done {
   const circles = bench.plates.find(({ id }) => id === plateId)?.sides[side]?.circles;
   if (!machine.mounted || !circles) return held(machine, 'no-plate');
   if (machine.pin === 'in') return held(machine, 'pin-in-plate');
-  const at = machine.crank.sub(machine.plate);
   const circle = nearestCircle(circles, machine.circle);
-  const arms = { ...machine.arms, at };
-  return done({ ...machine, mounted: { plateId, side }, circle, zero: at, arms }, { what: 'did' });
+  const arms = { ...machine.arms, at: exact(0) };
+  const on = { mounted: { plateId, side }, plate: machine.crank, zero: exact(0) };
+  return done({ ...machine, ...on, circle, arms }, { what: 'did' });
 }

@@ -1,5 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import path from 'node:path';
 import Database from 'libsql';
 import type { LogList, Problem, Restored, StoredRun } from '../../core/wire/index.ts';
@@ -153,6 +155,24 @@ describe('a restore that is under way', () => {
     ] as const)
       expect([name, await everything(text, `lines-${name}`)]).toEqual([name, inLines]);
     await trial.close();
+  });
+
+  test('signs of several bytes that lie across the pieces it is read in are whole', () => {
+    const file = path.join(mkdtempSync(path.join(tmpdir(), 'vuelta-pieces-')), 'backup.json');
+    // 3 bytes each, rows of 30 kB, 6 MB: the pieces of a MB end within signs
+    const rows = Array.from({ length: 200 }, (_, i) => ({ job: '″'.repeat(10_000 + i), '≥': 'é' }));
+    const list = (name: string, each: readonly object[] = []) =>
+      `"${name}":[${each.map((row) => `\n${JSON.stringify(row)}`).join(',')}]`;
+    const text = [
+      '{"format":"vuelta-workshop","version":2,"at":"2026-11-25T10:00:00Z"',
+      '"shop":null',
+      ...[list('jobs', rows), list('kept'), list('runs'), list('pictures')],
+    ].join(',\n');
+    const sha256 = createHash('sha256').update(text).digest('hex');
+    writeFileSync(file, `${text},\n"sha256":"${sha256}"}\n`);
+    const read = [...rowsInLines(file)];
+    expect(read.slice(1).map(({ raw }) => raw)).toEqual(rows);
+    rmSync(path.dirname(file), { recursive: true });
   });
 
   test.each<[string, (text: string) => string, RegExp]>([

@@ -24,13 +24,14 @@ export function CentreByReadout({ move, units }: CentreByReadoutProps) {
   // a zero that a run took is of its work, and no touch of this one
   const gone = live.run === null ? (live.readout.find(({ use }) => use === 'cross')?.reads ?? null) : null;
   const left = gone === null ? null : move - Math.abs(gone);
+  const { letter } = readout.axes.find(({ use }) => use === 'cross')!;
   const touched = () =>
     void api.zeroReadout(readout.id, { use: 'cross', reads: 0, runId: null }).catch(() => null);
   return (
     <section className="hole-by-hole on-dye" aria-label={`To the middle, by ${readout.name}`}>
       {left !== null && (
         <p className="readout-axis">
-          <span>{readout.axes.find(({ use }) => use === 'cross')!.letter}</span>
+          <span>{letter}</span>
           <b>{lengthText(Math.abs(gone!), units, 'fine')}</b>
           <span className="readout-left">
             {Math.abs(left) < THERE
@@ -43,9 +44,10 @@ export function CentreByReadout({ move, units }: CentreByReadoutProps) {
       )}
       <p>
         <button type="button" className={`mill-tick${left === null ? ' is-asked' : ''}`} onClick={touched}>
-          {left === null ? 'It touches: 0 here' : 'It touches again: 0 here'}
+          {left === null ? `It touches: ${letter} is 0 here` : `It touches again: ${letter} is 0 here`}
         </button>
       </p>
+      {live.run !== null && <p>A run has taken its zeros by {readout.name}: they end with one taken here.</p>}
     </section>
   );
 }

@@ -383,8 +383,10 @@ test('to the middle of the work: from the touch on, whichever way it is gone, an
     </QueryClientProvider>,
   );
   tell(at(4, 'another'));
-  expect(container.textContent).toBe('It touches: 0 here');
-  await person.click(screen.getByRole('button', { name: 'It touches: 0 here' }));
+  expect(container.textContent).toBe(
+    'It touches: Y is 0 hereA run has taken its zeros by Readout: they end with one taken here.',
+  );
+  await person.click(screen.getByRole('button', { name: 'It touches: Y is 0 here' }));
   expect(asked.at(-1)).toMatchObject({ body: { use: 'cross', reads: 0, runId: null } });
   for (const [reads, says] of [
     [0, '36.280 mm more, the same way'],
@@ -395,5 +397,6 @@ test('to the middle of the work: from the touch on, whichever way it is gone, an
   ] as const) {
     tell(at(reads));
     expect(container.textContent).toContain(says);
+    expect(container.textContent).not.toContain('A run has taken');
   }
 });

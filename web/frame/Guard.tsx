@@ -5,6 +5,8 @@ interface GuardProps {
   readonly what: string;
   /** What it shows: once that is another object, it is tried anew. */
   readonly of: unknown;
+  /** Shown in its place, where it is more than a part of a page. */
+  readonly instead?: ReactNode;
   readonly children: ReactNode;
 }
 
@@ -34,6 +36,7 @@ export class Guard extends Component<GuardProps, GuardState> {
   override render(): ReactNode {
     const { fault } = this.state;
     if (!fault) return this.props.children;
+    if (this.props.instead !== undefined) return this.props.instead;
     return (
       <div className="guard" role="alert">
         <p>

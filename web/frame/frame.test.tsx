@@ -4,9 +4,34 @@ import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globa
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { usePreferences } from '../state/index.ts';
-import { Guard, Notice, useKeys, type KeyMap } from './index.ts';
+import { Guard, Notice, PageGuard, useKeys, type KeyMap } from './index.ts';
+import { Link, MemoryRouter, Route, Routes } from 'react-router';
 
 afterEach(cleanup);
+
+test('a page that fails says that nothing is lost, and leads on; at another address it is over', async () => {
+  const said = jest.spyOn(console, 'error').mockImplementation(() => {});
+  const Failing = (): never => {
+    throw new Error('did not arrive');
+  };
+  render(
+    <MemoryRouter initialEntries={['/failing']}>
+      <PageGuard>
+        <Routes>
+          <Route path="/" element={<Link to="/failing">there again</Link>} />
+          <Route path="/failing" element={<Failing />} />
+        </Routes>
+      </PageGuard>
+    </MemoryRouter>,
+  );
+  expect(screen.getByRole('heading').textContent).toBe('This page could not be shown');
+  expect(screen.getByText(/^Nothing that was counted or stored is lost\./)).toBeTruthy();
+  await userEvent.click(screen.getByRole('link', { name: 'Back to the bench' }));
+  expect(screen.queryByRole('heading')).toBeNull();
+  await userEvent.click(screen.getByRole('link', { name: 'there again' }));
+  expect(screen.getByRole('heading').textContent).toBe('This page could not be shown');
+  said.mockRestore();
+});
 
 describe('a fault in one panel', () => {
   beforeEach(() => void jest.spyOn(console, 'error').mockImplementation(() => {}));

@@ -1,3 +1,4 @@
+import { trainRatio } from '../../core/gearing/index.ts';
 import { leadNow, plateRatioNow, type Machine, type PracticeBench } from '../../core/practice/index.ts';
 import { TrainView } from '../scribe/index.ts';
 
@@ -22,18 +23,16 @@ export function TrainOn({ bench, machine }: TrainOnProps) {
       />
     );
   }
-  const lead = leadNow(bench, machine) ?? 0;
-  // what the worm shaft has turned by the gears, back through them to the screw
-  const plate = (machine.table * ratio.valueOf()) / (lead || 1);
-  const { train, idlers } = gears;
-  const size = (train.driver * (train.second?.driver ?? 1)) / (train.driven * (train.second?.driven ?? 1));
+  const lead = leadNow(bench, machine);
+  if (lead === null) return null;
+  // what the worm shaft has turned, back through the gears
+  const screw = (machine.table * ratio.valueOf()) / Math.abs(lead) / trainRatio(gears.train).valueOf();
   return (
     <TrainView
-      train={train}
-      idlers={idlers}
+      {...gears}
       ends={['screw', 'worm shaft']}
       caption={`a ${lead < 0 ? 'left' : 'right'}-hand helix`}
-      turned={Math.abs(plate / size) * Math.sign(machine.table)}
+      turned={screw}
     />
   );
 }

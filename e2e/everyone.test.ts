@@ -205,3 +205,18 @@ test('by keyboard alone: a new job, its numbers, a way chosen, the mill', async 
   await person.key('?');
   expect(person.faults).toEqual([]);
 });
+
+test.each([
+  ['Keys ?', 'Keys'],
+  ['Go to G', 'Go to'],
+])('%s: closed again, the focus is where it was pressed', async (button, title) => {
+  const person = await place.sitDown();
+  await person.goTo('/');
+  const pressed = await person.page.waitForSelector(`::-p-aria([name="${button}"][role="button"])`);
+  await pressed!.focus();
+  await person.page.keyboard.press('Enter');
+  await person.page.waitForSelector(`::-p-aria([name="${title}"][role="dialog"])`, { visible: true });
+  await person.page.keyboard.press('Escape');
+  await person.page.waitForFunction((own) => document.activeElement === own, {}, pressed);
+  expect(person.faults).toEqual([]);
+});

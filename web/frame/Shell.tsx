@@ -1,4 +1,4 @@
-import { lazy, memo, Suspense, useState, type ReactNode } from 'react';
+import { lazy, memo, Suspense, useRef, useState, type ReactNode } from 'react';
 import { Link, NavLink, useNavigate } from 'react-router';
 import { usePreferences } from '../state/index.ts';
 import { useKeys } from './useKeys.ts';
@@ -18,36 +18,45 @@ interface ShellProps {
 export function Shell({ children, tools, here }: ShellProps) {
   const shift = usePreferences((preferences) => preferences.shift);
   const swapShift = usePreferences((preferences) => preferences.swapShift);
-  const [keysShown, showKeys] = useState(false);
-  const [going, setGoing] = useState(false);
+  const [opened, setOpened] = useState<'keys' | 'go-to' | null>(null);
+  const from = useRef<Element | null>(null);
   const navigate = useNavigate();
-  useKeys({ '?': () => showKeys(true), g: () => setGoing(true), l: swapShift, b: () => void navigate('/') });
+  const open = (which: 'keys' | 'go-to') => {
+    from.current = document.activeElement;
+    setOpened(which);
+  };
+  /** What has the focus is where it was pressed again, once the dialog is gone. */
+  const close = () => {
+    setOpened(null);
+    setTimeout(() => from.current instanceof HTMLElement && from.current.focus());
+  };
+  useKeys({ '?': () => open('keys'), g: () => open('go-to'), l: swapShift, b: () => void navigate('/') });
   return (
     <div className="shell">
       <header className="shell-head">
         <Pages here={here} />
         <div className="shell-right">
           {tools}
-          <button type="button" className="plain-button" onClick={() => setGoing(true)}>
+          <button type="button" className="plain-button" onClick={() => open('go-to')}>
             Go to <kbd>G</kbd>
           </button>
           <button type="button" className="plain-button" onClick={swapShift}>
             {shift === 'day' ? 'Night shift' : 'Day shift'} <kbd>L</kbd>
           </button>
-          <button type="button" className="plain-button" onClick={() => showKeys(true)}>
+          <button type="button" className="plain-button" onClick={() => open('keys')}>
             Keys <kbd>?</kbd>
           </button>
         </div>
       </header>
       {children}
-      {going && (
+      {opened === 'go-to' && (
         <Suspense fallback={null}>
-          <GoTo onClose={() => setGoing(false)} />
+          <GoTo onClose={close} />
         </Suspense>
       )}
-      {keysShown && (
+      {opened === 'keys' && (
         <Suspense fallback={null}>
-          <KeysHelp onClose={() => showKeys(false)} />
+          <KeysHelp onClose={close} />
         </Suspense>
       )}
     </div>

@@ -1,16 +1,10 @@
 import { cutterFor, otherSchoolsRange, rangeText } from '../cutter/index.ts';
 import { decimalText, dmsText, exact, lengthText, type UnitSystem, degreesOf } from '../units/index.ts';
+import type { Cause } from './cause.ts';
 import { creep, wrongDifferential, wrongHoles } from './counts.ts';
 import type { TroubleFacts } from './facts.ts';
+import { causesOnTable } from './onTable.ts';
 import type { SymptomId } from './symptoms.ts';
-
-/** What may be behind a symptom, the test that tells it from the others, and what to do. */
-export interface Cause {
-  readonly key: string;
-  readonly cause: string;
-  readonly test: string;
-  readonly mend: string;
-}
 
 const deg = (degrees: number): string => dmsText(exact(Math.max(0, degrees).toFixed(6)));
 const f = (value: number, places = 2): string => decimalText(value, places);
@@ -411,6 +405,9 @@ const FIXED: Readonly<Partial<Record<SymptomId, readonly Cause[]>>> = {
  * Common practice; figures by the motion of the head, tested against it
  */
 export function causesOf(symptom: SymptomId, ask: Ask): readonly Cause[] {
+  const { table } = ask.facts;
+  const along = table && causesOnTable(symptom, { ...ask, table });
+  if (along) return along;
   switch (symptom) {
     case 'end-tooth':
       return endTooth(ask);

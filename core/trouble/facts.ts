@@ -24,6 +24,17 @@ export interface TroubleFacts {
   readonly helical: boolean;
   /** Of a gear of straight teeth cut round the work; null for anything else. */
   readonly teeth: number | null;
+  /**
+   * What a table divides along a bar, mm: from one to the next, and its screw; of a rack its module too. Null
+   * on a head.
+   */
+  readonly table: {
+    readonly pitch: number;
+    readonly lead: number;
+    readonly marks: number;
+    readonly spaces: number;
+    readonly rack: { readonly module: number } | null;
+  } | null;
   /** How it is to run with its mate, mm; null where none is known. */
   readonly mesh: NonNullable<Run['mesh']> | null;
 }
@@ -31,6 +42,18 @@ export interface TroubleFacts {
 /** Steps of the motor for one turn of the work; null without a motor. */
 const stepsOf = ({ move }: Run): TroubleFacts['stepper'] =>
   move.method === 'stepper' ? { stepsPerTurn: approx(exact(move.stepsPerTurn)) } : null;
+
+function tableOf({ move, divides, divisions }: Run): TroubleFacts['table'] {
+  if (move.method !== 'table') return null;
+  const pitch = approx(exact(move.advance));
+  return {
+    pitch,
+    lead: approx(exact(move.lead)),
+    marks: move.marks,
+    spaces: divisions,
+    rack: divides === 'tooth-space' ? { module: pitch / Math.PI } : null,
+  };
+}
 
 export function troubleFacts(run: Run, state: Pick<RunState, 'next' | 'last' | 'doneCuts'>): TroubleFacts {
   const { move, head, divisions } = run;
@@ -53,7 +76,8 @@ export function troubleFacts(run: Run, state: Pick<RunState, 'next' | 'last' | '
     approach: along?.approach ?? null,
     indexAt: along?.indexAt ?? 'entry',
     helical: run.helix !== null,
-    teeth: run.divides === 'tooth-space' && !run.helix && !run.laid ? divisions : null,
+    teeth: run.divides === 'tooth-space' && run.head && !run.helix && !run.laid ? divisions : null,
+    table: tableOf(run),
     mesh: run.mesh ?? null,
   };
 }

@@ -1,4 +1,6 @@
-export { causesOf, type Cause } from './causes.ts';
+export type { Cause } from './cause.ts';
+export { causesOf } from './causes.ts';
 export { creep, wrongDifferential, wrongHoles } from './counts.ts';
 export { troubleFacts, type TroubleFacts } from './facts.ts';
+export { wrongAlong } from './onTable.ts';
 export { findSymptoms, SYMPTOMS, type SymptomId } from './symptoms.ts';

@@ -1,11 +1,12 @@
 import { beginRun } from '../sampleRuns.ts';
 import { describe, expect, test } from '@jest/globals';
 import { need } from '../findings/index.ts';
-import { drawnSpurJob, withDividing, withSpurPart } from '../job/index.ts';
+import { drawnSpurJob, newDivideJob, withDividing, withPart, withSpurPart } from '../job/index.ts';
 import { countAim, searchMethods } from '../dividing/index.ts';
 import { plan, stationOf } from '../plan/index.ts';
 import { foldRun, type Run } from '../run/index.ts';
 import { STOCK_EQUIPMENT } from '../shop/index.ts';
+import { measure } from '../units/index.ts';
 import {
   causesOf,
   creep,
@@ -291,4 +292,38 @@ describe('the figures that tell the causes apart, by hand', () => {
       'One move was miscounted',
     );
   });
+});
+
+test('a rack along a table has no cutter number, and a module that its caliper is set to', () => {
+  const job = withPart(
+    newDivideJob({ id: 'k', name: 'Rack', units: 'mm', shop: STOCK_EQUIPMENT }),
+    'p1',
+    (part) =>
+      part.kind === 'divide'
+        ? {
+            ...part,
+            spacing: {
+              ...part.spacing,
+              ...{
+                by: 'pitch',
+                what: 'teeth',
+                count: measure('30', 'count'),
+                pitch: measure('1.5', 'module'),
+              },
+              depth: measure('3.3', 'mm'),
+            },
+          }
+        : part,
+  );
+  const facts = troubleFacts(need(beginRun(job)), { next: null, last: null, doneCuts: [] });
+  expect(facts.teeth).toBeNull();
+  const all = SYMPTOMS.flatMap(({ id }) => causesOf(id, { facts, part: 0.25, units: 'mm' }));
+  expect(all.map(({ key }) => key)).not.toContain('school');
+  // a quarter of π·1.5 is 1.178: 23.6 marks of 0.05
+  expect(all.find(({ key }) => key === 'miscount')!.cause).toBe(
+    'One reading was mistaken: 1.178 mm is 23.6 marks, 0.24 turns of the screw',
+  );
+  expect(causesOf('tight', { facts, part: 0, units: 'mm' })[0]!.test).toContain(
+    'caliper set to 1.500 mm should read 2.356 mm',
+  );
 });

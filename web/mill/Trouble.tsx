@@ -23,9 +23,8 @@ export function Trouble({ open, run, state, seen, onClose, onEnd, onMeasure }: T
   const [chosen, setChosen] = useState<SymptomId | null>(seen);
   const [part, setPart] = useState(50);
   const symptom = SYMPTOMS.find((each) => each.id === chosen) ?? null;
-  const causes = symptom
-    ? causesOf(symptom.id, { facts: troubleFacts(run, state), part: part / 100, units: run.units })
-    : [];
+  const ask = { facts: troubleFacts(run, state), part: part / 100, units: run.units };
+  const causes = symptom ? causesOf(symptom.id, ask) : [];
   return (
     <MillDialog
       open={open}
@@ -90,11 +89,14 @@ export function Trouble({ open, run, state, seen, onClose, onEnd, onMeasure }: T
             autoComplete="off"
           />
           <div className="trouble-symptoms">
-            {findSymptoms(described).map(({ id: each, say }) => (
-              <button key={each} type="button" className="use-button" onClick={() => setChosen(each)}>
-                {say}
-              </button>
-            ))}
+            {findSymptoms(described)
+              // what cannot come of this work is not offered
+              .filter(({ id: each }) => causesOf(each, ask).length > 0)
+              .map(({ id: each, say }) => (
+                <button key={each} type="button" className="use-button" onClick={() => setChosen(each)}>
+                  {say}
+                </button>
+              ))}
           </div>
         </>
       )}

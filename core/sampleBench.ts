@@ -2,7 +2,7 @@ import type { Method } from './dividing/index.ts';
 import { need } from './findings/index.ts';
 import { drawnSpurJob, withDividing, withHead, withSpurPart, type Job } from './job/index.ts';
 import { plan, type PartPlan } from './plan/index.ts';
-import { benchOf, type PracticeBench } from './practice/index.ts';
+import { benchOf, isGearBench, type GearBench } from './practice/index.ts';
 import { beginRun, choose, shop, three } from './sampleRuns.ts';
 import { STOCK_ROTARY } from './shop/index.ts';
 import { measure } from './units/index.ts';
@@ -59,5 +59,8 @@ export function jobOfGear({
 
 export const partOf = (gear: Gear): PartPlan => plan(jobOfGear(gear), shop).parts[0]!;
 
-export const benchFor = (gear: Gear): PracticeBench =>
-  need(benchOf(partOf(gear), need(beginRun(jobOfGear(gear), {}, shop))));
+export function benchFor(gear: Gear): GearBench {
+  const bench = need(benchOf(partOf(gear), need(beginRun(jobOfGear(gear), {}, shop))));
+  if (!isGearBench(bench)) throw new Error('that is no gear on a head');
+  return bench;
+}

@@ -1,14 +1,51 @@
 import type { Action } from './actions.ts';
-import type { PracticeBench } from './bench.ts';
-import { feed, feedGeared } from './feeding.ts';
+import { goAlong } from './alongTable.ts';
+import type { HeadBench, PracticeBench } from './bench.ts';
+import { feed, feedGeared, goBeside } from './feeding.ts';
 import { circlesOn, putGears, putPlate } from './geared.ts';
 import { done, held, type Done, type Machine } from './machine.ts';
-import { crank, directPin, inMetal, pin, spindleByHand, steps, worm } from './turning.ts';
+import { crank, directPin, pin, spindleByHand, steps, worm } from './turning.ts';
 
 /**
  * @returns how the machine stands after it, and what is told. Nothing that a real one allows is refused.
  */
 export function act(bench: PracticeBench, machine: Machine, action: Action): Done {
+  const did = (change: Partial<Machine>): Done => done({ ...machine, ...change }, { what: 'did' });
+  switch (action.do) {
+    case 'lock':
+      return did({ locked: action.on });
+    case 'depth':
+      return feed(bench, machine, { table: machine.table, depth: action.to });
+    case 'beside':
+      return goBeside(bench, machine, action.to);
+    case 'run':
+      return did({ running: action.on });
+    case 'key':
+      return did({ keyed: action.on });
+    case 'table':
+      return bench.on === 'head' && bench.helix
+        ? feedGeared(bench, machine, action.to)
+        : feed(bench, machine, { table: action.to, depth: machine.depth });
+    case 'along':
+      return bench.on === 'table' ? goAlong(bench, machine, action) : held(machine, 'no-table');
+    case 'mark':
+      return did(
+        machine.along
+          ? { along: { ...machine.along, zero: machine.along.dial } }
+          : { zero: machine.crank.sub(machine.plate), steps: 0 },
+      );
+    default:
+      return bench.on === 'head' ? actOnHead(bench, machine, action) : held(machine, 'no-head');
+  }
+}
+
+/** What only a head has. */
+type OnHead = Exclude<
+  Action,
+  { readonly do: 'lock' | 'depth' | 'beside' | 'run' | 'key' | 'table' | 'along' | 'mark' }
+>;
+
+function actOnHead(bench: HeadBench, machine: Machine, action: OnHead): Done {
   const did = (change: Partial<Machine>): Done => done({ ...machine, ...change }, { what: 'did' });
   switch (action.do) {
     case 'pin':
@@ -27,8 +64,6 @@ export function act(bench: PracticeBench, machine: Machine, action: Action): Don
       return circlesOn(bench, machine).includes(action.circle)
         ? did({ circle: action.circle })
         : held(machine, 'no-circle');
-    case 'lock':
-      return did({ locked: action.on });
     case 'worm':
       return worm(bench, machine, action);
     case 'plate-lock':
@@ -39,19 +74,5 @@ export function act(bench: PracticeBench, machine: Machine, action: Action): Don
       return spindleByHand(bench, machine, action);
     case 'steps':
       return steps(bench, machine, action);
-    case 'table':
-      return bench.helix
-        ? feedGeared(bench, machine, action.to)
-        : feed(bench, machine, { table: action.to, depth: machine.depth });
-    case 'depth':
-      return feed(bench, machine, { table: machine.table, depth: action.to });
-    case 'beside':
-      return inMetal(bench, machine) ? done(machine, { what: 'stalled' }) : did({ beside: action.to });
-    case 'run':
-      return did({ running: action.on });
-    case 'key':
-      return did({ keyed: action.on });
-    case 'mark':
-      return did({ zero: machine.crank.sub(machine.plate), steps: 0 });
   }
 }

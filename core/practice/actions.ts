@@ -3,7 +3,7 @@ import { trainSchema } from '../gearing/index.ts';
 
 /** Turns, exact: `11/31`, `-1/2`. Against the clock < 0. */
 const turns = z.string().regex(/^-?\d{1,7}(\/[1-9]\d{0,6})?$/);
-const mm = z.number().min(-2000).max(2000);
+const mm = z.number().min(-20_000).max(20_000);
 
 /** One thing that a hand does at the practice bench. */
 export const actionSchema = z.discriminatedUnion('do', [
@@ -41,7 +41,12 @@ export const actionSchema = z.discriminatedUnion('do', [
   z.object({ do: z.literal('spindle'), turns }).readonly(),
   /** The motor is sent to a count, reckoned from its 0. */
   z.object({ do: z.literal('steps'), to: z.int().min(-1e9).max(1e9) }).readonly(),
-  /** The table, until the cutter’s middle stands there: mm from where it enters the face, the way it cuts. */
+  /** The table that divides, until its dial stands so much on from where it was made ready. */
+  z.object({ do: z.literal('along'), to: mm }).readonly(),
+  /**
+   * What carries the work past the cutter, until the cutter’s middle stands there: mm from where it enters
+   * the face, the way it cuts.
+   */
   z.object({ do: z.literal('table'), to: mm }).readonly(),
   /** What goes in: the knee, or the cross slide. mm below the outside; < 0: clear of it. */
   z.object({ do: z.literal('depth'), to: mm }).readonly(),

@@ -1,19 +1,39 @@
-import { fail, ok, type Result } from '../findings/index.ts';
 import type { GearDrawing } from '../involute/index.ts';
-import { deeperForThinning } from '../mesh/index.ts';
-import { stationOf, type PartPlan } from '../plan/index.ts';
 import type { Run } from '../run/index.ts';
 import type { Head } from '../shop/index.ts';
-import { exact, type Exact } from '../units/index.ts';
+import type { Exact } from '../units/index.ts';
+import type { CutterForm } from './form.ts';
 import type { Gearing } from './geared.ts';
-import { helicalForm } from './helicalForm.ts';
-import { formCutter, type AlongFace, type CutterForm } from './work.ts';
+import type { AlongFace } from './taking.ts';
+import type { Lies } from './work.ts';
 
 type Plate = Head['plates'][number];
 
-/** What stands on the practice bench: a run’s own head, work and cutter. Lengths mm. */
-export interface PracticeBench {
+/** What may be wrong with a bench without being seen; left out where nothing is. mm */
+interface Hidden {
+  /** The depth is less than the dial says. */
+  readonly depthLost?: number;
+  /** Where the cutter enters, in the middle, where it leaves: the work lies lower, or to the side. */
+  readonly away?: AlongFace;
+  readonly aside?: AlongFace;
+  /** What carries the work past the cutter stands so much farther on than its dial says. */
+  readonly fedOff?: number;
+  /** The cutter beside the middle while the dial says 0. */
+  readonly besideOff?: number;
+}
+
+/** What every bench has: a run’s own work and cutter. Lengths mm. */
+interface Bench extends Hidden {
   readonly run: Run;
+  readonly form: CutterForm;
+  readonly face: number;
+  /** Cuts to make in a round: teeth, or whatever is divided. */
+  readonly teeth: number;
+}
+
+/** A head that turns round work. */
+export interface HeadBench extends Bench {
+  readonly on: 'head';
   /** Turns of the crank for one of the spindle. */
   readonly ratio: Exact;
   /** The gears it is made ready with; null where none turn the plate. */
@@ -36,128 +56,47 @@ export interface PracticeBench {
   readonly wheel: { readonly marks: number; readonly vernier: number } | null;
   /** A motor on the worm: its steps for one turn of the work. */
   readonly motor: { readonly stepsPerTurn: Exact } | null;
-  /** The gear as the card plans it. */
-  readonly gear: GearDrawing;
-  readonly form: CutterForm;
+  /** The gear as the card plans it; null for flats. */
+  readonly gear: GearDrawing | null;
   readonly outside: number;
-  readonly face: number;
-  readonly teeth: number;
   /** How much of a turn the crank goes back before the worm takes the work along. */
   readonly slack: Exact;
-  /* What may be wrong with it without being seen; left out where nothing is. mm */
-  /** How far the blank’s middle is from the spindle’s. */
+  /** How far the blank’s middle is from the spindle’s; left out where it runs true. */
   readonly eccentric?: number;
-  /** The cutter beside the middle while the dial says 0. */
-  readonly besideOff?: number;
-  /** The depth is less than the dial says. */
-  readonly depthLost?: number;
-  /** Where the cutter enters, in the middle, where it leaves: the work lies lower, or to the side. */
-  readonly away?: AlongFace;
-  readonly aside?: AlongFace;
-  /** The table stands so much farther on than its dial says. */
-  readonly tableOff?: number;
   /** The motor loses so many steps in the move of this place, and says nothing. */
   readonly missed?: { readonly move: number; readonly steps: number };
   /** The key is there, and holds nothing. */
   readonly sheared?: boolean;
 }
 
+/** A table that divides along a bar; what carries the bar past the cutter is the cross slide. */
+export interface TableBench extends Bench {
+  readonly on: 'table';
+  readonly bar: {
+    /** From one space to the next. */
+    readonly pitch: number;
+    /** Of a rack, and the angle its cutter is taken to have; null where plain slots are cut. */
+    readonly rack: { readonly module: number; readonly angleDeg: number } | null;
+    readonly high: number;
+    readonly lies: Lies;
+  };
+  readonly screw: { readonly lead: number; readonly marks: number };
+  /** How far the screw goes back before the table follows. */
+  readonly slack: number;
+  /** The table goes so much for each that its dial tells; 1 where it is left out. */
+  readonly stretched?: number;
+  /** The bar slips in the vice by so much at each cut. */
+  readonly slips?: number;
+}
+
+/** A head with a gear on it. */
+export type GearBench = HeadBench & { readonly gear: GearDrawing };
+
+export type PracticeBench = HeadBench | TableBench;
+
+export const isGearBench = (bench: PracticeBench): bench is GearBench =>
+  bench.on === 'head' && bench.gear !== null;
+
 /** Does a pin divide on a plate, and not a wheel, a motor or the spindle’s own ring? */
-export const hasPlate = ({ ring, wheel, motor }: PracticeBench): boolean =>
-  ring === null && wheel === null && motor === null;
-
-/** A worm that is well adjusted. Common practice. */
-const SLACK = exact(1, 24);
-
-/** The count a part’s cutter is exact for. */
-function madeFor(part: PartPlan, teeth: number): number {
-  const detail = stationOf(part, 'cutter')?.detail;
-  return detail?.inForce?.madeFor ?? detail?.chosen?.range.from ?? teeth;
-}
-
-/** The gear of another count that this cutter would cut exactly, as deep as it is made to go. */
-export function exactGear(gear: GearDrawing, teeth: number): GearDrawing {
-  const module = gear.pitchDiameter / gear.teeth;
-  const addendum = (gear.tipDiameter - gear.pitchDiameter) / 2;
-  const nominal = (Math.PI * module) / 2;
-  const thinned = nominal - gear.toothThickness;
-  const deeper = thinned > 1e-9 ? deeperForThinning(thinned, gear.pressureAngle, teeth) : 0;
-  const depth = (gear.tipDiameter - gear.rootDiameter) / 2 - deeper;
-  const pitchDiameter = module * teeth;
-  return {
-    teeth,
-    pitchDiameter,
-    tipDiameter: pitchDiameter + 2 * addendum,
-    rootDiameter: pitchDiameter + 2 * addendum - 2 * depth,
-    baseDiameter: pitchDiameter * Math.cos(gear.pressureAngle),
-    pressureAngle: gear.pressureAngle,
-    toothThickness: nominal,
-  };
-}
-
-/** Teeth of a gear so large that nobody tells its cutter from a rack’s. */
-const AS_GOOD_AS_A_RACK = 2000;
-
-/** Of a run that divides by gears, or of one whose table is geared. */
-function gearingOf(part: PartPlan, { move, helix }: Run): Gearing | null {
-  if (move.method === 'differential') return { between: 'spindle', train: move.train, idlers: move.idlers };
-  const lead = helix && stationOf(part, 'lead')?.detail.inForce;
-  // six gears are not changed by hand here
-  return lead && !lead.train.third ? { between: 'screw', train: lead.train, idlers: lead.idlers } : null;
-}
-
-/**
- * The bench for a part that is ready to be cut.
- * Issues: practice-waits, with what is lacking; practice-other for work that is not handled here
- */
-export function benchOf(part: PartPlan, run: Run): Result<PracticeBench> {
-  const wrong = { path: '', severity: 'wrong' } as const;
-  const drawing = stationOf(part, 'blank')?.detail.drawing;
-  const setup = stationOf(part, 'setup')?.detail;
-  const { move, head } = run;
-  // a ring between spindle and work turns the work alone, for which there is nothing to handle here
-  const handled = move.method === 'direct' ? !move.onWork : move.method !== 'table';
-  // past the worm the table drives the spindle itself, and no crank divides
-  const driven = run.helix === null || run.helix.drive === 'worm';
-  if (!drawing || !head || !driven || run.laid || !handled)
-    return fail({ ...wrong, code: 'practice-other', given: run.gear });
-  const lacking = [
-    ...(setup?.cutter.diameter ? [] : ['the diameter of the cutter']),
-    ...(drawing.faceWidth ? [] : ['the width of the face']),
-    ...(run.outside ? [] : ['the outside of the blank']),
-  ];
-  if (lacking.length > 0 || !setup?.cutter.diameter || !drawing.faceWidth || !run.outside)
-    return fail({ ...wrong, code: 'practice-waits', given: lacking.join(', ') });
-  const exactFor = Math.min(AS_GOOD_AS_A_RACK, madeFor(part, drawing.teeth));
-  const plate = 'plateId' in move ? head.plates.find(({ id }) => id === move.plateId) : null;
-  const helix = run.helix && {
-    lead: run.helix.lead,
-    drawnLead: stationOf(part, 'lead')?.detail.wanted ?? run.helix.lead,
-    hand: run.helix.hand,
-  };
-  return ok({
-    run,
-    ratio: exact(head.ratio),
-    gearing: gearingOf(part, run),
-    plates: head.plates,
-    helix,
-    circles: plate && 'side' in move ? plate.sides[move.side]!.circles : [],
-    ring: move.method === 'direct' ? move.holes : null,
-    wheel: move.method === 'handwheel' ? { marks: move.marks, vernier: move.vernier } : null,
-    motor: move.method === 'stepper' ? { stepsPerTurn: exact(move.stepsPerTurn) } : null,
-    gear: drawing,
-    form: helix
-      ? helicalForm({
-          gear: drawing,
-          // the table is swung for the drawing, whatever the gears come to
-          lead: helix.drawnLead,
-          cutterTeeth: exactFor,
-          diameter: setup.cutter.diameter,
-        })
-      : formCutter(exactGear(drawing, exactFor), setup.cutter.diameter),
-    outside: run.outside,
-    face: drawing.faceWidth,
-    teeth: drawing.teeth,
-    slack: SLACK,
-  });
-}
+export const hasPlate = (bench: PracticeBench): bench is HeadBench =>
+  bench.on === 'head' && bench.ring === null && bench.wheel === null && bench.motor === null;

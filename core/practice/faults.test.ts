@@ -7,6 +7,7 @@ import {
   faultsFor,
   freshMachine,
   hideFault,
+  isGearBench,
   outsideReads,
   plateRatioNow,
   readingsOf,
@@ -15,7 +16,7 @@ import {
   spacesInOrder,
   type FaultKey,
   type Machine,
-  type PracticeBench,
+  type GearBench,
 } from './index.ts';
 import { benchFor } from '../sampleBench.ts';
 
@@ -24,23 +25,24 @@ const geared = benchFor({ teeth: 55, module: 1, method: 'differential' });
 const byMotor = benchFor({ teeth: 26, module: 1.5, method: 'stepper' });
 
 /** A gear cut by a hand that trusts what it finds. */
-function cutWith(bench: PracticeBench, key: FaultKey): { bench: PracticeBench; machine: Machine } {
-  const ground = faultOf(key).hide(bench, freshMachine(bench));
+function cutWith(bench: GearBench, key: FaultKey): { bench: GearBench; machine: Machine } {
+  const ground = faultOf(bench, key)!.hide(freshMachine(bench));
+  if (!isGearBench(ground.bench)) throw new Error('no gear');
   let { machine } = ground;
   for (const shown of demonstrate(ground.bench, { machine, eachStep: false })) machine = shown.machine;
   return { bench: ground.bench, machine };
 }
 
 /** The gear as it should be. */
-function demonstrated(bench: PracticeBench): Machine {
+function demonstrated(bench: GearBench): Machine {
   let machine = freshMachine(bench);
   for (const shown of demonstrate(bench, { eachStep: false })) machine = shown.machine;
   return machine;
 }
 
-const factsOf = ({ run }: PracticeBench) => troubleFacts(run, foldRun(run, []));
+const factsOf = ({ run }: GearBench) => troubleFacts(run, foldRun(run, []));
 /** Turn from each space to the next, as cut: the two that most steps agree with. */
-function step({ bench, machine }: { bench: PracticeBench; machine: Machine }): number {
+function step({ bench, machine }: { bench: GearBench; machine: Machine }): number {
   const middles = spacesInOrder(machine.work, bench.gear.pitchDiameter / 2, 'middle').map(
     ({ from, to }) => (from + to) / 2,
   );
@@ -195,7 +197,7 @@ describe('each cause has a fault here, and the piece shows what the cause claims
     ['tailstock', [0, 0.06, 0.12]],
   ] as const)('%s: shallower along the face by what the work gives way', (key, lost) => {
     const { machine } = cutWith(plain, key);
-    const depths = machine.work.sections.map(({ radii }) => 21 - Math.min(...radii));
+    const depths = machine.work.sections.map(({ metal }) => 21 - Math.min(...metal));
     depths.forEach((each, i) => expect(each).toBeCloseTo(3.375 - lost[i]!, 3));
   });
 
@@ -206,7 +208,7 @@ describe('each cause has a fault here, and the piece shows what the cause claims
       const { machine } = cutWith(bench, 'early');
       const right = demonstrated(bench);
       const lost = (where: 'entry' | 'middle' | 'exit') => {
-        const [as, meant] = [sectionAt(machine.work, where).radii, sectionAt(right.work, where).radii];
+        const [as, meant] = [sectionAt(machine.work, where).metal, sectionAt(right.work, where).metal];
         return Math.max(...meant.map((radius, i) => radius - as[i]!));
       };
       expect(lost(end)).toBeGreaterThan(0.3);

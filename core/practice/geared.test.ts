@@ -3,20 +3,20 @@ import { benchFor } from '../sampleBench.ts';
 import { actionSchema, type Action } from './actions.ts';
 import { act } from './act.ts';
 import { circlesOn, leadNow, plateRatioNow } from './geared.ts';
-import { demonstrate, freshMachine, spacesInOrder, type Machine, type PracticeBench } from './index.ts';
+import { demonstrate, freshMachine, spacesInOrder, type Machine, type GearBench } from './index.ts';
 
 const geared = benchFor({ teeth: 55, module: 1, method: 'differential' });
 const helical = benchFor({ teeth: 30, module: 2, helix: '20' });
 const plain = benchFor({ teeth: 26, module: 1.5 });
 
-const after = (bench: PracticeBench, machine: Machine, ...actions: Action[]) =>
+const after = (bench: GearBench, machine: Machine, ...actions: Action[]) =>
   actions.reduce((now, action) => act(bench, now.machine, actionSchema.parse(action)), {
     machine,
     told: [] as ReturnType<typeof act>['told'],
   });
 
 /** Teeth that the work divides into, by the step between its first two spaces. */
-function divides(bench: PracticeBench, machine: Machine): number {
+function divides(bench: GearBench, machine: Machine): number {
   const last = [...demonstrate(bench, { machine })].at(-1)!.machine;
   const [one, two] = spacesInOrder(last.work, bench.gear.pitchDiameter / 2, 'middle');
   return 1 / ((two!.from + two!.to) / 2 - (one!.from + one!.to) / 2);

@@ -2,7 +2,7 @@ import { plateRatioBy } from '../dividing/index.ts';
 import { meshesOf, trainRatio, type Train } from '../gearing/index.ts';
 import { exact, type Exact } from '../units/index.ts';
 import type { ActionOf } from './actions.ts';
-import type { PracticeBench } from './bench.ts';
+import type { HeadBench } from './bench.ts';
 import { done, held, type Done, type Machine } from './machine.ts';
 
 /* What stands on the head and can be changed by hand: gears and idlers, the plate and its side. */
@@ -25,14 +25,14 @@ const meshes = ({ train, idlers }: GearsOn): number => meshesOf(train).length + 
  * Turns of the plate for one of the spindle, by the gears that are on; 0 where none join them.
  * Idlers as is the custom: heads differ.
  */
-export function plateRatioNow({ gearing }: Pick<PracticeBench, 'gearing'>, { gears }: Machine): Exact {
+export function plateRatioNow({ gearing }: Pick<HeadBench, 'gearing'>, { gears }: Machine): Exact {
   return gearing?.between === 'spindle' && gears ? plateRatioBy(gears) : exact(0);
 }
 
 /**
  * The lead that the table is geared for, mm; < 0 for a left hand. Null where no gears turn the plate.
  */
-export function leadNow({ gearing, helix }: PracticeBench, { gears }: Machine): number | null {
+export function leadNow({ gearing, helix }: HeadBench, { gears }: Machine): number | null {
   if (!helix) return null;
   const made = helix.hand === 'right' ? helix.lead : -helix.lead;
   // a train of six gears stays as it is
@@ -47,13 +47,13 @@ export function leadNow({ gearing, helix }: PracticeBench, { gears }: Machine): 
 export const isGearedNow = (machine: Pick<Machine, 'gears'>): boolean => machine.gears !== null;
 
 /** Gears are taken off, or others put on. */
-export function putGears(bench: PracticeBench, machine: Machine, { on }: ActionOf<'gears'>): Done {
+export function putGears(bench: HeadBench, machine: Machine, { on }: ActionOf<'gears'>): Done {
   if (!bench.gearing) return held(machine, 'no-bracket');
   return done({ ...machine, gears: on }, { what: 'did' });
 }
 
 /** Circles of the plate’s side that is in front. */
-export function circlesOn({ plates, circles }: PracticeBench, { mounted }: Machine): readonly number[] {
+export function circlesOn({ plates, circles }: HeadBench, { mounted }: Machine): readonly number[] {
   const plate = plates.find(({ id }) => id === mounted?.plateId);
   return (mounted && plate?.sides[mounted.side]?.circles) ?? circles;
 }
@@ -66,7 +66,7 @@ const nearestCircle = (circles: readonly number[], holes: number): number =>
  * Another plate, or its other side, put on with a hole under the pin. What was marked on the one before is
  * gone: that hole is 0.
  */
-export function putPlate(bench: PracticeBench, machine: Machine, { plateId, side }: ActionOf<'plate'>): Done {
+export function putPlate(bench: HeadBench, machine: Machine, { plateId, side }: ActionOf<'plate'>): Done {
   const circles = bench.plates.find(({ id }) => id === plateId)?.sides[side]?.circles;
   if (!machine.mounted || !circles) return held(machine, 'no-plate');
   if (machine.pin === 'in') return held(machine, 'pin-in-plate');

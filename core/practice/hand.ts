@@ -2,7 +2,7 @@ import type { Landing } from '../dividing/index.ts';
 import type { Prompt, PromptOf, WayBack } from '../prompts/index.ts';
 import { exact, exactText, type Exact } from '../units/index.ts';
 import type { Action } from './actions.ts';
-import type { PracticeBench } from './bench.ts';
+import type { HeadBench, PracticeBench, TableBench } from './bench.ts';
 import { pinFromZero, type Machine } from './machine.ts';
 
 /** Clear of the work, mm. */
@@ -33,7 +33,7 @@ function byTheArms(
  * A hand turns to the arm and drops the pin there, on the circle the pin runs on: what arms and circle say is
  * what is done.
  */
-function turn(bench: PracticeBench, machine: Machine, landing: Landing): Action[] {
+function turn(bench: HeadBench, machine: Machine, landing: Landing): Action[] {
   const { move } = bench.run;
   switch (landing.on) {
     case 'plate':
@@ -63,7 +63,7 @@ function turn(bench: PracticeBench, machine: Machine, landing: Landing): Action[
 
 /** On, clockwise, to a reading of the wheel, which comes by once a turn of the work. */
 function toReading(
-  { ratio, wheel }: PracticeBench,
+  { ratio, wheel }: HeadBench,
   machine: Machine,
   { turns, mark }: { readonly turns: number; readonly mark: string },
 ): Exact {
@@ -83,7 +83,7 @@ const plateBy = (back: number, circle: number): Action[] => [
 ];
 
 /** Back to the first space of a part of a turn, past it, and up to it again, so that no slack is left. */
-function goBack({ ratio, motor }: PracticeBench, machine: Machine, by: WayBack): Action[] {
+function goBack({ ratio, motor }: HeadBench, machine: Machine, by: WayBack): Action[] {
   const past = exact(1, 2);
   switch (by.on) {
     case 'plate':
@@ -122,6 +122,22 @@ function goBack({ ratio, motor }: PracticeBench, machine: Machine, by: WayBack):
         { do: 'steps', to: 0 },
       ];
   }
+}
+
+/** The table’s dial to a reading, from where it was set to 0. */
+function along({ screw }: TableBench, { along: table }: Machine, landing: Landing): Action[] {
+  if (landing.on !== 'dial' || !table) return [];
+  const turns = exact(landing.mark).div(screw.marks).add(landing.turns).valueOf();
+  return [{ do: 'along', to: table.zero + turns * screw.lead }];
+}
+
+/** Back past the first space, and up to it again. */
+function backAlong({ screw }: TableBench, { along: table }: Machine): Action[] {
+  if (!table) return [];
+  return [
+    { do: 'along', to: table.zero - screw.lead / 2 },
+    { do: 'along', to: table.zero },
+  ];
 }
 
 function cut(bench: PracticeBench, machine: Machine, { sink }: PromptOf<'cut'>): Action[] {
@@ -163,11 +179,13 @@ export function actionsFor(bench: PracticeBench, machine: Machine, prompt: Promp
     case 'on':
       return [{ do: 'table', to: face - before(bench) }];
     case 'turn':
-      return turn(bench, machine, prompt.landing);
+      return bench.on === 'head'
+        ? turn(bench, machine, prompt.landing)
+        : along(bench, machine, prompt.landing);
     case 'turn-plate':
       return plateBy(prompt.back, prompt.circle);
     case 'return':
-      return goBack(bench, machine, prompt.by);
+      return bench.on === 'head' ? goBack(bench, machine, prompt.by) : backAlong(bench, machine);
     case 'arms':
       return [{ do: 'arms-round' }];
     case 'register':

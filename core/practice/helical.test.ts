@@ -10,11 +10,11 @@ import {
   spacesInOrder,
   type Action,
   type Machine,
-  type PracticeBench,
+  type GearBench,
   type Told,
 } from './index.ts';
 
-function performed(bench: PracticeBench): { machine: Machine; told: Told[] } {
+function performed(bench: GearBench): { machine: Machine; told: Told[] } {
   let machine = freshMachine(bench);
   const told: Told[] = [];
   for (const shown of demonstrate(bench)) {
@@ -24,7 +24,7 @@ function performed(bench: PracticeBench): { machine: Machine; told: Told[] } {
   return { machine, told };
 }
 
-const does = (bench: PracticeBench, machine: Machine, ...actions: readonly Action[]) => {
+const does = (bench: GearBench, machine: Machine, ...actions: readonly Action[]) => {
   const told: Told[] = [];
   let now = machine;
   for (const action of actions) {
@@ -36,7 +36,7 @@ const does = (bench: PracticeBench, machine: Machine, ...actions: readonly Actio
 };
 
 /** Middle of a tooth space at a place of the face, parts of a turn. */
-const middlesAt = ({ work }: Machine, bench: PracticeBench, where: 'entry' | 'middle' | 'exit') =>
+const middlesAt = ({ work }: Machine, bench: GearBench, where: 'entry' | 'middle' | 'exit') =>
   spacesInOrder(work, bench.gear.pitchDiameter / 2, where).map(({ from, to }) => (from + to) / 2);
 
 describe.each([

@@ -1,7 +1,7 @@
 import { toothHalfAngle, type GearDrawing } from '../involute/index.ts';
 import { baseHelix, type MeasuredGear } from '../inspect/index.ts';
 import { diskErrors } from '../toothform/index.ts';
-import { formOf, type CutterForm } from './work.ts';
+import { formOf, type CutterForm } from './form.ts';
 
 /** A helical gear in its normal plane, as its drawing in the plane of rotation and its lead give it. */
 export function normalOf(gear: GearDrawing, lead: number): MeasuredGear & { readonly helixAngle: number } {

@@ -1,8 +1,19 @@
 export { act } from './act.ts';
 export { actionSchema, type Action, type ActionOf } from './actions.ts';
-export { benchOf, hasPlate, type PracticeBench } from './bench.ts';
+export {
+  hasPlate,
+  isGearBench,
+  type GearBench,
+  type HeadBench,
+  type PracticeBench,
+  type TableBench,
+} from './bench.ts';
+export { benchOf, RACK_ANGLES } from './benchOf.ts';
+export { cutsMade } from './counted.ts';
+export { dividedReadings, type DividedReading, type DividedWhat } from './dividedReadings.ts';
 export { demonstrate, type Shown } from './demonstrate.ts';
-export { faultOf, faultsFor, hideFault, type FaultKey } from './faults.ts';
+export type { FaultKey } from './fault.ts';
+export { faultOf, faultsFor, hideFault } from './faults.ts';
 export { circlesOn, leadNow, plateRatioNow, type GearsOn, type Gearing } from './geared.ts';
 export { reachOf } from './hand.ts';
 export { inspectedJob } from './inspected.ts';
@@ -26,6 +37,7 @@ export {
   type FoundSpace,
   type Where,
 } from './measure.ts';
+export type { CutterForm } from './form.ts';
 export type { Section, Work } from './work.ts';
 export { readingsOf, type Reading, type Readings } from './readings.ts';
 export {

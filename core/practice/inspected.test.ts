@@ -2,7 +2,15 @@ import { expect, test } from '@jest/globals';
 import { plan, stationOf } from '../plan/index.ts';
 import { jobOfGear, benchFor } from '../sampleBench.ts';
 import { STOCK_EQUIPMENT } from '../shop/index.ts';
-import { demonstrate, faultOf, freshMachine, inspectedJob, readingsOf, type FaultKey } from './index.ts';
+import {
+  demonstrate,
+  faultOf,
+  freshMachine,
+  inspectedJob,
+  isGearBench,
+  readingsOf,
+  type FaultKey,
+} from './index.ts';
 
 const GEAR = { teeth: 26, module: 1.5 };
 const bench = benchFor(GEAR);
@@ -10,9 +18,10 @@ const bench = benchFor(GEAR);
 /** What Inspect makes of a gear cut on the bench. */
 function inspected(key: FaultKey | null) {
   const fresh = { bench, machine: freshMachine(bench) };
-  const ground = key ? faultOf(key).hide(fresh.bench, fresh.machine) : fresh;
+  const ground = key ? faultOf(fresh.bench, key)!.hide(fresh.machine) : fresh;
   let { machine } = ground;
   for (const shown of demonstrate(ground.bench, { machine, eachStep: false })) machine = shown.machine;
+  if (!isGearBench(ground.bench)) throw new Error('no gear');
   const job = inspectedJob(jobOfGear(GEAR), 'p1', readingsOf(ground.bench, machine));
   return stationOf(plan(job, STOCK_EQUIPMENT).parts[0]!, 'inspect')!;
 }

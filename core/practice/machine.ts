@@ -1,7 +1,7 @@
 import { exact, type Exact } from '../units/index.ts';
-import { hasPlate, type PracticeBench } from './bench.ts';
+import { hasPlate, type HeadBench, type PracticeBench, type TableBench } from './bench.ts';
 import type { GearsOn } from './geared.ts';
-import { around, blank, type Work } from './work.ts';
+import { around, blank, squareBar, type Work } from './work.ts';
 
 /** The mill and the head as they stand. Turns exact; lengths mm. */
 export interface Machine {
@@ -11,7 +11,7 @@ export interface Machine {
   readonly spindle: Exact;
   /** Turns that the worm is ahead of the crank’s own count: it was dropped in anew. */
   readonly meshed: Exact;
-  /** How far the blank has crept on its mandrel, turns. */
+  /** How far the blank has crept on its mandrel, turns; a bar in its vice, mm. */
   readonly crept: number;
   readonly pin: 'in' | 'out';
   readonly circle: number;
@@ -28,10 +28,19 @@ export interface Machine {
   /** What the motor’s count stands at, and how often it was sent. */
   readonly steps: number;
   readonly sent: number;
+  /** The spindle; where the table divides, the table. */
   readonly locked: boolean;
+  /** The table that divides: its dial from how it stood, and what that is read from. Null on a head. */
+  readonly along: {
+    readonly dial: number;
+    readonly zero: number;
+  } | null;
+  /** What carries the work past the cutter. */
   readonly table: number;
   readonly depth: number;
   readonly beside: number;
+  /** How much farther on each of them stands than its dial: its screw’s slack. */
+  readonly over: { readonly along: number; readonly depth: number; readonly beside: number };
   readonly running: boolean;
   readonly keyed: boolean;
   readonly work: Work;
@@ -50,8 +59,11 @@ export type Told =
   | { readonly what: 'pin-in'; readonly hole: number }
   /** Something that would scrap a part or hurt somebody. */
   | { readonly what: 'gouged'; readonly degrees: number; readonly depth: number }
+  /** The same with a bar: moved on under the cutter. */
+  | { readonly what: 'dragged'; readonly by: number; readonly depth: number }
   | { readonly what: 'pin-broken' }
   | { readonly what: 'shifted'; readonly degrees: number }
+  | { readonly what: 'slid'; readonly by: number }
   | { readonly what: 'plunged'; readonly depth: number }
   | { readonly what: 'stalled' }
   /** The motor hums against something that holds, and its count goes on. */
@@ -73,12 +85,15 @@ export type HeldBy =
   | 'no-bracket'
   | 'no-pin'
   | 'no-motor'
+  | 'table-locked'
+  | 'no-table'
+  | 'no-head'
   | 'motor-holds'
   | 'pin-broken';
 
 /** Is it something that would scrap the part, or worse? */
 export const isHarm = ({ what }: Told): boolean =>
-  ['gouged', 'pin-broken', 'shifted', 'plunged', 'stalled', 'laboured'].includes(what);
+  ['gouged', 'dragged', 'pin-broken', 'shifted', 'slid', 'plunged', 'stalled', 'laboured'].includes(what);
 
 export interface Done {
   readonly machine: Machine;
@@ -92,48 +107,70 @@ const ECCENTRIC_AT = 0.37;
 const AWAY = 10;
 
 /** As the hand before left it: made ready for this job, the work uncut, nothing running. */
-export function freshMachine(bench: PracticeBench): Machine {
-  const { run, outside, face, teeth, form } = bench;
+export const freshMachine = (bench: PracticeBench): Machine =>
+  bench.on === 'head' ? freshHead(bench) : freshTable(bench);
+
+/** What stands alike on every bench. */
+function standing({ form }: PracticeBench) {
+  return {
+    ...{ crank: ZERO, plate: ZERO, spindle: ZERO, meshed: ZERO, zero: ZERO, crept: 0 },
+    ...{ steps: 0, sent: 0, locked: false, running: false, keyed: true },
+    ...{ table: -form.diameter / 2 - AWAY, depth: -AWAY, beside: 0 },
+    over: { along: 0, depth: 0, beside: 0 },
+  };
+}
+
+function freshHead(bench: HeadBench): Machine {
+  const { run, outside, face, teeth } = bench;
   const { move } = run;
   const direct = move.method === 'direct';
   const spaces = 'spaces' in move ? move.spaces : 1;
   return {
-    crank: ZERO,
-    plate: ZERO,
-    spindle: ZERO,
-    meshed: ZERO,
-    crept: 0,
+    ...standing(bench),
     // a wheel has no plate, and a motor needs none
     pin: hasPlate(bench) || direct ? 'in' : 'out',
     circle: 'circle' in move ? move.circle : (bench.circles[0] ?? marksOf(bench)),
     mounted: 'plateId' in move && 'side' in move ? { plateId: move.plateId, side: move.side } : null,
     gears: bench.gearing && { train: bench.gearing.train, idlers: bench.gearing.idlers },
-    zero: ZERO,
     arms: { at: ZERO, spaces: Math.max(1, spaces) },
     worm: direct ? 'out' : 'in',
     plateLock: move.method === 'differential' || bench.helix ? 'out' : 'in',
     directPin: direct ? 'in' : 'out',
-    steps: 0,
-    sent: 0,
-    locked: false,
-    table: -form.diameter / 2 - AWAY,
-    depth: -AWAY,
-    beside: 0,
-    running: false,
-    keyed: true,
+    along: null,
     work: blank({ outside, face, teeth, eccentric: { by: bench.eccentric ?? 0, at: ECCENTRIC_AT } }),
   };
 }
 
+/** No head: what there is of one stands still. */
+function freshTable(bench: TableBench): Machine {
+  const { bar, face } = bench;
+  return {
+    ...standing(bench),
+    ...{ pin: 'out', worm: 'out', plateLock: 'in', directPin: 'out' },
+    ...{ circle: bench.screw.marks, mounted: null, gears: null, arms: { at: ZERO, spaces: 1 } },
+    along: { dial: 0, zero: 0 },
+    work: squareBar({ high: bar.high, face, lies: bar.lies }),
+  };
+}
+
 /** Parts of a turn of the wheel that can be told apart. */
-const marksOf = ({ wheel }: PracticeBench): number => (wheel ? wheel.marks * wheel.vernier : 2);
+const marksOf = ({ wheel }: HeadBench): number => (wheel ? wheel.marks * wheel.vernier : 2);
 
 export const done = (machine: Machine, ...told: readonly Told[]): Done => ({ machine, told });
 export const held = (machine: Machine, by: HeldBy): Done => done(machine, { what: 'held', by });
 
-/** Which direction of the blank is under the cutter, part of a turn: the work turns, the cutter stands. */
-export const underCutter = ({ spindle, crept }: Pick<Machine, 'spindle' | 'crept'>): number =>
-  spindle.valueOf() + crept;
+/**
+ * What of the work is under the cutter: a direction of the blank, part of a turn; of a bar a place along it,
+ * mm. The work goes, the cutter stands.
+ */
+export function underCutter(
+  bench: PracticeBench,
+  { spindle, crept, along, over }: Pick<Machine, 'spindle' | 'crept' | 'along' | 'over'>,
+): number {
+  if (!along) return spindle.valueOf() + crept;
+  const stretched = bench.on === 'table' ? (bench.stretched ?? 1) : 1;
+  return (along.dial + over.along) * stretched + crept;
+}
 
 /** How the pin stands over the plate, turns from the hole marked 0. */
 export const pinFromZero = ({ crank, plate, zero }: Machine): Exact => crank.sub(plate).sub(zero);

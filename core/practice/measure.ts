@@ -1,4 +1,4 @@
-import { around, type Section, type Work } from './work.ts';
+import { around, type Lies, type Section, type Work } from './work.ts';
 
 /* What measuring tools read on the work as it truly is. Lengths mm. */
 
@@ -9,8 +9,14 @@ const PLACES: Readonly<Record<Where, 0 | 1 | 2>> = { entry: 0, middle: 1, exit: 
 export const sectionAt = ({ sections }: Work, where: Where): Section => sections[PLACES[where]];
 
 /** How far metal goes in a direction, mm. @param turn part of a turn */
-const radiusAt = ({ radii }: Section, turn: number): number =>
-  radii[around(Math.round(turn * radii.length), radii.length)]!;
+const radiusAt = ({ metal }: Section, turn: number): number =>
+  metal[around(Math.round(turn * metal.length), metal.length)]!;
+
+/** How high a bar is at a place along it, mm. */
+function heightAt({ metal }: Section, { from, length }: Lies, place: number): number {
+  const last = metal.length - 1;
+  return metal[Math.min(last, Math.max(0, Math.round(((place - from) / length) * last)))]!;
+}
 
 const point = (radius: number, angle: number): readonly [number, number] => [
   radius * Math.sin(angle),
@@ -21,11 +27,11 @@ const point = (radius: number, angle: number): readonly [number, number] => [
 const BETWEEN = 16;
 
 /** Directions of a section from one part of a turn to another, in radians, with how far metal goes there. */
-function* outline({ radii }: Section, from: number, to: number): Generator<readonly [number, number]> {
-  const many = radii.length;
+function* outline({ metal }: Section, from: number, to: number): Generator<readonly [number, number]> {
+  const many = metal.length;
   const last = Math.floor(to * many);
   for (let place = Math.ceil(from * many); place < last; place += 1) {
-    const [a, b] = [radii[around(place, many)]!, radii[around(place + 1, many)]!];
+    const [a, b] = [metal[around(place, many)]!, metal[around(place + 1, many)]!];
     for (let k = 0; k < BETWEEN; k += 1) {
       const part = k / BETWEEN;
       yield [((place + part) / many) * 2 * Math.PI, a + (b - a) * part];
@@ -47,7 +53,7 @@ export function spanAcross(work: Work, { from, to, where }: Across): number {
   const half = Math.PI * (to - from);
   // the floor, seen along the way the jaws are put in, and how far they reach towards it
   const floor = Math.max(...[from, to].map((turn) => radiusAt(section, turn))) * Math.cos(half);
-  const tips = (work.outside / 2) * Math.cos(half);
+  const tips = work.top * Math.cos(half);
   const least = tips - REACH * (tips - floor);
   const points = [...outline(section, from, to)]
     .map(([angle, radius]) => point(radius, angle - middle))
@@ -137,16 +143,20 @@ export function overTwoPins(
 }
 
 /**
- * What an indicator on the outside reads over each land, from the nominal outside. @param at parts of a turn
+ * What an indicator on the outside reads over each land, from the nominal outside. @param at parts of a turn;
+ * along a bar mm
  */
-export const outsideReads = (work: Work, at: readonly number[], where: Where): readonly number[] =>
-  at.map((turn) => radiusAt(sectionAt(work, where), turn) - work.outside / 2);
+export function outsideReads(work: Work, at: readonly number[], where: Where): readonly number[] {
+  const section = sectionAt(work, where);
+  const { bar, top } = work;
+  return at.map((place) => (bar ? heightAt(section, bar, place) : radiusAt(section, place)) - top);
+}
 
 /** Over the work as a micrometer reads it, rocked to where it reads most. mm */
 export function acrossReads(work: Work, where: Where): number {
-  const { radii } = sectionAt(work, where);
-  const many = radii.length;
-  return radii.reduce((most, radius, i) => Math.max(most, radius + radii[around(i + many / 2, many)]!), 0);
+  const { metal } = sectionAt(work, where);
+  const many = metal.length;
+  return metal.reduce((most, radius, i) => Math.max(most, radius + metal[around(i + many / 2, many)]!), 0);
 }
 
 /** How deep a space is below the lands beside it, mm. @param land @param floor parts of a turn */
@@ -159,23 +169,45 @@ interface AtDepth {
   readonly where: Where;
 }
 
-/** A tooth space as it stands: where its flanks cross a circle. Parts of a turn. */
+/** A tooth space as it stands: where its flanks cross a circle, parts of a turn; on a bar a height, mm. */
 export interface FoundSpace {
   readonly from: number;
   readonly to: number;
 }
 
-/** Every space that reaches below a circle, in order round from direction 0. @param radius mm */
+/** Between two places of an outline, where it crosses a height, as a part of the way. */
+const crossing = (a: number, b: number, height: number): number => (height - a) / (b - a);
+
+/** Along a bar, from one end to the other. What is open at an end goes to that end. */
+function spacesAlong({ metal }: Section, lies: Lies, height: number): readonly FoundSpace[] {
+  const step = lies.length / (metal.length - 1);
+  const found: FoundSpace[] = [];
+  let from: number | null = metal[0]! < height ? lies.from : null;
+  for (let i = 0; i + 1 < metal.length; i += 1) {
+    const [isBelow, next] = [metal[i]! < height, metal[i + 1]! < height];
+    if (isBelow === next) continue;
+    const at = lies.from + (i + crossing(metal[i]!, metal[i + 1]!, height)) * step;
+    if (next) from = at;
+    else if (from !== null) found.push({ from, to: at });
+    if (!next) from = null;
+  }
+  return from === null ? found : [...found, { from, to: lies.from + lies.length }];
+}
+
+/**
+ * Every space that reaches below a circle, in order round from direction 0; of a bar below a height, in order
+ * along. @param radius mm
+ */
 export function spacesBelow(work: Work, radius: number, where: Where): readonly FoundSpace[] {
-  const { radii } = sectionAt(work, where);
-  const many = radii.length;
-  const below = (i: number) => radii[around(i, many)]! < radius;
+  const section = sectionAt(work, where);
+  if (work.bar) return spacesAlong(section, work.bar, radius);
+  const { metal } = section;
+  const many = metal.length;
+  const below = (i: number) => metal[around(i, many)]! < radius;
   const start = Array.from({ length: many }, (_, i) => i).find((i) => !below(i));
   if (start === undefined) return [];
-  const cross = (i: number): number => {
-    const [a, b] = [radii[around(i, many)]!, radii[around(i + 1, many)]!];
-    return (i + (radius - a) / (b - a)) / many;
-  };
+  const cross = (i: number): number =>
+    (i + crossing(metal[around(i, many)]!, metal[around(i + 1, many)]!, radius)) / many;
   const found: FoundSpace[] = [];
   let from: number | null = null;
   for (let i = start; i < start + many; i += 1) {
@@ -192,8 +224,11 @@ export function spacesBelow(work: Work, radius: number, where: Where): readonly 
  * The spaces from the first after the widest land, in order: what is cut so far stands together. A whole gear
  * begins after its widest tooth, wherever that is.
  */
-export function spacesInOrder(work: Work, radius: number, where: Where): readonly FoundSpace[] {
-  const found = spacesBelow(work, radius, where);
+export const spacesInOrder = (work: Work, radius: number, where: Where): readonly FoundSpace[] =>
+  afterWidestLand(spacesBelow(work, radius, where));
+
+/** Begins after the widest land. @param found in order round, parts of a turn */
+export function afterWidestLand(found: readonly FoundSpace[]): readonly FoundSpace[] {
   if (found.length < 2) return found;
   const lands = found.map(
     ({ to }, i) => (i + 1 < found.length ? found[i + 1]!.from : found[0]!.from + 1) - to,

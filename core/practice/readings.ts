@@ -1,5 +1,5 @@
 import { baseHelix, overPins, spanOver, usualPin, usualSpan, type MeasuredGear } from '../inspect/index.ts';
-import type { PracticeBench } from './bench.ts';
+import type { GearBench } from './bench.ts';
 import { normalOf } from './helicalForm.ts';
 import type { Machine } from './machine.ts';
 import {
@@ -45,7 +45,7 @@ const PLACES: readonly Where[] = ['entry', 'middle', 'exit'];
 const measured = ({
   gear,
   helix,
-}: Pick<PracticeBench, 'gear' | 'helix'>): { readonly gear: MeasuredGear; readonly thinning: number } => {
+}: Pick<GearBench, 'gear' | 'helix'>): { readonly gear: MeasuredGear; readonly thinning: number } => {
   if (helix) {
     const normal = normalOf(gear, helix.drawnLead);
     const nominal = (Math.PI * gear.pitchDiameter) / gear.teeth / 2;
@@ -61,8 +61,8 @@ const measured = ({
 const least = (values: readonly number[]): number => values.reduce((a, b) => Math.min(a, b), Infinity);
 const most = (values: readonly number[]): number => values.reduce((a, b) => Math.max(a, b), -Infinity);
 
-/** What can be measured on the work as it stands. */
-export function readingsOf({ gear, helix }: PracticeBench, { work }: Pick<Machine, 'work'>): Readings {
+/** What can be measured on a gear as it stands. */
+export function readingsOf({ gear, helix }: GearBench, { work }: Pick<Machine, 'work'>): Readings {
   const { teeth, pitchDiameter, tipDiameter, rootDiameter } = gear;
   const middlesAt = (where: Where) =>
     spacesInOrder(work, pitchDiameter / 2, where).map(({ from, to }) => (from + to) / 2);

@@ -88,7 +88,7 @@ describe('taking back', () => {
       const { work, ...machine } = session.machine;
       const { work: was, ...wanted } = before.machine;
       expect(machine).toEqual(wanted);
-      expect([...work.sections[0].radii]).toEqual([...was.sections[0].radii]);
+      expect([...work.sections[0].metal]).toEqual([...was.sections[0].metal]);
     }
   });
 });
@@ -106,4 +106,24 @@ test('what is no action is not taken for one', () => {
   expect(actionSchema.safeParse({ do: 'crank', turns: '-11/31' }).success).toBe(true);
   // the largest that is taken is carried out
   expect(perform(newSession(bench, freshMachine(bench)), { do: 'table', to: 2000 }).machine.table).toBe(2000);
+});
+
+test('a motor is sent on by its schedule, not to the same count again', () => {
+  const motor = benchFor({ teeth: 17, module: 2, method: 'stepper' });
+  const counts = motor.run.cuts.map(({ landing }) => (landing.on === 'steps' ? landing.steps : NaN));
+  const space = (to: number): readonly Action[] => [
+    { do: 'steps', to },
+    { do: 'lock', on: true },
+    { do: 'depth', to: 4.5 },
+    { do: 'table', to: 30 },
+    { do: 'depth', to: -10 },
+    { do: 'table', to: -60 },
+    { do: 'lock', on: false },
+  ];
+  const two = all(newSession(motor), [{ do: 'run', on: true }, ...space(counts[0]!), ...space(counts[1]!)]);
+  const { machine } = goOnLikeThis(two);
+  expect(machine.steps).toBe(counts[16]);
+  const { spaces: found, pitch } = readingsOf(motor, machine);
+  expect(found).toBe(17);
+  expect(pitch!.most - pitch!.least).toBeLessThan(4e-3);
 });

@@ -2,7 +2,8 @@ import type { Action } from './actions.ts';
 import type { PracticeBench } from './bench.ts';
 import { act } from './act.ts';
 import { freshMachine, type Machine, type Told } from './machine.ts';
-import { spacesBelow } from './measure.ts';
+import { exact } from '../units/index.ts';
+import { cutsAsDeep } from './counted.ts';
 
 /** What was done and what came of it. */
 export interface Entry {
@@ -38,18 +39,22 @@ export function perform(session: Session, action: Action): Session {
   };
 }
 
-/** Cranked on in the same direction: one turn of the hand, however many holes it went by. */
-function sameTurn(a: Action, b: Action | undefined): boolean {
-  return a.do === 'crank' && b?.do === 'crank' && a.turns.startsWith('-') === b.turns.startsWith('-');
+/** Crank or dial on in the same direction: one turn of the hand, however many marks it went by. */
+function sameTurn(log: readonly Entry[], at: number): boolean {
+  const [a, b] = [log[at]?.action, log[at - 1]?.action];
+  if (a?.do === 'crank' && b?.do === 'crank') return a.turns.startsWith('-') === b.turns.startsWith('-');
+  if (a?.do !== 'along' || b?.do !== 'along') return false;
+  const before = log.slice(0, at - 1).findLast(({ action }) => action.do === 'along')?.action;
+  const from = before?.do === 'along' ? before.to : 0;
+  return Math.sign(a.to - b.to) === Math.sign(b.to - from);
 }
 
 /** The last thing that was done undone; the same session where nothing was done yet. */
 export function takeBack(session: Session): Session {
   const { bench, log } = session;
-  const last = log.at(-1);
-  if (!last) return session;
+  if (log.length === 0) return session;
   let many = log.length - 1;
-  while (sameTurn(last.action, log[many - 1]?.action)) many -= 1;
+  while (sameTurn(log, many)) many -= 1;
   const wanted = log.slice(0, many);
   const kept = session.kept.filter(({ after }) => after <= many);
   const from = kept.at(-1)!;
@@ -79,31 +84,87 @@ export interface Cycle {
 
 const isSame = (a: Action, b: Action | undefined): boolean => JSON.stringify(a) === JSON.stringify(b);
 
+type Reading = Extract<Action, { readonly do: 'along' | 'steps' }>;
+const isReading = (action: Action): action is Reading => action.do === 'along' || action.do === 'steps';
+
+/** Where the table’s dial, or the motor’s count, stands at each cut of a round, from its 0. */
+function readingsOf(bench: PracticeBench): readonly number[] {
+  const { run } = bench;
+  return run.cuts
+    .filter(({ round }) => round === run.cuts[0]!.round)
+    .map(({ landing }) => {
+      if (landing.on === 'steps') return landing.steps;
+      if (landing.on !== 'dial' || bench.on !== 'table') return NaN;
+      return exact(landing.mark).div(bench.screw.marks).add(landing.turns).valueOf() * bench.screw.lead;
+    });
+}
+
+/** Nearer to a reading than that, it was meant. */
+const MEANT = 1e-6;
+
+/** Entries of the log, the first and the last of them. */
+interface Stretch {
+  readonly from: number;
+  readonly to: number;
+}
+
+/**
+ * How much farther on readings are so many cuts later: to the one that is listed, where the last was set to
+ * one of the list; otherwise by as much each time as the last time.
+ */
+function fartherOn({ bench, log, machine }: Session, { from, to }: Stretch, cuts: number): number {
+  const set = log.slice(from, to + 1).findLast(({ action }) => isReading(action))?.action;
+  if (!set || !isReading(set)) return 0;
+  const zero = set.do === 'along' ? (machine.along?.zero ?? 0) : 0;
+  const listed = readingsOf(bench);
+  const nth = listed.findIndex((reading) => Math.abs(reading - (set.to - zero)) < MEANT);
+  const next = listed[nth + cuts];
+  if (nth >= 0 && next !== undefined) return next - listed[nth]!;
+  const before = log.slice(0, from).findLast(({ action }) => action.do === set.do)?.action;
+  return cuts * (set.to - (before && isReading(before) ? before.to : zero));
+}
+
+/** The actions from one cut to the next as they are so many cuts later. */
+function cycleLater(session: Session, stretch: Stretch, cuts: number): readonly Action[] {
+  const on = fartherOn(session, stretch, cuts);
+  return session.log
+    .slice(stretch.from, stretch.to + 1)
+    .map(({ action }) => (isReading(action) ? { ...action, to: action.to + on } : action));
+}
+
+/** From after the cut before the last to the last; null before the second cut. */
+function lastStretch({ log }: Session): Stretch | null {
+  const to = log.findLastIndex(isCut);
+  const before = log.slice(0, Math.max(0, to)).findLastIndex(isCut);
+  return to < 0 || before < 0 ? null : { from: before + 1, to };
+}
+
 /**
  * What a hand did from the cut before the last to the last. Null before the second cut, and where what was
  * done since is not how it was begun then.
  */
-export function cycleOf({ bench, log, machine }: Session): Cycle | null {
-  const last = log.findLastIndex(isCut);
-  const before = log.slice(0, Math.max(0, last)).findLastIndex(isCut);
-  if (last < 0 || before < 0) return null;
-  const actions = log.slice(before + 1, last + 1).map(({ action }) => action);
-  const since = log.slice(last + 1).map(({ action }) => action);
+export function cycleOf(session: Session): Cycle | null {
+  const { bench, log, machine } = session;
+  const stretch = lastStretch(session);
+  if (!stretch) return null;
+  const actions = cycleLater(session, stretch, 1);
+  const since = log.slice(stretch.to + 1).map(({ action }) => action);
   // a whole cycle without a cut is no cycle
   const goesOn = since.length < actions.length && since.every((action, i) => isSame(action, actions[i]));
   if (!goesOn) return null;
-  const depth = depthAfter(log, last);
-  const deep = spacesBelow(machine.work, machine.work.outside / 2 - NEARLY * depth, 'middle').length;
+  const depth = depthAfter(log, stretch.to);
+  const deep = cutsAsDeep(bench, machine.work, { depth, share: NEARLY }).length;
   return { actions, done: since.length, left: Math.max(0, bench.teeth - deep) };
 }
 
 /** Does the same again and again, from where the hand is in it, until every space is as deep as the last. */
 export function goOnLikeThis(session: Session): Session {
   const cycle = cycleOf(session);
-  if (!cycle) return session;
+  const stretch = lastStretch(session);
+  if (!cycle || !stretch) return session;
   let now = session;
-  for (let i = 0; i < cycle.left; i += 1)
-    for (const action of i === 0 ? cycle.actions.slice(cycle.done) : cycle.actions)
+  for (let cuts = 1; cuts <= cycle.left; cuts += 1)
+    for (const action of cycleLater(session, stretch, cuts).slice(cuts === 1 ? cycle.done : 0))
       now = perform(now, action);
   return now;
 }

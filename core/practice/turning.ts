@@ -1,9 +1,9 @@
 import { exact, type Exact } from '../units/index.ts';
 import type { ActionOf } from './actions.ts';
-import type { PracticeBench } from './bench.ts';
+import type { HeadBench, PracticeBench } from './bench.ts';
 import { isGearedNow, plateRatioNow } from './geared.ts';
 import { done, held, holeAt, holeUnderPin, underCutter, type Done, type Machine } from './machine.ts';
-import { cutWork, touches, type Pass } from './work.ts';
+import { cutWork, touches, type Pass } from './taking.ts';
 
 /* What turns the work: crank, wheel, motor, and the hand on the spindle. */
 
@@ -11,25 +11,25 @@ export const least = (a: Exact, b: Exact): Exact => (a.lt(b) ? a : b);
 
 export const passNow = (bench: PracticeBench, machine: Machine): Omit<Pass, 'to' | 'under'> => ({
   form: bench.form,
-  from: machine.table + (bench.tableOff ?? 0),
-  depth: machine.depth - (bench.depthLost ?? 0),
-  beside: machine.beside + (bench.besideOff ?? 0),
+  from: machine.table + (bench.fedOff ?? 0),
+  depth: machine.depth + machine.over.depth - (bench.depthLost ?? 0),
+  beside: machine.beside + machine.over.beside + (bench.besideOff ?? 0),
   ...(bench.away ? { away: bench.away } : {}),
   ...(bench.aside ? { aside: bench.aside } : {}),
 });
 
 /** Does the cutter stand in metal? */
 export const inMetal = (bench: PracticeBench, machine: Machine): boolean =>
-  touches(machine.work, { ...passNow(bench, machine), under: underCutter(machine) });
+  touches(machine.work, { ...passNow(bench, machine), under: underCutter(bench, machine) });
 
 /** The spindle is turned, and with it the work; what stands under the cutter meanwhile is cut. */
-function turnSpindle(bench: PracticeBench, machine: Machine, by: Exact): Done {
+function turnSpindle(bench: HeadBench, machine: Machine, by: Exact): Done {
   if (by.equals(0)) return done(machine, { what: 'did' });
   const spindle = machine.spindle.add(by);
-  const under = [underCutter(machine), underCutter({ ...machine, spindle })] as const;
+  const under = [underCutter(bench, machine), underCutter(bench, { ...machine, spindle })] as const;
   const { work, deepest } = cutWork(machine.work, {
     ...passNow(bench, machine),
-    to: machine.table + (bench.tableOff ?? 0),
+    to: machine.table + (bench.fedOff ?? 0),
     under,
   });
   const turned = { ...machine, spindle };
@@ -41,17 +41,17 @@ function turnSpindle(bench: PracticeBench, machine: Machine, by: Exact): Done {
 }
 
 /** Less than that is rubbed, not cut, mm. */
-const GOUGE = 2e-3;
+export const GOUGE = 2e-3;
 
 /** How far the spindle stands ahead of where the worm has driven it, turns; 0 … slack over ratio. */
-export const ahead = ({ ratio }: PracticeBench, { spindle, crank, meshed }: Machine): Exact =>
+export const ahead = ({ ratio }: Pick<HeadBench, 'ratio'>, { spindle, crank, meshed }: Machine): Exact =>
   spindle.sub(crank.add(meshed).div(ratio));
 
 /**
  * The crank is turned over the plate. Slack is gone through first; then worm and work go along, and where
  * gears are on the plate creeps the while.
  */
-function turnCrank(bench: PracticeBench, machine: Machine, over: Exact): Done {
+function turnCrank(bench: HeadBench, machine: Machine, over: Exact): Done {
   const { ratio, slack } = bench;
   const free = (by: Exact): Machine => ({ ...machine, crank: machine.crank.add(by) });
   if (machine.worm === 'out') return done(free(over), { what: 'did' });
@@ -75,7 +75,7 @@ function turnCrank(bench: PracticeBench, machine: Machine, over: Exact): Done {
   return { ...went, machine: { ...went.machine, crank: free(toSlack).crank.add(share), plate } };
 }
 
-export function crank(bench: PracticeBench, machine: Machine, { turns }: ActionOf<'crank'>): Done {
+export function crank(bench: HeadBench, machine: Machine, { turns }: ActionOf<'crank'>): Done {
   const over = exact(turns);
   if (bench.motor) return held(machine, 'motor-holds');
   if (machine.pin === 'out') return turnCrank(bench, machine, over);
@@ -90,7 +90,7 @@ export function crank(bench: PracticeBench, machine: Machine, { turns }: ActionO
  * The motor turns the worm on to a count. Where something holds, and where steps are missed, its count goes
  * on all the same.
  */
-export function steps(bench: PracticeBench, machine: Machine, { to }: ActionOf<'steps'>): Done {
+export function steps(bench: HeadBench, machine: Machine, { to }: ActionOf<'steps'>): Done {
   const { motor, ratio, missed } = bench;
   if (!motor) return held(machine, 'no-motor');
   const by = to - machine.steps;
@@ -107,7 +107,7 @@ export function steps(bench: PracticeBench, machine: Machine, { to }: ActionOf<'
   return done(counted, { what: 'laboured', steps: Math.round(Math.abs(by - gone.valueOf())) });
 }
 
-export function pin(bench: PracticeBench, machine: Machine, { to }: ActionOf<'pin'>): Done {
+export function pin(bench: HeadBench, machine: Machine, { to }: ActionOf<'pin'>): Done {
   if (bench.wheel || bench.motor) return held(machine, 'no-pin');
   if (to === 'out') return done({ ...machine, pin: 'out' }, { what: 'did' });
   const hole = holeUnderPin(machine);
@@ -116,7 +116,7 @@ export function pin(bench: PracticeBench, machine: Machine, { to }: ActionOf<'pi
 }
 
 /** The worm falls into the nearest tooth of its wheel: the spindle gives a little. */
-export function worm(bench: PracticeBench, machine: Machine, { to }: ActionOf<'worm'>): Done {
+export function worm(bench: HeadBench, machine: Machine, { to }: ActionOf<'worm'>): Done {
   if (to === machine.worm) return done(machine, { what: 'did' });
   if (to === 'out') return done({ ...machine, worm: 'out' }, { what: 'did' });
   const tooth = machine.spindle.mul(bench.ratio).sub(machine.crank).round(0);
@@ -124,7 +124,7 @@ export function worm(bench: PracticeBench, machine: Machine, { to }: ActionOf<'w
   return done({ ...machine, worm: 'in', meshed: tooth, spindle }, { what: 'did' });
 }
 
-export function directPin(bench: PracticeBench, machine: Machine, { to }: ActionOf<'direct-pin'>): Done {
+export function directPin(bench: HeadBench, machine: Machine, { to }: ActionOf<'direct-pin'>): Done {
   if (bench.ring === null) return held(machine, 'no-ring');
   if (machine.directPin === 'broken') return held(machine, 'pin-broken');
   if (to === 'out') return done({ ...machine, directPin: to }, { what: 'did' });
@@ -134,7 +134,7 @@ export function directPin(bench: PracticeBench, machine: Machine, { to }: Action
     : done({ ...machine, directPin: to }, { what: 'pin-in', hole });
 }
 
-export function spindleByHand(bench: PracticeBench, machine: Machine, { turns }: ActionOf<'spindle'>): Done {
+export function spindleByHand(bench: HeadBench, machine: Machine, { turns }: ActionOf<'spindle'>): Done {
   if (machine.worm === 'in') return held(machine, 'worm-in');
   if (machine.locked) return held(machine, 'lock');
   if (machine.directPin === 'in') return held(machine, 'direct-pin');

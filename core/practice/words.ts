@@ -1,5 +1,5 @@
 import { decimalText, lengthText, plural, type UnitSystem } from '../units/index.ts';
-import type { PracticeBench } from './bench.ts';
+import type { HeadBench, PracticeBench, TableBench } from './bench.ts';
 import { holeAt, holeUnderPin, pinFromZero, type HeldBy, type Machine, type Told } from './machine.ts';
 
 const HELD: Readonly<Record<HeldBy, string>> = {
@@ -20,6 +20,9 @@ const HELD: Readonly<Record<HeldBy, string>> = {
   'no-bracket': 'No gears are wanted here: nothing joins them to the plate.',
   'no-pin': 'There is no plate here, and so no pin.',
   'no-motor': 'No motor turns this head.',
+  'table-locked': 'The table is locked: free it before you move on.',
+  'no-table': 'The table does not divide here: the head does.',
+  'no-head': 'There is no head here: the table divides.',
   'motor-holds': 'The motor is coupled, and holds the worm: send it to a count.',
   'pin-broken':
     'The direct pin is broken. At a real head that is a day lost: drop the worm before the pin goes in.',
@@ -43,10 +46,14 @@ export function sayTold(told: Told, units: UnitSystem): string {
       return `Pin in hole ${told.hole}.`;
     case 'gouged':
       return `Turned ${degreesText(told.degrees)} while the cutter was in the work: gouged, ${mm(told.depth)} deep. Run back past the first touch before you index.`;
+    case 'dragged':
+      return `Moved ${mm(told.by)} while the cutter was in the work: gouged, ${mm(told.depth)} deep. Feed back past the first touch before you move on.`;
     case 'pin-broken':
       return 'Cranked with the direct pin in and the worm home: the pin broke. Never both engaged.';
     case 'shifted':
       return `Cut with the spindle unlocked: the work gave ${degreesText(told.degrees)}. Lock it before every cut.`;
+    case 'slid':
+      return `Cut with the table unlocked: it was pushed ${mm(told.by)} through the slack of its screw. Lock it before every cut.`;
     case 'plunged':
       return `Sunk ${mm(told.depth)} into the work from above. Run clear first, then set the depth.`;
     case 'laboured':
@@ -65,7 +72,7 @@ function sayRing(ring: number, { spindle, directPin }: Machine): string {
 }
 
 /** On the wheel’s rim: `Wheel at 12.5 of 72, 3 turns on`. */
-function sayWheel({ marks }: NonNullable<PracticeBench['wheel']>, machine: Machine): string {
+function sayWheel({ marks }: NonNullable<HeadBench['wheel']>, machine: Machine): string {
   const over = pinFromZero(machine);
   const turns = Math.floor(over.valueOf());
   const mark = over.sub(turns).mul(marks).valueOf();
@@ -73,11 +80,20 @@ function sayWheel({ marks }: NonNullable<PracticeBench['wheel']>, machine: Machi
   return `Wheel at ${decimalText(mark, 3)} of ${marks}${round}`;
 }
 
+/** The table’s dial from where it was set to 0: `2 turns + 51`, and that as a length by the dial. */
+function sayDial({ screw, run }: TableBench, { along }: Machine): string {
+  const at = (along?.dial ?? 0) - (along?.zero ?? 0);
+  const marks = Math.round((Math.abs(at) / screw.lead) * screw.marks * 1000) / 1000;
+  const turns = Math.floor(marks / screw.marks);
+  const on = decimalText(marks - turns * screw.marks, 2);
+  const sign = at < 0 ? 'minus ' : '';
+  return `${sign}${turns > 0 ? `${plural(turns, 'turn')} + ` : ''}${on} of ${screw.marks}, ${lengthText(at, run.units, 'fine')}`;
+}
+
 /** How the pin stands, for eyes and for ears: `Pin out, over hole 19, 2 turns on`. */
-export function sayPin(
-  { ring, wheel, motor }: Pick<PracticeBench, 'ring' | 'wheel' | 'motor'>,
-  machine: Machine,
-): string {
+export function sayPin(bench: PracticeBench, machine: Machine): string {
+  if (bench.on === 'table') return `Table at ${sayDial(bench, machine)}`;
+  const { ring, wheel, motor } = bench;
   if (ring !== null) return sayRing(ring, machine);
   if (motor) return `Motor’s count at ${machine.steps} steps`;
   if (wheel) return sayWheel(wheel, machine);

@@ -23,6 +23,12 @@ export function onTravelDial(
   return dialText({ mm, dial: { ...running.dial, travel: null }, readout: false, system: units });
 }
 
+/** A depth in turns and marks of the screw that sets it: `1 turn + 48.8 marks`. Empty where none is known. */
+export function onDepthDial({ mount, units }: Pick<Run, 'mount' | 'units'>, mm: number): string {
+  if (!mount?.dial || mount.readout) return '';
+  return dialText({ mm, dial: { ...mount.dial, travel: null }, readout: false, system: units });
+}
+
 /**
  * What the machine is run at, and the depth of a round on its dial: `125 rpm`, `50 mm/min`, `rough: 1 turn +
  * 48.8 marks from the touch, on the dial`. What is not known is left out.

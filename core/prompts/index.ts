@@ -11,7 +11,7 @@ export {
   type Standing,
 } from './progress.ts';
 export type { HolesAsked } from './moves.ts';
-export { onTravelDial, runsAt, travelsOf } from './handles.ts';
+export { onDepthDial, onTravelDial, runsAt, travelsOf } from './handles.ts';
 export type { Act, Prompt, PromptOf, WayBack } from './prompt.ts';
 export { nowLine, promptSheet, type NowLine, type SheetStretch } from './sheet.ts';
 export { stretchOf, type Stand } from './stretch.ts';

@@ -5,7 +5,7 @@ import type { Issue } from '../../core/findings/index.ts';
 import { sayIssue } from '../../core/messages/index.ts';
 import { COPIED, mateOf, partnerOf, withShopCopy, type Job } from '../../core/job/index.ts';
 import { wordsOf } from '../../core/kinds/index.ts';
-import type { PartPlan } from '../../core/plan/index.ts';
+import { stationOf, type PartPlan } from '../../core/plan/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
 import type { StationId, StationState } from '../../core/station/index.ts';
 import { Notice, Steps } from '../frame/index.ts';
@@ -100,12 +100,16 @@ export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteC
   );
 }
 
-/** Has the practice bench a place for it? Teeth that are ready to be cut, and do not lean. */
-const canRehearse = ({ cutting, stations }: PartPlan): boolean =>
-  cutting !== null &&
-  (!cutting.helix || cutting.helix.drive === 'worm') &&
-  !cutting.laid &&
-  stations.some(({ id }) => id === 'blank');
+/** Along the table. */
+const ON_A_BAR: readonly string[] = ['tooth-space', 'slot', 'spline'];
+
+/** Has the practice bench a place for it? A gear on its blank, a rack or slots along the table, flats. */
+function canRehearse(part: PartPlan): boolean {
+  const { cutting, stations } = part;
+  if (!cutting || cutting.laid || (cutting.helix && cutting.helix.drive !== 'worm')) return false;
+  if (stationOf(part, 'dividing')?.detail.line) return ON_A_BAR.includes(cutting.divides);
+  return cutting.divides === 'flat' || stations.some(({ id }) => id === 'blank');
+}
 
 interface StationRowProps {
   readonly to: string;

@@ -1,16 +1,17 @@
 import { Button, Input } from 'antd';
 import { useState } from 'react';
-import type { Action, Machine, PracticeBench } from '../../core/practice/index.ts';
-import { exact, exactText } from '../../core/units/index.ts';
+import type { Action, Machine, HeadBench } from '../../core/practice/index.ts';
+import { exactText } from '../../core/units/index.ts';
+import { turnsTyped } from './turnsTyped.ts';
 
 interface CrankByProps {
-  readonly bench: PracticeBench;
+  readonly bench: HeadBench;
   readonly machine: Machine;
   readonly onAct: (action: Action) => void;
 }
 
 /** What is turned in so many parts, how it is asked for and what is answered to what cannot be read. */
-function partsOf({ ring, wheel }: PracticeBench, { circle }: Machine) {
+function partsOf({ ring, wheel }: HeadBench, { circle }: Machine) {
   if (wheel)
     return {
       parts: wheel.marks,
@@ -23,18 +24,6 @@ function partsOf({ ring, wheel }: PracticeBench, { circle }: Machine) {
     label: `${ring === null ? 'Crank' : 'Spindle'} by: spaces on ${parts}, or turns + spaces`,
     wrong: 'Write spaces, like 14, or turns and spaces, like 1 + 14.',
   };
-}
-
-/** Whole turns and parts of one as they are typed, `1 + 14`; null for what is no such thing. */
-function turnsTyped(typed: string, parts: number, fine: boolean): string | null {
-  const number = fine ? String.raw`\d{1,5}(?:\.\d{1,3})?` : String.raw`\d{1,5}`;
-  const read = new RegExp(`^\\s*(?:(\\d{1,4})\\s*\\+\\s*)?(${number})\\s*$`).exec(typed);
-  if (!read) return null;
-  return exactText(
-    exact(read[2]!)
-      .div(parts)
-      .add(Number(read[1] ?? 0)),
-  );
 }
 
 /** The crank, spindle or wheel by so many turns and parts, as one writes them; a motor to a count. */
@@ -51,7 +40,7 @@ function TurnBy({ bench, machine, onAct }: CrankByProps) {
     setWrong(by === null);
     if (by === null) return;
     setTyped('');
-    const turns = by === '0' ? by : `${sign}${by}`;
+    const turns = exactText(sign === '-' ? by.neg() : by);
     onAct(bench.ring === null ? { do: 'crank', turns } : { do: 'spindle', turns });
   };
   return (

@@ -1,19 +1,20 @@
-import { memo, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { memo, useMemo } from 'react';
 import {
   circlesOn,
   hasPlate,
   sayPin,
   type Action,
   type Machine,
-  type PracticeBench,
+  type HeadBench,
 } from '../../core/practice/index.ts';
 import { exact, exactText } from '../../core/units/index.ts';
 import { circleRadius } from '../scribe/index.ts';
 import { Graduated } from './Graduated.tsx';
 import { at, KNOB, RIM } from './headPlaces.ts';
+import { useTurnedByHand } from './turnedByHand.ts';
 
 interface CrankHeadProps {
-  readonly bench: PracticeBench;
+  readonly bench: HeadBench;
   readonly machine: Machine;
   readonly onAct: (action: Action) => void;
 }
@@ -25,8 +26,6 @@ const PARTS_OF_A_HOLE = 2;
 
 /** The head from the crank’s side, turned by its knob. With the worm out it is the spindle that is turned. */
 export function CrankHead({ bench, machine, onAct }: CrankHeadProps) {
-  const sheet = useRef<SVGSVGElement>(null);
-  const held = useRef<number | null>(null);
   const direct = bench.ring !== null;
   const circle = bench.ring ?? machine.circle;
   const step = exact(1, circle * PARTS_OF_A_HOLE);
@@ -38,35 +37,11 @@ export function CrankHead({ bench, machine, onAct }: CrankHeadProps) {
     const turns = exactText(step.mul(steps));
     onAct(direct ? { do: 'spindle', turns } : { do: 'crank', turns });
   };
-  /** Where a finger is, part of a turn. */
-  const angleOf = (event: PointerEvent): number => {
-    const box = sheet.current!.getBoundingClientRect();
-    const [x, y] = [event.clientX - box.left - box.width / 2, event.clientY - box.top - box.height / 2];
-    return Math.atan2(x, -y) / (2 * Math.PI);
-  };
-  const follow = (event: PointerEvent) => {
-    if (held.current === null) return;
-    const by = angleOf(event) - held.current;
-    const nearest = by - Math.round(by);
-    const steps = Math.trunc(nearest * circle * PARTS_OF_A_HOLE);
-    if (steps === 0) return;
-    held.current += steps / (circle * PARTS_OF_A_HOLE);
-    turnBy(steps);
-  };
-  const onKey = (event: KeyboardEvent) => {
-    const ways: Readonly<Record<string, number>> = {
-      ArrowRight: PARTS_OF_A_HOLE,
-      ArrowUp: PARTS_OF_A_HOLE,
-      ArrowLeft: -PARTS_OF_A_HOLE,
-      ArrowDown: -PARTS_OF_A_HOLE,
-      PageUp: PARTS_OF_A_HOLE * circle,
-      PageDown: -PARTS_OF_A_HOLE * circle,
-    };
-    const steps = ways[event.key];
-    if (steps === undefined) return;
-    event.preventDefault();
-    turnBy(event.shiftKey ? Math.sign(steps) : steps);
-  };
+  const { sheet, handlers } = useTurnedByHand({
+    parts: circle * PARTS_OF_A_HOLE,
+    key: PARTS_OF_A_HOLE,
+    onTurn: turnBy,
+  });
   const onPlate = circlesOn(bench, machine);
   const circles = useMemo(() => (direct ? [circle] : onPlate), [direct, circle, onPlate]);
   const radius = circleRadius(circles, circle);
@@ -83,14 +58,7 @@ export function CrankHead({ bench, machine, onAct }: CrankHeadProps) {
       aria-valuemax={MOST_HOLES}
       aria-valuenow={Math.round(arm * circle)}
       aria-valuetext={sayPin(bench, machine)}
-      onKeyDown={onKey}
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        held.current = angleOf(event);
-      }}
-      onPointerMove={follow}
-      onPointerUp={() => (held.current = null)}
-      onPointerCancel={() => (held.current = null)}
+      {...handlers}
     >
       {bench.wheel && <Graduated marks={bench.wheel.marks} turned={arm - machine.zero.valueOf()} knob />}
       {bench.motor && <Graduated marks={360} turned={machine.spindle.valueOf()} knob={false} />}
@@ -139,7 +107,7 @@ export function CrankHead({ bench, machine, onAct }: CrankHeadProps) {
   );
 }
 
-function nameOf({ ring, wheel, motor }: PracticeBench): string {
+function nameOf({ ring, wheel, motor }: HeadBench): string {
   if (motor) return 'Table, turned by its motor';
   if (wheel) return 'Handwheel';
   return ring === null ? 'Crank' : 'Spindle, by hand';

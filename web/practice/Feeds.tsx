@@ -1,7 +1,7 @@
 import { Button, Input, Slider } from 'antd';
 import { useId, useState } from 'react';
 import { reachOf, type Action, type Machine, type PracticeBench } from '../../core/practice/index.ts';
-import { onTravelDial } from '../../core/prompts/index.ts';
+import { onDepthDial, onTravelDial } from '../../core/prompts/index.ts';
 import { lengthText, parseLength, approx, measure, type UnitSystem } from '../../core/units/index.ts';
 
 interface FeedsProps {
@@ -19,10 +19,13 @@ export function Feeds({ bench, machine, units, onAct }: FeedsProps) {
   const deep = run.rounds.at(-1)?.depthMm ?? 0;
   const far = reachOf(bench, deep) + ROOM;
   const dial = onTravelDial(run, machine.table);
+  // along a bar there is no middle to be beside
+  const along = bench.on === 'table';
+  const aside = run.mount?.axis === 'vertical' ? 'Knee' : 'Cross slide';
   return (
     <div className="practice-feeds">
       <Feed
-        name="Table"
+        name={along ? 'Cross slide' : 'Table'}
         note="from where the face begins, the way it cuts"
         least={-far}
         most={face + far}
@@ -33,27 +36,31 @@ export function Feeds({ bench, machine, units, onAct }: FeedsProps) {
       />
       <Feed
         name="Depth"
-        note="below the outside; less than 0 is clear of it"
+        note={`below the ${along ? 'top' : 'outside'}; less than 0 is clear of it`}
         least={-12}
         most={deep * 1.3}
         value={machine.depth}
-        dial=""
+        dial={machine.depth > 0 ? onDepthDial(run, machine.depth) : ''}
         units={units}
         onTo={(to) => onAct({ do: 'depth', to })}
       />
-      <details className="practice-aside">
-        <summary>▸ Cross slide: {lengthText(machine.beside, units)} beside the middle</summary>
-        <Feed
-          name="Cross slide"
-          note="beside the middle of the work"
-          least={-2}
-          most={2}
-          value={machine.beside}
-          dial=""
-          units={units}
-          onTo={(to) => onAct({ do: 'beside', to })}
-        />
-      </details>
+      {!along && (
+        <details className="practice-aside">
+          <summary>
+            ▸ {aside}: {lengthText(machine.beside, units)} beside the middle
+          </summary>
+          <Feed
+            name={aside}
+            note="beside the middle of the work"
+            least={-2}
+            most={2}
+            value={machine.beside}
+            dial=""
+            units={units}
+            onTo={(to) => onAct({ do: 'beside', to })}
+          />
+        </details>
+      )}
     </div>
   );
 }

@@ -1,4 +1,10 @@
-import { hasPlate, type Action, type Machine, type PracticeBench } from '../../core/practice/index.ts';
+import {
+  hasPlate,
+  type Action,
+  type HeadBench,
+  type Machine,
+  type PracticeBench,
+} from '../../core/practice/index.ts';
 
 interface LeversProps {
   readonly bench: PracticeBench;
@@ -7,19 +13,44 @@ interface LeversProps {
 }
 
 /** What is drawn, dropped, locked and switched: each says how it stands, and a press changes it. */
-export function Levers({ bench, machine, onAct }: LeversProps) {
-  const direct = bench.ring !== null;
-  const plated = hasPlate(bench);
-  const other = (now: 'in' | 'out' | 'broken') => (now === 'out' ? ('in' as const) : ('out' as const));
+export function Levers(props: LeversProps) {
+  const { bench, machine, onAct } = props;
   return (
     <div className="practice-levers" role="group" aria-label="Levers and pins">
       <Lever
-        name="Spindle"
+        name={bench.on === 'head' ? 'Spindle' : 'Table'}
         stands={machine.locked ? 'locked' : 'free'}
         on={machine.locked}
         press="L"
         onPress={() => onAct({ do: 'lock', on: !machine.locked })}
       />
+      {bench.on === 'head' && <OnHead bench={bench} machine={machine} onAct={onAct} />}
+      <Lever
+        name="Cutter"
+        stands={machine.running ? 'turning' : 'standing'}
+        on={machine.running}
+        press="R"
+        onPress={() => onAct({ do: 'run', on: !machine.running })}
+      />
+      {bench.on === 'head' && (
+        <Lever
+          name="Key in the blank"
+          stands={machine.keyed ? 'keyed' : 'none'}
+          on={machine.keyed}
+          onPress={() => onAct({ do: 'key', on: !machine.keyed })}
+        />
+      )}
+    </div>
+  );
+}
+
+/** Pins, worm and arms. */
+function OnHead({ bench, machine, onAct }: LeversProps & { readonly bench: HeadBench }) {
+  const direct = bench.ring !== null;
+  const plated = hasPlate(bench);
+  const other = (now: 'in' | 'out' | 'broken') => (now === 'out' ? ('in' as const) : ('out' as const));
+  return (
+    <>
       {plated && (
         <Lever
           name="Crank pin"
@@ -62,20 +93,7 @@ export function Levers({ bench, machine, onAct }: LeversProps) {
           does="round to the pin"
         />
       )}
-      <Lever
-        name="Cutter"
-        stands={machine.running ? 'turning' : 'standing'}
-        on={machine.running}
-        press="R"
-        onPress={() => onAct({ do: 'run', on: !machine.running })}
-      />
-      <Lever
-        name="Key in the blank"
-        stands={machine.keyed ? 'keyed' : 'none'}
-        on={machine.keyed}
-        onPress={() => onAct({ do: 'key', on: !machine.keyed })}
-      />
-    </div>
+    </>
   );
 }
 

@@ -56,5 +56,6 @@ export function NameFault({ bench, hidden, units }: NameFaultProps) {
 /** The cause as “Something looks wrong” has it for this run. */
 function causeOf(bench: PracticeBench, key: FaultKey, units: UnitSystem) {
   const facts = troubleFacts(bench.run, foldRun(bench.run, []));
-  return causesOf(faultOf(key).symptom, { facts, part: 0.5, units }).find((cause) => cause.key === key);
+  const fault = faultOf(bench, key);
+  return fault && causesOf(fault.symptom, { facts, part: 0.5, units }).find((cause) => cause.key === key);
 }

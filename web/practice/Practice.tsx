@@ -2,15 +2,16 @@ import { Button, Modal } from 'antd';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import {
+  cutsMade,
   cycleOf,
   demonstrate,
   goOnLikeThis,
   hasPlate,
   isHarm,
+  RACK_ANGLES,
   perform,
   sayPin,
   sayTold,
-  spacesBelow,
   takeBack,
   type Action,
   type PracticeBench,
@@ -24,6 +25,7 @@ import { plural, type UnitSystem } from '../../core/units/index.ts';
 import { saveText, useKeys } from '../frame/index.ts';
 import { usePreferences } from '../state/index.ts';
 import { clickOfPin } from './click.ts';
+import { BarEnd } from './BarEnd.tsx';
 import { CrankBy } from './CrankBy.tsx';
 import { CrankHead } from './CrankHead.tsx';
 import {
@@ -40,6 +42,7 @@ import { Feeds } from './Feeds.tsx';
 import { Levers } from './Levers.tsx';
 import { Measured, type Inspected } from './Measured.tsx';
 import { SetHead } from './SetHead.tsx';
+import { TableScrew } from './TableScrew.tsx';
 import { TrainOn } from './TrainOn.tsx';
 import { WorkEnd } from './WorkEnd.tsx';
 import { WorkSide } from './WorkSide.tsx';
@@ -62,15 +65,18 @@ const KEPT_AFTER_MS = 300;
 /** The head, the work and the handles; nothing is refused that a real machine allows. */
 export function Practice({ bench, name, card, inspect }: PracticeProps) {
   const units = usePreferences((preferences) => preferences.units);
-  const [rehearsal, setRehearsal] = useState<Rehearsal>(() => keptRehearsal(bench, card));
+  // with another rack cutter it is another bar
+  const rack = bench.on === 'table' ? bench.bar.rack : null;
+  const place = rack && rack.angleDeg !== RACK_ANGLES[0] ? `${card}?angle=${rack.angleDeg}` : card;
+  const [rehearsal, setRehearsal] = useState<Rehearsal>(() => keptRehearsal(bench, place));
   const { session, hidden } = rehearsal;
   const setSession = (change: (session: Session) => Session) =>
     setRehearsal((now) => ({ ...now, session: change(now.session) }));
   useEffect(() => {
     // written when hands rest, and not at each hole that goes by
-    const timer = setTimeout(() => keepRehearsal(rehearsal, card), KEPT_AFTER_MS);
+    const timer = setTimeout(() => keepRehearsal(rehearsal, place), KEPT_AFTER_MS);
     return () => clearTimeout(timer);
-  }, [rehearsal, card]);
+  }, [rehearsal, place]);
   const pinHeard = usePreferences((preferences) => preferences.pinHeard);
   const falls = session.log.at(-1)?.told.some(({ what }) => what === 'pin-in') ? session.log.length : 0;
   useEffect(() => {
@@ -107,9 +113,10 @@ export function Practice({ bench, name, card, inspect }: PracticeProps) {
   };
   useKeys({
     l: () => hand({ do: 'lock', on: !machine.locked }),
-    ...(bench.ring !== null && {
-      p: () => hand({ do: 'direct-pin', to: machine.directPin === 'in' ? 'out' : 'in' }),
-    }),
+    ...(bench.on === 'head' &&
+      bench.ring !== null && {
+        p: () => hand({ do: 'direct-pin', to: machine.directPin === 'in' ? 'out' : 'in' }),
+      }),
     ...(hasPlate(bench) && {
       p: () => hand({ do: 'pin', to: machine.pin === 'in' ? 'out' : 'in' }),
       a: () => hand({ do: 'arms-round' }),
@@ -123,10 +130,8 @@ export function Practice({ bench, name, card, inspect }: PracticeProps) {
     setShowing(null);
     setRehearsal(newRehearsal(bench, seed));
   };
-  const deep = bench.run.rounds.at(-1)?.depthMm ?? 0;
-  // a scratch is no tooth space
   const { work } = machine;
-  const cut = useMemo(() => spacesBelow(work, work.outside / 2 - deep / 5, 'middle').length, [work, deep]);
+  const cut = useMemo(() => cutsMade(bench, work), [bench, work]);
   const cycle = useMemo(() => cycleOf(session), [session]);
   return (
     <main className={`practice on-dye${projected ? ' is-projected' : ''}`}>
@@ -150,9 +155,9 @@ export function Practice({ bench, name, card, inspect }: PracticeProps) {
           <More
             onNew={log.length === 0 && hidden === null ? null : () => begin(null)}
             onTrouble={() => setTroubled(true)}
-            onSave={() => saveText('rehearsal.json', rehearsalFile(rehearsal, card), 'application/json')}
+            onSave={() => saveText('rehearsal.json', rehearsalFile(rehearsal, place), 'application/json')}
             onOpen={(text) => {
-              const opened = openRehearsal(bench, card, text);
+              const opened = openRehearsal(bench, place, text);
               if (typeof opened === 'string') return opened;
               setShowing(null);
               setRehearsal(opened);
@@ -164,19 +169,32 @@ export function Practice({ bench, name, card, inspect }: PracticeProps) {
           <Link to={card}>Back to the card</Link>
         </nav>
       </header>
-      <section className="practice-left" aria-label="The head">
-        <CrankHead bench={session.bench} machine={machine} onAct={hand} />
-        <CrankBy bench={session.bench} machine={machine} onAct={hand} />
+      <section
+        className="practice-left"
+        aria-label={bench.on === 'head' ? 'The head' : 'The table that divides'}
+      >
+        {session.bench.on === 'head' ? (
+          <>
+            <CrankHead bench={session.bench} machine={machine} onAct={hand} />
+            <CrankBy bench={session.bench} machine={machine} onAct={hand} />
+          </>
+        ) : (
+          <TableScrew bench={session.bench} machine={machine} onAct={hand} />
+        )}
         <Levers bench={session.bench} machine={machine} onAct={hand} />
-        <SetHead bench={session.bench} machine={machine} secret={hidden !== null} onAct={hand} />
+        {session.bench.on === 'head' && (
+          <SetHead bench={session.bench} machine={machine} secret={hidden !== null} onAct={hand} />
+        )}
       </section>
       <section className="practice-right" aria-label="Work and cutter">
-        <WorkEnd bench={session.bench} machine={machine} />
-        {/* what the room looks at is the plate, and what turns it */}
-        {!(projected && bench.gearing?.between === 'spindle') && (
-          <WorkSide bench={session.bench} machine={machine} />
+        {session.bench.on === 'head' ? (
+          <WorkEnd bench={session.bench} machine={machine} />
+        ) : (
+          <BarEnd bench={session.bench} machine={machine} />
         )}
-        {projected && <TrainOn bench={session.bench} machine={machine} />}
+        {/* what the room looks at is the plate, and what turns it */}
+        {!(projected && isPlateGeared(bench)) && <WorkSide bench={session.bench} machine={machine} />}
+        {projected && session.bench.on === 'head' && <TrainOn bench={session.bench} machine={machine} />}
         <Feeds bench={session.bench} machine={machine} units={units} onAct={hand} />
       </section>
       <aside className="practice-now">
@@ -185,8 +203,8 @@ export function Practice({ bench, name, card, inspect }: PracticeProps) {
           {showing ? showing.prompt : nowSay(session, units)}
         </p>
         <p className="practice-stands">
-          {sayPin(session.bench, machine)}. Spindle {machine.locked ? 'locked' : 'free'}. Cutter{' '}
-          {machine.running ? 'turning' : 'standing'}.
+          {sayPin(session.bench, machine)}. {bench.on === 'head' ? 'Spindle' : 'Table'}{' '}
+          {machine.locked ? 'locked' : 'free'}. Cutter {machine.running ? 'turning' : 'standing'}.
         </p>
         <Happened session={session} units={units} />
         {hidden && <NameFault key={rehearsal.seed} bench={bench} hidden={hidden} units={units} />}
@@ -238,11 +256,18 @@ export function Practice({ bench, name, card, inspect }: PracticeProps) {
   );
 }
 
+const isPlateGeared = (bench: PracticeBench): boolean =>
+  bench.on === 'head' && bench.gearing?.between === 'spindle';
+
 /** What came of the last thing that was done. */
 function nowSay({ log, bench }: Session, units: UnitSystem): string {
   const last = log.at(-1);
+  const asks =
+    bench.on === 'table' && bench.bar.rack
+      ? ' The card gives no pressure angle: which rack cutter is on stands below the dial.'
+      : '';
   if (!last)
-    return `Everything is made ready for ${bench.run.gear}. It is yours to handle; nothing here can be broken for good.`;
+    return `Everything is made ready for ${bench.run.gear}. It is yours to handle; nothing here can be broken for good.${asks}`;
   const said = last.told.map((told) => sayTold(told, units)).filter(Boolean);
   return said.join(' ') || 'Done.';
 }

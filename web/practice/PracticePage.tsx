@@ -1,10 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import { sayIssue } from '../../core/messages/index.ts';
 import { fail, type Result } from '../../core/findings/index.ts';
 import { plan, stationOf } from '../../core/plan/index.ts';
-import { benchOf, inspectedJob, type PracticeBench, type Readings } from '../../core/practice/index.ts';
+import {
+  benchOf,
+  inspectedJob,
+  RACK_ANGLES,
+  type PracticeBench,
+  type Readings,
+} from '../../core/practice/index.ts';
 import { runWouldBe } from '../../core/run/index.ts';
 import type { Job } from '../../core/job/index.ts';
 import type { Equipment } from '../../core/shop/index.ts';
@@ -20,7 +26,7 @@ import './projected.css';
 function benchFor(
   { job, revision }: { readonly job: Job; readonly revision: number },
   shop: Equipment,
-  partId: string,
+  { partId, rackAngleDeg }: { readonly partId: string; readonly rackAngleDeg: number },
 ): Result<PracticeBench> {
   const planned = plan(job, shop);
   const part = planned.parts.find(({ id }) => id === partId);
@@ -32,12 +38,15 @@ function benchFor(
       severity: 'wrong',
       given: 'a card that is ready to be cut',
     });
-  return benchOf(part, run);
+  return benchOf(part, run, { rackAngleDeg });
 }
 
 /** A job rehearsed: its own head, cutter and blank as things to handle. */
 export function PracticePage() {
   const { jobId = '', partId = 'p1' } = useParams();
+  const [params] = useSearchParams();
+  // no card of a rack asks for it
+  const rackAngleDeg = RACK_ANGLES.find((each) => String(each) === params.get('angle')) ?? RACK_ANGLES[0];
   const shop = useShop();
   const stored = useQuery({
     queryKey: keys.job(jobId),
@@ -45,8 +54,9 @@ export function PracticePage() {
     refetchOnMount: 'always',
   });
   const bench = useMemo(
-    () => (stored.data && shop.data ? benchFor(stored.data, shop.data.equipment, partId) : null),
-    [stored.data, shop.data, partId],
+    () =>
+      stored.data && shop.data ? benchFor(stored.data, shop.data.equipment, { partId, rackAngleDeg }) : null,
+    [stored.data, shop.data, partId, rackAngleDeg],
   );
   const inspect = useCallback(
     (readings: Readings): Inspected | null => {
@@ -63,7 +73,7 @@ export function PracticePage() {
   if (bench?.ok)
     return (
       <Practice
-        key={`${card} ${bench.value.run.jobRevision}`}
+        key={`${card} ${bench.value.run.jobRevision} ${rackAngleDeg}`}
         bench={bench.value}
         name={name}
         card={card}

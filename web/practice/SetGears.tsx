@@ -1,11 +1,11 @@
 import { InputNumber } from 'antd';
 import { useId, useState } from 'react';
 import type { Train } from '../../core/gearing/index.ts';
-import type { Action, GearsOn, Machine, PracticeBench } from '../../core/practice/index.ts';
+import type { Action, GearsOn, HeadBench, Machine } from '../../core/practice/index.ts';
 import { TrainOn } from './TrainOn.tsx';
 
 interface SetGearsProps {
-  readonly bench: PracticeBench;
+  readonly bench: HeadBench;
   readonly machine: Machine;
   readonly onAct: (action: Action) => void;
 }

@@ -1,17 +1,11 @@
 import { InputNumber, Select } from 'antd';
 import { useId } from 'react';
-import {
-  circlesOn,
-  hasPlate,
-  type Action,
-  type Machine,
-  type PracticeBench,
-} from '../../core/practice/index.ts';
+import { circlesOn, hasPlate, type Action, type Machine, type HeadBench } from '../../core/practice/index.ts';
 import { plural } from '../../core/units/index.ts';
 import { SetGears } from './SetGears.tsx';
 
 interface SetHeadProps {
-  readonly bench: PracticeBench;
+  readonly bench: HeadBench;
   readonly machine: Machine;
   /** Is something hidden to be found? Then one has to look. */
   readonly secret: boolean;

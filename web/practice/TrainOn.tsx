@@ -1,9 +1,9 @@
 import { trainRatio } from '../../core/gearing/index.ts';
-import { leadNow, plateRatioNow, type Machine, type PracticeBench } from '../../core/practice/index.ts';
+import { leadNow, plateRatioNow, type Machine, type HeadBench } from '../../core/practice/index.ts';
 import { TrainView } from '../scribe/index.ts';
 
 interface TrainOnProps {
-  readonly bench: PracticeBench;
+  readonly bench: HeadBench;
   readonly machine: Machine;
 }
 

@@ -2,13 +2,14 @@ import { useMemo } from 'react';
 import {
   sectionAt,
   underCutter,
+  type HeadBench,
   type Machine,
-  type PracticeBench,
   type Where,
 } from '../../core/practice/index.ts';
+import { cutterOutline } from './cutterOutline.ts';
 
 interface WorkEndProps {
-  readonly bench: PracticeBench;
+  readonly bench: HeadBench;
   readonly machine: Machine;
 }
 
@@ -28,22 +29,22 @@ const pointOf = (radius: number, angle: number): string =>
   `${(radius * Math.sin(angle)).toFixed(3)} ${(-radius * Math.cos(angle)).toFixed(3)}`;
 
 /** The whole outline, mm; of a fine gear every few points only. */
-function wholeOutline(radii: Float64Array): string {
-  const many = radii.length;
+function wholeOutline(metal: Float64Array): string {
+  const many = metal.length;
   const every = Math.max(1, Math.floor(many / WHOLE_POINTS));
   const points: string[] = [];
-  for (let i = 0; i < many; i += every) points.push(pointOf(radii[i]!, (2 * Math.PI * i) / many));
+  for (let i = 0; i < many; i += every) points.push(pointOf(metal[i]!, (2 * Math.PI * i) / many));
   return `M${points.join('L')}Z`;
 }
 
 /** The outline near one direction, closed over the work’s middle. @param under @param wide parts of a turn */
-function nearOutline(radii: Float64Array, under: number, wide: number): string {
-  const many = radii.length;
+function nearOutline(metal: Float64Array, under: number, wide: number): string {
+  const many = metal.length;
   const from = Math.floor((under - wide / 2) * many);
   const to = Math.ceil((under + wide / 2) * many);
   const points = ['0 0'];
   for (let place = from; place <= to; place += 1)
-    points.push(pointOf(radii[((place % many) + many) % many]!, (2 * Math.PI * place) / many));
+    points.push(pointOf(metal[((place % many) + many) % many]!, (2 * Math.PI * place) / many));
   return `M${points.join('L')}Z`;
 }
 
@@ -57,9 +58,9 @@ const nearest = (along: number): Where => (along < 0.25 ? 'entry' : along < 0.75
 export function WorkEnd({ bench, machine }: WorkEndProps) {
   const { work, depth, beside, table } = machine;
   const { form, outside, face, teeth } = bench;
-  const { radii } = sectionAt(work, bench.helix ? nearest(table / face) : 'entry');
-  const whole = useMemo(() => wholeOutline(radii), [radii]);
-  const under = underCutter(machine);
+  const { metal } = sectionAt(work, bench.helix ? nearest(table / face) : 'entry');
+  const whole = useMemo(() => wholeOutline(metal), [metal]);
+  const under = underCutter(bench, machine);
   const turn = `rotate(${-under * 360})`;
   const radius = outside / 2;
   const wide = Math.min(2 * radius, ((Math.PI * outside) / teeth) * IN_SIGHT);
@@ -68,9 +69,6 @@ export function WorkEnd({ bench, machine }: WorkEndProps) {
   const inSight = Math.min(1, (1.4 * wide) / (Math.PI * outside));
   const up = Math.min(12, outside / 4) * scale;
   const shown = Math.max(-CLEAR, depth * scale);
-  const heights = Array.from({ length: 33 }, (_, i) => ((i / 32) * 1.25 * (up + CLEAR)) / scale);
-  const side = (way: 1 | -1) =>
-    heights.map((height) => `${way * form.halfWidth(height) * scale} ${-height * scale}`);
   // beyond the work’s ends the cutter stands in front of it or behind
   const over = Math.abs(table - face / 2) <= face / 2 + form.diameter / 2;
   return (
@@ -87,11 +85,11 @@ export function WorkEnd({ bench, machine }: WorkEndProps) {
       </defs>
       <g clipPath="url(#practice-near)">
         <g transform={`translate(0 ${radius * scale}) scale(${scale}) ${turn}`}>
-          <path d={nearOutline(radii, under, inSight)} className="practice-metal" />
+          <path d={nearOutline(metal, under, inSight)} className="practice-metal" />
         </g>
         <g transform={`translate(${beside * scale} ${shown})`}>
           <path
-            d={`M${side(1).join('L')}L${side(-1).reverse().join('L')}Z`}
+            d={cutterOutline(form, (1.25 * (up + CLEAR)) / scale, scale)}
             className={over ? 'practice-cutter' : 'practice-cutter is-away'}
           />
         </g>

@@ -9,7 +9,10 @@ const WIDTH = 400;
 
 /** The work from in front, with the cutter where the table has brought it. */
 export function WorkSide({ bench, machine }: WorkSideProps) {
-  const { face, outside, form, run } = bench;
+  const { face, form, run } = bench;
+  const round = bench.on === 'head';
+  const { top: high } = machine.work;
+  const outside = 2 * high;
   const deep = run.rounds.at(-1)?.depthMm ?? 0;
   const span = face + 2 * reachOf(bench, deep) + form.diameter;
   const scale = Math.min(WIDTH / span, 230 / (outside * 0.3 + form.diameter));
@@ -26,13 +29,21 @@ export function WorkSide({ bench, machine }: WorkSideProps) {
       role="img"
       aria-label={`Cutter ${machine.running ? 'turning' : 'standing'}, ${machine.table.toFixed(2)} mm along, ${machine.depth.toFixed(2)} mm deep`}
     >
-      <path d={`M${-WIDTH / 2} 0H${WIDTH / 2}`} className="scribe-pitch" />
-      <rect x={x(0)} y={-half} width={face * scale} height={2 * half} className="practice-metal" />
-      <path
-        d={`M${x(0)} ${-half * 0.34}h${-34}v${half * 0.68}h34M${x(face)} ${-half * 0.28}h30v${half * 0.56}h-30`}
-        className="scribe-line"
-        fill="none"
+      {round && <path d={`M${-WIDTH / 2} 0H${WIDTH / 2}`} className="scribe-pitch" />}
+      <rect
+        x={x(0)}
+        y={-half}
+        width={face * scale}
+        height={round ? 2 * half : half}
+        className="practice-metal"
       />
+      {round && (
+        <path
+          d={`M${x(0)} ${-half * 0.34}h${-34}v${half * 0.68}h34M${x(face)} ${-half * 0.28}h30v${half * 0.56}h-30`}
+          className="scribe-line"
+          fill="none"
+        />
+      )}
       <circle cx={x(machine.table)} cy={y} r={r} className="practice-cutter" />
       <circle cx={x(machine.table)} cy={y} r={r * 0.3} className="practice-cutter" />
     </svg>

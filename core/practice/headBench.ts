@@ -1,0 +1,128 @@
+import { fail, ok, type Result } from '../findings/index.ts';
+import type { GearDrawing } from '../involute/index.ts';
+import { deeperForThinning } from '../mesh/index.ts';
+import { stationOf, type PartPlan } from '../plan/index.ts';
+import type { Run } from '../run/index.ts';
+import { exact } from '../units/index.ts';
+import type { HeadBench } from './bench.ts';
+import { formCutter, slotForm, type CutterForm } from './form.ts';
+import type { Gearing } from './geared.ts';
+import { helicalForm } from './helicalForm.ts';
+
+/** A worm that is well adjusted. Common practice. */
+const SLACK = exact(1, 24);
+
+/** The count a part’s cutter is exact for. */
+function madeFor(part: PartPlan, teeth: number): number {
+  const detail = stationOf(part, 'cutter')?.detail;
+  return detail?.inForce?.madeFor ?? detail?.chosen?.range.from ?? teeth;
+}
+
+/** The gear of another count that this cutter would cut exactly, as deep as it is made to go. */
+export function exactGear(gear: GearDrawing, teeth: number): GearDrawing {
+  const module = gear.pitchDiameter / gear.teeth;
+  const addendum = (gear.tipDiameter - gear.pitchDiameter) / 2;
+  const nominal = (Math.PI * module) / 2;
+  const thinned = nominal - gear.toothThickness;
+  const deeper = thinned > 1e-9 ? deeperForThinning(thinned, gear.pressureAngle, teeth) : 0;
+  const depth = (gear.tipDiameter - gear.rootDiameter) / 2 - deeper;
+  const pitchDiameter = module * teeth;
+  return {
+    teeth,
+    pitchDiameter,
+    tipDiameter: pitchDiameter + 2 * addendum,
+    rootDiameter: pitchDiameter + 2 * addendum - 2 * depth,
+    baseDiameter: pitchDiameter * Math.cos(gear.pressureAngle),
+    pressureAngle: gear.pressureAngle,
+    toothThickness: nominal,
+  };
+}
+
+/** Teeth of a gear so large that nobody tells its cutter from a rack’s. */
+const AS_GOOD_AS_A_RACK = 2000;
+
+/** Of a run that divides by gears, or of one whose table is geared. */
+function gearingOf(part: PartPlan, { move, helix }: Run): Gearing | null {
+  if (move.method === 'differential') return { between: 'spindle', train: move.train, idlers: move.idlers };
+  const lead = helix && stationOf(part, 'lead')?.detail.inForce;
+  // six gears are not changed by hand here
+  return lead && !lead.train.third ? { between: 'screw', train: lead.train, idlers: lead.idlers } : null;
+}
+
+type Turned = Pick<
+  HeadBench,
+  'ratio' | 'gearing' | 'plates' | 'helix' | 'circles' | 'ring' | 'wheel' | 'motor'
+>;
+
+/** What turns the work, as it was frozen. */
+function turnedBy(part: PartPlan, run: Run, head: NonNullable<Run['head']>): Turned {
+  const { move } = run;
+  const plate = 'plateId' in move ? head.plates.find(({ id }) => id === move.plateId) : null;
+  return {
+    ratio: exact(head.ratio),
+    gearing: gearingOf(part, run),
+    plates: head.plates,
+    helix: run.helix && {
+      lead: run.helix.lead,
+      drawnLead: stationOf(part, 'lead')?.detail.wanted ?? run.helix.lead,
+      hand: run.helix.hand,
+    },
+    circles: plate && 'side' in move ? plate.sides[move.side]!.circles : [],
+    ring: move.method === 'direct' ? move.holes : null,
+    wheel: move.method === 'handwheel' ? { marks: move.marks, vernier: move.vernier } : null,
+    motor: move.method === 'stepper' ? { stepsPerTurn: exact(move.stepsPerTurn) } : null,
+  };
+}
+
+/** The form of the cutter for a gear, of the count it is exact for. */
+function gearForm(part: PartPlan, gear: GearDrawing, helix: Turned['helix'], diameter: number): CutterForm {
+  const cutterTeeth = Math.min(AS_GOOD_AS_A_RACK, madeFor(part, gear.teeth));
+  if (!helix) return formCutter(exactGear(gear, cutterTeeth), diameter);
+  // the table is swung for the drawing, whatever the gears come to
+  return helicalForm({ gear, lead: helix.drawnLead, cutterTeeth, diameter });
+}
+
+/**
+ * The bench of a head for a part that is ready to be cut.
+ * Issues: practice-waits, with what is lacking; practice-other for work that is not handled here
+ */
+export function headBench(part: PartPlan, run: Run): Result<HeadBench> {
+  const wrong = { path: '', severity: 'wrong' } as const;
+  const gear = stationOf(part, 'blank')?.detail.drawing ?? null;
+  const setup = stationOf(part, 'setup')?.detail;
+  const { move, head, outside } = run;
+  // a ring between spindle and work turns the work alone, for which there is nothing to handle here
+  const handled = move.method === 'direct' ? !move.onWork : move.method !== 'table';
+  // past the worm the table drives the spindle itself, and no crank divides
+  const driven = run.helix === null || run.helix.drive === 'worm';
+  // the walls of a slot overhang, seen from the axis: the outline of round work cannot hold them
+  const formed = gear !== null || run.divides === 'flat';
+  if (!formed || !head || !driven || run.laid || !handled)
+    return fail({ ...wrong, code: 'practice-other', given: run.gear });
+  const diameter = setup?.cutter.diameter ?? null;
+  const face = gear ? gear.faceWidth : (setup?.face ?? null);
+  const deep = run.rounds.at(-1)?.depthMm ?? null;
+  const lacking = [
+    ...(diameter ? [] : ['the diameter of the cutter']),
+    ...(face ? [] : ['the width of the face']),
+    ...(outside ? [] : ['the outside of the blank']),
+    ...(deep === null ? ['the depth'] : []),
+  ];
+  if (lacking.length > 0 || !diameter || !face || !outside)
+    return fail({ ...wrong, code: 'practice-waits', given: lacking.join(', ') });
+  const turned = turnedBy(part, run, head);
+  return ok({
+    on: 'head',
+    run,
+    ...turned,
+    gear,
+    form: gear
+      ? gearForm(part, gear, turned.helix, diameter)
+      : // a flat is cut across, wider than it ever is
+        slotForm(2 * outside, diameter),
+    outside,
+    face,
+    teeth: gear?.teeth ?? run.divisions,
+    slack: SLACK,
+  });
+}

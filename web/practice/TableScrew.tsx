@@ -1,0 +1,110 @@
+import { Button, Input } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import {
+  RACK_ANGLES,
+  sayPin,
+  type Action,
+  type Machine,
+  type TableBench,
+} from '../../core/practice/index.ts';
+import { Graduated } from './Graduated.tsx';
+import { turnsTyped } from './turnsTyped.ts';
+import { useTurnedByHand } from './turnedByHand.ts';
+
+interface TableScrewProps {
+  readonly bench: TableBench;
+  readonly machine: Machine;
+  readonly onAct: (action: Action) => void;
+}
+
+/** A mark of the dial is told in so many parts. */
+const PARTS_OF_A_MARK = 2;
+/** Farther nobody goes; a reader of the screen asks for ends. */
+const MOST_MARKS = 1_000_000;
+
+/** The dial of the table that divides, turned by its handle, or to a reading. */
+export function TableScrew(props: TableScrewProps) {
+  const { bench, machine, onAct } = props;
+  const { lead, marks } = bench.screw;
+  const { dial, zero } = machine.along ?? { dial: 0, zero: 0 };
+  const parts = marks * PARTS_OF_A_MARK;
+  const { sheet, handlers } = useTurnedByHand({
+    parts,
+    key: PARTS_OF_A_MARK,
+    onTurn: (by) => {
+      // from mark to mark, so that no rounding adds up
+      const at = Math.round((dial / lead) * parts) + by;
+      onAct({ do: 'along', to: (at / parts) * lead });
+    },
+  });
+  return (
+    <>
+      <svg
+        ref={sheet}
+        className="practice-head"
+        viewBox="-262 -262 524 524"
+        role="slider"
+        tabIndex={0}
+        aria-label="Dial of the table"
+        aria-valuemin={-MOST_MARKS}
+        aria-valuemax={MOST_MARKS}
+        aria-valuenow={Math.round(((dial - zero) / lead) * marks)}
+        aria-valuetext={sayPin(bench, machine)}
+        {...handlers}
+      >
+        <Graduated marks={marks} turned={(dial - zero) / lead} knob />
+      </svg>
+      <TurnTo {...props} />
+      {bench.bar.rack && <RackCutter angleDeg={bench.bar.rack.angleDeg} />}
+    </>
+  );
+}
+
+/** Which rack cutter is on the arbor; another begins a new bar. */
+function RackCutter({ angleDeg }: { readonly angleDeg: number }) {
+  return (
+    <p className="practice-aside">
+      Rack cutter of {angleText(angleDeg)}, a new bar with one of{' '}
+      {RACK_ANGLES.filter((each) => each !== angleDeg).map((each) => (
+        <Link key={each} to={each === RACK_ANGLES[0] ? '?' : `?angle=${each}`}>
+          {angleText(each)}
+        </Link>
+      ))}
+    </p>
+  );
+}
+
+const angleText = (degrees: number): string => (degrees === 14.5 ? '14½°' : `${degrees}°`);
+
+/** To a reading, as the card lists it: whole turns and marks from the first space. */
+function TurnTo({ bench, machine, onAct }: TableScrewProps) {
+  const [typed, setTyped] = useState('');
+  const [isWrong, setWrong] = useState(false);
+  const { lead, marks } = bench.screw;
+  const go = () => {
+    const turns = turnsTyped(typed, marks, true);
+    setWrong(turns === null);
+    if (turns === null) return;
+    setTyped('');
+    onAct({ do: 'along', to: (machine.along?.zero ?? 0) + turns.valueOf() * lead });
+  };
+  return (
+    <div className="practice-crank-by">
+      <label htmlFor="crank-by">Table’s dial to: marks of {marks}, or turns + marks</label>
+      <Input
+        id="crank-by"
+        value={typed}
+        onChange={({ target }) => setTyped(target.value)}
+        onPressEnter={go}
+        status={isWrong ? 'error' : ''}
+        placeholder="1 + 26"
+        autoComplete="off"
+      />
+      <Button onClick={go} disabled={typed.trim() === ''}>
+        Go
+      </Button>
+      {isWrong && <p role="alert">Write marks, like 26 or 26.5, or turns and marks, like 1 + 26.5.</p>}
+    </div>
+  );
+}

@@ -1,6 +1,14 @@
 import type { Method } from './dividing/index.ts';
 import { need } from './findings/index.ts';
-import { drawnSpurJob, withDividing, withHead, withSpurPart, type Job } from './job/index.ts';
+import {
+  drawnSpurJob,
+  newDivideJob,
+  withDividing,
+  withHead,
+  withPart,
+  withSpurPart,
+  type Job,
+} from './job/index.ts';
 import { plan, type PartPlan } from './plan/index.ts';
 import { benchOf, isGearBench, type GearBench } from './practice/index.ts';
 import { beginRun, choose, shop, three } from './sampleRuns.ts';
@@ -63,4 +71,39 @@ export function benchFor(gear: Gear): GearBench {
   const bench = need(benchOf(partOf(gear), need(beginRun(jobOfGear(gear), {}, shop))));
   if (!isGearBench(bench)) throw new Error('that is no gear on a head');
   return bench;
+}
+
+/**
+ * A rack of module 2 with 12 tooth spaces, 4.5 deep over a face of 14, on the stock mill with a screw of 5 mm.
+ */
+export function jobOfRack({
+  passes = 'one',
+  indexAt = 'entry',
+  spacing = {},
+  width = '',
+}: {
+  readonly passes?: 'one' | 'rough-finish';
+  readonly indexAt?: 'entry' | 'exit';
+  readonly spacing?: Readonly<Record<string, unknown>>;
+  /** Of a plain cutter. */
+  readonly width?: string;
+} = {}): Job {
+  const mm = (typed: string) => measure(typed, 'mm');
+  return withPart(newDivideJob({ id: 'r', name: 'Rack', units: 'mm', shop }), 'p1', (part) =>
+    part.kind === 'divide'
+      ? {
+          ...part,
+          spacing: {
+            ...part.spacing,
+            ...{ by: 'pitch', what: 'teeth', count: measure('12', 'count') },
+            ...{ pitch: measure('2', 'module'), depth: mm('4.5'), ...spacing },
+          },
+          setup: {
+            ...part.setup,
+            ...{ face: mm('14'), cutterDiameter: mm('60'), cutterWidth: mm(width), indexAt },
+          },
+          cut: { ...part.cut, passes, finishStock: mm(passes === 'one' ? '' : '0.2') },
+        }
+      : part,
+  );
 }

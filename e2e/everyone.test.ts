@@ -42,6 +42,7 @@ const VIEWS: readonly (readonly [string, string])[] = [
   ['/jobs/demo-lens-second/print', 'Tooth spaces, rough'],
   ['/shop/materials', 'Cutting speed'],
   ['/shop/mandrels', 'Small end'],
+  ['/practice/demo-lens-second/p1', 'Everything is made ready'],
   ['/exercises', 'Figures are drawn for you'],
   ['/classes', 'A new class'],
   ['/nowhere', 'There is no such page'],

@@ -1,12 +1,12 @@
 import { expect, test } from '@jest/globals';
-import { jobOfGear } from '../core/sampleBench.ts';
+import { jobOfGear, jobOfRack } from '../core/sampleBench.ts';
 import { journeysIn } from './journeys.ts';
 import type { Person } from './person.ts';
 
 const place = journeysIn('demo');
 
 /** The table, the depth: to a reading that is typed. */
-async function feeds(person: Person, name: 'Table' | 'Depth', to: string): Promise<void> {
+async function feeds(person: Person, name: 'Table' | 'Cross slide' | 'Depth', to: string): Promise<void> {
   const field = await person.page.waitForSelector(`.practice-feed[aria-label="${name}"] input.ant-input`);
   await field!.click();
   await field!.type(to);
@@ -180,6 +180,8 @@ test('arms and circle are set by hand: counted wrongly, the pin lands a hole on'
 test('what the bench has no place for says so, and leads back', async () => {
   const person = await place.sitDown();
   await person.goTo('/practice/demo-square/p1');
+  await person.sees('The practice bench waits for the diameter of the cutter, the width of the face');
+  await person.goTo('/practice/demo-cam-marks/p1');
   await person.sees(/The practice bench has no place for .* yet/);
   await person.pressWords('Back to the card');
   await person.sees('1 · Spacing');
@@ -219,4 +221,47 @@ test('gears come off and go on by hand, the plate is changed, and a room sees th
   await person.press('For a projector', 'menuitem');
   expect(await person.page.$$('.practice-right .scribe-drawing')).toHaveLength(1);
   expect(person.faults).toEqual([]);
+});
+
+test('a rack along the table: to the readings of the list, measured, gone on with, and a gouge told', async () => {
+  const person = await place.sitDown();
+  const job = { ...jobOfRack(), id: 'by-table' };
+  await place.workshop.ask('PUT', '/jobs/by-table', { revision: 0, job });
+  await person.goTo('/jobs/by-table/p1/dividing');
+  await person.pressWords('Rehearse');
+  await person.sees('which rack cutter is on stands below the dial');
+  await person.sees('Rack cutter of 20°, a new bar with one of 14½°');
+  await keys(person, 'r');
+  // a pitch of 2π by a screw of 5 mm and 100 marks: 6.283 is 1 turn and 26 marks, to the nearest
+  for (const reading of ['0', '1 + 26']) {
+    await cranks(person, reading);
+    await keys(person, 'l');
+    await feeds(person, 'Depth', '4.5');
+    await feeds(person, 'Cross slide', '20');
+    await person.sees('Cut, 4.50 mm deep.');
+    await feeds(person, 'Depth', '-5');
+    await feeds(person, 'Cross slide', '-40');
+    await keys(person, 'l');
+  }
+  await person.sees('Table at 1 turn + 26 of 100, 6.300 mm');
+  await person.pressWords('Go on like this, 10 more');
+  await person.sees('12 of 12');
+  // 11 · 2π is 69.115: 13 turns and 82.3 marks
+  await person.sees('Table at 13 turns + 82 of 100, 69.100 mm');
+  await person.pressWords('Measure');
+  await person.sees('12 of 12 tooth spaces');
+  await person.sees('First to last');
+  await person.sees('69.100 mm');
+  await person.sees('69.115 mm');
+  await person.pressWords('Something looks wrong');
+  await person.pressWords('Every tooth is a little off');
+  await person.sees('The screw is not what the card says');
+  await person.key('Escape');
+  await person.sees('On the bench now');
+  await cranks(person, '13 + 12');
+  await person.sees('The table is locked');
+  await keys(person, 'l');
+  await cranks(person, '13 + 12');
+  // 3.5 back by the dial, of which 0.2 is the slack of the screw
+  await person.sees('Moved 3.30 mm while the cutter was in the work: gouged');
 });

@@ -1,8 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { need } from '../findings/index.ts';
-import { newDivideJob, withPart, type Job } from '../job/index.ts';
+import { withPart, type Job } from '../job/index.ts';
 import { plan } from '../plan/index.ts';
 import { foldRun } from '../run/index.ts';
+import { jobOfRack } from '../sampleBench.ts';
 import { beginRun, shop } from '../sampleRuns.ts';
 import { causesOf, troubleFacts, wrongAlong } from '../trouble/index.ts';
 import { measure } from '../units/index.ts';
@@ -33,40 +34,6 @@ import {
 } from './index.ts';
 
 const mm = (typed: string) => measure(typed, 'mm');
-
-/** A rack of module 2 with 12 tooth spaces, 4.5 deep, on the stock mill with a 5 mm screw. */
-function rackJob({
-  passes = 'one',
-  indexAt = 'entry',
-  spacing = {},
-  width = '',
-}: {
-  readonly passes?: 'one' | 'rough-finish';
-  readonly indexAt?: 'entry' | 'exit';
-  readonly spacing?: Readonly<Record<string, unknown>>;
-  readonly width?: string;
-} = {}): Job {
-  return withPart(newDivideJob({ id: 'j', name: 'Rack', units: 'mm', shop }), 'p1', (part) =>
-    part.kind === 'divide'
-      ? {
-          ...part,
-          spacing: {
-            ...part.spacing,
-            ...{ by: 'pitch', what: 'teeth', count: measure('12', 'count') },
-            ...{ pitch: measure('2', 'module'), depth: mm('4.5'), ...spacing },
-          },
-          setup: {
-            ...part.setup,
-            face: mm('14'),
-            cutterDiameter: mm('60'),
-            cutterWidth: mm(width),
-            indexAt,
-          },
-          cut: { ...part.cut, passes, finishStock: mm(passes === 'one' ? '' : '0.2') },
-        }
-      : part,
-  );
-}
 
 const partOf = (job: Job) => plan(job, shop).parts[0]!;
 const runOf = (job: Job) => need(beginRun(job, {}, shop));
@@ -108,7 +75,7 @@ describe.each([
   { passes: 'rough-finish', indexAt: 'entry' },
   { passes: 'rough-finish', indexAt: 'exit' },
 ] as const)('a rack cut as the prompts say: %p', (how) => {
-  const bench = benchFor(rackJob(how));
+  const bench = benchFor(jobOfRack(how));
   const { machine, told } = performed(bench);
 
   test('harms nothing, and is whole', () => {
@@ -140,7 +107,7 @@ describe.each([
 });
 
 test.each([20, 14.5])('the flanks of a rack cutter of %p° stand as it does', (angle) => {
-  const bench = benchFor(rackJob(), angle);
+  const bench = benchFor(jobOfRack(), angle);
   const { machine } = performed(bench);
   const { metal } = machine.work.sections[1];
   const { lies, high } = bench.bar;
@@ -157,7 +124,7 @@ test.each([20, 14.5])('the flanks of a rack cutter of %p° stand as it does', (a
 
 test('slots in a row: as wide as the cutter, at their length', () => {
   const bench = benchFor(
-    rackJob({
+    jobOfRack({
       width: '3',
       spacing: { by: 'length', what: 'slots', length: mm('12.5'), count: measure('5', 'count') },
     }),
@@ -174,7 +141,7 @@ test('slots in a row: as wide as the cutter, at their length', () => {
 });
 
 describe('handled wrongly', () => {
-  const bench = benchFor(rackJob());
+  const bench = benchFor(jobOfRack());
   const start = freshMachine(bench);
   const cutOne: readonly Action[] = [
     { do: 'lock', on: true },
@@ -273,7 +240,7 @@ describe('handled wrongly', () => {
 });
 
 describe('go on like this', () => {
-  const bench = benchFor(rackJob());
+  const bench = benchFor(jobOfRack());
   /** Two spaces by hand, at these readings, and the rest by one press. */
   function goneOn(first: number, second: number, by: readonly number[] = []): Machine {
     let session = newSession(bench);
@@ -313,7 +280,7 @@ describe('go on like this', () => {
 });
 
 describe('each cause on a table has a fault here, and the piece shows what the cause claims', () => {
-  const bench = benchFor(rackJob());
+  const bench = benchFor(jobOfRack());
   const facts = troubleFacts(bench.run, foldRun(bench.run, []));
   const cutWith = (key: Parameters<typeof faultOf>[1]) => {
     const ground = faultOf(bench, key)!.hide(freshMachine(bench));
@@ -381,7 +348,7 @@ describe('each cause on a table has a fault here, and the piece shows what the c
 });
 
 test('what a rack’s bench waits for, and what it has no place for', () => {
-  const job = rackJob();
+  const job = jobOfRack();
   const without = withPart(job, 'p1', (part) =>
     part.kind === 'divide'
       ? { ...part, setup: { ...part.setup, face: mm(''), cutterDiameter: mm('') } }
@@ -391,7 +358,7 @@ test('what a rack’s bench waits for, and what it has no place for', () => {
     ok: false,
     issues: [{ code: 'practice-waits', given: 'the diameter of the cutter, the width that is cut across' }],
   });
-  const holes = rackJob({ spacing: { by: 'length', what: 'holes', length: mm('10') } });
+  const holes = jobOfRack({ spacing: { by: 'length', what: 'holes', length: mm('10') } });
   expect(benchOf(partOf(holes), runOf(holes))).toMatchObject({
     ok: false,
     issues: [{ code: 'practice-other' }],

@@ -19,6 +19,9 @@ const HEIGHT = 260;
 const WHOLE = 74;
 /** Teeth and spaces that the near view shows. */
 const IN_SIGHT = 7;
+/** All of a work of few teeth is drawn so much smaller, and so far to the left. */
+const FEW = 1.5;
+const ASIDE = 62;
 /** Drawn at most so far from the work, on the sheet. */
 const CLEAR = 30;
 
@@ -56,21 +59,26 @@ const nearest = (along: number): Where => (along < 0.25 ? 'entry' : along < 0.75
  * above it, and the whole beside it.
  */
 export function WorkEnd({ bench, machine }: WorkEndProps) {
-  const { work, depth, beside, table } = machine;
+  const { work, over, table } = machine;
+  const [depth, beside] = [machine.depth + over.depth, machine.beside + over.beside];
   const { form, outside, face, teeth } = bench;
   const { metal } = sectionAt(work, bench.helix ? nearest(table / face) : 'entry');
   const whole = useMemo(() => wholeOutline(metal), [metal]);
   const under = underCutter(bench, machine);
   const turn = `rotate(${-under * 360})`;
   const radius = outside / 2;
-  const wide = Math.min(2 * radius, ((Math.PI * outside) / teeth) * IN_SIGHT);
+  const near = ((Math.PI * outside) / teeth) * IN_SIGHT;
+  // all of it in sight stands beside the small view, not under it
+  const few = near >= 2 * radius;
+  const wide = few ? 2 * radius * FEW : near;
+  const middle = few ? -ASIDE : 0;
   const scale = WIDTH / wide;
   // a little more than the sheet is wide; of few teeth all round
   const inSight = Math.min(1, (1.4 * wide) / (Math.PI * outside));
   const up = Math.min(12, outside / 4) * scale;
   const shown = Math.max(-CLEAR, depth * scale);
   // beyond the work’s ends the cutter stands in front of it or behind
-  const over = Math.abs(table - face / 2) <= face / 2 + form.diameter / 2;
+  const meets = Math.abs(table - face / 2) <= face / 2 + form.diameter / 2;
   return (
     <svg
       className="practice-work"
@@ -84,13 +92,13 @@ export function WorkEnd({ bench, machine }: WorkEndProps) {
         </clipPath>
       </defs>
       <g clipPath="url(#practice-near)">
-        <g transform={`translate(0 ${radius * scale}) scale(${scale}) ${turn}`}>
+        <g transform={`translate(${middle} ${radius * scale}) scale(${scale}) ${turn}`}>
           <path d={nearOutline(metal, under, inSight)} className="practice-metal" />
         </g>
-        <g transform={`translate(${beside * scale} ${shown})`}>
+        <g transform={`translate(${middle + beside * scale} ${shown})`}>
           <path
             d={cutterOutline(form, (1.25 * (up + CLEAR)) / scale, scale)}
-            className={over ? 'practice-cutter' : 'practice-cutter is-away'}
+            className={meets ? 'practice-cutter' : 'practice-cutter is-away'}
           />
         </g>
       </g>

@@ -1,6 +1,8 @@
 import { expect, test } from '@jest/globals';
+import { jobOfGear } from '../core/sampleBench.ts';
+import type { ClassBoard } from '../core/wire/index.ts';
 import { journeysIn } from './journeys.ts';
-import { Person } from './person.ts';
+import { Person, wait } from './person.ts';
 
 const place = journeysIn('demo');
 
@@ -127,4 +129,52 @@ test('on paper: the same number is the same sheet, and the key stands apart with
   const said = /49 (?:(\d+) )?(\d+)\/(\d+) Turns of the crank/.exec(key)!;
   expect(Number(said[1] ?? 0) + Number(said[2]) / Number(said[3])).toBeCloseTo(turns + spaces / circle, 9);
   expect(await person.hardToUse()).toEqual([]);
+});
+
+test('a class given a job: what a learner does at the bench is on the teacher’s page, with its harm', async () => {
+  const job = { ...jobOfGear({ teeth: 26, module: 1.5 }), id: 'class-wheel' };
+  await place.workshop.ask('PUT', '/jobs/class-wheel', { revision: 0, job });
+  const made = await place.workshop.ask('POST', '/classes', {
+    ...{ name: 'Bench evening', kinds: [], jobId: 'class-wheel' },
+  });
+  const { key, code } = made as { readonly key: string; readonly code: string };
+  const learner = await Person.sitDown(await place.browser.createBrowserContext(), place.workshop.address);
+  await learner.goTo(`/exercises?class=${code}`);
+  await learner.types('Your name, or one you choose', 'Ana');
+  await learner.pressButton('Join');
+  await learner.pressWords('Rehearse the class’s job');
+  await learner.sees('Everything is made ready for 26 teeth');
+  const teacher = await place.sitDown();
+  await teacher.goTo(`/classes/${key}`);
+  await teacher.sees('not begun');
+  // a space 3.375 deep, with the spindle left unlocked
+  await learner.key('r');
+  for (const [name, to] of [
+    ['Depth', '3.375'],
+    ['Table', '20'],
+  ]) {
+    const field = await learner.page.waitForSelector(`.practice-feed[aria-label="${name}"] input.ant-input`);
+    await field!.click();
+    await field!.type(to!);
+    await learner.key('Enter');
+  }
+  await learner.sees('Cut with the spindle unlocked');
+  await teacher.page.bringToFront();
+  await teacher.sees('1 of 26, harm 1×');
+  await teacher.pressWords('Ana');
+  await teacher.sees(
+    '1 of 26 in the blank that is on, 1 in the best. Done to it: cut with the spindle unlocked.',
+  );
+  await teacher.sees('At the bench 1 learner cut with the spindle unlocked');
+  // what is shown is nobody’s work
+  await learner.page.bringToFront();
+  await learner.pressWords('Show me');
+  await learner.sees('From the start');
+  await learner.pressWords('Stop showing');
+  // longer than hands rest before it is told
+  await wait(2500);
+  const { learners } = await place.workshop.ask<ClassBoard>('GET', `/classes/${key}`);
+  expect(learners[0]!.bench).toMatchObject({ made: 1, harms: [{ what: 'shifted', times: 1 }] });
+  expect(learner.faults).toEqual([]);
+  expect(teacher.faults).toEqual([]);
 });

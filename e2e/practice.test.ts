@@ -164,7 +164,7 @@ test('arms and circle are set by hand: counted wrongly, the pin lands a hole on'
   const person = await place.sitDown();
   await person.goTo('/practice/demo-lens-second/p1');
   await person.sees('Arms over 20 spaces, pin on the circle of 31');
-  await person.opens('▸ Arms over 20 spaces, pin on the circle of 31');
+  await person.opens('Arms over 20 spaces, pin on the circle of 31');
   const arms = await person.page.waitForSelector('::-p-aria([name="Arms, in spaces"])');
   await arms!.click({ count: 3 });
   await person.page.keyboard.type('21');
@@ -192,7 +192,7 @@ test('gears come off and go on by hand, the plate is changed, and a room sees th
   const job = { ...jobOfGear({ teeth: 55, module: 1, method: 'differential' }), id: 'by-gears' };
   await place.workshop.ask('PUT', '/jobs/by-gears', { revision: 0, job });
   await person.goTo('/practice/by-gears/p1');
-  await person.opens('▸ Arms over 15 spaces, pin on the circle of 21');
+  await person.opens('Arms over 15 spaces, pin on the circle of 21');
   // 40 : 56 through one idler, worked by hand: near 56, so 40(56 − 55)/56 = 40/56 with the crank
   await person.sees('the plate goes with the crank');
   const idlers = await person.page.waitForSelector('::-p-aria([name="Idlers"])');

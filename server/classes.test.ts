@@ -56,6 +56,60 @@ describe('classes', () => {
     ]);
   });
 
+  test('with a job to rehearse the teacher sees how far each is at the bench, with what harm', async () => {
+    const { body: made } = await trial.ask<ClassListed>('POST', '/classes', {
+      name: 'Bench class',
+      kinds: [],
+      jobId: 'wheel',
+    });
+    const [ana, ben, eva] = await Promise.all(['Ana', 'Ben', 'Eva'].map((name) => joined(made.code, name)));
+    const tell = (learner: LearnerStands, told: object) =>
+      trial.ask<{ kept: boolean }>('PUT', `/learners/${learner.token}/bench`, {
+        ...{ jobId: 'wheel', of: 26 },
+        ...told,
+      });
+    // a fault sought and found, then a new blank: what was best and what was found stay
+    await tell(ana!, { made: 14, harms: { gouged: 2 }, hidden: { seed: 7, found: false } });
+    await tell(ana!, { made: 26, harms: { gouged: 2 }, hidden: { seed: 7, found: true } });
+    await tell(ana!, { made: 3, hidden: { seed: 9, found: false } });
+    // told late, after it was found, it stays found
+    await tell(ana!, { made: 3, hidden: { seed: 7, found: false } });
+    expect((await tell(ben!, { made: 5, harms: { gouged: 1, 'pin-broken': 1 } })).body).toEqual({
+      kept: true,
+    });
+    // of another job nothing is kept
+    expect((await tell(eva!, { jobId: 'own', made: 9 })).body).toEqual({ kept: false });
+    const { learners, harms } = await board(made.key);
+    const at = expect.any(String);
+    expect(learners.map(({ bench }) => bench)).toEqual([
+      { made: 3, of: 26, best: 26, harms: [], sought: 2, found: 1, at },
+      {
+        ...{ made: 5, of: 26, best: 5, sought: 0, found: 0, at },
+        harms: [
+          { what: 'gouged', times: 1 },
+          { what: 'pin-broken', times: 1 },
+        ],
+      },
+      null,
+    ]);
+    expect(harms).toEqual([
+      { what: 'gouged', learners: 1 },
+      { what: 'pin-broken', learners: 1 },
+    ]);
+    expect((await tell(ana!, { made: -1 })).status).toBe(422);
+    expect((await tell(ana!, { made: 2, harms: { laughed: 1 } })).status).toBe(422);
+    expect((await trial.ask('PUT', '/learners/none/bench', { jobId: 'wheel', made: 1, of: 2 })).status).toBe(
+      404,
+    );
+    // given another job, what was done with the last is not told as if it were of this
+    await trial.ask('PUT', `/classes/${made.key}`, { name: 'Bench class', kinds: [], jobId: 'rack' });
+    expect((await board(made.key)).learners.map(({ bench }) => bench)).toEqual([null, null, null]);
+    // a learner who leaves takes it along
+    await trial.ask('PUT', `/classes/${made.key}`, { name: 'Bench class', kinds: [], jobId: 'wheel' });
+    await trial.ask('DELETE', `/learners/${ben!.token}`, {});
+    expect((await board(made.key)).harms).toEqual([]);
+  });
+
   test('a name is one learner’s: a second tablet comes in by the four figures, and guessing ends', async () => {
     const { code } = await make('Names');
     const first = await joined(code, 'Ana  María');

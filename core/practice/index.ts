@@ -19,10 +19,12 @@ export { reachOf } from './hand.ts';
 export { inspectedJob } from './inspected.ts';
 export {
   freshMachine,
+  HARMS,
   holeUnderPin,
   isHarm,
   underCutter,
   type Done,
+  type Harm,
   type HeldBy,
   type Machine,
   type Told,
@@ -50,4 +52,5 @@ export {
   type Entry,
   type Session,
 } from './session.ts';
+export { harmName, standsAt, type Stands } from './stands.ts';
 export { sayPin, sayTold } from './words.ts';

@@ -91,9 +91,22 @@ export type HeldBy =
   | 'motor-holds'
   | 'pin-broken';
 
+/** What would scrap a part or hurt somebody, as it is told. */
+export const HARMS = [
+  'gouged',
+  'dragged',
+  'shifted',
+  'slid',
+  'plunged',
+  'stalled',
+  'laboured',
+  'pin-broken',
+] as const satisfies readonly Told['what'][];
+export type Harm = (typeof HARMS)[number];
+
 /** Is it something that would scrap the part, or worse? */
-export const isHarm = ({ what }: Told): boolean =>
-  ['gouged', 'dragged', 'pin-broken', 'shifted', 'slid', 'plunged', 'stalled', 'laboured'].includes(what);
+export const isHarm = <T extends Pick<Told, 'what'>>(told: T): told is T & { readonly what: Harm } =>
+  (HARMS as readonly string[]).includes(told.what);
 
 export interface Done {
   readonly machine: Machine;

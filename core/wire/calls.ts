@@ -21,6 +21,7 @@ import type {
   StoredShop,
 } from './answers.ts';
 import {
+  benchBodySchema,
   classBoardShape,
   classBodySchema,
   classShape,
@@ -380,6 +381,13 @@ export const classCalls = {
     summary: 'An exercise with its answers: marked here, and kept once however often it is sent.',
     body: tryBodySchema,
     answers: z.strictObject({ right: z.boolean() }),
+    refusals: [404, 422],
+  }),
+  tellBench: call(PLACES.tellBench, {
+    summary:
+      'How far a learner is with the class’s job on the practice bench, as the page there counts it; the newest stands.',
+    body: benchBodySchema,
+    answers: z.strictObject({ kept: z.boolean() }),
     refusals: [404, 422],
   }),
   leaveClass: call(PLACES.leaveClass, {

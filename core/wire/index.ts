@@ -29,7 +29,7 @@ export {
 } from './call.ts';
 export type { JobQuery, LogQuery } from './bodies.ts';
 export { calls, pairingCalls, type Calls } from './calls.ts';
-export type { ClassBoard, ClassBody, ClassListed, LearnerStands } from './classes.ts';
+export type { BenchBody, ClassBoard, ClassBody, ClassListed, LearnerStands } from './classes.ts';
 export { MOST_CLASSES, MOST_LEARNERS, MOST_TRIES } from './classes.ts';
 export type { LiveDevice, TurnBody } from './devices.ts';
 export { MOST_PICTURE, MOST_PICTURES } from './limits.ts';

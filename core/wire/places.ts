@@ -52,6 +52,7 @@ export const PLACES = {
   joinClass: { method: 'post', path: '/learners' },
   readLearner: { method: 'get', path: '/learners/{token}' },
   addTry: { method: 'post', path: '/learners/{token}/tries' },
+  tellBench: { method: 'put', path: '/learners/{token}/bench' },
   leaveClass: { method: 'delete', path: '/learners/{token}' },
   listDevices: { method: 'get', path: '/devices' },
   listPorts: { method: 'get', path: '/device-ports' },

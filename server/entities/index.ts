@@ -1,4 +1,5 @@
 export {
+  BenchRow,
   ClassRow,
   DeviceRow,
   entities,

@@ -137,6 +137,21 @@ export class TryRow {
   at!: string;
 }
 
+/** A learner at the practice bench with the class’s job, as the page there told last. */
+export class BenchRow {
+  token!: string;
+  classKey!: string;
+  jobId!: string;
+  made!: number;
+  cuts!: number;
+  best!: number;
+  /** How often each harm was done to the blank that is on: JSON. */
+  harms!: string;
+  /** By the seed of each hidden fault, was it found: JSON. */
+  hidden!: string;
+  at!: string;
+}
+
 const text = { type: 'text' } as const;
 const whole = { type: 'integer' } as const;
 
@@ -264,6 +279,21 @@ export const entities = [
       level: whole,
       isRight: whole,
       slip: text,
+      at: text,
+    },
+  }),
+  new EntitySchema<BenchRow>({
+    class: BenchRow,
+    tableName: 'learner_bench',
+    properties: {
+      token: { ...text, primary: true },
+      classKey: text,
+      jobId: text,
+      made: whole,
+      cuts: whole,
+      best: whole,
+      harms: text,
+      hidden: text,
       at: text,
     },
   }),

@@ -1,3 +1,4 @@
+import { Migration20261204Benches } from './benches.ts';
 import { Migration20261202Classes } from './classes.ts';
 import { Migration20261203Devices } from './devices.ts';
 import { Migration20261124First } from './first.ts';
@@ -15,4 +16,5 @@ export const migrationsList = [
   { name: '20261201-log-index', class: Migration20261201LogIndex },
   { name: '20261202-classes', class: Migration20261202Classes },
   { name: '20261203-devices', class: Migration20261203Devices },
+  { name: '20261204-benches', class: Migration20261204Benches },
 ];

@@ -17,5 +17,6 @@ export const classRoutes = (classes: ClassService): Route[] => [
   answer(calls.joinClass, ({ body }) => classes.join(body)),
   answer(calls.readLearner, ({ params }) => classes.stands(params.token)),
   answer(calls.addTry, ({ params, body }) => classes.addTry(params.token, body)),
+  answer(calls.tellBench, ({ params, body }) => classes.tellBench(params.token, body)),
   answer(calls.leaveClass, ({ params }) => classes.leave(params.token)),
 ];

@@ -1,5 +1,4 @@
 import { randomBytes, randomInt } from 'node:crypto';
-import type { EntityManager } from '@mikro-orm/libsql';
 import {
   markExercise,
   poseExercise,
@@ -21,6 +20,8 @@ import {
 } from '../../core/wire/index.ts';
 import { ClassRow, LearnerRow, TryRow } from '../entities/index.ts';
 import { notFound, refuse } from '../problems.ts';
+import { benchesOf, commonestHarms, keepBench } from './benches.ts';
+import { classOf, forget, forgetAll, learnerOf, now } from './classRows.ts';
 import type { Store } from '../store.ts';
 
 /** Letters that are told apart when read from a board: no I, O, L, no vowels that would make words. */
@@ -105,6 +106,7 @@ export class ClassService {
     const tallies = await ask<Tally>(TALLIES);
     const slips = await ask<ClassBoard['slips'][number]>(SLIPS);
     const own = await ask<{ token: string; kind: string; slip: string }>(OWN_SLIPS);
+    const benches = await benchesOf(em, row);
     const slipOf = new Map<string, string>();
     // the most frequent comes first
     for (const { token, kind, slip } of own) {
@@ -133,8 +135,10 @@ export class ClassService {
             level,
             slip: slipOf.get(`${token} ${kind}`) ?? null,
           })),
+          bench: benches.get(token) ?? null,
         };
       }),
+      harms: commonestHarms([...benches.values()]),
       slips,
     };
   }
@@ -152,9 +156,7 @@ export class ClassService {
   async delete(key: string): Promise<{ readonly deleted: boolean }> {
     return this.store.em.fork().transactional(async (em) => {
       await classOf(em, key);
-      await em.nativeDelete(TryRow, { classKey: key });
-      await em.nativeDelete(LearnerRow, { classKey: key });
-      await em.nativeDelete(ClassRow, { key });
+      await forgetAll(em, key);
       return { deleted: true };
     });
   }
@@ -256,6 +258,17 @@ export class ClassService {
     });
   }
 
+  /** How far a learner is with the class’s job; of another job nothing is kept. @throws Refused 404 */
+  async tellBench(token: string, told: BodyOf<Calls['tellBench']>): Promise<{ readonly kept: boolean }> {
+    return this.store.em.fork().transactional(async (em) => {
+      const { classKey } = await learnerOf(em, token);
+      const { jobId } = await classOf(em, classKey);
+      if (jobId !== told.jobId) return { kept: false };
+      await keepBench(em, { token, classKey }, told);
+      return { kept: true };
+    });
+  }
+
   /** @throws Refused 404 */
   async leave(token: string): Promise<{ readonly deleted: boolean }> {
     return this.store.em.fork().transactional(async (em) => {
@@ -266,27 +279,8 @@ export class ClassService {
   }
 }
 
-const now = (): string => new Date().toISOString();
-
 const columnsOf = ({ name, kinds, jobId }: Given) => ({
   name,
   kinds: JSON.stringify(kinds),
   jobId: jobId ?? '',
 });
-
-async function classOf(em: EntityManager, key: string): Promise<ClassRow> {
-  const row = await em.findOne(ClassRow, { key });
-  if (!row) throw notFound('class', '');
-  return row;
-}
-
-async function learnerOf(em: EntityManager, token: string): Promise<LearnerRow> {
-  const row = await em.findOne(LearnerRow, { token });
-  if (!row) throw notFound('learner', '');
-  return row;
-}
-
-async function forget(em: EntityManager, token: string): Promise<void> {
-  await em.nativeDelete(TryRow, { token });
-  await em.nativeDelete(LearnerRow, { token });
-}

@@ -3,6 +3,7 @@ import { Modal } from 'antd';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { EXERCISE_IDS, titleOf } from '../../core/exercises/index.ts';
+import { harmName } from '../../core/practice/index.ts';
 import { plural } from '../../core/units/index.ts';
 import type { ClassBoard } from '../../core/wire/index.ts';
 import { Notice, saveTable, Shell, useSure, useTitle } from '../frame/index.ts';
@@ -52,7 +53,7 @@ export function ClassPage() {
 }
 
 function Board({ board }: { readonly board: ClassBoard }) {
-  const { class: given, learners, slips } = board;
+  const { class: given, learners, slips, harms } = board;
   const client = useQueryClient();
   const navigate = useNavigate();
   const drop = useClassKeys((classes) => classes.drop);
@@ -98,7 +99,7 @@ function Board({ board }: { readonly board: ClassBoard }) {
             </>
           )}
         </p>
-        <Learners learners={learners} onRemove={remove} />
+        <Learners learners={learners} atBench={given.jobId !== null} onRemove={remove} />
         <p className="class-deeds">
           <button
             type="button"
@@ -125,6 +126,19 @@ function Board({ board }: { readonly board: ClassBoard }) {
       <aside className="class-side on-dye">
         <p>Exercises → Join a class</p>
         <p className="class-letters">{given.code}</p>
+        {harms.length > 0 && (
+          <>
+            <h2>At the bench</h2>
+            <ol className="class-slips">
+              {harms.map(({ what, learners: many }) => (
+                <li key={what}>
+                  <b>{plural(many, 'learner')}</b>
+                  <span>{harmName(what)}</span>
+                </li>
+              ))}
+            </ol>
+          </>
+        )}
         <h2>Commonest slips</h2>
         {slips.length === 0 ? (
           <p className="class-quiet">None yet.</p>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { titleOf } from '../../core/exercises/index.ts';
 import type { ClassBoard } from '../../core/wire/index.ts';
-import { slipText, sumsOf } from './marks.ts';
+import { harmText, slipText, sumsOf } from './marks.ts';
 
 type Learner = ClassBoard['learners'][number];
 
@@ -18,9 +18,12 @@ function whenText(at: string | null): string {
 /** Everyone in the class; a press tells each kind of one learner. */
 export function Learners({
   learners,
+  atBench,
   onRemove,
 }: {
   readonly learners: readonly Learner[];
+  /** Was a job given, to be rehearsed? */
+  readonly atBench: boolean;
   readonly onRemove: (number: number, name: string) => void;
 }) {
   const [open, setOpen] = useState<number | null>(null);
@@ -32,6 +35,7 @@ export function Learners({
           <th>Learner</th>
           <th className="num">Right</th>
           <th className="num">Tried</th>
+          {atBench && <th>At the bench</th>}
           <th>Last</th>
           <th>Wrong last at</th>
         </tr>
@@ -41,6 +45,7 @@ export function Learners({
           <Rows
             key={learner.number}
             learner={learner}
+            atBench={atBench}
             open={open === learner.number}
             onOpen={() => setOpen(open === learner.number ? null : learner.number)}
             onRemove={() => onRemove(learner.number, learner.name)}
@@ -51,13 +56,37 @@ export function Learners({
   );
 }
 
+const newest = ({ lastAt, bench }: Learner): string | null =>
+  lastAt && bench ? (lastAt > bench.at ? lastAt : bench.at) : (lastAt ?? bench?.at ?? null);
+
+/** In one look: how far, and whether anything was done that should not be. */
+function benchText({ bench }: Learner): string {
+  if (!bench) return 'not begun';
+  const harm = bench.harms.reduce((sum, { times }) => sum + times, 0);
+  const far = bench.best >= bench.of ? `whole, ${bench.of} cut` : `${bench.made} of ${bench.of}`;
+  return harm > 0 ? `${far}, harm ${harm}×` : far;
+}
+
+function AtBench({ bench }: { readonly bench: NonNullable<Learner['bench']> }) {
+  const { made, of, best, sought, found } = bench;
+  return (
+    <p>
+      <b>At the bench</b> {made} of {of} in the blank that is on, {best} in the best.
+      {bench.harms.length > 0 && ` Done to it: ${harmText(bench)}.`}
+      {sought > 0 && ` Hidden faults found: ${found} of ${sought}.`}
+    </p>
+  );
+}
+
 function Rows({
   learner,
+  atBench,
   open,
   onOpen,
   onRemove,
 }: {
   readonly learner: Learner;
+  readonly atBench: boolean;
   readonly open: boolean;
   readonly onOpen: () => void;
   readonly onRemove: () => void;
@@ -76,7 +105,8 @@ function Rows({
         </td>
         <td className="num">{right}</td>
         <td className="num">{tried}</td>
-        <td>{whenText(learner.lastAt)}</td>
+        {atBench && <td>{benchText(learner)}</td>}
+        <td>{whenText(newest(learner))}</td>
         <td>
           {stuck
             .slice(0, 2)
@@ -86,7 +116,8 @@ function Rows({
       </tr>
       {open && (
         <tr className="class-more">
-          <td colSpan={5}>
+          <td colSpan={atBench ? 6 : 5}>
+            {learner.bench && <AtBench bench={learner.bench} />}
             <ul>
               {learner.kinds.map(({ kind, right: good, tried: all, level, slip }) => (
                 <li key={kind}>

@@ -1,4 +1,5 @@
 import { titleOf, type ExerciseId } from '../../core/exercises/index.ts';
+import { harmName } from '../../core/practice/index.ts';
 import type { ClassBoard } from '../../core/wire/index.ts';
 
 type Learner = ClassBoard['learners'][number];
@@ -13,8 +14,26 @@ export const sumsOf = ({ kinds }: Learner) => ({
 /** A slip as a sentence; what was left out of it stands for itself. */
 export const slipText = (slip: string): string => (slip.endsWith('…') ? slip : `${slip}.`);
 
-/** The marks of a class as rows: right of tried, for each kind and in all. */
-export function marksTable({ learners }: ClassBoard, kinds: readonly ExerciseId[]): string[][] {
+const BENCH = ['bench: cut', 'bench: best blank', 'bench: harm done', 'faults found'] as const;
+
+/** Harm at the bench in words, the gravest last: `turned in the work 2×`. */
+export const harmText = ({ harms }: NonNullable<Learner['bench']>): string =>
+  harms.map(({ what, times }) => `${harmName(what)}${times > 1 ? ` ${times}×` : ''}`).join(', ');
+
+function benchCells({ bench }: Learner): string[] {
+  if (!bench) return BENCH.map(() => '');
+  const { made, of, best, sought, found } = bench;
+  return [`${made} of ${of}`, String(best), harmText(bench), sought > 0 ? `${found} of ${sought}` : ''];
+}
+
+/**
+ * The marks of a class as rows: right of tried, for each kind and in all; with a job also how far each is at
+ * the bench.
+ */
+export function marksTable(
+  { class: { jobId }, learners }: ClassBoard,
+  kinds: readonly ExerciseId[],
+): string[][] {
   const heading = ['number', 'name', 'right', 'tried', ...kinds.map(titleOf), 'last tried'];
   const rows = learners.map((learner) => {
     const { tried, right } = sumsOf(learner);
@@ -29,7 +48,8 @@ export function marksTable({ learners }: ClassBoard, kinds: readonly ExerciseId[
       String(tried),
       ...kinds.map(of),
       learner.lastAt?.slice(0, 10) ?? '',
+      ...(jobId ? benchCells(learner) : []),
     ];
   });
-  return [heading, ...rows];
+  return [jobId ? [...heading, ...BENCH] : heading, ...rows];
 }

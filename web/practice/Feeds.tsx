@@ -47,7 +47,7 @@ export function Feeds({ bench, machine, units, onAct }: FeedsProps) {
       {!along && (
         <details className="practice-aside">
           <summary>
-            ▸ {aside}: {lengthText(machine.beside, units)} beside the middle
+            {aside}: {lengthText(machine.beside, units)} beside the middle
           </summary>
           <Feed
             name={aside}

@@ -9,10 +9,11 @@ interface NameFaultProps {
   readonly bench: PracticeBench;
   readonly hidden: FaultKey;
   readonly units: UnitSystem;
+  readonly onFound: () => void;
 }
 
 /** What is wrong? Named, it is told which test separates it from its neighbours, in this job’s figures. */
-export function NameFault({ bench, hidden, units }: NameFaultProps) {
+export function NameFault({ bench, hidden, units, onFound }: NameFaultProps) {
   const [named, setNamed] = useState<FaultKey | null>(null);
   const right = named === hidden;
   const cause = named && causeOf(bench, named, units);
@@ -42,7 +43,10 @@ export function NameFault({ bench, hidden, units }: NameFaultProps) {
               type="button"
               className="use-button"
               aria-pressed={key === named}
-              onClick={() => setNamed(key)}
+              onClick={() => {
+                setNamed(key);
+                if (key === hidden) onFound();
+              }}
             >
               {say}
             </button>

@@ -48,6 +48,9 @@ import { WorkEnd } from './WorkEnd.tsx';
 import { WorkSide } from './WorkSide.tsx';
 
 const Trouble = lazy(() => import('../mill/index.ts').then((module) => ({ default: module.Trouble })));
+const TellClass = lazy(() =>
+  import('../exercises/index.ts').then((module) => ({ default: module.TellClass })),
+);
 
 interface PracticeProps {
   readonly bench: PracticeBench;
@@ -83,6 +86,7 @@ export function Practice({ bench, name, card, inspect }: PracticeProps) {
     if (pinHeard && falls > 0) clickOfPin();
   }, [pinHeard, falls]);
   const [measuring, setMeasuring] = useState(false);
+  const [found, setFound] = useState<number | null>(null);
   const [troubled, setTroubled] = useState(false);
   const [projected, setProjected] = useState(false);
   const asBegun = useMemo(() => foldRun(bench.run, []), [bench]);
@@ -108,7 +112,7 @@ export function Practice({ bench, name, card, inspect }: PracticeProps) {
   }, [showing, bench, every]);
   const back = () => setSession(takeBack);
   const show = () => {
-    setRehearsal(newRehearsal(bench, null));
+    setRehearsal({ ...newRehearsal(bench, null), shown: true });
     setShowing({ steps: demonstrate(bench), prompt: 'From the start' });
   };
   useKeys({
@@ -207,7 +211,15 @@ export function Practice({ bench, name, card, inspect }: PracticeProps) {
           {machine.locked ? 'locked' : 'free'}. Cutter {machine.running ? 'turning' : 'standing'}.
         </p>
         <Happened session={session} units={units} />
-        {hidden && <NameFault key={rehearsal.seed} bench={bench} hidden={hidden} units={units} />}
+        {hidden && (
+          <NameFault
+            key={rehearsal.seed}
+            bench={bench}
+            hidden={hidden}
+            units={units}
+            onFound={() => setFound(rehearsal.seed)}
+          />
+        )}
         {cycle && cycle.left > 0 && !showing && (
           <div className="practice-go-on">
             <p>{plural(cycle.actions.length, 'motion')} from your last cut but one to the last.</p>
@@ -236,6 +248,11 @@ export function Practice({ bench, name, card, inspect }: PracticeProps) {
           }}
         />
       </Modal>
+      {!rehearsal.shown && (
+        <Suspense fallback={null}>
+          <TellClass session={session} seed={rehearsal.seed} found={found === rehearsal.seed} />
+        </Suspense>
+      )}
       {troubled && (
         <Suspense fallback={null}>
           <Trouble

@@ -22,8 +22,8 @@ export function SetHead({ bench, machine, secret, onAct }: SetHeadProps) {
     <details className="practice-aside practice-set">
       <summary>
         {secret
-          ? `▸ ${what}, as they are set`
-          : `▸ Arms over ${plural(arms.spaces, 'space')}, pin on the circle of ${circle}`}
+          ? `${what}, as they are set`
+          : `Arms over ${plural(arms.spaces, 'space')}, pin on the circle of ${circle}`}
       </summary>
       <div className="practice-fields">
         <div>

@@ -53,3 +53,11 @@ test('what was done goes as a file to another bench of the same card, and to no 
   for (const rubbish of ['', '{', '[]', file.replace('crank', 'fly'), file.replace('5/26', '1/0')])
     expect(openRehearsal(bench, KEY, rubbish)).toBe('That is no file of a practice bench, or it is damaged.');
 });
+
+test('what was only shown is known as shown after a reload', () => {
+  const fresh = newRehearsal(bench, null);
+  keepRehearsal({ ...fresh, shown: true, session: done.reduce(perform, fresh.session) }, KEY);
+  expect(keptRehearsal(bench, KEY).shown).toBe(true);
+  keepRehearsal({ ...fresh, session: done.reduce(perform, fresh.session) }, KEY);
+  expect(keptRehearsal(bench, KEY).shown).toBe(false);
+});

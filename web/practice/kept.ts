@@ -18,6 +18,8 @@ const placeOf = (key: string): string => `vuelta-practice ${key}`;
 const keptSchema = z.object({
   revision: z.int(),
   seed: z.int().nullable(),
+  /** Shown, and not done by a hand. */
+  shown: z.literal(true).optional(),
   actions: z.array(actionSchema).max(MOST),
 });
 /** What was done on a blank, to be sent to somebody else: one may do it again, and go on. */
@@ -32,13 +34,15 @@ export interface Rehearsal {
   /** Null: nothing is hidden. */
   readonly seed: number | null;
   readonly hidden: FaultKey | null;
+  /** Was it shown, and not done by a hand? */
+  readonly shown: boolean;
   readonly session: Session;
 }
 
 /** A new blank. @param seed of what is hidden; null for nothing */
 export function newRehearsal(bench: PracticeBench, seed: number | null): Rehearsal {
   const ground = seed === null ? { bench, machine: freshMachine(bench), key: null } : hideFault(bench, seed);
-  return { seed, hidden: ground.key, session: newSession(ground.bench, ground.machine) };
+  return { seed, hidden: ground.key, shown: false, session: newSession(ground.bench, ground.machine) };
 }
 
 /**
@@ -50,7 +54,7 @@ export function keptRehearsal(bench: PracticeBench, key: string): Rehearsal {
     const read = keptSchema.safeParse(JSON.parse(localStorage.getItem(placeOf(key)) ?? 'null'));
     // of a card that has changed since, nothing holds any more
     if (!read.success || read.data.revision !== bench.run.jobRevision) return newRehearsal(bench, null);
-    return again(bench, read.data.seed, read.data.actions);
+    return { ...again(bench, read.data.seed, read.data.actions), shown: read.data.shown ?? false };
   } catch {
     // what cannot be read is begun anew
     return newRehearsal(bench, null);
@@ -93,12 +97,14 @@ function parsed(text: string): unknown {
 }
 
 /** Keeps what was done, for after a reload. A browser that has no room keeps nothing. */
-export function keepRehearsal({ seed, session: { bench, log } }: Rehearsal, key: string): void {
+export function keepRehearsal({ seed, shown, session: { bench, log } }: Rehearsal, key: string): void {
   try {
     const actions = log.slice(0, MOST).map(({ action }) => action);
     if (log.length === 0 && seed === null) localStorage.removeItem(placeOf(key));
-    else
-      localStorage.setItem(placeOf(key), JSON.stringify({ revision: bench.run.jobRevision, seed, actions }));
+    else {
+      const kept: z.infer<typeof keptSchema> = { revision: bench.run.jobRevision, seed, actions };
+      localStorage.setItem(placeOf(key), JSON.stringify(shown ? { ...kept, shown } : kept));
+    }
   } catch {
     // nothing of anyone's depends on it
   }

@@ -9,6 +9,7 @@ import {
   type AnswerOf,
   type Asked,
   type Calls,
+  type BenchBody,
   type ClassBody,
   type LogEntry,
   type LogList,
@@ -166,6 +167,7 @@ export const api = {
     ask('joinClass', { body: { code, name, figures } }),
   readLearner: (token: string) => ask('readLearner', { params: { token } }),
   addTry: (token: string, body: Asked<Calls['addTry']>['body']) => ask('addTry', { params: { token }, body }),
+  tellBench: (token: string, body: BenchBody) => ask('tellBench', { params: { token }, body }),
   leaveClass: (token: string) => ask('leaveClass', { params: { token } }),
   appendEvents: (id: string, events: readonly RunEvent[]) =>
     ask('appendEvents', { params: { id }, body: { events: [...events] } }),

@@ -254,3 +254,35 @@ test('an indicator’s button writes into the field in hand, in its own unit, an
   expect(await valueOf(1)).toBe('1 in');
   expect(person.faults).toEqual([]);
 });
+
+test('half-way at the mill a caliper’s button writes the chords, and the log names it', async () => {
+  await plugIn();
+  const { workshop } = place;
+  const job = drawnSpurJob({ id: 'half', name: 'Half', pitch: '1.5', teeth: 24, face: '10', bore: '8' });
+  await workshop.ask('PUT', '/jobs/half', { revision: 0, job });
+  await workshop.ask('POST', '/jobs/half/runs', { id: 'run-half', partId: 'p1', revision: 1 });
+  await workshop.countElsewhere('run-half', 13);
+  const person = await place.sitDown();
+  await person.goTo('/runs/run-half');
+  await person.pressButton('Half-way: check across');
+  // 39·sin(6·180°/24) = 27.577
+  await person.sees('27.577 mm');
+  const fields = await person.page.$$('.mill-chord-fields input');
+  await fields[0]!.click();
+  await wait(700);
+  standIns.turn({ tool: { inches: false }, reads: 27.58, press: true });
+  await person.sees('✓ good, 0.003 mm off, by Indicator');
+  for (
+    let i = 0;
+    i < 100 && !(await fields[1]!.evaluate((input) => input === document.activeElement));
+    i += 1
+  )
+    await wait(50);
+  standIns.turn({ reads: 27.6, press: true });
+  await person.sees('✓ good, 0.023 mm off, by Indicator');
+  await person.pressButton('Write it down, go on');
+  await person.sees('Tooth space 14 cut');
+  await person.goTo('/log/run-half');
+  await person.sees('After no. 13: 27.580 mm and 27.600 mm, should be 27.577 mm: good, by Indicator');
+  expect(person.faults).toEqual([]);
+});

@@ -54,6 +54,7 @@ export const runDigestSchema = z
         read: z.array(z.number()).nullable(),
         chord: z.number().nullable(),
         good: z.boolean().nullable(),
+        by: z.string().optional(),
       }),
     ),
     /** What a motor was sent to, where one was; the moves that did not end where they were sent. */
@@ -161,6 +162,7 @@ export function digestOf(tally: RunTally, state: RunState = stateOf(tally)): Run
         read: event.read && [...event.read],
         chord: due?.chord ?? null,
         good,
+        ...(event.by && { by: event.by }),
       };
     }),
     measured: tally.measured.map(({ clientTime, readings, verdict }) => ({

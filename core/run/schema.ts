@@ -283,6 +283,8 @@ export const runEventSchema = z.discriminatedUnion('kind', [
       kind: z.literal('checked'),
       ...place,
       read: z.array(z.number().positive()).max(2).readonly().nullable(),
+      /** The tool whose button wrote it; left out where a hand did. */
+      by: z.string().max(80).optional(),
     })
     .readonly(),
   /** What was measured on the piece of this run, and what it said of the teeth then. mm */

@@ -71,7 +71,7 @@ function AtBench({ bench }: { readonly bench: NonNullable<Learner['bench']> }) {
   const { made, of, best, sought, found } = bench;
   return (
     <p>
-      <b>At the bench</b> {made} of {of} in the blank that is on, {best} in the best.
+      <b>At the bench</b> {made} of {of} in the blank that is on{best > made && `, ${best} in the best`}.
       {bench.harms.length > 0 && ` Done to it: ${harmText(bench)}.`}
       {sought > 0 && ` Hidden faults found: ${found} of ${sought}.`}
     </p>

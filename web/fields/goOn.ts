@@ -1,5 +1,5 @@
 /** Boxes that take a measure. */
-export const MEASURE_BOX = '.field input[type="text"], .field input:not([type])';
+export const MEASURE_BOX = '.field input[type="text"], .field input:not([type]), .mill-chord-fields input';
 
 /** On to the next box that takes a measure, what stands in it chosen; the last keeps the focus. */
 export function goOn(from: HTMLInputElement): void {

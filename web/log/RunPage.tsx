@@ -125,12 +125,13 @@ function PageOf({ page }: { readonly page: Page }) {
         <>
           <h3>Checked half-way</h3>
           <ul>
-            {checks.map(({ at, space, read, chord, good }) => (
+            {checks.map(({ at, space, read, chord, good, by }) => (
               <li key={at}>
                 After no. {space}:{' '}
                 {read
                   ? `${read.map((mm) => lengthText(mm, digest.units, 'fine')).join(' and ')}, should be ${chord === null ? '?' : lengthText(chord, digest.units, 'fine')}: ${good ? 'good' : 'off'}`
                   : 'passed over'}
+                {by && `, by ${by}`}
               </li>
             ))}
           </ul>

@@ -1,4 +1,4 @@
-import { useId, useState } from 'react';
+import { lazy, Suspense, useId, useState } from 'react';
 import { wordsOfDivided } from '../../core/cut/index.ts';
 import { chordSays, dueCheck, type ChordCheck, type Cut, type Run } from '../../core/run/index.ts';
 import {
@@ -8,7 +8,16 @@ import {
   parsePositiveLength,
   type UnitSystem,
 } from '../../core/units/index.ts';
+import { useDevices } from '../state/index.ts';
 import type { MillProps } from './millProps.ts';
+
+// without its server and without its pieces the mill goes on by hand
+const ReadingsIn = lazy(() =>
+  import('../readings/index.ts').then(
+    (module) => ({ default: module.ReadingsIn }),
+    () => ({ default: () => null }),
+  ),
+);
 
 interface ChordSayProps extends Pick<MillProps, 'act'> {
   readonly run: Run;
@@ -19,14 +28,25 @@ interface ChordSayProps extends Pick<MillProps, 'act'> {
 export function ChordSay({ run, last, act }: ChordSayProps) {
   const check = dueCheck(run, last)!;
   const [typed, setTyped] = useState(['', '']);
+  /** The tool that wrote each; empty where a hand did. */
+  const [tools, setTools] = useState(['', '']);
+  const hasTools = useDevices().some(({ kind, on }) => kind === 'tool' && on);
   const read = typed.map((text) => readChord(text, run.units));
   const given = read.filter((mm): mm is number => mm !== null);
-  const done = (answer: readonly number[] | null) =>
-    act({ kind: 'checked', round: last.round, index: last.index, read: answer && [...answer] });
+  const done = (answer: readonly number[] | null) => {
+    const by = answer ? [...new Set(tools.filter(Boolean))].join(', ').slice(0, 80) : '';
+    const read = answer && [...answer];
+    act({ kind: 'checked', round: last.round, index: last.index, read, ...(by && { by }) });
+  };
   const mm = (value: number) => lengthText(value, run.units, 'fine');
   const { one, many } = wordsOfDivided(run.divides);
   return (
     <div className="mill-chord">
+      {hasTools && (
+        <Suspense fallback={null}>
+          <ReadingsIn />
+        </Suspense>
+      )}
       <p className="mill-lead">Half-way. Spindle stopped, measure across the outside, before more is cut:</p>
       <p className="mill-figure is-brass is-long">{mm(check.chord)}</p>
       <p className="mill-from">
@@ -42,7 +62,11 @@ export function ChordSay({ run, last, act }: ChordSayProps) {
             read={read[i]!}
             check={check}
             units={run.units}
-            onType={(text) => setTyped((now) => now.map((other, j) => (i === j ? text : other)))}
+            by={tools[i]!}
+            onType={(text, tool) => {
+              setTyped((now) => now.map((other, j) => (i === j ? text : other)));
+              setTools((now) => now.map((other, j) => (i === j ? tool : other)));
+            }}
           />
         ))}
       </div>
@@ -74,10 +98,12 @@ interface ChordFieldProps {
   readonly read: number | null;
   readonly check: ChordCheck;
   readonly units: UnitSystem;
-  readonly onType: (text: string) => void;
+  /** The tool that wrote it; empty where a hand did. */
+  readonly by: string;
+  readonly onType: (text: string, tool: string) => void;
 }
 
-function ChordField({ label, typed, read, check, units, onType }: ChordFieldProps) {
+function ChordField({ label, typed, read, check, units, by, onType }: ChordFieldProps) {
   const id = useId();
   return (
     <div className="mill-field">
@@ -89,10 +115,11 @@ function ChordField({ label, typed, read, check, units, onType }: ChordFieldProp
         value={typed}
         inputMode="decimal"
         autoComplete="off"
-        onChange={({ target }) => onType(target.value)}
+        onChange={({ target }) => onType(target.value, target.dataset['tool'] ?? '')}
       />
       <p aria-live="polite">
         {read === null ? (typed.trim() === '' ? '' : '✕ Not a length.') : chordWords(check, read, units)}
+        {by && `, by ${by}`}
       </p>
     </div>
   );

@@ -143,6 +143,7 @@ export function Mill({ run, state, events, act, link }: MillProps) {
                     made={turnsMade}
                     newRound={next !== null && last !== null && next.round !== last.round}
                     onTurn={turnMade}
+                    onChord={chordDue && !eachStep ? () => setChecking(state.done) : null}
                   />
                 )}
                 {hasDevices && (
@@ -155,15 +156,6 @@ export function Mill({ run, state, events, act, link }: MillProps) {
                       act={act}
                     />
                   </Suspense>
-                )}
-                {chordDue && !eachStep && (
-                  <button
-                    type="button"
-                    className="mill-tick mill-offer"
-                    onClick={() => setChecking(state.done)}
-                  >
-                    Half-way: check across while there is metal
-                  </button>
                 )}
               </>
             )

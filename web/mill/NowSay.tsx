@@ -19,10 +19,12 @@ interface NowSayProps {
   readonly made: number;
   readonly newRound: boolean;
   readonly onTurn: () => void;
+  /** Half-way: the check across is due; null where it is not. */
+  readonly onChord: (() => void) | null;
 }
 
 /** What is to be done now, and only that: the thing itself large, and what the same press counts below it. */
-export function NowSay({ now, turns, made, newRound, onTurn }: NowSayProps) {
+export function NowSay({ now, turns, made, newRound, onTurn, onChord }: NowSayProps) {
   const { lead, figures, lines, why, main } = now;
   // with a figure before them two lines read well; a list of many is smaller, and numbered in the order of
   // the hands
@@ -46,8 +48,20 @@ export function NowSay({ now, turns, made, newRound, onTurn }: NowSayProps) {
           </p>
         ))
       )}
-      {why && !list && <p className="mill-why">{why}</p>}
-      {main.do === 'turn' && turns > 0 && <TurnTicks turns={turns} made={made} onTurn={onTurn} />}
+      {/* what is offered comes before what is only said beside */}
+      {why && !list && !onChord && <p className="mill-why">{why}</p>}
+      {((main.do === 'turn' && turns > 0) || onChord) && (
+        <div className="mill-ticks">
+          {main.do === 'turn' && turns > 0 && (
+            <TurnTicks turns={turns} made={made} shown={!onChord} onTurn={onTurn} />
+          )}
+          {onChord && (
+            <button type="button" className="mill-tick" onClick={onChord}>
+              Half-way: check across
+            </button>
+          )}
+        </div>
+      )}
     </>
   );
 }
@@ -95,11 +109,19 @@ export function PromptStrip({
 }
 
 /** Whole turns ticked off one by one, for those who are interrupted in the middle of a move. */
-function TurnTicks({ turns, made, onTurn }: Pick<NowSayProps, 'turns' | 'made' | 'onTurn'>) {
+function TurnTicks({
+  turns,
+  made,
+  shown,
+  onTurn,
+}: Pick<NowSayProps, 'turns' | 'made' | 'onTurn'> & {
+  /** Each turn with its own mark; the button counts them too. */
+  readonly shown: boolean;
+}) {
   const left = made >= turns;
   return (
-    <div className="mill-ticks">
-      {turns <= 10 && (
+    <>
+      {shown && turns <= 10 && (
         <span className="mill-tick-row" role="img" aria-label={`${made} of ${turns} turns made`}>
           {Array.from({ length: turns }, (_, i) => (
             <span key={i} className={i < made ? 'is-made' : ''}>
@@ -112,7 +134,7 @@ function TurnTicks({ turns, made, onTurn }: Pick<NowSayProps, 'turns' | 'made' |
         {left ? (turns === 1 ? 'The turn is made' : 'All turns made') : `Turn ${made + 1} of ${turns} made`}{' '}
         <small className="key-hint">T</small>
       </button>
-    </div>
+    </>
   );
 }
 

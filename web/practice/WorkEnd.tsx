@@ -20,8 +20,8 @@ const WHOLE = 74;
 /** Teeth and spaces that the near view shows. */
 const IN_SIGHT = 7;
 /** All of a work of few teeth is drawn so much smaller, and so far to the left. */
-const FEW = 1.5;
-const ASIDE = 62;
+const FEW = 1.7;
+const ASIDE = 80;
 /** Drawn at most so far from the work, on the sheet. */
 const CLEAR = 30;
 
@@ -74,7 +74,7 @@ export function WorkEnd({ bench, machine }: WorkEndProps) {
   const middle = few ? -ASIDE : 0;
   const scale = WIDTH / wide;
   // a little more than the sheet is wide; of few teeth all round
-  const inSight = Math.min(1, (1.4 * wide) / (Math.PI * outside));
+  const inSight = few ? 1 : Math.min(1, (1.4 * wide) / (Math.PI * outside));
   const up = Math.min(12, outside / 4) * scale;
   const shown = Math.max(-CLEAR, depth * scale);
   // beyond the work’s ends the cutter stands in front of it or behind

@@ -216,7 +216,15 @@ const DEFER = 'Your machine’s manual, your school’s or shop’s rules and lo
 
 export function cautionsOf(detail: SetupDetail, system: UnitSystem): Caution[] {
   const { stroke, sink, thrust, reasons, indexAt } = detail;
+  const along = detail.travels === 'cross slide';
+  const sooner = along ? 'Moved on any sooner' : 'Turned any sooner';
   const cautions: Caution[] = [];
+  if (along)
+    cautions.push({
+      code: 'arbor-along',
+      when: 'The arbor',
+      text: 'lies along the table, on an attachment for racks or a head turned so: the cutter has to turn in line with the cross slide that feeds it. On an arbor across the table the bar lies across as well; then the cross slide divides and the table feeds, and these readings are of the wrong screws.',
+    });
   if (stroke) {
     const at = lengthText(indexAt === 'entry' ? 0 : stroke.clearAfter, system);
     cautions.push({
@@ -224,8 +232,8 @@ export function cautionsOf(detail: SetupDetail, system: UnitSystem): Caution[] {
       when: 'Before indexing',
       text:
         indexAt === 'entry'
-          ? `run back past the first touch, ${lengthText(stroke.approach, system)} before the face. Turned any sooner, the work gouges itself on the cutter.`
-          : `run on to ${at} past the first touch. Turned any sooner, the cutter nicks the next land.`,
+          ? `run back past the first touch, ${lengthText(stroke.approach, system)} before the face. ${sooner}, the work gouges itself on the cutter.`
+          : `run on to ${at} past the first touch. ${sooner}, the cutter nicks the next land.`,
     });
   }
   if (sink)
@@ -249,7 +257,7 @@ export function cautionsOf(detail: SetupDetail, system: UnitSystem): Caution[] {
   cautions.push({
     code: 'setup-hands',
     when: 'Setting up',
-    text: `spindle stopped while anything is measured, clamped or brushed. Lock the head before a cut; drop the worm or pull the direct pin, never both engaged. Eye protection; guards stay where they belong. ${DEFER}`,
+    text: `spindle stopped while anything is measured, clamped or brushed. ${along ? 'Lock the table before a cut.' : 'Lock the head before a cut; drop the worm or pull the direct pin, never both engaged.'} Eye protection; guards stay where they belong. ${DEFER}`,
   });
   return cautions;
 }

@@ -4,6 +4,7 @@ import { sayIssue } from '../messages/index.ts';
 import { drawnSpurJob, withMill, withSpurPart, type Job } from '../job/index.ts';
 import { plan, stationOf } from '../plan/index.ts';
 import { plainMandrel, STOCK_EQUIPMENT, STOCK_MILL, type Equipment } from '../shop/index.ts';
+import { jobOfRack } from '../sampleBench.ts';
 import { measure } from '../units/index.ts';
 import { emptySetup, type SetupInput } from './index.ts';
 
@@ -281,4 +282,21 @@ test('what the table is set to at the first touch has its working; in one pass i
   ]);
   expect(working('one').detail.firstTouch).toBeCloseTo(0, 9);
   expect(working('one').working.map(({ key }) => key)).not.toContain('first-touch');
+});
+
+test('where the table divides the arbor lies along it: said, and nothing of a head or of turning', () => {
+  const rack = plan(jobOfRack(), STOCK_EQUIPMENT).parts[0]!;
+  const { cautions } = stationOf(rack, 'setup')!;
+  // a disk turns square to its arbor, and the tooth spaces run the way it is fed: across the table
+  expect(cautions[0]).toMatchObject({ code: 'arbor-along', when: 'The arbor' });
+  expect(cautions[0]!.text).toContain('then the cross slide divides and the table feeds');
+  const all = cautions.map(({ text }) => text).join(' ');
+  expect(all).toContain('Moved on any sooner');
+  expect(all).toContain('Lock the table before a cut.');
+  expect(all).not.toMatch(/worm|direct pin|Turned any sooner/);
+  const spur = plan(
+    drawnSpurJob({ id: 's', name: 'S', pitch: '2', teeth: 20, face: '10', bore: '8' }),
+    STOCK_EQUIPMENT,
+  );
+  expect(stationOf(spur.parts[0]!, 'setup')!.cautions.map(({ code }) => code)).not.toContain('arbor-along');
 });

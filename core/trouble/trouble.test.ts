@@ -1,10 +1,11 @@
 import { beginRun } from '../sampleRuns.ts';
 import { describe, expect, test } from '@jest/globals';
 import { need } from '../findings/index.ts';
-import { drawnSpurJob, newDivideJob, withDividing, withPart, withSpurPart } from '../job/index.ts';
+import { drawnSpurJob, withDividing, withSpurPart } from '../job/index.ts';
 import { countAim, searchMethods } from '../dividing/index.ts';
 import { plan, stationOf } from '../plan/index.ts';
 import { foldRun, type Run } from '../run/index.ts';
+import { jobOfRack } from '../sampleBench.ts';
 import { STOCK_EQUIPMENT } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
 import {
@@ -295,26 +296,9 @@ describe('the figures that tell the causes apart, by hand', () => {
 });
 
 test('a rack along a table has no cutter number, and a module that its caliper is set to', () => {
-  const job = withPart(
-    newDivideJob({ id: 'k', name: 'Rack', units: 'mm', shop: STOCK_EQUIPMENT }),
-    'p1',
-    (part) =>
-      part.kind === 'divide'
-        ? {
-            ...part,
-            spacing: {
-              ...part.spacing,
-              ...{
-                by: 'pitch',
-                what: 'teeth',
-                count: measure('30', 'count'),
-                pitch: measure('1.5', 'module'),
-              },
-              depth: measure('3.3', 'mm'),
-            },
-          }
-        : part,
-  );
+  const job = jobOfRack({
+    spacing: { count: measure('30', 'count'), pitch: measure('1.5', 'module'), depth: measure('3.3', 'mm') },
+  });
   const facts = troubleFacts(need(beginRun(job)), { next: null, last: null, doneCuts: [] });
   expect(facts.teeth).toBeNull();
   const all = SYMPTOMS.flatMap(({ id }) => causesOf(id, { facts, part: 0.25, units: 'mm' }));

@@ -1,7 +1,6 @@
-import { Button, Input } from 'antd';
-import { useState } from 'react';
 import type { Action, Machine, HeadBench } from '../../core/practice/index.ts';
 import { exactText } from '../../core/units/index.ts';
+import { TypedMove } from './TypedMove.tsx';
 import { turnsTyped } from './turnsTyped.ts';
 
 interface CrankByProps {
@@ -32,67 +31,40 @@ export function CrankBy(props: CrankByProps) {
 }
 
 function TurnBy({ bench, machine, onAct }: CrankByProps) {
-  const [typed, setTyped] = useState('');
-  const [isWrong, setWrong] = useState(false);
   const { parts, label, wrong } = partsOf(bench, machine);
-  const go = (sign: '' | '-') => {
+  const go = (back: boolean) => (typed: string) => {
     const by = turnsTyped(typed, parts, bench.wheel !== null);
-    setWrong(by === null);
-    if (by === null) return;
-    setTyped('');
-    const turns = exactText(sign === '-' ? by.neg() : by);
+    if (by === null) return false;
+    const turns = exactText(back ? by.neg() : by);
     onAct(bench.ring === null ? { do: 'crank', turns } : { do: 'spindle', turns });
+    return true;
   };
   return (
-    <div className="practice-crank-by">
-      <label htmlFor="crank-by">{label}</label>
-      <Input
-        id="crank-by"
-        value={typed}
-        onChange={({ target }) => setTyped(target.value)}
-        onPressEnter={() => go('')}
-        status={isWrong ? 'error' : ''}
-        placeholder="1 + 14"
-        autoComplete="off"
-      />
-      <Button onClick={() => go('')} disabled={typed.trim() === ''}>
-        Clockwise
-      </Button>
-      <Button onClick={() => go('-')} disabled={typed.trim() === ''}>
-        Back
-      </Button>
-      {isWrong && <p role="alert">{wrong}</p>}
-    </div>
+    <TypedMove
+      label={label}
+      placeholder="1 + 14"
+      wrong={wrong}
+      deeds={[
+        { name: 'Clockwise', does: go(false) },
+        { name: 'Back', does: go(true) },
+      ]}
+    />
   );
 }
 
 /** A motor goes where it is sent, if nothing holds it; it never says that it did not. */
 function SendMotor({ machine, onAct }: CrankByProps) {
-  const [typed, setTyped] = useState('');
-  const [isWrong, setWrong] = useState(false);
-  const go = () => {
-    const fits = /^\s*-?\d{1,9}\s*$/.test(typed);
-    setWrong(!fits);
-    if (!fits) return;
-    setTyped('');
+  const send = (typed: string) => {
+    if (!/^\s*-?\d{1,9}\s*$/.test(typed)) return false;
     onAct({ do: 'steps', to: Number(typed) });
+    return true;
   };
   return (
-    <div className="practice-crank-by">
-      <label htmlFor="crank-by">Send the motor to a count; it stands at {machine.steps}</label>
-      <Input
-        id="crank-by"
-        value={typed}
-        onChange={({ target }) => setTyped(target.value)}
-        onPressEnter={go}
-        status={isWrong ? 'error' : ''}
-        inputMode="numeric"
-        autoComplete="off"
-      />
-      <Button onClick={go} disabled={typed.trim() === ''}>
-        Send
-      </Button>
-      {isWrong && <p role="alert">Write the count in whole steps, reckoned from 0.</p>}
-    </div>
+    <TypedMove
+      label={`Send the motor to a count; it stands at ${machine.steps}`}
+      inputMode="numeric"
+      wrong="Write the count in whole steps, reckoned from 0."
+      deeds={[{ name: 'Send', does: send }]}
+    />
   );
 }

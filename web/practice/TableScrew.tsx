@@ -1,5 +1,3 @@
-import { Button, Input } from 'antd';
-import { useState } from 'react';
 import { Link } from 'react-router';
 import {
   RACK_ANGLES,
@@ -9,6 +7,7 @@ import {
   type TableBench,
 } from '../../core/practice/index.ts';
 import { Graduated } from './Graduated.tsx';
+import { TypedMove } from './TypedMove.tsx';
 import { turnsTyped } from './turnsTyped.ts';
 import { useTurnedByHand } from './turnedByHand.ts';
 
@@ -79,32 +78,19 @@ const angleText = (degrees: number): string => (degrees === 14.5 ? '14½°' : `$
 
 /** To a reading, as the card lists it: whole turns and marks from the first space. */
 function TurnTo({ bench, machine, onAct }: TableScrewProps) {
-  const [typed, setTyped] = useState('');
-  const [isWrong, setWrong] = useState(false);
   const { lead, marks } = bench.screw;
-  const go = () => {
+  const go = (typed: string) => {
     const turns = turnsTyped(typed, marks, true);
-    setWrong(turns === null);
-    if (turns === null) return;
-    setTyped('');
+    if (turns === null) return false;
     onAct({ do: 'along', to: (machine.along?.zero ?? 0) + turns.valueOf() * lead });
+    return true;
   };
   return (
-    <div className="practice-crank-by">
-      <label htmlFor="crank-by">Table’s dial to: marks of {marks}, or turns + marks</label>
-      <Input
-        id="crank-by"
-        value={typed}
-        onChange={({ target }) => setTyped(target.value)}
-        onPressEnter={go}
-        status={isWrong ? 'error' : ''}
-        placeholder="1 + 26"
-        autoComplete="off"
-      />
-      <Button onClick={go} disabled={typed.trim() === ''}>
-        Go
-      </Button>
-      {isWrong && <p role="alert">Write marks, like 26 or 26.5, or turns and marks, like 1 + 26.5.</p>}
-    </div>
+    <TypedMove
+      label={`Table’s dial to: marks of ${marks}, or turns + marks`}
+      placeholder="1 + 26"
+      wrong="Write marks, like 26 or 26.5, or turns and marks, like 1 + 26.5."
+      deeds={[{ name: 'Go', does: go }]}
+    />
   );
 }

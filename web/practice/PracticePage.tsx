@@ -20,6 +20,7 @@ import type { Inspected } from './Measured.tsx';
 import { Practice } from './Practice.tsx';
 import './practice.css';
 import './handles.css';
+import './setting.css';
 import './projected.css';
 
 /** The bench for a part of a stored job, or why there is none. */

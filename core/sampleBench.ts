@@ -10,7 +10,22 @@ import {
   type Job,
 } from './job/index.ts';
 import { plan, type PartPlan } from './plan/index.ts';
-import { benchOf, isGearBench, type GearBench } from './practice/index.ts';
+import {
+  benchOf,
+  demonstrate,
+  dividedReadings,
+  freshMachine,
+  isGearBench,
+  type Action,
+  type DividedReading,
+  type DividedWhat,
+  type GearBench,
+  type Machine,
+  type PracticeBench,
+  type TableBench,
+  type Told,
+  type Where,
+} from './practice/index.ts';
 import { beginRun, choose, shop, three } from './sampleRuns.ts';
 import { STOCK_ROTARY } from './shop/index.ts';
 import { measure } from './units/index.ts';
@@ -74,7 +89,7 @@ export function benchFor(gear: Gear): GearBench {
 }
 
 /**
- * A rack of module 2 with 12 tooth spaces, 4.5 deep over a face of 14, on the stock mill with a screw of 5 mm.
+ * A rack of module 2 with 12 tooth spaces, 4.5 deep over a face of 14, on the stock mill: a screw of 5 mm.
  */
 export function jobOfRack({
   passes = 'one',
@@ -107,3 +122,50 @@ export function jobOfRack({
       : part,
   );
 }
+
+/** The bench of a rack. @param rackAngleDeg of its cutter; 20 where it is left out */
+export function rackBench(job: Job, rackAngleDeg?: number, equipment = shop): TableBench {
+  const run = need(beginRun(job, {}, equipment));
+  const part = plan(job, equipment).parts[0]!;
+  const bench = need(benchOf(part, run, rackAngleDeg ? { rackAngleDeg } : {}));
+  if (bench.on !== 'table') throw new Error('no table divides there');
+  return bench;
+}
+
+/** A whole run on a bench, by a hand that obeys every prompt: how it stands then, and all that was told. */
+export function performed(
+  bench: PracticeBench,
+  start = freshMachine(bench),
+  eachStep = true,
+): { readonly machine: Machine; readonly told: readonly Told[] } {
+  let machine = start;
+  const told: Told[] = [];
+  for (const shown of demonstrate(bench, { machine: start, eachStep })) {
+    machine = shown.machine;
+    told.push(...shown.told);
+  }
+  return { machine, told };
+}
+
+/** A row of what is measured on work that is no gear. */
+export function readRow(
+  bench: PracticeBench,
+  machine: Machine,
+  what: DividedWhat,
+  where: Where = 'middle',
+): DividedReading {
+  const row = dividedReadings(bench, machine).rows.find((each) => each.what === what && each.where === where);
+  if (!row) throw new Error(`no ${what} is read`);
+  return row;
+}
+
+/** A space by hand: brought there, locked, sunk, fed through, drawn out, back and free. */
+export const cutByHand = (to: Action, depth: number): readonly Action[] => [
+  to,
+  { do: 'lock', on: true },
+  { do: 'depth', to: depth },
+  { do: 'table', to: 30 },
+  { do: 'depth', to: -10 },
+  { do: 'table', to: -60 },
+  { do: 'lock', on: false },
+];

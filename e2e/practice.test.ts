@@ -223,6 +223,38 @@ test('gears come off and go on by hand, the plate is changed, and a room sees th
   expect(person.faults).toEqual([]);
 });
 
+test('the dial of a table is dragged on by mouse and by finger, mark for mark, and typed back past its 0', async () => {
+  const person = await place.sitDown();
+  const job = { ...jobOfRack(), id: 'by-dial' };
+  await place.workshop.ask('PUT', '/jobs/by-dial', { revision: 0, job });
+  await person.goTo('/practice/by-dial/p1');
+  const dial = await person.page.waitForSelector('.practice-head', { visible: true });
+  const { x, y, width, height } = (await dial!.boundingBox())!;
+  const at = (turn: number): [number, number] => [
+    x + width / 2 + 0.3 * width * Math.sin(2 * Math.PI * turn),
+    y + height / 2 - 0.3 * width * Math.cos(2 * Math.PI * turn),
+  ];
+  const { mouse, touchscreen } = person.page;
+  await mouse.move(...at(0.002));
+  await mouse.down();
+  // all at once, as a quick hand does: no drawing between
+  await Promise.all(Array.from({ length: 25 }, (_, i) => mouse.move(...at((i + 1) / 100 + 0.004))));
+  await mouse.up();
+  // a quarter round is 25 of 100 marks
+  await person.sees('Table at 25 of 100, 1.250 mm');
+  await touchscreen.touchStart(...at(0));
+  // a touch is told in whole pixels: a third of a mark farther, and it rests there
+  for (const i of [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 10]) await touchscreen.touchMove(...at(-(i + 0.3) / 100));
+  await touchscreen.touchEnd();
+  await person.sees('Table at 15 of 100, 0.750 mm');
+  await cranks(person, '-50');
+  await person.sees('Table at 50 of 100, 1 turn back, -2.500 mm');
+  await keys(person, 'l');
+  await cranks(person, '0');
+  await person.sees('The table is locked');
+  expect(person.faults).toEqual([]);
+});
+
 test('a rack along the table: to the readings of the list, measured, gone on with, and a gouge told', async () => {
   const person = await place.sitDown();
   const job = { ...jobOfRack(), id: 'by-table' };

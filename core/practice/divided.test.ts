@@ -2,22 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import { need } from '../findings/index.ts';
 import { newDivideJob, withPart, type Job } from '../job/index.ts';
 import { plan } from '../plan/index.ts';
+import { performed, readRow } from '../sampleBench.ts';
 import { beginRun, shop } from '../sampleRuns.ts';
 import { measure } from '../units/index.ts';
-import {
-  benchOf,
-  cutsMade,
-  demonstrate,
-  dividedReadings,
-  faultOf,
-  faultsFor,
-  freshMachine,
-  isHarm,
-  type DividedWhat,
-  type Machine,
-  type PracticeBench,
-  type Told,
-} from './index.ts';
+import { benchOf, cutsMade, faultOf, faultsFor, freshMachine, isHarm, type PracticeBench } from './index.ts';
 
 const mm = (typed: string) => measure(typed, 'mm');
 
@@ -36,19 +24,6 @@ function roundJob(spacing: Readonly<Record<string, unknown>>): Job {
 
 const benchFor = (job: Job): PracticeBench =>
   need(benchOf(plan(job, shop).parts[0]!, need(beginRun(job, {}, shop))));
-
-function performed(bench: PracticeBench, start = freshMachine(bench)): { machine: Machine; told: Told[] } {
-  let machine = start;
-  const told: Told[] = [];
-  for (const shown of demonstrate(bench, { machine: start })) {
-    machine = shown.machine;
-    told.push(...shown.told);
-  }
-  return { machine, told };
-}
-
-const rowOf = (bench: PracticeBench, machine: Machine, what: DividedWhat) =>
-  dividedReadings(bench, machine).rows.find((row) => row.what === what && row.where === 'middle')!;
 
 const count = (typed: string) => measure(typed, 'count');
 const flats = (n: string, from: string, across: string) =>
@@ -71,13 +46,13 @@ describe.each([
   });
 
   test('across flats, from one to the next, and square along', () => {
-    const over = rowOf(bench, machine, 'across-flats');
+    const over = readRow(bench, machine, 'across-flats');
     expect([over.least, over.most]).toEqual([
       expect.closeTo(Number(across), 4),
       expect.closeTo(Number(across), 4),
     ]);
     expect(over.wanted).toBeCloseTo(Number(across), 9);
-    const step = rowOf(bench, machine, 'step');
+    const step = readRow(bench, machine, 'step');
     expect([step.least, step.most]).toEqual([
       expect.closeTo(360 / Number(n), 3),
       expect.closeTo(360 / Number(n), 3),
@@ -100,8 +75,8 @@ test('five flats: the depth tells, and nothing stands across', () => {
   const { machine } = performed(bench);
   expect(cutsMade(bench, machine.work)).toBe(5);
   // twice from the middle to a flat is 19
-  expect(rowOf(bench, machine, 'depth').most).toBeCloseTo(11 - 9.5, 4);
-  expect(rowOf(bench, machine, 'across-flats')).toBeUndefined();
+  expect(readRow(bench, machine, 'depth').most).toBeCloseTo(11 - 9.5, 4);
+  expect(() => readRow(bench, machine, 'across-flats')).toThrow();
 });
 
 test('flats at an angle, a part of a turn: each at its place', () => {
@@ -118,11 +93,11 @@ test('flats at an angle, a part of a turn: each at its place', () => {
   const { machine, told } = performed(bench);
   expect(told.filter((each) => isHarm(each) || each.what === 'held')).toEqual([]);
   expect(cutsMade(bench, machine.work)).toBe(4);
-  const step = rowOf(bench, machine, 'step');
+  const step = readRow(bench, machine, 'step');
   expect(step.wanted).toBeCloseTo(65, 9);
   expect(step.least).toBeCloseTo(65, 3);
   expect(step.most).toBeCloseTo(65, 3);
-  expect(rowOf(bench, machine, 'depth').most).toBeCloseTo(3, 4);
+  expect(readRow(bench, machine, 'depth').most).toBeCloseTo(3, 4);
 });
 
 test('what is wrong with a gear alone cannot be hidden here; a blank that runs out can, and shows', () => {
@@ -132,7 +107,7 @@ test('what is wrong with a gear alone cannot be hidden here; a blank that runs o
   const ground = faultOf(bench, 'crept')!.hide(freshMachine(bench));
   const { machine } = performed(ground.bench, ground.machine);
   // a creep of 0.008 of a space at each cut, five times before the last
-  const step = rowOf(bench, machine, 'step');
+  const step = readRow(bench, machine, 'step');
   expect(step.most - step.least).toBeGreaterThan(5 * 0.008 * 60 * 0.9);
 });
 

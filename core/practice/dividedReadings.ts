@@ -60,8 +60,10 @@ const depths = (work: Work, found: readonly FoundSpace[], where: Where): number[
 
 function onBar(bench: TableBench, work: Work, depth: number): DividedReading[] {
   const { pitch, rack } = bench.bar;
+  // a rack that is not sunk to its pitch line yet has no tooth to be measured there
+  const toPitchLine = rack !== null && depth > rack.module;
   const at = (where: Where) =>
-    rack
+    toPitchLine
       ? spacesBelow(work, work.top - rack.module, where)
       : cutsAsDeep(bench, work, { depth, share: 0.5, where });
   const there = at('middle');
@@ -78,7 +80,7 @@ function onBar(bench: TableBench, work: Work, depth: number): DividedReading[] {
           middle(last!) - middle(first!),
         ])
       : []),
-    ...(rack
+    ...(toPitchLine
       ? row({ what: 'tooth', where: 'middle', wanted: pitch / 2 }, teeth)
       : row(
           { what: 'width', where: 'middle', wanted: 2 * bench.form.halfWidth(depth / 2) },

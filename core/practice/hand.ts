@@ -4,6 +4,7 @@ import { exact, exactText, type Exact } from '../units/index.ts';
 import type { Action } from './actions.ts';
 import type { HeadBench, PracticeBench, TableBench } from './bench.ts';
 import { pinFromZero, type Machine } from './machine.ts';
+import { dialReads } from './screws.ts';
 
 /** Clear of the work, mm. */
 export const CLEAR = 10;
@@ -127,8 +128,7 @@ function goBack({ ratio, motor }: HeadBench, machine: Machine, by: WayBack): Act
 /** The table’s dial to a reading, from where it was set to 0. */
 function along({ screw }: TableBench, { along: table }: Machine, landing: Landing): Action[] {
   if (landing.on !== 'dial' || !table) return [];
-  const turns = exact(landing.mark).div(screw.marks).add(landing.turns).valueOf();
-  return [{ do: 'along', to: table.zero + turns * screw.lead }];
+  return [{ do: 'along', to: table.zero + dialReads(screw, landing) }];
 }
 
 /** Back past the first space, and up to it again. */

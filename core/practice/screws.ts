@@ -1,4 +1,6 @@
-import type { PracticeBench } from './bench.ts';
+import { SCREW_SLACK } from '../trouble/index.ts';
+import { exact } from '../units/index.ts';
+import type { PracticeBench, TableBench } from './bench.ts';
 
 /* Dials stand on screws, and screws have slack: turned back, what they move follows a little later. */
 
@@ -10,8 +12,11 @@ import type { PracticeBench } from './bench.ts';
 export const overAfter = (over: number, by: number, slack: number): number =>
   by >= 0 ? Math.max(0, over - by) : Math.min(slack, over - by);
 
-/** Of a cross slide that is in use, mm. Common practice. */
-const CROSS = 0.2;
+/** A reading of the table’s dial as the plan gives it, whole turns and a mark: mm from its 0. */
+export const dialReads = (
+  { lead, marks }: TableBench['screw'],
+  { turns, mark }: { readonly turns: number; readonly mark: string },
+): number => exact(mark).div(marks).add(turns).valueOf() * lead;
 
 /**
  * Slack of what sets the depth, and of what goes beside the middle: a knee hangs on its screw and has none.
@@ -22,5 +27,5 @@ export function slacksOf({ run: { mount } }: Pick<PracticeBench, 'run'>): {
   readonly beside: number;
 } {
   if (mount?.readout) return { depth: 0, beside: 0 };
-  return mount?.axis === 'vertical' ? { depth: CROSS, beside: 0 } : { depth: 0, beside: CROSS };
+  return mount?.axis === 'vertical' ? { depth: SCREW_SLACK, beside: 0 } : { depth: 0, beside: SCREW_SLACK };
 }

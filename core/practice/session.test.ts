@@ -11,7 +11,7 @@ import {
   type Action,
   type Session,
 } from './index.ts';
-import { benchFor } from '../sampleBench.ts';
+import { benchFor, cutByHand } from '../sampleBench.ts';
 
 const bench = benchFor({ teeth: 26, module: 1.5 });
 const deep = bench.run.rounds.at(-1)!.depthMm!;
@@ -111,15 +111,7 @@ test('what is no action is not taken for one', () => {
 test('a motor is sent on by its schedule, not to the same count again', () => {
   const motor = benchFor({ teeth: 17, module: 2, method: 'stepper' });
   const counts = motor.run.cuts.map(({ landing }) => (landing.on === 'steps' ? landing.steps : NaN));
-  const space = (to: number): readonly Action[] => [
-    { do: 'steps', to },
-    { do: 'lock', on: true },
-    { do: 'depth', to: 4.5 },
-    { do: 'table', to: 30 },
-    { do: 'depth', to: -10 },
-    { do: 'table', to: -60 },
-    { do: 'lock', on: false },
-  ];
+  const space = (to: number) => cutByHand({ do: 'steps', to }, 4.5);
   const two = all(newSession(motor), [{ do: 'run', on: true }, ...space(counts[0]!), ...space(counts[1]!)]);
   const { machine } = goOnLikeThis(two);
   expect(machine.steps).toBe(counts[16]);

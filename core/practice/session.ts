@@ -2,8 +2,8 @@ import type { Action } from './actions.ts';
 import type { PracticeBench } from './bench.ts';
 import { act } from './act.ts';
 import { freshMachine, type Machine, type Told } from './machine.ts';
-import { exact } from '../units/index.ts';
 import { cutsAsDeep } from './counted.ts';
+import { dialReads } from './screws.ts';
 
 /** What was done and what came of it. */
 export interface Entry {
@@ -88,14 +88,14 @@ type Reading = Extract<Action, { readonly do: 'along' | 'steps' }>;
 const isReading = (action: Action): action is Reading => action.do === 'along' || action.do === 'steps';
 
 /** Where the table’s dial, or the motor’s count, stands at each cut of a round, from its 0. */
-function readingsOf(bench: PracticeBench): readonly number[] {
+function listedFor(bench: PracticeBench): readonly number[] {
   const { run } = bench;
   return run.cuts
     .filter(({ round }) => round === run.cuts[0]!.round)
     .map(({ landing }) => {
       if (landing.on === 'steps') return landing.steps;
       if (landing.on !== 'dial' || bench.on !== 'table') return NaN;
-      return exact(landing.mark).div(bench.screw.marks).add(landing.turns).valueOf() * bench.screw.lead;
+      return dialReads(bench.screw, landing);
     });
 }
 
@@ -116,7 +116,7 @@ function fartherOn({ bench, log, machine }: Session, { from, to }: Stretch, cuts
   const set = log.slice(from, to + 1).findLast(({ action }) => isReading(action))?.action;
   if (!set || !isReading(set)) return 0;
   const zero = set.do === 'along' ? (machine.along?.zero ?? 0) : 0;
-  const listed = readingsOf(bench);
+  const listed = listedFor(bench);
   const nth = listed.findIndex((reading) => Math.abs(reading - (set.to - zero)) < MEANT);
   const next = listed[nth + cuts];
   if (nth >= 0 && next !== undefined) return next - listed[nth]!;

@@ -1,64 +1,30 @@
 import { describe, expect, test } from '@jest/globals';
-import { need } from '../findings/index.ts';
-import { withPart, type Job } from '../job/index.ts';
-import { plan } from '../plan/index.ts';
+import { withMill } from '../job/index.ts';
 import { foldRun } from '../run/index.ts';
-import { jobOfRack } from '../sampleBench.ts';
-import { beginRun, shop } from '../sampleRuns.ts';
+import { cutByHand, jobOfRack, performed, rackBench, readRow } from '../sampleBench.ts';
+import { shop } from '../sampleRuns.ts';
+import { STOCK_MILL } from '../shop/index.ts';
 import { causesOf, troubleFacts, wrongAlong } from '../trouble/index.ts';
 import { measure } from '../units/index.ts';
 import {
   act,
-  benchOf,
   cutsMade,
   cycleOf,
-  demonstrate,
-  dividedReadings,
-  faultOf,
-  faultsFor,
   freshMachine,
   goOnLikeThis,
   isHarm,
-  perform,
   newSession,
-  takeBack,
+  perform,
   sayPin,
   sayTold,
+  takeBack,
   type Action,
-  type DividedWhat,
   type Machine,
   type PracticeBench,
-  type TableBench,
   type Told,
-  type Where,
 } from './index.ts';
 
 const mm = (typed: string) => measure(typed, 'mm');
-
-const partOf = (job: Job) => plan(job, shop).parts[0]!;
-const runOf = (job: Job) => need(beginRun(job, {}, shop));
-
-function benchFor(job: Job, rackAngleDeg?: number): TableBench {
-  const bench = need(benchOf(partOf(job), runOf(job), rackAngleDeg ? { rackAngleDeg } : {}));
-  if (bench.on !== 'table') throw new Error('that is no table');
-  return bench;
-}
-
-function performed(bench: PracticeBench, start = freshMachine(bench)): { machine: Machine; told: Told[] } {
-  let machine = start;
-  const told: Told[] = [];
-  for (const shown of demonstrate(bench, { machine: start })) {
-    machine = shown.machine;
-    told.push(...shown.told);
-  }
-  return { machine, told };
-}
-
-function read(bench: PracticeBench, machine: Machine, what: DividedWhat, where: Where = 'middle') {
-  const row = dividedReadings(bench, machine).rows.find((each) => each.what === what && each.where === where);
-  if (!row) throw new Error(`no ${what}`);
-  return row;
-}
 
 const doAll = (bench: PracticeBench, machine: Machine, ...actions: readonly Action[]) =>
   actions.reduce((now, action) => act(bench, now.machine, action), {
@@ -75,7 +41,7 @@ describe.each([
   { passes: 'rough-finish', indexAt: 'entry' },
   { passes: 'rough-finish', indexAt: 'exit' },
 ] as const)('a rack cut as the prompts say: %p', (how) => {
-  const bench = benchFor(jobOfRack(how));
+  const bench = rackBench(jobOfRack(how));
   const { machine, told } = performed(bench);
 
   test('harms nothing, and is whole', () => {
@@ -85,20 +51,20 @@ describe.each([
 
   test('every space stands at its mark, within 1 µm, and deep as planned', () => {
     const steps = NEAREST.slice(1).map((at, i) => at - NEAREST[i]!);
-    const step = read(bench, machine, 'step');
+    const step = readRow(bench, machine, 'step');
     expect(step.least).toBeCloseTo(Math.min(...steps), 3);
     expect(step.most).toBeCloseTo(Math.max(...steps), 3);
     expect(step.wanted).toBeCloseTo(2 * Math.PI, 6);
-    expect(read(bench, machine, 'length').most).toBeCloseTo(NEAREST[11]!, 3);
+    expect(readRow(bench, machine, 'length').most).toBeCloseTo(NEAREST[11]!, 3);
     for (const where of ['entry', 'middle', 'exit'] as const) {
-      const depth = read(bench, machine, 'depth', where);
+      const depth = readRow(bench, machine, 'depth', where);
       expect([depth.least, depth.most]).toEqual([expect.closeTo(4.5, 6), expect.closeTo(4.5, 6)]);
     }
-    expect(read(bench, machine, 'lean', 'exit').most).toBeCloseTo(0, 6);
+    expect(readRow(bench, machine, 'lean', 'exit').most).toBeCloseTo(0, 6);
   });
 
   test('a tooth at the pitch line is half the pitch, but for the marks', () => {
-    const tooth = read(bench, machine, 'tooth');
+    const tooth = readRow(bench, machine, 'tooth');
     const steps = NEAREST.slice(1).map((at, i) => at - NEAREST[i]!);
     // the basic rack: a space of π·m/2 at the pitch line, a module below the top
     expect(tooth.least).toBeCloseTo(Math.min(...steps) - Math.PI, 3);
@@ -107,7 +73,7 @@ describe.each([
 });
 
 test.each([20, 14.5])('the flanks of a rack cutter of %p° stand as it does', (angle) => {
-  const bench = benchFor(jobOfRack(), angle);
+  const bench = rackBench(jobOfRack(), angle);
   const { machine } = performed(bench);
   const { metal } = machine.work.sections[1];
   const { lies, high } = bench.bar;
@@ -123,7 +89,7 @@ test.each([20, 14.5])('the flanks of a rack cutter of %p° stand as it does', (a
 });
 
 test('slots in a row: as wide as the cutter, at their length', () => {
-  const bench = benchFor(
+  const bench = rackBench(
     jobOfRack({
       width: '3',
       spacing: { by: 'length', what: 'slots', length: mm('12.5'), count: measure('5', 'count') },
@@ -131,17 +97,17 @@ test('slots in a row: as wide as the cutter, at their length', () => {
   );
   const { machine } = performed(bench);
   expect(cutsMade(bench, machine.work)).toBe(5);
-  expect(Math.abs(read(bench, machine, 'step').most - 12.5)).toBeLessThan(0.005);
-  expect(Math.abs(read(bench, machine, 'length').most - 50)).toBeLessThan(0.005);
+  expect(Math.abs(readRow(bench, machine, 'step').most - 12.5)).toBeLessThan(0.005);
+  expect(Math.abs(readRow(bench, machine, 'length').most - 50)).toBeLessThan(0.005);
   // a wall is found to one place of the outline
   const { metal } = machine.work.sections[0];
   const place = bench.bar.lies.length / (metal.length - 1);
   expect(place).toBeLessThan(0.0051);
-  expect(Math.abs(read(bench, machine, 'width').most - 3)).toBeLessThan(2 * place);
+  expect(Math.abs(readRow(bench, machine, 'width').most - 3)).toBeLessThan(2 * place);
 });
 
 describe('handled wrongly', () => {
-  const bench = benchFor(jobOfRack());
+  const bench = rackBench(jobOfRack());
   const start = freshMachine(bench);
   const cutOne: readonly Action[] = [
     { do: 'lock', on: true },
@@ -204,7 +170,7 @@ describe('handled wrongly', () => {
     expect(said.step).toBeCloseTo(6.3, 9);
     // 6.3 − 2π = 0.0168 each, 0.185 over eleven
     expect(said.all).toBeCloseTo(11 * (6.3 - 2 * Math.PI), 5);
-    const length = read(bench, machine, 'length');
+    const length = readRow(bench, machine, 'length');
     expect(length.most - length.wanted).toBeCloseTo(said.all, 3);
     expect(causesOf('drift', { facts, part: 0, units: 'mm' })[0]!.cause).toBe(
       'Each move was reckoned from the last: 6.300 mm a space is off by 0.017 mm, 0.185 mm from the first to the last',
@@ -240,19 +206,11 @@ describe('handled wrongly', () => {
 });
 
 describe('go on like this', () => {
-  const bench = benchFor(jobOfRack());
+  const bench = rackBench(jobOfRack());
   /** Two spaces by hand, at these readings, and the rest by one press. */
   function goneOn(first: number, second: number, by: readonly number[] = []): Machine {
     let session = newSession(bench);
-    const cycle = (to: number): readonly Action[] => [
-      { do: 'along', to },
-      { do: 'lock', on: true },
-      { do: 'depth', to: 4.5 },
-      { do: 'table', to: 30 },
-      { do: 'depth', to: -10 },
-      { do: 'table', to: -60 },
-      { do: 'lock', on: false },
-    ];
+    const cycle = (to: number) => cutByHand({ do: 'along', to }, 4.5);
     const dragged = by.map((to): Action => ({ do: 'along', to }));
     for (const action of [{ do: 'run', on: true } as const, ...cycle(first), ...dragged, ...cycle(second)])
       session = perform(session, action);
@@ -263,104 +221,61 @@ describe('go on like this', () => {
   test('by the readings of the list it is the rack that is planned', () => {
     const machine = goneOn(0, 6.3);
     expect(cutsMade(bench, machine.work)).toBe(12);
-    expect(read(bench, machine, 'length').most).toBeCloseTo(NEAREST[11]!, 3);
+    expect(readRow(bench, machine, 'length').most).toBeCloseTo(NEAREST[11]!, 3);
   });
 
   test('dragged there, past it and up again, it goes on to the list’s next all the same', () => {
     const machine = goneOn(0, 6.3, [5.9, 6.1, 6.5, 5.5]);
     expect(cutsMade(bench, machine.work)).toBe(12);
-    expect(read(bench, machine, 'length').most).toBeCloseTo(NEAREST[11]!, 3);
+    expect(readRow(bench, machine, 'length').most).toBeCloseTo(NEAREST[11]!, 3);
   });
 
   test('by a step of one’s own it goes on by that step, and is off as much as it makes', () => {
     const machine = goneOn(0, 6.25);
     expect(cutsMade(bench, machine.work)).toBe(12);
-    expect(read(bench, machine, 'length').most).toBeCloseTo(11 * 6.25, 3);
+    expect(readRow(bench, machine, 'length').most).toBeCloseTo(11 * 6.25, 3);
   });
 });
 
-describe('each cause on a table has a fault here, and the piece shows what the cause claims', () => {
-  const bench = benchFor(jobOfRack());
-  const facts = troubleFacts(bench.run, foldRun(bench.run, []));
-  const cutWith = (key: Parameters<typeof faultOf>[1]) => {
-    const ground = faultOf(bench, key)!.hide(freshMachine(bench));
-    return { bench: ground.bench, ...performed(ground.bench, ground.machine) };
+describe('an inch mill: a rack of 10 DP by a screw of a fifth of an inch with 200 marks', () => {
+  const mill = {
+    ...STOCK_MILL,
+    ...{ id: 'inch-mill', name: 'Inch mill', lead: measure('0.2', 'in'), marks: 200 },
   };
-
-  test('every fault stands among the causes of its symptom', () => {
-    expect(faultsFor(bench).map(({ key }) => key)).toEqual([
-      ...['slack', 'screw', 'slipped', 'askew', 'packing', 'knee', 'early'],
-    ]);
-    for (const { key, symptom } of faultsFor(bench))
-      expect(causesOf(symptom, { facts, part: 0.5, units: 'mm' }).map((cause) => cause.key)).toContain(key);
+  const equipment = { ...shop, mills: [mill] };
+  const drawn = jobOfRack({ spacing: { pitch: measure('10', 'dp'), depth: measure('0.2157', 'in') } });
+  const job = withMill({
+    ...{ job: { ...drawn, units: 'in' as const }, partId: 'p1' },
+    ...{ millId: mill.id, shop: equipment },
+  });
+  const bench = rackBench(job, undefined, equipment);
+  const { machine, told } = performed(bench);
+  // π/10 in is 314.16 thou, a mark one thou: 1 turn and 114; eleven are 3455.75: 17 turns and 56
+  test('each space at its thou; said in the job’s inches', () => {
+    expect(told.filter((each) => isHarm(each) || each.what === 'held')).toEqual([]);
+    expect(readRow(bench, machine, 'length').most / 25.4).toBeCloseTo(3.456, 4);
+    expect(readRow(bench, machine, 'step').wanted / 25.4).toBeCloseTo(Math.PI / 10, 6);
+    const second = act(bench, freshMachine(bench), { do: 'along', to: 0.314 * 25.4 }).machine;
+    expect(sayPin(bench, second)).toBe('Table at 1 turn + 114 of 200, 0.3140 in');
+    const before = act(bench, freshMachine(bench), { do: 'along', to: -0.01 * 25.4 }).machine;
+    expect(sayPin(bench, before)).toBe('Table at 190 of 200, 1 turn back, -0.0100 in');
   });
 
-  test('slack on the wrong side: the first space stands too near to the second, the others right', () => {
-    const { machine } = cutWith('slack');
-    const step = read(bench, machine, 'step');
-    expect(step.least).toBeCloseTo(6.3 - 0.4, 3);
-    expect(step.most).toBeCloseTo(6.3, 3);
-  });
-
-  test('a screw of a fifth of an inch under a dial of 5 mm: off as the cause says', () => {
-    const { machine } = cutWith('screw');
-    const length = read(bench, machine, 'length');
-    expect(length.most - length.wanted).toBeCloseTo(wrongAlong(facts.table!).screw.all, 1);
-    expect(length.most).toBeCloseTo(NEAREST[11]! * 1.016, 3);
-  });
-
-  test('a bar that slips: off bit by bit', () => {
-    const { machine } = cutWith('slipped');
-    const length = read(bench, machine, 'length');
-    expect(length.most - NEAREST[11]!).toBeCloseTo(11 * 0.008 * 2 * Math.PI, 3);
-  });
-
-  test('askew, low at one side, a knee that sinks: lean and depth', () => {
-    expect(read(bench, cutWith('askew').machine, 'lean', 'exit').most).toBeCloseTo(0.25, 3);
-    const { machine } = cutWith('packing');
-    expect(read(bench, machine, 'depth', 'entry').most).toBeCloseTo(4.5, 3);
-    expect(read(bench, machine, 'depth', 'exit').most).toBeCloseTo(4.38, 3);
-    expect(read(bench, cutWith('knee').machine, 'depth').most).toBeCloseTo(4.38, 3);
-  });
-
-  test('moved on too early: the land is nicked where it enters, and not where it leaves', () => {
-    const { machine, told } = cutWith('early');
-    expect(told.some(({ what }) => what === 'dragged')).toBe(true);
-    const land = (i: 0 | 2) => {
-      const { metal } = machine.work.sections[i];
-      const step = bench.bar.lies.length / (metal.length - 1);
-      return metal[Math.round((Math.PI - bench.bar.lies.from) / step)]!;
-    };
-    expect(land(0)).toBeLessThan(bench.bar.high - 0.5);
-    expect(land(2)).toBeCloseTo(bench.bar.high, 6);
-  });
-
-  test('“Something looks wrong” speaks of a bar and a table, and offers nothing that goes round', () => {
-    const all = ['end-tooth', 'drift', 'nick', 'lean', 'shallow', 'tight', 'loose', 'count'] as const;
-    const words = all
-      .flatMap((symptom) => causesOf(symptom, { facts, part: 0.5, units: 'mm' }))
-      .flatMap(({ cause, test: how, mend }) => [cause, how, mend])
-      .join(' ');
-    expect(words).not.toMatch(/crank|mandrel|plate|arms|tailstock|worm|blank/i);
-    expect(causesOf('once-round', { facts, part: 0.5, units: 'mm' })).toEqual([]);
-    expect(words).toContain('A gear-tooth caliper set to 2.000 mm should read 3.142 mm');
+  test('the screw it may be mistaken for is the metric one of 5 mm', () => {
+    const facts = troubleFacts(bench.run, foldRun(bench.run, []));
+    // 5 for 5.08 is 1.575 in a hundred short: 0.00495 in a space, 0.0544 over eleven
+    expect(wrongAlong(facts.table!).screw.other).toBe(5);
+    expect(wrongAlong(facts.table!).screw.all / 25.4).toBeCloseTo((11 * Math.PI * 0.08) / 10 / 5.08, 5);
+    expect(causesOf('drift', { facts, part: 0, units: 'in' })[1]!.cause).toContain(
+      'one of 0.1969 in under a dial for 0.2000 in is off by 0.0049 in a space, 0.0544 in from the first to the last',
+    );
   });
 });
 
-test('what a rack’s bench waits for, and what it has no place for', () => {
-  const job = jobOfRack();
-  const without = withPart(job, 'p1', (part) =>
-    part.kind === 'divide'
-      ? { ...part, setup: { ...part.setup, face: mm(''), cutterDiameter: mm('') } }
-      : part,
-  );
-  expect(benchOf(partOf(without), runOf(without))).toMatchObject({
-    ok: false,
-    issues: [{ code: 'practice-waits', given: 'the diameter of the cutter, the width that is cut across' }],
-  });
-  const holes = jobOfRack({ spacing: { by: 'length', what: 'holes', length: mm('10') } });
-  expect(benchOf(partOf(holes), runOf(holes))).toMatchObject({
-    ok: false,
-    issues: [{ code: 'practice-other' }],
-  });
+test('a rack that is not sunk to its pitch line is measured at half its depth, and has no tooth to measure', () => {
+  const bench = rackBench(jobOfRack({ spacing: { depth: mm('1.5') } }));
+  const { machine } = performed(bench);
+  expect(cutsMade(bench, machine.work)).toBe(12);
+  expect(readRow(bench, machine, 'depth').most).toBeCloseTo(1.5, 4);
+  expect(() => readRow(bench, machine, 'tooth')).toThrow();
 });

@@ -1,12 +1,11 @@
 import { fail, ok, type Result } from '../findings/index.ts';
 import { stationOf, type PartPlan } from '../plan/index.ts';
 import type { Run } from '../run/index.ts';
+import { SCREW_SLACK } from '../trouble/index.ts';
 import { approx, exact, radiansOf } from '../units/index.ts';
 import type { TableBench } from './bench.ts';
 import { rackForm, slotForm } from './form.ts';
 
-/** What a table’s screw goes back before the table follows, mm. Common practice for a mill in use. */
-const SLACK = 0.2;
 /** The bar goes on so many spaces at either end. */
 const BEYOND = 1.25;
 /** A bar is so many times as high as it is cut. */
@@ -50,7 +49,7 @@ export function tableBench(part: PartPlan, run: Run, rackAngleDeg: number): Resu
       lies: { from: -BEYOND * pitch, length: (run.divisions - 1 + 2 * BEYOND) * pitch },
     },
     screw: { lead: approx(exact(move.lead)), marks: move.marks },
-    slack: SLACK,
+    slack: SCREW_SLACK,
     form: rack ? rackForm({ module, pressureAngle, depth }, diameter) : slotForm(width!, diameter),
     face,
     teeth: run.divisions,

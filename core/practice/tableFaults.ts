@@ -1,8 +1,7 @@
+import { otherScrew } from '../trouble/index.ts';
 import type { TableBench } from './bench.ts';
 import { always, early, hidden, KNEE, type FaultOn } from './fault.ts';
 
-/** A fifth of an inch under a dial of 5 mm. */
-const OTHER_SCREW = 25.4 / 5 / 5;
 /** A worn screw’s slack, by that of one in use. */
 const WORN = 2;
 /** Of a space, at each cut. */
@@ -29,7 +28,7 @@ export const TABLE_FAULTS: readonly FaultOn<TableBench>[] = [
     symptom: 'drift',
     say: 'The screw of the table is not the one its dial was made for',
     fits: ({ run }) => !run.mount?.readout,
-    hide: (bench) => hidden(bench, { stretched: OTHER_SCREW }),
+    hide: (bench) => hidden(bench, { stretched: otherScrew(bench.screw.lead) / bench.screw.lead }),
   },
   {
     key: 'slipped',

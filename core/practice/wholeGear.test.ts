@@ -1,31 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { angleOfInv, inv } from '../worked/bench.ts';
-import {
-  benchOf,
-  demonstrate,
-  freshMachine,
-  isHarm,
-  overTwoPins,
-  readingsOf,
-  spacesBelow,
-  spanAcross,
-  type Machine,
-  type PracticeBench,
-  type Told,
-} from './index.ts';
-import { benchFor, partOf, type Gear } from '../sampleBench.ts';
+import { benchOf, freshMachine, isHarm, overTwoPins, readingsOf, spacesBelow, spanAcross } from './index.ts';
+import { benchFor, partOf, performed, type Gear } from '../sampleBench.ts';
 
 const RAD = Math.PI / 180;
-
-function performed(bench: PracticeBench, eachStep = true): { machine: Machine; told: Told[] } {
-  let machine: Machine | null = null;
-  const told: Told[] = [];
-  for (const shown of demonstrate(bench, { eachStep })) {
-    machine = shown.machine;
-    told.push(...shown.told);
-  }
-  return { machine: machine!, told };
-}
 
 /** Span over k teeth and over two pins of 1.728 m, by the textbook. */
 function textbook(z: number, m: number, k: number) {
@@ -104,7 +82,7 @@ describe.each<Gear>([
 test('a gear that is thinned for its mate is cut as much thinner, to the few parts in a hundred of the rule', () => {
   // 0.1 off the tooth along the pitch circle: a span reads 0.1·cos α less
   const thin = benchFor({ teeth: 26, module: 1.5, thinning: '0.1' });
-  const { machine } = performed(thin, false);
+  const { machine } = performed(thin, freshMachine(thin), false);
   const { span } = readingsOf(thin, machine);
   const book = textbook(26, 1.5, span!.over).span;
   const wanted = 0.1 * Math.cos(20 * RAD);

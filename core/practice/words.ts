@@ -83,11 +83,13 @@ function sayWheel({ marks }: NonNullable<HeadBench['wheel']>, machine: Machine):
 /** The table’s dial from where it was set to 0: `2 turns + 51`, and that as a length by the dial. */
 function sayDial({ screw, run }: TableBench, { along }: Machine): string {
   const at = (along?.dial ?? 0) - (along?.zero ?? 0);
-  const marks = Math.round((Math.abs(at) / screw.lead) * screw.marks * 1000) / 1000;
+  const marks = Math.round((at / screw.lead) * screw.marks * 1000) / 1000;
   const turns = Math.floor(marks / screw.marks);
-  const on = decimalText(marks - turns * screw.marks, 2);
-  const sign = at < 0 ? 'minus ' : '';
-  return `${sign}${turns > 0 ? `${plural(turns, 'turn')} + ` : ''}${on} of ${screw.marks}, ${lengthText(at, run.units, 'fine')}`;
+  const on = `${decimalText(marks - turns * screw.marks, 2)} of ${screw.marks}`;
+  const length = lengthText(at, run.units, 'fine');
+  // before its 0 the dial reads what is left to it
+  if (turns < 0) return `${on}, ${plural(-turns, 'turn')} back, ${length}`;
+  return `${turns > 0 ? `${plural(turns, 'turn')} + ` : ''}${on}, ${length}`;
 }
 
 /** How the pin stands, for eyes and for ears: `Pin out, over hole 19, 2 turns on`. */

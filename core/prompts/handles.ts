@@ -53,6 +53,5 @@ export function onDial({ mount, units }: Pick<Run, 'mount' | 'units'>, depth: nu
   if (!mount) return '';
   if (mount.readout || !mount.dial)
     return mount.paper > 0 ? `${lengthText(depth + mount.paper, units, 'fine')} from the touch` : '';
-  const { lead, marks } = mount.dial;
-  return `${dialText({ mm: depth + mount.paper, dial: { lead, marks, travel: null }, readout: false, system: units })} from the touch, on the dial`;
+  return `${onDepthDial({ mount, units }, depth + mount.paper)} from the touch, on the dial`;
 }

@@ -14,25 +14,35 @@ interface OnTable {
   readonly units: UnitSystem;
 }
 
-/** A screw of a fifth of an inch under a dial of 5 mm, or the other way. */
-const OTHER_SCREW = 25.4 / 5 / 5;
+/** What a screw in use goes back before its slide follows, mm. Common practice. */
+export const SCREW_SLACK = 0.2;
+
+/** Leads of table screws as they are made, mm: of metric and of inch mills. Common practice. */
+const SCREWS = [2, 2.5, 3, 4, 5, 6, 25.4 / 10, 25.4 / 8, 25.4 / 5, 25.4 / 4];
+
+/** The screw most like this one under another dial, mm. */
+export const otherScrew = (lead: number): number =>
+  SCREWS.filter((each) => Math.abs(each - lead) > 1e-6).reduce((best, each) =>
+    Math.abs(Math.log(each / lead)) < Math.abs(Math.log(best / lead)) ? each : best,
+  );
 
 /**
  * What two usual slips make of one space, and of all of them: the step rounded to a mark and read each from
- * the last, and a dial of the other unit. mm, without sign
+ * the last, and a dial that was made for another screw. mm, without sign
  * Source: arithmetic of the dial
  */
 export function wrongAlong({ pitch, lead, marks, spaces }: Table): {
   readonly rounded: { readonly step: number; readonly each: number; readonly all: number };
-  readonly screw: { readonly each: number; readonly all: number };
+  readonly screw: { readonly other: number; readonly each: number; readonly all: number };
 } {
   const mark = lead / marks;
   const step = Math.round(pitch / mark) * mark;
-  const [each, off] = [Math.abs(step - pitch), pitch * (OTHER_SCREW - 1)];
+  const other = otherScrew(lead);
+  const [each, off] = [Math.abs(step - pitch), pitch * Math.abs(other / lead - 1)];
   const moves = spaces - 1;
   return {
     rounded: { step, each, all: each * moves },
-    screw: { each: off, all: off * moves },
+    screw: { other, each: off, all: off * moves },
   };
 }
 
@@ -46,7 +56,7 @@ const slipped = ({ facts, part, table, units }: OnTable): Cause => ({
 const slack = ({ table, units }: OnTable): Cause => ({
   key: 'slack',
   cause: 'The table was run back, and the slack of its screw came in',
-  test: `One space is off by as much as the dial turns before the table follows, some ${lengthText(0.2, units)} on a screw in use, and far less than a space of ${lengthText(table.pitch, units, 'fine')}.`,
+  test: `One space is off by as much as the dial turns before the table follows, some ${lengthText(SCREW_SLACK, units)} on a screw in use, and far less than a space of ${lengthText(table.pitch, units, 'fine')}.`,
   mend: 'Overshot: back half a turn and come up again the same way, to the same reading.',
 });
 
@@ -74,7 +84,7 @@ function drift(on: OnTable): Cause[] {
     },
     {
       key: 'screw',
-      cause: `The screw is not what the card says: one of a fifth of an inch for 5 mm, or the other way, is off by ${mm(screw.each)} a space, ${mm(screw.all)} from the first to the last`,
+      cause: `The screw is not what the card says: one of ${mm(screw.other)} under a dial for ${mm(table.lead)} is off by ${mm(screw.each)} a space, ${mm(screw.all)} from the first to the last`,
       test: 'An indicator against the table over one turn of the dial.',
       mend: 'Write the true lead of the screw into the mill, and take the readings anew.',
     },

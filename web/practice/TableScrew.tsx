@@ -1,3 +1,4 @@
+import { useLayoutEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import {
   RACK_ANGLES,
@@ -28,13 +29,19 @@ export function TableScrew(props: TableScrewProps) {
   const { lead, marks } = bench.screw;
   const { dial, zero } = machine.along ?? { dial: 0, zero: 0 };
   const parts = marks * PARTS_OF_A_MARK;
+  // several moves of a finger may come before the next drawing: each goes on from the last
+  const asked = useRef(dial);
+  useLayoutEffect(() => {
+    asked.current = dial;
+  });
   const { sheet, handlers } = useTurnedByHand({
     parts,
     key: PARTS_OF_A_MARK,
     onTurn: (by) => {
       // from mark to mark, so that no rounding adds up
-      const at = Math.round((dial / lead) * parts) + by;
-      onAct({ do: 'along', to: (at / parts) * lead });
+      const at = Math.round((asked.current / lead) * parts) + by;
+      asked.current = (at / parts) * lead;
+      onAct({ do: 'along', to: asked.current });
     },
   });
   return (
@@ -80,16 +87,18 @@ const angleText = (degrees: number): string => (degrees === 14.5 ? '14½°' : `$
 function TurnTo({ bench, machine, onAct }: TableScrewProps) {
   const { lead, marks } = bench.screw;
   const go = (typed: string) => {
-    const turns = turnsTyped(typed, marks, true);
+    const [, back, reading = ''] = /^\s*([-−])?(.*)$/.exec(typed) ?? [];
+    const turns = turnsTyped(reading, marks, true);
     if (turns === null) return false;
-    onAct({ do: 'along', to: (machine.along?.zero ?? 0) + turns.valueOf() * lead });
+    const to = turns.valueOf() * lead;
+    onAct({ do: 'along', to: (machine.along?.zero ?? 0) + (back ? -to : to) });
     return true;
   };
   return (
     <TypedMove
       label={`Table’s dial to: marks of ${marks}, or turns + marks`}
       placeholder="1 + 26"
-      wrong="Write marks, like 26 or 26.5, or turns and marks, like 1 + 26.5."
+      wrong="Write marks, like 26 or 26.5, or turns and marks, like 1 + 26.5; before its 0, like -50."
       deeds={[{ name: 'Go', does: go }]}
     />
   );

@@ -68,12 +68,12 @@ const again = (bench: PracticeBench, seed: number | null, actions: readonly Acti
 };
 
 /** What was done, as a small file. @param card its address */
-export function rehearsalFile({ seed, session: { bench, log } }: Rehearsal, card: string): string {
+export function rehearsalFile({ seed, shown, session: { bench, log } }: Rehearsal, card: string): string {
   const actions = log.slice(0, MOST).map(({ action }) => action);
   const { jobRevision: revision } = bench.run;
   const shared: z.infer<typeof sharedSchema> = {
     ...{ format: 'vuelta-rehearsal', version: 1, card, revision },
-    ...{ seed, actions },
+    ...{ seed, actions, ...(shown && { shown }) },
   };
   return JSON.stringify(shared, null, 1);
 }
@@ -85,7 +85,7 @@ export function openRehearsal(bench: PracticeBench, card: string, text: string):
   if (read.data.card !== card) return 'That was done on another job’s card. Rehearse that one, then open it.';
   if (read.data.revision !== bench.run.jobRevision)
     return `That was done on revision ${read.data.revision} of this card, which is at ${bench.run.jobRevision} now: it would cut something else.`;
-  return again(bench, read.data.seed, read.data.actions);
+  return { ...again(bench, read.data.seed, read.data.actions), shown: read.data.shown ?? false };
 }
 
 function parsed(text: string): unknown {

@@ -203,19 +203,19 @@ export function spacesBelow(work: Work, radius: number, where: Where): readonly 
   if (work.bar) return spacesAlong(section, work.bar, radius);
   const { metal } = section;
   const many = metal.length;
-  const below = (i: number) => metal[around(i, many)]! < radius;
-  const start = Array.from({ length: many }, (_, i) => i).find((i) => !below(i));
-  if (start === undefined) return [];
-  const cross = (i: number): number =>
-    (i + crossing(metal[around(i, many)]!, metal[around(i + 1, many)]!, radius)) / many;
+  const start = metal.findIndex((far) => far >= radius);
+  if (start < 0) return [];
   const found: FoundSpace[] = [];
   let from: number | null = null;
+  let here = metal[start]!;
   for (let i = start; i < start + many; i += 1) {
-    if (!below(i) && below(i + 1)) from = cross(i);
-    else if (below(i) && !below(i + 1) && from !== null) {
-      found.push({ from, to: cross(i) });
-      from = null;
+    const next = metal[(i + 1) % many]!;
+    if (here < radius !== next < radius) {
+      const at = (i + crossing(here, next, radius)) / many;
+      if (next < radius) from = at;
+      else if (from !== null) found.push({ from, to: at });
     }
+    here = next;
   }
   return found;
 }

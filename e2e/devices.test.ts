@@ -286,3 +286,20 @@ test('half-way at the mill a caliper’s button writes the chords, and the log n
   await person.sees('After no. 13: 27.580 mm and 27.600 mm, should be 27.577 mm: good, by Indicator');
   expect(person.faults).toEqual([]);
 });
+
+test('with a readout in sight the drawing of a helical gear keeps above it, and below the head line', async () => {
+  await plugIn();
+  const person = await place.sitDown();
+  await person.goTo('/runs/run-demo-fan-gear');
+  await person.page.waitForSelector('.readout-line', { visible: true });
+  const [drawn, readout, bar] = await Promise.all(
+    ['.mill-plate svg', '.readout-line', '.mill-head'].map((place) =>
+      person.page.$eval(place, (element) => {
+        const { top, bottom } = element.getBoundingClientRect();
+        return { top, bottom };
+      }),
+    ),
+  );
+  expect(drawn!.bottom).toBeLessThanOrEqual(readout!.top + 1);
+  expect(drawn!.top).toBeGreaterThanOrEqual(bar!.bottom - 1);
+});

@@ -97,6 +97,10 @@ export type PracticeBench = HeadBench | TableBench;
 export const isGearBench = (bench: PracticeBench): bench is GearBench =>
   bench.on === 'head' && bench.gear !== null;
 
+/** Are slots cut, and no flats or tooth spaces? */
+export const isSlotted = ({ divides }: Pick<Run, 'divides'>): boolean =>
+  divides === 'slot' || divides === 'spline';
+
 /** Does a pin divide on a plate, and not a wheel, a motor or the spindle’s own ring? */
 export const hasPlate = (bench: PracticeBench): bench is HeadBench =>
   bench.on === 'head' && bench.ring === null && bench.wheel === null && bench.motor === null;

@@ -5,7 +5,19 @@ import { plan } from '../plan/index.ts';
 import { performed, readRow } from '../sampleBench.ts';
 import { beginRun, shop } from '../sampleRuns.ts';
 import { measure } from '../units/index.ts';
-import { benchOf, cutsMade, faultOf, faultsFor, freshMachine, isHarm, type PracticeBench } from './index.ts';
+import {
+  act,
+  benchOf,
+  cutsMade,
+  faultOf,
+  faultsFor,
+  freshMachine,
+  isHarm,
+  outlineOf,
+  spacesBelow,
+  type Action,
+  type PracticeBench,
+} from './index.ts';
 
 const mm = (typed: string) => measure(typed, 'mm');
 
@@ -111,11 +123,106 @@ test('what is wrong with a gear alone cannot be hidden here; a blank that runs o
   expect(step.most - step.least).toBeGreaterThan(5 * 0.008 * 60 * 0.9);
 });
 
-test('slots round the work and holes have no place; flats wait for what they lack', () => {
+describe.each([
+  ['slots', '6', '3'],
+  ['splines', '8', '5'],
+  ['slots', '1', '12'],
+])('%s: %s of 4 round 40, %s deep', (what, n, deep) => {
+  const bench = benchFor(
+    roundJob({ what, count: count(n), diameter: mm('40'), depth: mm(deep) }),
+  );
+  const { machine, told } = performed(bench);
+  const middle = machine.work.sections[1];
+  const half = Number(deep) / 2;
+
+  test('harms nothing; each is as wide as its cutter, as deep, and at its place', () => {
+    expect(told.filter((each) => isHarm(each) || each.what === 'held')).toEqual([]);
+    expect(cutsMade(bench, machine.work)).toBe(Number(n));
+    for (const [row, wanted] of [
+      ['depth', Number(deep)],
+      ['width', 4],
+      ['aside', 0],
+    ] as const)
+      // within a micrometre
+      for (const end of ['least', 'most'] as const)
+        expect(Math.abs(readRow(bench, machine, row)[end] - wanted)).toBeLessThan(1e-3);
+    if (n === '1') return;
+    expect(readRow(bench, machine, 'step').most).toBeCloseTo(360 / Number(n), 4);
+    expect(readRow(bench, machine, 'lean', 'exit').most).toBeCloseTo(0, 4);
+  });
+
+  test('its walls are parallel: a wall at any height is 2 from the middle', () => {
+    for (const radius of [19.9, 20 - half, 20 - Number(deep) + 0.3]) {
+      const [slot] = spacesBelow(machine.work, radius, 'middle');
+      const across = 2 * radius * Math.sin(Math.PI * (slot!.to - slot!.from));
+      expect(across).toBeCloseTo(4, 3);
+    }
+  });
+
+  test('its outline, drawn, encloses what is left of the disk', () => {
+    const many = middle.metal.length;
+    const points = outlineOf(middle, 0, many - 1).map(({ radius, place }) => {
+      const angle = (2 * Math.PI * place) / many;
+      return [radius * Math.sin(angle), radius * Math.cos(angle)] as const;
+    });
+    const twice = points.reduce((sum, [x, y], i) => {
+      const [nx, ny] = points[(i + 1) % points.length]!;
+      return sum + (nx * y - x * ny);
+    }, 0);
+    // a slot takes what is between its walls, above its floor, below the outside
+    const arc = 20 * 20 * Math.asin(2 / 20) + 2 * Math.sqrt(20 * 20 - 4);
+    const slot = arc - 4 * (20 - Number(deep));
+    expect(twice / 2).toBeCloseTo(Math.PI * 20 * 20 - Number(n) * slot, 1);
+  });
+});
+
+test('slots beside the middle, and askew, measure so', () => {
+  const bench = benchFor(roundJob({ what: 'slots', count: count('6'), diameter: mm('40'), depth: mm('3') }));
+  const beside = faultOf(bench, 'off-centre')!.hide(freshMachine(bench));
+  const aside = readRow(beside.bench, performed(beside.bench, beside.machine).machine, 'aside');
+  expect([Math.abs(aside.least), Math.abs(aside.most)]).toEqual([
+    expect.closeTo(0.25, 3),
+    expect.closeTo(0.25, 3),
+  ]);
+  const along = faultOf(bench, 'along')!.hide(freshMachine(bench));
+  const lean = readRow(along.bench, performed(along.bench, along.machine).machine, 'lean', 'exit');
+  // by as much on the walls, which at half the depth is a little more at the outside
+  expect(Math.abs(lean.most)).toBeCloseTo((0.25 * 20) / 18.5, 2);
+});
+
+test('turned with the cutter in it, a slot is as much wider as the work went on under it', () => {
+  const bench = benchFor(roundJob({ what: 'slots', count: count('6'), diameter: mm('40'), depth: mm('3') }));
+  let machine = freshMachine(bench);
+  const doing: readonly Action[] = [
+    { do: 'depth', to: 3 },
+    { do: 'run', on: true },
+    { do: 'table', to: 7.5 },
+    { do: 'pin', to: 'out' },
+    { do: 'crank', turns: '1/2' },
+  ];
+  const told = doing.flatMap((action) => {
+    const done = act(bench, machine, action);
+    machine = done.machine;
+    return done.told;
+  });
+  expect(told).toContainEqual(expect.objectContaining({ what: 'gouged' }));
+  const [slot] = spacesBelow(machine.work, 18.5, 'middle');
+  // half a turn of 40 is 4.5°; the slack of the worm is on the right side
+  expect(360 * (slot!.to - slot!.from)).toBeCloseTo((2 * Math.asin(2 / 18.5) * 180) / Math.PI + 4.5, 2);
+});
+
+test('holes have no place; flats and slots wait for what they lack', () => {
   const asked = (job: Job) => benchOf(plan(job, shop).parts[0]!, need(beginRun(job, {}, shop)));
+  const holes = roundJob({ what: 'holes', count: count('6'), diameter: mm('40') });
+  expect(asked(holes)).toMatchObject({ ok: false, issues: [{ code: 'practice-other' }] });
   const slots = roundJob({ what: 'slots', count: count('6'), diameter: mm('40'), depth: mm('3') });
-  for (const job of [slots, roundJob({ what: 'holes', count: count('6'), diameter: mm('40') })])
-    expect(asked(job)).toMatchObject({ ok: false, issues: [{ code: 'practice-other' }] });
+  const noWidth = withPart(slots, 'p1', (part) =>
+    part.kind === 'divide' ? { ...part, setup: { ...part.setup, cutterWidth: mm('') } } : part,
+  );
+  expect(asked(noWidth)).toMatchObject({
+    ok: false,
+    issues: [{ code: 'practice-waits', given: 'the width of the cutter' }],
+  });
   const bare = withPart(flats('6', '22', '19'), 'p1', (part) =>
     part.kind === 'divide' ? { ...part, setup: { ...part.setup, face: mm('') } } : part,
   );

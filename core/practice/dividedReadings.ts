@@ -18,7 +18,9 @@ export type DividedWhat =
   /** Of a slot, at half its depth. */
   | 'width'
   | 'across-flats'
-  /** How far the first stands aside where the cutter leaves, beside where it enters. */
+  /** How far a slot’s middle stands beside the work’s. */
+  | 'aside'
+  /** How far the first stands aside where the cutter leaves, beside where it enters; round work at its outside. */
   | 'lean';
 
 /** Least and most of what was read, beside what the card wants; mm, or degrees where it says so. */
@@ -101,6 +103,7 @@ function round(bench: HeadBench, work: Work, depth: number): DividedReading[] {
   if (whole && teeth > 1) apart.push(middles[0]! + 1 - middles.at(-1)!);
   const deep = depths(work, found, 'middle');
   const half = teeth / 2;
+  const flats = run.divides === 'flat';
   return [
     ...PLACES.flatMap((where) => row({ what: 'depth', where, wanted: depth }, depths(work, found, where))),
     ...row(
@@ -108,11 +111,56 @@ function round(bench: HeadBench, work: Work, depth: number): DividedReading[] {
       apart.map((turn) => turn * 360),
     ),
     // an odd count has no flat across from another
-    ...(whole && Number.isInteger(half)
+    ...(flats && whole && Number.isInteger(half)
       ? row(
           { what: 'across-flats', where: 'middle', wanted: 2 * (work.top - depth) },
           deep.slice(0, half).map((each, i) => 2 * work.top - each - deep[i + half]!),
         )
+      : []),
+    ...(flats ? [] : slotsRound(bench, work, depth)),
+  ];
+}
+
+/** A point of the outline. @param turn part of a turn from what is straight up @returns mm */
+const pointAt = (radius: number, turn: number): readonly [number, number] => [
+  radius * Math.sin(2 * Math.PI * turn),
+  radius * Math.cos(2 * Math.PI * turn),
+];
+
+/** How far a line through two points passes the axis, mm; > 0 on the far side of it, seen clockwise. */
+function passesBy([ax, ay]: readonly [number, number], [bx, by]: readonly [number, number]): number {
+  return (ax * by - ay * bx) / Math.hypot(bx - ax, by - ay);
+}
+
+/** Between its walls, how far their middle passes the axis, and how it leans along the work. */
+function slotsRound(bench: HeadBench, work: Work, depth: number): DividedReading[] {
+  const at = (share: number, where: Where = 'middle') => ({
+    radius: work.top - share * depth,
+    found: cutsAsDeep(bench, work, { depth, share, where }),
+  });
+  const [high, low] = [at(0.25), at(0.75)];
+  // each wall by two points of it, one below the other
+  const walls = high.found.length === low.found.length ? high.found : [];
+  const [lefts, rights] = (['from', 'to'] as const).map((side) =>
+    walls.map((slot, i) =>
+      passesBy(pointAt(low.radius, low.found[i]![side]), pointAt(high.radius, slot[side])),
+    ),
+  ) as [number[], number[]];
+  const [enters, leaves] = [at(0.5, 'entry').found[0], at(0.5, 'exit').found[0]];
+  const where = 'middle';
+  return [
+    ...row(
+      { what: 'width', where, wanted: 2 * bench.form.halfWidth(depth / 2) },
+      rights.map((right, i) => right - lefts[i]!),
+    ),
+    ...row(
+      { what: 'aside', where, wanted: 0 },
+      rights.map((right, i) => (right + lefts[i]!) / 2),
+    ),
+    ...(enters && leaves
+      ? row({ what: 'lean', where: 'exit', wanted: 0 }, [
+          (middle(leaves) - middle(enters)) * 2 * Math.PI * work.top,
+        ])
       : []),
   ];
 }

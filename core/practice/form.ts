@@ -9,8 +9,8 @@ export interface CutterForm {
   readonly diameter: number;
   /** How long the disk is along the work beside its own diameter: the cosine of the angle it is laid at. */
   readonly along?: number;
-  /** Its tip is straight, and not hollow as the floor of a gear’s space is round. */
-  readonly flat?: true;
+  /** Half its width, where its sides stand square on a straight tip; left out where it has any other form. */
+  readonly straight?: number;
   /** Half the width at a height above the tip. @param height mm, ≥ 0 @returns mm */
   halfWidth(height: number): number;
 }
@@ -102,6 +102,6 @@ export function rackForm(
 /** A cutter with straight sides. @param width mm */
 export const slotForm = (width: number, diameter: number): CutterForm => ({
   diameter,
-  flat: true,
+  straight: width / 2,
   halfWidth: () => width / 2,
 });

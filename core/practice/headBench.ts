@@ -4,7 +4,7 @@ import { deeperForThinning } from '../mesh/index.ts';
 import { stationOf, type PartPlan } from '../plan/index.ts';
 import type { Run } from '../run/index.ts';
 import { exact } from '../units/index.ts';
-import type { HeadBench } from './bench.ts';
+import { isSlotted, type HeadBench } from './bench.ts';
 import { formCutter, slotForm, type CutterForm } from './form.ts';
 import type { Gearing } from './geared.ts';
 import { helicalForm } from './helicalForm.ts';
@@ -95,15 +95,17 @@ export function headBench(part: PartPlan, run: Run): Result<HeadBench> {
   const handled = move.method === 'direct' ? !move.onWork : move.method !== 'table';
   // past the worm the table drives the spindle itself, and no crank divides
   const driven = run.helix === null || run.helix.drive === 'worm';
-  // the walls of a slot overhang, seen from the axis: the outline of round work cannot hold them
-  const formed = gear !== null || run.divides === 'flat';
+  // holes and marks have no form cutter
+  const slotted = isSlotted(run);
+  const formed = gear !== null || run.divides === 'flat' || slotted;
   if (!formed || !head || !driven || run.laid || !handled)
     return fail({ ...wrong, code: 'practice-other', given: run.gear });
-  const diameter = setup?.cutter.diameter ?? null;
+  const { diameter = null, width = null } = setup?.cutter ?? {};
   const face = gear ? gear.faceWidth : (setup?.face ?? null);
   const deep = run.rounds.at(-1)?.depthMm ?? null;
   const lacking = [
     ...(diameter ? [] : ['the diameter of the cutter']),
+    ...(slotted && !width ? ['the width of the cutter'] : []),
     ...(face ? [] : ['the width of the face']),
     ...(outside ? [] : ['the outside of the blank']),
     ...(deep === null ? ['the depth'] : []),
@@ -119,7 +121,7 @@ export function headBench(part: PartPlan, run: Run): Result<HeadBench> {
     form: gear
       ? gearForm(part, gear, turned.helix, diameter)
       : // a flat is cut across, wider than it ever is
-        slotForm(2 * outside, diameter),
+        slotForm(slotted ? width! : 2 * outside, diameter),
     outside,
     face,
     teeth: gear?.teeth ?? run.divisions,

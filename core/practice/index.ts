@@ -40,6 +40,7 @@ export {
   type Where,
 } from './measure.ts';
 export type { CutterForm } from './form.ts';
+export { outlineOf, type OutlinePoint } from './outlineOf.ts';
 export type { Section, Work } from './work.ts';
 export { readingsOf, type Reading, type Readings } from './readings.ts';
 export {

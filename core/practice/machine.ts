@@ -1,5 +1,5 @@
 import { exact, type Exact } from '../units/index.ts';
-import { hasPlate, type HeadBench, type PracticeBench, type TableBench } from './bench.ts';
+import { hasPlate, isSlotted, type HeadBench, type PracticeBench, type TableBench } from './bench.ts';
 import type { GearsOn } from './geared.ts';
 import { around, blank, squareBar, type Work } from './work.ts';
 
@@ -150,7 +150,10 @@ function freshHead(bench: HeadBench): Machine {
     plateLock: move.method === 'differential' || bench.helix ? 'out' : 'in',
     directPin: direct ? 'in' : 'out',
     along: null,
-    work: blank({ outside, face, teeth, eccentric: { by: bench.eccentric ?? 0, at: ECCENTRIC_AT } }),
+    work: blank({
+      ...{ outside, face, teeth, slotted: isSlotted(run) },
+      eccentric: { by: bench.eccentric ?? 0, at: ECCENTRIC_AT },
+    }),
   };
 }
 

@@ -201,21 +201,26 @@ function spacesAlong({ metal }: Section, lies: Lies, height: number): readonly F
 export function spacesBelow(work: Work, radius: number, where: Where): readonly FoundSpace[] {
   const section = sectionAt(work, where);
   if (work.bar) return spacesAlong(section, work.bar, radius);
-  const { metal } = section;
+  const { metal, overhang } = section;
   const many = metal.length;
-  const start = metal.findIndex((far) => far >= radius);
+  const isBelow = (i: number): boolean => metal[i]! < radius;
+  const isOpen = (i: number): boolean => isBelow(i) && !(overhang && overhang.from[i]! <= radius);
+  const start = metal.findIndex((_, i) => !isOpen(i));
   if (start < 0) return [];
   const found: FoundSpace[] = [];
   let from: number | null = null;
-  let here = metal[start]!;
+  let open = false;
   for (let i = start; i < start + many; i += 1) {
-    const next = metal[(i + 1) % many]!;
-    if (here < radius !== next < radius) {
-      const at = (i + crossing(here, next, radius)) / many;
-      if (next < radius) from = at;
+    const [a, b] = [i % many, (i + 1) % many];
+    const next = isOpen(b);
+    if (open !== next) {
+      // a wall that overhangs is met where metal begins again
+      const wall = overhang && isBelow(a) && isBelow(b) ? overhang.from : metal;
+      const at = (i + crossing(wall[a]!, wall[b]!, radius)) / many;
+      if (next) from = at;
       else if (from !== null) found.push({ from, to: at });
     }
-    here = next;
+    open = next;
   }
   return found;
 }

@@ -3,7 +3,7 @@ import { stationOf, type PartPlan } from '../plan/index.ts';
 import type { Run } from '../run/index.ts';
 import { SCREW_SLACK } from '../trouble/index.ts';
 import { approx, exact, radiansOf } from '../units/index.ts';
-import type { TableBench } from './bench.ts';
+import { isSlotted, type TableBench } from './bench.ts';
 import { rackForm, slotForm } from './form.ts';
 
 /** The bar goes on so many spaces at either end. */
@@ -22,8 +22,7 @@ export function tableBench(part: PartPlan, run: Run, rackAngleDeg: number): Resu
   const drawing = stationOf(part, 'spacing')?.detail.drawing;
   const { move } = run;
   const rack = run.divides === 'tooth-space';
-  const cut = rack || run.divides === 'slot' || run.divides === 'spline';
-  if (move.method !== 'table' || !drawing || !cut)
+  if (move.method !== 'table' || !drawing || !(rack || isSlotted(run)))
     return fail({ ...wrong, code: 'practice-other', given: run.gear });
   const { diameter = null, width = null } = setup?.cutter ?? {};
   const face = setup?.face ?? null;

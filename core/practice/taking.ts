@@ -1,5 +1,5 @@
 import type { CutterForm } from './form.ts';
-import { around, TOUCH, type Lies, type Section, type Work } from './work.ts';
+import { around, TOUCH, type Lies, type Overhang, type Section, type Work } from './work.ts';
 
 /* Metal is taken away where a cutter is. */
 
@@ -22,12 +22,27 @@ function enters(outside: (far: number) => number, least: number, most: number): 
 }
 
 /** Along a ray from the axis. @param angle from the cutter’s middle line, radians */
-function entersRound(form: CutterForm, { tip, beside }: Standing, angle: number, most: number): number {
+function entersRound(form: CutterForm, standing: Standing, angle: number, most: number): number {
+  const { tip, beside } = standing;
   const [sin, cos] = [Math.sin(angle), Math.cos(angle)];
   if (cos <= 0) return Infinity;
+  if (form.straight !== undefined) {
+    const [from, to] = betweenWalls(form.straight, beside, sin);
+    const least = Math.max(tip / cos, from);
+    return least < to ? least : Infinity;
+  }
   // a gear cutter’s tip is hollow as the floor is round: its middle stands highest
-  const least = form.flat ? tip / cos : tip;
-  return enters((far) => Math.abs(far * sin - beside) - form.halfWidth(far * cos - tip), least, most);
+  return enters((far) => Math.abs(far * sin - beside) - form.halfWidth(far * cos - tip), tip, most);
+}
+
+/** Farther than any work reaches, mm. */
+const FAR = 1e9;
+
+/** Where a ray comes in between two walls, and where it goes out again. @param half of their distance, mm */
+function betweenWalls(half: number, beside: number, sin: number): readonly [number, number] {
+  if (sin === 0) return Math.abs(beside) < half ? [0, FAR] : [FAR, FAR];
+  const [a, b] = [(beside - half) / sin, (beside + half) / sin];
+  return a < b ? [a, b] : [b, a];
 }
 
 /** Straight up from a bar. @param off from the cutter’s middle, along the bar, mm */
@@ -69,6 +84,8 @@ interface Reached {
   readonly first: number;
   readonly last: number;
   readonly enters: (place: number, now: number) => number;
+  /** Where beyond that it is out of the cutter again. */
+  readonly leaves: (place: number) => number;
   /** Where in the outline a place is kept. */
   readonly index: (place: number) => number;
 }
@@ -78,10 +95,15 @@ function reachedRound(many: number, form: CutterForm, standing: Standing, outer:
   const at = around(under, 1) * many;
   const wide = form.halfWidth(outer - tip) + Math.abs(beside);
   const window = Math.ceil((Math.atan2(wide, tip) / (2 * Math.PI)) * many) + 1;
+  const angleOf = (place: number): number => ((place - at) / many) * 2 * Math.PI;
   return {
     first: Math.floor(at) - window,
     last: Math.ceil(at) + window,
-    enters: (place, now) => entersRound(form, standing, ((place - at) / many) * 2 * Math.PI, now),
+    enters: (place, now) => entersRound(form, standing, angleOf(place), now),
+    leaves: (place) =>
+      form.straight === undefined
+        ? Infinity
+        : betweenWalls(form.straight, beside, Math.sin(angleOf(place)))[1],
     index: (place) => around(place, many),
   };
 }
@@ -95,6 +117,7 @@ function reachedBar(many: number, lies: Lies, taking: Omit<Taking, 'lies'>): Rea
     first: Math.max(0, Math.floor((middle - wide) / step)),
     last: Math.min(many - 1, Math.ceil((middle + wide) / step)),
     enters: (place, now) => entersBar(form, standing, place * step - middle, now),
+    leaves: () => Infinity,
     index: (place) => place,
   };
 }
@@ -116,6 +139,7 @@ export function takeFrom(section: Section, { lies, ...taking }: Taking): Taken {
   const reached = lies
     ? reachedBar(metal.length, lies, taking)
     : reachedRound(metal.length, form, standing, outer);
+  if (section.overhang) return takeSlot(section, section.overhang, reached);
   let out: Float64Array | null = null;
   let deepest = 0;
   for (let place = reached.first; place <= reached.last; place += 1) {
@@ -128,6 +152,27 @@ export function takeFrom(section: Section, { lies, ...taking }: Taking): Taken {
     out[i] = goes;
   }
   return out ? { section: { ...section, metal: out }, deepest } : none;
+}
+
+/** The same where walls overhang: what is between where a ray enters the cutter and where it is out again. */
+function takeSlot(section: Section, overhang: Overhang, reached: Reached): Taken {
+  const { outside } = overhang;
+  const [metal, from] = [Float64Array.from(section.metal), Float64Array.from(overhang.from)];
+  let deepest = 0;
+  for (let place = reached.first; place <= reached.last; place += 1) {
+    const i = reached.index(place);
+    const [now, again, out] = [metal[i]!, from[i]!, outside[i]!];
+    const [enters, leaves] = [reached.enters(place, now), reached.leaves(place)];
+    if (enters >= out) continue;
+    const isWhole = now >= out;
+    const [low, high] = isWhole ? [enters, leaves] : [Math.min(now, enters), Math.max(again, leaves)];
+    const gone = Math.min(high, out) - low - (isWhole ? 0 : Math.min(again, out) - now);
+    if (gone <= 0) continue;
+    deepest = Math.max(deepest, gone);
+    [metal[i], from[i]] = [low, high];
+  }
+  if (deepest === 0) return { section, deepest };
+  return { section: { ...section, metal, overhang: { from, outside } }, deepest };
 }
 
 /**

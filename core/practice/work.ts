@@ -7,6 +7,16 @@ export interface Section {
    * stands at 0. Of a bar evenly along it, from its underside.
    */
   readonly metal: Float64Array;
+  /** Of slots round the work, whose walls overhang as the axis sees them; null for all else. */
+  readonly overhang: Overhang | null;
+}
+
+/** Beyond the gap above `metal` a direction may have metal again: the corner of a slot’s wall. mm */
+export interface Overhang {
+  /** Where it begins; no nearer than the outside where there is none. */
+  readonly from: Float64Array;
+  /** As far as the work was turned. */
+  readonly outside: Float64Array;
 }
 
 /** Less is not felt, and leaves no mark, mm. */
@@ -40,26 +50,32 @@ const LEAST = 4800;
 const IN_A_MM = 200;
 const MOST = 50_000;
 
-const sectionsOf = (face: number, metal: Float64Array): Work['sections'] => {
-  const section = (at: number): Section => ({ at, metal });
+const sectionsOf = (
+  face: number,
+  metal: Float64Array,
+  overhang: Overhang | null = null,
+): Work['sections'] => {
+  const section = (at: number): Section => ({ at, metal, overhang });
   return [section(0), section(face / 2), section(face)];
 };
 
 /**
  * A blank as it was turned.
  * @param outside mm @param eccentric how far its middle is from the spindle’s, mm, and in which direction,
- * part of a turn
+ * part of a turn @param slotted its walls will overhang
  */
 export function blank({
   outside,
   face,
   teeth,
   eccentric = { by: 0, at: 0 },
+  slotted = false,
 }: {
   readonly outside: number;
   readonly face: number;
   readonly teeth: number;
   readonly eccentric?: { readonly by: number; readonly at: number };
+  readonly slotted?: boolean;
 }): Work {
   // even, so that every direction has its opposite
   const many = 2 * Math.ceil(Math.max(LEAST, IN_A_TOOTH * teeth) / 2);
@@ -69,7 +85,8 @@ export function blank({
     const angle = 2 * Math.PI * (i / many - eccentric.at);
     metal[i] = e * Math.cos(angle) + Math.sqrt(Math.max(0, r * r - (e * Math.sin(angle)) ** 2));
   }
-  return { top: r, reach: r + e, face, bar: null, sections: sectionsOf(face, metal) };
+  const overhang = slotted ? { from: new Float64Array(many).fill(Infinity), outside: metal } : null;
+  return { top: r, reach: r + e, face, bar: null, sections: sectionsOf(face, metal, overhang) };
 }
 
 /** A bar as it was milled square. @param high @param face mm */

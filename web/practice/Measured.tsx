@@ -77,8 +77,9 @@ const DIVIDED: Readonly<Record<DividedWhat, string>> = {
   step: 'From one to the next',
   length: 'First to last',
   tooth: 'A tooth at the pitch line',
-  width: 'Width at half the depth',
+  width: 'Width of a slot',
   'across-flats': 'Across flats',
+  aside: 'Its middle, beside the work’s',
   lean: 'The first where it leaves, beside where it enters',
 };
 

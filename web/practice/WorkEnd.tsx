@@ -1,9 +1,12 @@
 import { useMemo } from 'react';
 import {
+  outlineOf,
   sectionAt,
   underCutter,
   type HeadBench,
   type Machine,
+  type OutlinePoint,
+  type Section,
   type Where,
 } from '../../core/practice/index.ts';
 import { cutterOutline } from './cutterOutline.ts';
@@ -31,24 +34,23 @@ const WHOLE_POINTS = 2400;
 const pointOf = (radius: number, angle: number): string =>
   `${(radius * Math.sin(angle)).toFixed(3)} ${(-radius * Math.cos(angle)).toFixed(3)}`;
 
+const drawn = (points: readonly OutlinePoint[], many: number): string[] =>
+  points.map(({ radius, place }) => pointOf(radius, (2 * Math.PI * place) / many));
+
 /** The whole outline, mm; of a fine gear every few points only. */
-function wholeOutline(metal: Float64Array): string {
-  const many = metal.length;
+function wholeOutline(section: Section): string {
+  const many = section.metal.length;
   const every = Math.max(1, Math.floor(many / WHOLE_POINTS));
-  const points: string[] = [];
-  for (let i = 0; i < many; i += every) points.push(pointOf(metal[i]!, (2 * Math.PI * i) / many));
-  return `M${points.join('L')}Z`;
+  return `M${drawn(outlineOf(section, 0, many - 1, every), many).join('L')}Z`;
 }
 
-/** The outline near one direction, closed over the work’s middle. @param under @param wide parts of a turn */
-function nearOutline(metal: Float64Array, under: number, wide: number): string {
-  const many = metal.length;
+/** The outline near one direction, closed over the work’s middle unless it goes all round. @param under @param wide parts of a turn */
+function nearOutline(section: Section, under: number, wide: number): string {
+  const many = section.metal.length;
   const from = Math.floor((under - wide / 2) * many);
   const to = Math.ceil((under + wide / 2) * many);
-  const points = ['0 0'];
-  for (let place = from; place <= to; place += 1)
-    points.push(pointOf(metal[((place % many) + many) % many]!, (2 * Math.PI * place) / many));
-  return `M${points.join('L')}Z`;
+  const outline = drawn(outlineOf(section, from, to), many);
+  return `M${(wide < 1 ? ['0 0', ...outline] : outline).join('L')}Z`;
 }
 
 /** Leaning teeth stand elsewhere at each place of the face: seen is the one the cutter is at. */
@@ -62,8 +64,8 @@ export function WorkEnd({ bench, machine }: WorkEndProps) {
   const { work, over, table } = machine;
   const [depth, beside] = [machine.depth + over.depth, machine.beside + over.beside];
   const { form, outside, face, teeth } = bench;
-  const { metal } = sectionAt(work, bench.helix ? nearest(table / face) : 'entry');
-  const whole = useMemo(() => wholeOutline(metal), [metal]);
+  const section = sectionAt(work, bench.helix ? nearest(table / face) : 'entry');
+  const whole = useMemo(() => wholeOutline(section), [section]);
   const under = underCutter(bench, machine);
   const turn = `rotate(${-under * 360})`;
   const radius = outside / 2;
@@ -93,7 +95,7 @@ export function WorkEnd({ bench, machine }: WorkEndProps) {
       </defs>
       <g clipPath="url(#practice-near)">
         <g transform={`translate(${middle} ${radius * scale}) scale(${scale}) ${turn}`}>
-          <path d={nearOutline(metal, under, inSight)} className="practice-metal" />
+          <path d={nearOutline(section, under, inSight)} className="practice-metal" />
         </g>
         <g transform={`translate(${middle + beside * scale} ${shown})`}>
           <path

@@ -123,6 +123,23 @@ export function jobOfRack({
   );
 }
 
+/** Eight splines of 4 wide, 5 deep, round a shaft of 40, over a length of 14. */
+export function splinedShaft(): Job {
+  const mm = (typed: string) => measure(typed, 'mm');
+  return withPart(newDivideJob({ id: 'splined', name: 'Splines', units: 'mm', shop }), 'p1', (part) =>
+    part.kind === 'divide'
+      ? {
+          ...part,
+          spacing: {
+            ...part.spacing,
+            ...{ what: 'splines', count: measure('8', 'count'), diameter: mm('40'), depth: mm('5') },
+          },
+          setup: { ...part.setup, face: mm('14'), cutterDiameter: mm('50'), cutterWidth: mm('4') },
+        }
+      : part,
+  );
+}
+
 /** The bench of a rack. @param rackAngleDeg of its cutter; 20 where it is left out */
 export function rackBench(job: Job, rackAngleDeg?: number, equipment = shop): TableBench {
   const run = need(beginRun(job, {}, equipment));

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { jobOfGear, jobOfRack } from '../core/sampleBench.ts';
+import { jobOfGear, jobOfRack, splinedShaft } from '../core/sampleBench.ts';
 import { journeysIn } from './journeys.ts';
 import type { Person } from './person.ts';
 
@@ -296,4 +296,68 @@ test('a rack along the table: to the readings of the list, measured, gone on wit
   await cranks(person, '13 + 12');
   // 3.5 back by the dial, of which 0.2 is the slack of the screw
   await person.sees('Moved 3.30 mm while the cutter was in the work: gouged');
+});
+
+test('a worm wheel sunk in its hollow: as deep in the throat as the card says, and gouged by a turn', async () => {
+  const person = await place.sitDown();
+  await person.goTo('/jobs/demo-carriage/p1/wheel');
+  await person.pressWords('Rehearse');
+  await person.sees('below the first touch; less than 0 is clear of it');
+  await keys(person, 'r');
+  // a face of 16.42: over its middle; 5.315 from the corners, which the cutter meets first
+  await feeds(person, 'Table', '8.21');
+  for (const cut of [1, 2]) {
+    await keys(person, 'l');
+    await feeds(person, 'Depth', '5.315');
+    await person.sees('Cut, 5.32 mm deep.');
+    await person.sees(`${cut} of 40`);
+    await feeds(person, 'Depth', '-10');
+    await keys(person, 'l', 'p');
+    await cranks(person, '1 + 0');
+    await keys(person, 'p');
+    await person.sees('Pin in hole 0.');
+  }
+  await person.pressWords('Go on like this, 38 more');
+  await person.sees('40 of 40');
+  await person.pressWords('Measure');
+  await person.sees('40 of 40 tooth spaces');
+  await person.sees('A tooth at its pitch line');
+  const depth = await person.page.$eval('.practice-measured tbody tr', (row) => row.textContent);
+  expect(depth).toMatch(/^Depth, in the middle of the face4\.400 mm4\.400 mm$/);
+  await person.key('Escape');
+  // it stands in the last space, locked
+  await keys(person, 'l', 'p');
+  await cranks(person, '16');
+  await person.sees('Draw it out before you index.');
+  expect(await person.hardToUse()).toEqual([]);
+  expect(person.faults).toEqual([]);
+});
+
+test('splines round a shaft: cut to a typed crank, as wide as their cutter', async () => {
+  const person = await place.sitDown();
+  await place.workshop.ask('PUT', '/jobs/splined', { revision: 0, job: splinedShaft() });
+  await person.goTo('/jobs/splined/p1/dividing');
+  await person.pressWords('Rehearse');
+  await person.sees('Everything is made ready for 8 splines round.');
+  await keys(person, 'r');
+  // eight by 40 turns: five whole turns
+  for (const cut of [1, 2]) {
+    await keys(person, 'l');
+    await feeds(person, 'Depth', '5');
+    await feeds(person, 'Table', '30');
+    await person.sees(`${cut} of 8`);
+    await feeds(person, 'Table', '-40');
+    await keys(person, 'l', 'p');
+    await cranks(person, '5 + 0');
+    await keys(person, 'p');
+    await person.sees('Pin in hole 0.');
+  }
+  await person.pressWords('Go on like this, 6 more');
+  await person.sees('8 of 8');
+  await person.pressWords('Measure');
+  const width = await person.page.$$eval('.practice-measured tbody tr', (rows) =>
+    rows.map((row) => row.textContent).find((text) => text.startsWith('Width of a slot')),
+  );
+  expect(width).toBe('Width of a slot4.000 mm4.000 mm');
+  expect(person.faults).toEqual([]);
 });

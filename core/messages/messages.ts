@@ -355,7 +355,7 @@ const sentences: { readonly [Code in IssueCode]: (issue: IssueOf<Code>) => strin
     'This job file is cut short: it ends in the middle. Copy or download it again; nothing was changed.',
   'practice-waits': (i) => `The practice bench waits for ${i.given}.`,
   'practice-other': (i) =>
-    `The practice bench has no place for ${i.given} yet: gears can be rehearsed, leaning ones with the table geared to the worm, racks and slots along the table, and flats or slots round a bar.`,
+    `The practice bench has no place for ${i.given} yet: gears can be rehearsed, leaning ones with the table geared to the worm, worm wheels, racks and slots along the table, and flats or slots round a bar.`,
   'restore-under-way': () =>
     'Another backup is being put back at this moment. Wait until it is done, or stop it.',
   'not-a-backup': (i) => `This cannot be put back: ${d(i, 'why')}. Nothing was changed.`,

@@ -4,6 +4,7 @@ import type { Head } from '../shop/index.ts';
 import type { Exact } from '../units/index.ts';
 import type { CutterForm } from './form.ts';
 import type { Gearing } from './geared.ts';
+import type { Rim } from './rim.ts';
 import type { AlongFace } from './taking.ts';
 import type { Lies } from './work.ts';
 
@@ -56,8 +57,11 @@ export interface HeadBench extends Bench {
   readonly wheel: { readonly marks: number; readonly vernier: number } | null;
   /** A motor on the worm: its steps for one turn of the work. */
   readonly motor: { readonly stepsPerTurn: Exact } | null;
-  /** The gear as the card plans it; null for flats. */
+  /** The gear as the card plans it; null for all else. */
   readonly gear: GearDrawing | null;
+  /** Of a worm wheel; null for all else. */
+  readonly rim: Rim | null;
+  /** Across the work as it was turned; of a wheel across its throat. */
   readonly outside: number;
   /** How much of a turn the crank goes back before the worm takes the work along. */
   readonly slack: Exact;
@@ -100,6 +104,9 @@ export const isGearBench = (bench: PracticeBench): bench is GearBench =>
 /** Are slots cut, and no flats or tooth spaces? */
 export const isSlotted = ({ divides }: Pick<Run, 'divides'>): boolean =>
   divides === 'slot' || divides === 'spline';
+
+/** Is the cutter sunk into the work, and not fed along it? */
+export const isSunk = ({ safe }: Pick<Run, 'safe'>): boolean => safe?.way === 'sink';
 
 /** Does a pin divide on a plate, and not a wheel, a motor or the spindle’s own ring? */
 export const hasPlate = (bench: PracticeBench): bench is HeadBench =>

@@ -2,8 +2,9 @@ import type { PracticeBench } from './bench.ts';
 import { spacesBelow, type FoundSpace, type Where } from './measure.ts';
 import type { Work } from './work.ts';
 
-/** The highest that is left between two cuts as deep as this, mm: of flats their corner. */
+/** The highest left between two cuts as deep as this, mm: of flats their corner, of a wheel its throat. */
 function highest(bench: PracticeBench, { top }: Work, depth: number): number {
+  if (bench.on === 'head' && bench.rim) return bench.rim.radii[1];
   if (bench.run.divides !== 'flat' || bench.on !== 'head' || bench.teeth < 3) return top;
   return Math.min(top, (top - depth) / Math.cos(Math.PI / bench.teeth));
 }

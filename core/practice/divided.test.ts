@@ -128,9 +128,7 @@ describe.each([
   ['splines', '8', '5'],
   ['slots', '1', '12'],
 ])('%s: %s of 4 round 40, %s deep', (what, n, deep) => {
-  const bench = benchFor(
-    roundJob({ what, count: count(n), diameter: mm('40'), depth: mm(deep) }),
-  );
+  const bench = benchFor(roundJob({ what, count: count(n), diameter: mm('40'), depth: mm(deep) }));
   const { machine, told } = performed(bench);
   const middle = machine.work.sections[1];
   const half = Number(deep) / 2;

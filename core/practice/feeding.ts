@@ -1,5 +1,5 @@
 import { exact, type Exact } from '../units/index.ts';
-import type { HeadBench, PracticeBench, TableBench } from './bench.ts';
+import { isSunk, type HeadBench, type PracticeBench, type TableBench } from './bench.ts';
 import { leadNow } from './geared.ts';
 import { done, held, underCutter, type Done, type Machine, type Told } from './machine.ts';
 import { overAfter, slacksOf } from './screws.ts';
@@ -62,7 +62,9 @@ export function feed(bench: PracticeBench, machine: Machine, to: Pick<Machine, '
   if (!machine.running) return done(machine, { what: 'stalled' });
   const told: Told[] = [];
   let after: Machine = { ...moved, work };
-  if (!along && to.depth > SCRATCH) told.push({ what: 'plunged', depth: deepest });
+  // a wheel is gashed by sinking
+  const plunged = !along && to.depth > SCRATCH && !isSunk(bench.run);
+  if (plunged) told.push({ what: 'plunged', depth: deepest });
   else told.push(deepest < SCRATCH ? { what: 'marked' } : { what: 'cut', depth: deepest });
   // what only scrapes along a flank moves nothing
   const loaded = deepest >= Math.max(SCRATCH, moved.depth / 2);

@@ -1,13 +1,14 @@
 import { fail, ok, type Result } from '../findings/index.ts';
 import type { GearDrawing } from '../involute/index.ts';
-import { deeperForThinning } from '../mesh/index.ts';
 import { stationOf, type PartPlan } from '../plan/index.ts';
 import type { Run } from '../run/index.ts';
 import { exact } from '../units/index.ts';
 import { isSlotted, type HeadBench } from './bench.ts';
+import { exactGear } from './exactGear.ts';
 import { formCutter, slotForm, type CutterForm } from './form.ts';
 import type { Gearing } from './geared.ts';
 import { helicalForm } from './helicalForm.ts';
+import { rimForm, rimOf } from './rim.ts';
 
 /** A worm that is well adjusted. Common practice. */
 const SLACK = exact(1, 24);
@@ -16,26 +17,6 @@ const SLACK = exact(1, 24);
 function madeFor(part: PartPlan, teeth: number): number {
   const detail = stationOf(part, 'cutter')?.detail;
   return detail?.inForce?.madeFor ?? detail?.chosen?.range.from ?? teeth;
-}
-
-/** The gear of another count that this cutter would cut exactly, as deep as it is made to go. */
-export function exactGear(gear: GearDrawing, teeth: number): GearDrawing {
-  const module = gear.pitchDiameter / gear.teeth;
-  const addendum = (gear.tipDiameter - gear.pitchDiameter) / 2;
-  const nominal = (Math.PI * module) / 2;
-  const thinned = nominal - gear.toothThickness;
-  const deeper = thinned > 1e-9 ? deeperForThinning(thinned, gear.pressureAngle, teeth) : 0;
-  const depth = (gear.tipDiameter - gear.rootDiameter) / 2 - deeper;
-  const pitchDiameter = module * teeth;
-  return {
-    teeth,
-    pitchDiameter,
-    tipDiameter: pitchDiameter + 2 * addendum,
-    rootDiameter: pitchDiameter + 2 * addendum - 2 * depth,
-    baseDiameter: pitchDiameter * Math.cos(gear.pressureAngle),
-    pressureAngle: gear.pressureAngle,
-    toothThickness: nominal,
-  };
 }
 
 /** Teeth of a gear so large that nobody tells its cutter from a rack’s. */
@@ -90,16 +71,18 @@ export function headBench(part: PartPlan, run: Run): Result<HeadBench> {
   const wrong = { path: '', severity: 'wrong' } as const;
   const gear = stationOf(part, 'blank')?.detail.drawing ?? null;
   const setup = stationOf(part, 'setup')?.detail;
-  const { move, head, outside } = run;
+  const { move, head } = run;
   // a ring between spindle and work turns the work alone, for which there is nothing to handle here
   const handled = move.method === 'direct' ? !move.onWork : move.method !== 'table';
   // past the worm the table drives the spindle itself, and no crank divides
   const driven = run.helix === null || run.helix.drive === 'worm';
+  const rim = rimOf(part);
   // holes and marks have no form cutter
   const slotted = isSlotted(run);
-  const formed = gear !== null || run.divides === 'flat' || slotted;
-  if (!formed || !head || !driven || run.laid || !handled)
+  const formed = gear !== null || rim !== null || run.divides === 'flat' || slotted;
+  if (!formed || !head || !driven || (run.laid && !rim) || !handled)
     return fail({ ...wrong, code: 'practice-other', given: run.gear });
+  const outside = rim ? 2 * rim.radii[1] : run.outside;
   const { diameter = null, width = null } = setup?.cutter ?? {};
   const face = gear ? gear.faceWidth : (setup?.face ?? null);
   const deep = run.rounds.at(-1)?.depthMm ?? null;
@@ -117,11 +100,13 @@ export function headBench(part: PartPlan, run: Run): Result<HeadBench> {
     on: 'head',
     run,
     ...turned,
-    gear,
-    form: gear
-      ? gearForm(part, gear, turned.helix, diameter)
-      : // a flat is cut across, wider than it ever is
-        slotForm(slotted ? width! : 2 * outside, diameter),
+    ...{ gear, rim },
+    form: rim
+      ? rimForm(rim, { diameter, cutterTeeth: madeFor(part, rim.gear.teeth) })
+      : gear
+        ? gearForm(part, gear, turned.helix, diameter)
+        : // a flat is cut across, wider than it ever is
+          slotForm(slotted ? width! : 2 * outside, diameter),
     outside,
     face,
     teeth: gear?.teeth ?? run.divisions,

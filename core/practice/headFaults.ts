@@ -4,7 +4,7 @@ import type { HeadBench } from './bench.ts';
 import { always, early, hidden, KNEE, type FaultOn, type Ground } from './fault.ts';
 import { formCutter } from './form.ts';
 import type { GearsOn } from './geared.ts';
-import { exactGear } from './headBench.ts';
+import { exactGear } from './exactGear.ts';
 import { freshMachine } from './machine.ts';
 
 /** Has it a mate? */

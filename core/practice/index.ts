@@ -10,7 +10,8 @@ export {
 } from './bench.ts';
 export { benchOf, RACK_ANGLES } from './benchOf.ts';
 export { cutsMade } from './counted.ts';
-export { dividedReadings, type DividedReading, type DividedWhat } from './dividedReadings.ts';
+export { dividedReadings } from './dividedReadings.ts';
+export type { DividedReading, DividedWhat } from './dividedRow.ts';
 export { demonstrate, type Shown } from './demonstrate.ts';
 export type { FaultKey } from './fault.ts';
 export { faultOf, faultsFor, hideFault } from './faults.ts';
@@ -42,6 +43,7 @@ export {
 export type { CutterForm } from './form.ts';
 export { outlineOf, type OutlinePoint } from './outlineOf.ts';
 export type { Section, Work } from './work.ts';
+export type { Rim } from './rim.ts';
 export { readingsOf, type Reading, type Readings } from './readings.ts';
 export {
   cycleOf,

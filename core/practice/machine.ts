@@ -1,7 +1,7 @@
 import { exact, type Exact } from '../units/index.ts';
 import { hasPlate, isSlotted, type HeadBench, type PracticeBench, type TableBench } from './bench.ts';
 import type { GearsOn } from './geared.ts';
-import { around, blank, squareBar, type Work } from './work.ts';
+import { around, blank, hollowBlank, squareBar, type Work } from './work.ts';
 
 /** The mill and the head as they stand. Turns exact; lengths mm. */
 export interface Machine {
@@ -53,12 +53,18 @@ export type Told =
   | { readonly what: 'held'; readonly by: HeldBy }
   /** Metal was taken. */
   | { readonly what: 'cut'; readonly depth: number }
-  /** The cutter only marks the outside. */
+  /** The cutter only marks what it touches. */
   | { readonly what: 'marked' }
   /** The pin fell into a hole, counted from the one marked 0; or found none. */
   | { readonly what: 'pin-in'; readonly hole: number }
   /** Something that would scrap a part or hurt somebody. */
-  | { readonly what: 'gouged'; readonly degrees: number; readonly depth: number }
+  | {
+      readonly what: 'gouged';
+      readonly degrees: number;
+      readonly depth: number;
+      /** The cutter goes in and out, and the work does not travel past it. */
+      readonly sunk?: true;
+    }
   /** The same with a bar: moved on under the cutter. */
   | { readonly what: 'dragged'; readonly by: number; readonly depth: number }
   | { readonly what: 'pin-broken' }
@@ -136,6 +142,7 @@ function standing({ form }: PracticeBench) {
 function freshHead(bench: HeadBench): Machine {
   const { run, outside, face, teeth } = bench;
   const { move } = run;
+  const eccentric = { by: bench.eccentric ?? 0, at: ECCENTRIC_AT };
   const direct = move.method === 'direct';
   const spaces = 'spaces' in move ? move.spaces : 1;
   return {
@@ -150,10 +157,9 @@ function freshHead(bench: HeadBench): Machine {
     plateLock: move.method === 'differential' || bench.helix ? 'out' : 'in',
     directPin: direct ? 'in' : 'out',
     along: null,
-    work: blank({
-      ...{ outside, face, teeth, slotted: isSlotted(run) },
-      eccentric: { by: bench.eccentric ?? 0, at: ECCENTRIC_AT },
-    }),
+    work: bench.rim
+      ? hollowBlank({ ...bench.rim, face, teeth, eccentric })
+      : blank({ outside, face, teeth, eccentric, slotted: isSlotted(run) }),
   };
 }
 

@@ -13,7 +13,8 @@ export interface OutlinePoint {
  *              |      /         and on over the corner of the land
  *              | slot |
  *
- * @param from @param to whole directions, from ≤ to ≤ from + all of them @param every how many are passed over
+ * @param from @param to whole directions, from ≤ to ≤ from + all of them @param every of how many one is
+ * taken
  */
 export function outlineOf(section: Section, from: number, to: number, every = 1): readonly OutlinePoint[] {
   const { metal, overhang } = section;
@@ -41,7 +42,7 @@ interface Corner {
   readonly every: number;
 }
 
-/** The corner of one wall: floor, wall and skin, in the order in which the land comes after or before them. */
+/** The corner of one wall: floor, wall and skin, in the order that the land asks. */
 function underWall({ metal, overhang }: Section, { first, last, every }: Corner): readonly OutlinePoint[] {
   const many = metal.length;
   const along = (of: Float64Array): OutlinePoint[] => {

@@ -31,8 +31,9 @@ function entersRound(form: CutterForm, standing: Standing, angle: number, most: 
     const least = Math.max(tip / cos, from);
     return least < to ? least : Infinity;
   }
-  // a gear cutter’s tip is hollow as the floor is round: its middle stands highest
-  return enters((far) => Math.abs(far * sin - beside) - form.halfWidth(far * cos - tip), tip, most);
+  // a gear cutter’s tip is hollow as the floor is round, and stands beside the middle as it does
+  const least = beside * sin + Math.sqrt(Math.max(0, tip * tip - (beside * cos) ** 2));
+  return enters((far) => Math.abs(far * sin - beside) - form.halfWidth(far * cos - tip), least, most);
 }
 
 /** Farther than any work reaches, mm. */

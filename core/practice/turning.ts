@@ -1,6 +1,6 @@
 import { exact, type Exact } from '../units/index.ts';
 import type { ActionOf } from './actions.ts';
-import type { HeadBench, PracticeBench } from './bench.ts';
+import { isSunk, type HeadBench, type PracticeBench } from './bench.ts';
 import { isGearedNow, plateRatioNow } from './geared.ts';
 import { done, held, holeAt, holeUnderPin, underCutter, type Done, type Machine } from './machine.ts';
 import { cutWork, touches, type Pass } from './taking.ts';
@@ -15,8 +15,16 @@ export const passNow = (bench: PracticeBench, machine: Machine): Omit<Pass, 'to'
   depth: machine.depth + machine.over.depth - (bench.depthLost ?? 0),
   beside: machine.beside + machine.over.beside + (bench.besideOff ?? 0),
   ...(bench.away ? { away: bench.away } : {}),
-  ...(bench.aside ? { aside: bench.aside } : {}),
+  ...asideOf(bench),
 });
+
+/** The gash of a wheel leans; what is askew comes to it. */
+function asideOf(bench: PracticeBench): Pick<Pass, 'aside'> {
+  const lean = bench.on === 'head' && bench.rim?.lean;
+  if (!lean) return bench.aside ? { aside: bench.aside } : {};
+  const [a, b, c] = bench.aside ?? [0, 0, 0];
+  return { aside: [lean[0] + a, lean[1] + b, lean[2] + c] };
+}
 
 /** Does the cutter stand in metal? */
 export const inMetal = (bench: PracticeBench, machine: Machine): boolean =>
@@ -37,7 +45,8 @@ function turnSpindle(bench: HeadBench, machine: Machine, by: Exact): Done {
   // a standing cutter does not cut: the work binds on it
   if (!machine.running) return done(machine, { what: 'stalled' });
   const degrees = Math.abs(by.valueOf()) * 360;
-  return done({ ...turned, work }, { what: 'gouged', degrees, depth: deepest });
+  const sunk = isSunk(bench.run) ? { sunk: true as const } : {};
+  return done({ ...turned, work }, { what: 'gouged', degrees, depth: deepest, ...sunk });
 }
 
 /** Less than that is rubbed, not cut, mm. */

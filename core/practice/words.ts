@@ -41,11 +41,11 @@ export function sayTold(told: Told, units: UnitSystem): string {
     case 'cut':
       return `Cut, ${mm(told.depth)} deep.`;
     case 'marked':
-      return 'It only marks the outside.';
+      return 'It only marks the work.';
     case 'pin-in':
       return `Pin in hole ${told.hole}.`;
     case 'gouged':
-      return `Turned ${degreesText(told.degrees)} while the cutter was in the work: gouged, ${mm(told.depth)} deep. Run back past the first touch before you index.`;
+      return `Turned ${degreesText(told.degrees)} while the cutter was in the work: gouged, ${mm(told.depth)} deep. ${told.sunk ? 'Draw it out' : 'Run back past the first touch'} before you index.`;
     case 'dragged':
       return `Moved ${mm(told.by)} while the cutter was in the work: gouged, ${mm(told.depth)} deep. Feed back past the first touch before you move on.`;
     case 'pin-broken':

@@ -33,7 +33,7 @@ export interface Lies {
 
 /** The work as it truly is, at where the cutter enters, in the middle and where it leaves. */
 export interface Work {
-  /** From the axis, or the underside, to the outside as it was made, mm. */
+  /** From the axis, or the underside, to where depth counts from: the outside as it was made, mm. */
   readonly top: number;
   /** Farther out there is no metal, mm. */
   readonly reach: number;
@@ -61,8 +61,7 @@ const sectionsOf = (
 
 /**
  * A blank as it was turned.
- * @param outside mm @param eccentric how far its middle is from the spindle’s, mm, and in which direction,
- * part of a turn @param slotted its walls will overhang
+ * @param outside mm @param slotted its walls will overhang
  */
 export function blank({
   outside,
@@ -74,19 +73,64 @@ export function blank({
   readonly outside: number;
   readonly face: number;
   readonly teeth: number;
-  readonly eccentric?: { readonly by: number; readonly at: number };
+  readonly eccentric?: Eccentric;
   readonly slotted?: boolean;
 }): Work {
-  // even, so that every direction has its opposite
-  const many = 2 * Math.ceil(Math.max(LEAST, IN_A_TOOTH * teeth) / 2);
-  const [r, e] = [outside / 2, eccentric.by];
+  const many = placesFor(teeth);
+  const r = outside / 2;
+  const metal = turned(r, eccentric, many);
+  const overhang = slotted ? { from: new Float64Array(many).fill(Infinity), outside: metal } : null;
+  return { top: r, reach: r + eccentric.by, face, bar: null, sections: sectionsOf(face, metal, overhang) };
+}
+
+/** How far a blank’s middle is from the spindle’s, mm, and in which direction, part of a turn. */
+interface Eccentric {
+  readonly by: number;
+  readonly at: number;
+}
+
+/** Directions that are kept: even, so that each has its opposite. */
+const placesFor = (teeth: number): number => 2 * Math.ceil(Math.max(LEAST, IN_A_TOOTH * teeth) / 2);
+
+/** A section as it was turned. @param r its radius, mm */
+function turned(r: number, { by, at }: Eccentric, many: number): Float64Array {
   const metal = new Float64Array(many);
   for (let i = 0; i < many; i += 1) {
-    const angle = 2 * Math.PI * (i / many - eccentric.at);
-    metal[i] = e * Math.cos(angle) + Math.sqrt(Math.max(0, r * r - (e * Math.sin(angle)) ** 2));
+    const angle = 2 * Math.PI * (i / many - at);
+    metal[i] = by * Math.cos(angle) + Math.sqrt(Math.max(0, r * r - (by * Math.sin(angle)) ** 2));
   }
-  const overhang = slotted ? { from: new Float64Array(many).fill(Infinity), outside: metal } : null;
-  return { top: r, reach: r + e, face, bar: null, sections: sectionsOf(face, metal, overhang) };
+  return metal;
+}
+
+type Three = readonly [number, number, number];
+
+/**
+ * A blank whose outside is another at each place of its face.
+ * @param touch from the axis to where a cutter that comes nearer touches first, mm: depth counts from there
+ */
+export function hollowBlank({
+  at,
+  radii,
+  touch,
+  face,
+  teeth,
+  eccentric,
+}: {
+  readonly at: Three;
+  readonly radii: Three;
+  readonly touch: number;
+  readonly face: number;
+  readonly teeth: number;
+  readonly eccentric: Eccentric;
+}): Work {
+  const many = placesFor(teeth);
+  const section = (i: 0 | 1 | 2): Section => ({
+    at: at[i],
+    metal: turned(radii[i], eccentric, many),
+    overhang: null,
+  });
+  const reach = Math.max(...radii) + eccentric.by;
+  return { top: touch, reach, face, bar: null, sections: [section(0), section(1), section(2)] };
 }
 
 /** A bar as it was milled square. @param high @param face mm */

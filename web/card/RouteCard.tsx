@@ -102,14 +102,15 @@ export function RouteCard({ job, part, stationId, findings, shop, kept }: RouteC
 
 /** What is cut along the table, and round a bar. */
 const ON_A_BAR: readonly string[] = ['tooth-space', 'slot', 'spline'];
+const BLANKS: readonly string[] = ['blank', 'wheelBlank'];
 const ROUND_A_BAR: readonly string[] = ['flat', 'slot', 'spline'];
 
 /** Has the practice bench a place for it? */
 function canRehearse(part: PartPlan): boolean {
   const { cutting, stations } = part;
-  if (!cutting || cutting.laid || (cutting.helix && cutting.helix.drive !== 'worm')) return false;
+  if (!cutting || (cutting.helix && cutting.helix.drive !== 'worm')) return false;
   if (stationOf(part, 'dividing')?.detail.line) return ON_A_BAR.includes(cutting.divides);
-  return ROUND_A_BAR.includes(cutting.divides) || stations.some(({ id }) => id === 'blank');
+  return ROUND_A_BAR.includes(cutting.divides) || stations.some(({ id }) => BLANKS.includes(id));
 }
 
 interface StationRowProps {

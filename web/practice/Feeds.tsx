@@ -21,6 +21,7 @@ export function Feeds({ bench, machine, units, onAct }: FeedsProps) {
   const dial = onTravelDial(run, machine.table);
   // along a bar there is no middle to be beside
   const along = bench.on === 'table';
+  const from = along ? 'the top' : bench.rim ? 'the first touch' : 'the outside';
   const aside = run.mount?.axis === 'vertical' ? 'Knee' : 'Cross slide';
   return (
     <div className="practice-feeds">
@@ -36,7 +37,7 @@ export function Feeds({ bench, machine, units, onAct }: FeedsProps) {
       />
       <Feed
         name="Depth"
-        note={`below the ${along ? 'top' : 'outside'}; less than 0 is clear of it`}
+        note={`below ${from}; less than 0 is clear of it`}
         least={-12}
         most={deep * 1.3}
         value={machine.depth}

@@ -76,7 +76,7 @@ const DIVIDED: Readonly<Record<DividedWhat, string>> = {
   depth: 'Depth',
   step: 'From one to the next',
   length: 'First to last',
-  tooth: 'A tooth at the pitch line',
+  tooth: 'A tooth at its pitch line',
   width: 'Width of a slot',
   'across-flats': 'Across flats',
   aside: 'Its middle, beside the work’s',

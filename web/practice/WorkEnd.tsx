@@ -44,7 +44,10 @@ function wholeOutline(section: Section): string {
   return `M${drawn(outlineOf(section, 0, many - 1, every), many).join('L')}Z`;
 }
 
-/** The outline near one direction, closed over the work’s middle unless it goes all round. @param under @param wide parts of a turn */
+/**
+ * The outline near one direction, closed over the work’s middle unless it goes all round.
+ * @param under @param wide parts of a turn
+ */
 function nearOutline(section: Section, under: number, wide: number): string {
   const many = section.metal.length;
   const from = Math.floor((under - wide / 2) * many);
@@ -64,7 +67,8 @@ export function WorkEnd({ bench, machine }: WorkEndProps) {
   const { work, over, table } = machine;
   const [depth, beside] = [machine.depth + over.depth, machine.beside + over.beside];
   const { form, outside, face, teeth } = bench;
-  const section = sectionAt(work, bench.helix ? nearest(table / face) : 'entry');
+  const seen = bench.helix ? nearest(table / face) : bench.rim ? 'middle' : 'entry';
+  const section = sectionAt(work, seen);
   const whole = useMemo(() => wholeOutline(section), [section]);
   const under = underCutter(bench, machine);
   const turn = `rotate(${-under * 360})`;
@@ -78,7 +82,8 @@ export function WorkEnd({ bench, machine }: WorkEndProps) {
   // a little more than the sheet is wide; of few teeth all round
   const inSight = few ? 1 : Math.min(1, (1.4 * wide) / (Math.PI * outside));
   const up = Math.min(12, outside / 4) * scale;
-  const shown = Math.max(-CLEAR, depth * scale);
+  // a wheel may be touched at its corners first, which stand higher than its throat
+  const shown = Math.max(-CLEAR, (depth - work.top + radius) * scale);
   // beyond the work’s ends the cutter stands in front of it or behind
   const meets = Math.abs(table - face / 2) <= face / 2 + form.diameter / 2;
   return (

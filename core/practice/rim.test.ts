@@ -1,0 +1,210 @@
+import { describe, expect, test } from '@jest/globals';
+import { need } from '../findings/index.ts';
+import { drawnDriveJob, withPart, type Job } from '../job/index.ts';
+import { plan, stationOf, type PartPlan } from '../plan/index.ts';
+import { performed, readRow } from '../sampleBench.ts';
+import { beginRun, shop } from '../sampleRuns.ts';
+import { measure } from '../units/index.ts';
+import type { HeadBench } from './bench.ts';
+import {
+  act,
+  benchOf,
+  cutsMade,
+  faultOf,
+  faultsFor,
+  freshMachine,
+  isHarm,
+  sayTold,
+  type Action,
+} from './index.ts';
+
+interface Wheel {
+  readonly school?: 'plunge' | 'traverse' | 'hob';
+  readonly rim?: 'throat' | 'plain';
+  readonly cutter?: string;
+  readonly hand?: 'right' | 'left';
+  readonly starts?: string;
+}
+
+/** A wheel of 40 teeth, module 2, for a worm of 24. */
+function wheelJob({ school = 'plunge', rim = 'throat', cutter = '60', hand = 'right', starts }: Wheel): Job {
+  const job = drawnDriveJob(
+    { id: 'w', name: 'Wheel', shop },
+    { hand, ...(starts ? { starts: measure(starts, 'count') } : {}) },
+  );
+  return withPart(job, 'p1', (part) =>
+    part.kind === 'wheel'
+      ? {
+          ...part,
+          gash: { ...part.gash, school },
+          rim: { ...part.rim, rim },
+          setup: { ...part.setup, cutterDiameter: measure(cutter, 'mm') },
+        }
+      : part,
+  );
+}
+
+/** The worm’s card is the first of the two. */
+const partOf = (job: Job): PartPlan => plan(job, shop).parts.find(({ id }) => id === 'p1')!;
+
+function benchFor(wheel: Wheel): HeadBench {
+  const job = wheelJob(wheel);
+  const bench = need(benchOf(partOf(job), need(beginRun(job, {}, shop))));
+  if (bench.on !== 'head' || !bench.rim) throw new Error('that is no wheel on a head');
+  return bench;
+}
+
+/** tan γ = z1·m/d1 = 2/24 for one start. */
+const TAN = 2 / 24;
+/** As the scale of the mill has it: 5°. */
+const SET = Math.tan((5 * Math.PI) / 180);
+/** Face of the hollow over 60° about a worm of 24: throat radius 12 − 2, chord 2·10·sin 30°. */
+const HOLLOW = 10;
+
+describe.each<readonly [string, Wheel]>([
+  ['plunged in its throat', {}],
+  ['plunged with a cutter smaller than the hollow', { cutter: '18' }],
+  ['plunged, plain', { rim: 'plain' }],
+  ['drawn straight across, throated', { school: 'traverse' }],
+  ['drawn straight across, plain', { school: 'traverse', rim: 'plain' }],
+  ['left-handed', { hand: 'left' }],
+  ['of two starts', { starts: '2' }],
+])('a wheel %s', (_, wheel) => {
+  const bench = benchFor(wheel);
+  const { machine, told } = performed(bench);
+
+  test('harms nothing, and all its spaces are there', () => {
+    expect(told.filter((each) => isHarm(each) || each.what === 'held')).toEqual([]);
+    expect(cutsMade(bench, machine.work)).toBe(40);
+    expect(cutsMade(bench, freshMachine(bench).work)).toBe(0);
+  });
+
+  test('4.4 deep in the throat, 9° from one to the next, teeth of half the pitch', () => {
+    for (const end of ['least', 'most'] as const) {
+      // 2.2 m deep
+      expect(Math.abs(readRow(bench, machine, 'depth')[end] - 4.4)).toBeLessThan(2e-3);
+      expect(readRow(bench, machine, 'step')[end]).toBeCloseTo(9, 3);
+      // a cutter for 35 to 54 leaves 40 teeth a few µm else
+      expect(Math.abs(readRow(bench, machine, 'tooth')[end] - Math.PI)).toBeLessThan(0.012);
+    }
+  });
+
+  test('the gash leans by the lead angle, to the worm’s hand, but for the scale’s nearest mark', () => {
+    const { least: leans, wanted } = readRow(bench, machine, 'lean', 'exit');
+    const way = wheel.hand === 'left' ? -1 : 1;
+    const face = bench.rim!.at[2] - bench.rim!.at[0];
+    if (wheel.rim !== 'plain') expect(face).toBeCloseTo(HOLLOW, 9);
+    expect(wanted).toBeCloseTo(way * face * TAN * Number(wheel.starts ?? 1), 9);
+    // to a whole degree: 4°46′ is set as 5°, 9°28′ as 9°
+    const set = wheel.starts ? 9 : 5;
+    const asSet = way * face * Math.tan((set * Math.PI) / 180);
+    // a gash beside the middle opens its two flanks at other heights of the pitch circle
+    expect(Math.abs(leans - asSet)).toBeLessThan(0.02 * Math.abs(asSet));
+  });
+
+  test('what the mark costs is what the card says', () => {
+    const { setting, lean } = stationOf(partOf(wheelJob(wheel)), 'wheel')!.detail;
+    const { least: leans, wanted } = readRow(bench, machine, 'lean', 'exit');
+    const { faceWidth } = stationOf(partOf(wheelJob(wheel)), 'wheelBlank')!.detail.facts!;
+    const face = bench.rim!.at[2] - bench.rim!.at[0];
+    expect(setting!.scale).toBe(wheel.starts ? 9 : 5);
+    expect(Math.abs(Math.abs(leans - wanted) - ((lean! / 1000) * face) / faceWidth)).toBeLessThan(
+      0.02 * Math.abs(wanted),
+    );
+  });
+});
+
+test('plunged with 60 it meets the corners first; with 18 the throat, as the prompts say', () => {
+  for (const [cutter, first, touchOn] of [
+    ['60', [true, false, true], 'corners'],
+    ['18', [false, true, false], 'throat'],
+  ] as const) {
+    const bench = benchFor({ cutter });
+    expect(bench.run.touchOn).toBe(touchOn);
+    let machine = freshMachine(bench);
+    const fresh = machine.work.sections;
+    const middle = bench.face / 2;
+    for (const action of [
+      { do: 'run', on: true },
+      { do: 'table', to: middle },
+      { do: 'depth', to: -0.01 },
+    ] satisfies Action[])
+      machine = act(bench, machine, action).machine;
+    expect(machine.work.sections.map((section, i) => section !== fresh[i])).toEqual([false, false, false]);
+    machine = act(bench, machine, { do: 'depth', to: 0.02 }).machine;
+    expect(machine.work.sections.map((section, i) => section !== fresh[i])).toEqual(first);
+  }
+});
+
+test('where the hollow ends the floor is where the round of the disk stands, by geometry', () => {
+  const bench = benchFor({});
+  const { machine } = performed(bench);
+  const root = 40 - (4.4 - 2);
+  const u = HOLLOW / 2;
+  const [along, aside] = [u * Math.hypot(1, SET), u * SET];
+  // the disk’s middle over the root, its rim so far along its own plane
+  const height = root + 30 - Math.sqrt(30 * 30 - along * along);
+  const { metal } = machine.work.sections[2];
+  const turn = Math.atan2(aside, height) / (2 * Math.PI);
+  const spindle = machine.spindle.valueOf();
+  const place = Math.round((spindle + turn) * metal.length);
+  const at = metal[((place % metal.length) + metal.length) % metal.length]!;
+  expect(Math.abs(at - Math.hypot(height, aside))).toBeLessThan(2e-3);
+});
+
+test('a right-hand wheel leans as a right-hand helical gear does', async () => {
+  const { benchFor: gear } = await import('../sampleBench.ts');
+  const { spacesInOrder } = await import('./measure.ts');
+  const bench = gear({ teeth: 30, module: 1, helix: '4', hand: 'right' });
+  const { machine } = performed(bench);
+  const at = (where: 'entry' | 'exit') => {
+    const { from, to } = spacesInOrder(machine.work, 15.2, where)[0]!;
+    return (from + to) / 2;
+  };
+  const turned = at('exit') - at('entry');
+  expect(turned - Math.round(turned * 30) / 30).toBeGreaterThan(0);
+});
+
+test('gashed for a hob it is less deep, and its teeth are not judged', () => {
+  const bench = benchFor({ school: 'hob' });
+  const { machine, told } = performed(bench);
+  expect(told.filter((each) => isHarm(each) || each.what === 'held')).toEqual([]);
+  // a tenth is left for the hob
+  expect(Math.abs(readRow(bench, machine, 'depth').most - 3.96)).toBeLessThan(2e-3);
+  expect(() => readRow(bench, machine, 'tooth')).toThrow();
+});
+
+test('its faults: what no wheel has is not offered; beside the middle and askew show', () => {
+  const bench = benchFor({});
+  const keys = faultsFor(bench).map(({ key }) => key);
+  for (const none of ['school', 'blank-over', 'early'] as const) expect(keys).not.toContain(none);
+  const hidden = faultOf(bench, 'along')!.hide(freshMachine(bench));
+  const cut = performed(hidden.bench, hidden.machine).machine;
+  // 0.25 over the face, beside the lean of the table at 5°
+  const leans = readRow(hidden.bench, cut, 'lean', 'exit').least;
+  expect(Math.abs(leans - HOLLOW * SET - 0.25)).toBeLessThan(0.02);
+});
+
+test('turned while the cutter stands in it, the rim is gouged', () => {
+  const bench = benchFor({});
+  let machine = freshMachine(bench);
+  const told = (
+    [
+      { do: 'run', on: true },
+      { do: 'table', to: bench.face / 2 },
+      { do: 'lock', on: true },
+      { do: 'depth', to: 4.4 },
+      { do: 'lock', on: false },
+      { do: 'pin', to: 'out' },
+      { do: 'crank', turns: '1/2' },
+    ] satisfies Action[]
+  ).flatMap((action) => {
+    const done = act(bench, machine, action);
+    machine = done.machine;
+    return done.told;
+  });
+  const gouged = told.find(({ what }) => what === 'gouged');
+  // half a turn of 40, the slack of the worm on the right side
+  expect(gouged).toMatchObject({ degrees: 4.5, sunk: true });
+  expect(sayTold(gouged!, 'mm')).toMatch(/^Turned 4\.5° while .+ Draw it out before you index\.$/);
+});

@@ -130,6 +130,8 @@ export interface Restored {
   readonly changed: number;
   readonly runs: number;
   readonly counts: number;
+  /** Devices that were not here: they come put aside. */
+  readonly devices: number;
   /** File in the data folder with the workshop as it stood; empty while the backup is still looked at. */
   readonly aside: string;
   /** Rows dealt with, of all there are in it. */

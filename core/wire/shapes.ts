@@ -155,6 +155,7 @@ export const restoredShape = z.strictObject({
   changed: z.int(),
   runs: z.int(),
   counts: z.int(),
+  devices: z.int(),
   aside: z.string(),
   rows: z.int(),
   ofRows: z.int(),

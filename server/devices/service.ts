@@ -51,12 +51,12 @@ export class DeviceService {
     this.ground = { open, now, changed: () => this.tell() };
   }
 
-  /** Goes onto the line of every device that is set up. */
+  /** Goes onto the line of every device that is set up, and not on it yet. */
   async begin(): Promise<void> {
     for (const { document } of await this.store.em.fork().find(DeviceRow, {}, { orderBy: { id: 'asc' } })) {
       const read = deviceSchema.safeParse(JSON.parse(document));
       // one of a later version rests as it is
-      if (read.success) this.put(read.data);
+      if (read.success && !this.stations.has(read.data.id)) this.put(read.data);
     }
   }
 

@@ -52,7 +52,7 @@ export const routesOf = (
   ...schemaRoutes(),
   ...runRoutes(runs),
   ...pictureRoutes(pictures),
-  ...logRoutes(log, backup),
+  ...logRoutes(log, backup, () => devices.begin()),
   ...classRoutes(classes),
   ...deviceRoutes(devices),
   answer(calls.health, () => health.look()),

@@ -9,7 +9,8 @@ const RESTORE_LIMIT = 400 * 1024 ** 2;
 
 const today = (): string => new Date().toISOString().slice(0, 10);
 
-export const logRoutes = (log: LogService, backup: BackupService): Route[] => [
+/** @param restored called when a backup was put back, or as much of it as was wanted */
+export const logRoutes = (log: LogService, backup: BackupService, restored: () => Promise<void>): Route[] => [
   answer(calls.listLog, ({ query }) => log.list(query)),
   answer(calls.readLog, ({ params }) => log.page(params.id)),
   answer(calls.backup, async (_, response) => {
@@ -21,9 +22,11 @@ export const logRoutes = (log: LogService, backup: BackupService): Route[] => [
       rmSync(file, { force: true });
     }
   }),
-  answerFile(calls.restore, { most: RESTORE_LIMIT, file: () => backup.passingFile() }, (file) =>
-    backup.restore(file),
-  ),
+  answerFile(calls.restore, { most: RESTORE_LIMIT, file: () => backup.passingFile() }, async (file) => {
+    const done = await backup.restore(file);
+    await restored();
+    return done;
+  }),
   answer(calls.readRestore, () => ({ under: backup.under })),
   answer(calls.stopRestore, () => {
     backup.stop();

@@ -4,11 +4,7 @@ import path from 'node:path';
 import type { Restored } from '../../core/wire/index.ts';
 import { AskerGone, type Desk } from '../heavy/index.ts';
 import { Refused } from '../problems.ts';
-
-const NOTHING_YET: Restored = {
-  ...{ jobs: 0, changed: 0, runs: 0, counts: 0, aside: '', rows: 0, ofRows: 0 },
-  finished: false,
-};
+import { NOTHING_BACK } from '../whole/index.ts';
 
 /** The whole workshop as one file, and back: worked out beside the server’s own thread. */
 export class BackupService {
@@ -53,7 +49,7 @@ export class BackupService {
   async restore(file: string): Promise<Restored> {
     if (this.restoring) throw new Refused(409, [{ code: 'restore-under-way', path: '', severity: 'wrong' }]);
     const stop = new AbortController();
-    this.restoring = { stop, soFar: NOTHING_YET };
+    this.restoring = { stop, soFar: NOTHING_BACK };
     try {
       return await this.desk.ask(
         'restore',

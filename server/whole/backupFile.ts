@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { deviceSchema, type Device } from '../../core/devices/index.ts';
 import { jobSchema, readJob, type Job } from '../../core/job/index.ts';
 import { idSchema } from '../../core/kinds/index.ts';
 import {
@@ -14,8 +15,8 @@ import { pictureShape } from '../../core/wire/index.ts';
 import { Refused } from '../problems.ts';
 
 export const BACKUP_FORMAT = 'vuelta-workshop';
-/** 2: with pictures. */
-export const BACKUP_VERSION = 2;
+/** 2: with pictures. 3: with devices. */
+export const BACKUP_VERSION = 3;
 
 /** What could not be read when the backup was written is in it as it rested. */
 const asItRests = { raw: z.string().optional() };
@@ -53,6 +54,7 @@ const runEntry = z.object({
 });
 
 const pictureEntry = pictureShape.extend({ data: z.string(), away: z.boolean().default(false) });
+const deviceEntry = z.object({ device: z.unknown(), ...asItRests, id: idSchema.optional() });
 
 /** Outer shape of a backup; what is in it is checked piece by piece, each of whatever version it is. */
 const backupSchema = z.looseObject({
@@ -67,6 +69,7 @@ const backupSchema = z.looseObject({
   kept: z.array(keptEntry),
   runs: z.array(runEntry),
   pictures: z.array(pictureEntry).default([]),
+  devices: z.array(deviceEntry).default([]),
 });
 
 /**
@@ -77,6 +80,7 @@ export const backupFileSchema = backupSchema.extend({
   shop: equipmentSchema.nullable(),
   jobs: z.array(jobEntry.extend({ job: jobSchema.nullable() })),
   runs: z.array(runEntry.extend({ run: runSchema.nullable(), events: z.array(runEventSchema.nullable()) })),
+  devices: z.array(deviceEntry.extend({ device: deviceSchema.nullable() })),
 });
 
 /** What stands at the head of a backup, before its rows. */
@@ -99,6 +103,14 @@ export interface RunInBackup extends Omit<z.infer<typeof runEntry>, 'run' | 'raw
   readonly raw?: undefined;
   readonly run: Run;
   readonly events: readonly RunEvent[];
+}
+export interface RawDevice {
+  readonly id: string;
+  readonly raw: string;
+}
+export interface DeviceInBackup {
+  readonly raw?: undefined;
+  readonly device: Device;
 }
 export type KeptInBackup = z.infer<typeof keptEntry>;
 export type PictureInBackup = z.infer<typeof pictureEntry>;
@@ -164,8 +176,17 @@ export const readKeptEntry = (raw: unknown): KeptInBackup => entryOf(keptEntry, 
 /** @throws Refused 422 */
 export const readPictureEntry = (raw: unknown): PictureInBackup => entryOf(pictureEntry, raw);
 
+/** @throws Refused 422 */
+export function readDeviceEntry(raw: unknown): DeviceInBackup | RawDevice {
+  const entry = entryOf(deviceEntry, raw);
+  if (restsRaw(entry)) return entry;
+  const read = deviceSchema.safeParse(entry.device);
+  if (!read.success) throw notABackup('a device in it is damaged');
+  return { device: read.data };
+}
+
 /** Parts of a backup that are lists, in the order in which they go in. */
-export const LISTS = ['jobs', 'kept', 'runs', 'pictures'] as const;
+export const LISTS = ['jobs', 'kept', 'runs', 'pictures', 'devices'] as const;
 export type ListName = (typeof LISTS)[number];
 /** Lists that those of before have not. */
-export const LATER_LISTS: readonly ListName[] = ['pictures'];
+export const LATER_LISTS: readonly ListName[] = ['pictures', 'devices'];

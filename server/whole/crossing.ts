@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { MOST_DEVICES } from '../../core/devices/index.ts';
 import { readJob } from '../../core/job/index.ts';
 import type { Restored } from '../../core/wire/index.ts';
 import { canonical } from '../canonical.ts';
@@ -76,6 +77,7 @@ export class Crossing {
       (await this.each('event', (span) => this.putEvents(span))) &&
       (await this.each('run', (span) => this.listRuns(span))) &&
       (await this.each('picture', (span) => this.putPictures(span))) &&
+      (await this.each('device', (span) => this.putDevices(span))) &&
       (await this.each('cut', (span) => this.standJobs(span)))
     );
   }
@@ -231,6 +233,22 @@ export class Crossing {
     );
   }
 
+  /** Those that are not here; those that are know their own lines. No more than a shop has. */
+  private putDevices(span: Span): void {
+    const ids = this.staging.database
+      .prepare('select id from staged_device where rowid between ? and ? order by rowid')
+      .all(...span) as { id: string }[];
+    for (const { id } of ids)
+      this.tally.add({
+        devices: this.run(
+          `insert or ignore into here.device select * from staged_device
+           where id = ? and (select count(*) from here.device) < ?`,
+          id,
+          MOST_DEVICES,
+        ),
+      });
+  }
+
   /** How the newest run of each of these jobs stands; what else they are found by was written with them. */
   private standJobs(span: Span): void {
     const { database } = this.staging;
@@ -250,6 +268,12 @@ export class Crossing {
 /** Told no oftener than this, ms. */
 const TOLD_EVERY = 150;
 
+/** Of a restore that has put nothing back. */
+export const NOTHING_BACK: Restored = {
+  ...{ jobs: 0, changed: 0, runs: 0, counts: 0, devices: 0, aside: '', rows: 0, ofRows: 0 },
+  finished: false,
+};
+
 /** How far a restore is, told now and then. */
 export class RestoreTally {
   now: Restored;
@@ -258,17 +282,18 @@ export class RestoreTally {
   /** @param ofRows all there are */
   constructor(ofRows: number, better: RestoreHeard['better']) {
     this.better = better;
-    this.now = { jobs: 0, changed: 0, runs: 0, counts: 0, aside: '', rows: 0, ofRows, finished: false };
+    this.now = { ...NOTHING_BACK, ofRows };
   }
   /** @param more of each count; the file put aside */
   add({ aside, ...more }: Partial<Omit<Restored, 'finished' | 'ofRows'>>): void {
-    const { jobs, changed, runs, counts, rows } = this.now;
+    const { jobs, changed, runs, counts, devices, rows } = this.now;
     this.now = {
       ...this.now,
       jobs: jobs + (more.jobs ?? 0),
       changed: changed + (more.changed ?? 0),
       runs: runs + (more.runs ?? 0),
       counts: counts + (more.counts ?? 0),
+      devices: devices + (more.devices ?? 0),
       rows: rows + (more.rows ?? 0),
       aside: aside ?? this.now.aside,
     };

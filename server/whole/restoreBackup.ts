@@ -86,7 +86,8 @@ const rowsIn = (staging: Staging): number =>
   staging.count(
     `select (select count(*) from staged_job) + (select count(*) from staged_kept)
        + 2 * (select count(*) from staged_run) + (select count(*) from staged_event)
-       + (select count(*) from staged_picture) + (select count(*) from staged_cut)`,
+       + (select count(*) from staged_picture) + (select count(*) from staged_device)
+       + (select count(*) from staged_cut)`,
   );
 
 /** What is not listed by what was known of it beforehand. */

@@ -7,13 +7,16 @@ import { equipmentSchema, shopToToday, type Equipment } from '../../core/shop/in
 import { listedFields, restingOf, standingOfRow } from '../resting/index.ts';
 import {
   notABackup,
+  readDeviceEntry,
   readJobEntry,
   readKeptEntry,
   readPictureEntry,
   readRunEntry,
   readShop,
+  type DeviceInBackup,
   type JobInBackup,
   type KeptInBackup,
+  type RawDevice,
   type RawJob,
   type RawRun,
   type RunInBackup,
@@ -40,6 +43,7 @@ const TABLES = `
   create table staged_run as select *, 0 as events, 0 as raw, 0 as fresh from here.run where 0;
   create table staged_event as select id, run_id, device, device_seq, document from here.run_event where 0;
   create table staged_picture as select * from here.picture where 0;
+  create table staged_device as select * from here.device where 0;
   create unique index job_once on staged_job (id);
   create unique index run_once on staged_run (id);`;
 
@@ -52,7 +56,7 @@ function shopOf(document: string): Equipment | null {
   }
 }
 
-const STAGED = ['job', 'kept', 'run', 'event', 'picture', 'cut'] as const;
+const STAGED = ['job', 'kept', 'run', 'event', 'picture', 'device', 'cut'] as const;
 type Staged = (typeof STAGED)[number];
 
 const quoted = (text: string): string => `'${text.replaceAll("'", "''")}'`;
@@ -145,6 +149,7 @@ export class Staging {
     else if (of === 'jobs') this.putJob(readJobEntry(raw));
     else if (of === 'runs') this.putRun(readRunEntry(raw));
     else if (of === 'kept') this.putKept(readKeptEntry(raw));
+    else if (of === 'devices') this.putDevice(readDeviceEntry(raw));
     else {
       const { away, ...picture } = readPictureEntry(raw);
       this.insert('picture', { ...picture, away: away ? 1 : 0 });
@@ -188,6 +193,15 @@ export class Staging {
   private putKept({ id, jobId, job, baseRevision, at }: KeptInBackup): void {
     const document = typeof job === 'string' ? job : JSON.stringify(job);
     this.insert('kept', { id, job_id: jobId, document, base_revision: baseRevision, at });
+  }
+
+  /** Its line is that of the machine it was set up on: it comes put aside. */
+  private putDevice(entry: DeviceInBackup | RawDevice): void {
+    const row =
+      entry.raw === undefined
+        ? { id: entry.device.id, document: JSON.stringify({ ...entry.device, on: false }) }
+        : { id: entry.id, document: entry.raw };
+    this.insert('device', row);
   }
 
   /** @throws Refused 422 where it is here already */

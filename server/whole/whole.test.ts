@@ -4,6 +4,8 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'n
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import Database from 'libsql';
+import { MOST_DEVICES, type Device } from '../../core/devices/index.ts';
+import { sayIssue } from '../../core/messages/index.ts';
 import type { LogList, Problem, Restored, StoredRun } from '../../core/wire/index.ts';
 import { Trial } from '../trial.ts';
 import { rowsInLines } from './backupRows.ts';
@@ -15,13 +17,14 @@ const sample = (version: number): string =>
 
 describe('backups of every version go into an empty workshop', () => {
   test.each([
-    [1, 'tooth-space', 53, 0],
-    [2, 'flat', 7, 1],
-  ])('version %i', async (version, divides, divisions, pictures) => {
+    [1, 'tooth-space', 53, 0, 0],
+    [2, 'flat', 7, 1, 0],
+    [3, 'flat', 7, 1, 2],
+  ])('version %i', async (version, divides, divisions, pictures, devices) => {
     const trial = new Trial(`whole-v${version}`);
     await trial.start();
     const { status, body } = await trial.ask<Restored>('POST', '/restore', sample(version));
-    expect([status, body]).toMatchObject([200, { jobs: 1, changed: 0, runs: 1, counts: 2 }]);
+    expect([status, body]).toMatchObject([200, { jobs: 1, changed: 0, runs: 1, counts: 2, devices }]);
     const { run, summary } = (await trial.ask<StoredRun>('GET', '/runs/r1')).body;
     expect(run).toMatchObject({ divides, divisions });
     expect(summary).toMatchObject({ done: 2, next: { space: 3 } });
@@ -33,7 +36,80 @@ describe('backups of every version go into an empty workshop', () => {
     expect((await trial.ask<Restored>('POST', '/restore', sample(version))).body).toMatchObject({
       changed: 0,
       counts: 0,
+      devices: 0,
     });
+    await trial.close();
+  });
+});
+
+describe('devices of a backup', () => {
+  const listed = async (trial: Trial) =>
+    (await trial.ask<{ devices: Device[] }>('GET', '/devices')).body.devices;
+  const motor = (name: string): Device => ({
+    ...{ id: 'm1', kind: 'motor', name, letter: 'C', perTurn: 400, reversed: true, speed: 100 },
+    ...{ takeUp: 0, pulses: 0, hold: 'arm', watchedBy: null, on: true },
+    link: { via: 'tcp', host: 'localhost', port: 9 },
+  });
+
+  test('come back as they were set up, put aside: their lines are another machine’s', async () => {
+    const trial = new Trial('devices-back');
+    await trial.start();
+    await trial.ask('POST', '/restore', sample(3));
+    // at once, without a start
+    expect(await listed(trial)).toMatchObject([
+      { id: 't1', name: 'Caliper of the bench', on: false, decimal: ',', link: { path: '/dev/ttyUSB0' } },
+      { id: 'm1', name: 'Rotary table motor', on: false, perTurn: 360, takeUp: 2, watchedBy: 'x1' },
+    ]);
+    await trial.close();
+  });
+
+  test('one that is here stays as it is; one of another version rests as it rested', async () => {
+    const trial = new Trial('devices-here');
+    await trial.start();
+    await trial.ask('PUT', '/devices/m1', motor('Motor of this bench'));
+    const database = new Database(path.join(trial.folder, 'workshop.sqlite'));
+    const later = '{"id":"later","kind":"scanner"}';
+    database.prepare('insert into device (id, document) values (?, ?)').run('later', later);
+    const { body } = await trial.ask<Restored>('POST', '/restore', sample(3));
+    expect(body.devices).toBe(1);
+    expect(await listed(trial)).toMatchObject([{ id: 't1' }, { ...motor('Motor of this bench') }]);
+    const backup = await trial.ask<{ devices: object[]; sha256?: string }>('GET', '/backup');
+    expect(backup.body.devices).toContainEqual({ device: null, raw: later, id: 'later' });
+    database.prepare('delete from device').run();
+    // written in other lines it has another hash
+    const { sha256: _, ...text } = backup.body;
+    const again = await trial.ask<Restored>('POST', '/restore', JSON.stringify(text));
+    expect(again.body.devices).toBe(3);
+    expect(database.prepare("select document from device where id = 'later'").get()).toMatchObject({
+      document: later,
+    });
+    database.close();
+    await trial.close();
+  });
+
+  test('one that is damaged is told, and nothing is taken; more than a shop has stay in the file', async () => {
+    const trial = new Trial('devices-many');
+    await trial.start();
+    const { sha256: _, ...whole } = JSON.parse(sample(3)) as {
+      sha256: string;
+      devices: { device: Device }[];
+    };
+    const strange = { ...whole, devices: [{ device: { ...motor('M'), perTurn: -1 } }] };
+    const refused = await trial.ask<Problem>('POST', '/restore', JSON.stringify(strange));
+    expect(refused.status).toBe(422);
+    expect(sayIssue(refused.body.issues[0]!)).toBe(
+      'This cannot be put back: a device in it is damaged. Nothing was changed.',
+    );
+    const many = Array.from({ length: MOST_DEVICES + 3 }, (_each, i) => ({
+      device: { ...motor(`M ${i}`), id: `m${i}` },
+    }));
+    const { body } = await trial.ask<Restored>(
+      'POST',
+      '/restore',
+      JSON.stringify({ ...whole, devices: many }),
+    );
+    expect([body.finished, body.devices]).toEqual([true, MOST_DEVICES]);
+    expect(await listed(trial)).toHaveLength(MOST_DEVICES);
     await trial.close();
   });
 });
@@ -46,7 +122,7 @@ describe('a restore that is under way', () => {
   }
   /** One job, many times over. */
   function large(): string {
-    const { sha256: _, ...one } = JSON.parse(sample(2)) as Sample;
+    const { sha256: _, ...one } = JSON.parse(sample(3)) as Sample;
     const [first] = one.jobs;
     const more = Array.from({ length: many - 1 }, (_, i) => ({
       ...first!,
@@ -68,8 +144,8 @@ describe('a restore that is under way', () => {
     expect(soFar).toMatchObject({ finished: false });
     const second = await trial.ask<Problem>('POST', '/restore', sample(2));
     expect([second.status, second.body.issues[0]!.code]).toEqual([409, 'restore-under-way']);
-    // jobs, the run twice and its job, its two counts, the picture
-    const ofRows = many + 2 + 1 + 2 + 1;
+    // jobs, the run twice and its job, its two counts, the picture, two devices
+    const ofRows = many + 2 + 1 + 2 + 1 + 2;
     expect((await first).body).toMatchObject({
       jobs: many,
       changed: 0,
@@ -108,7 +184,7 @@ describe('a restore that is under way', () => {
     expect(await totalIn(trial)).toBe(0);
     // each row is asked for as it is read, then once each step
     let asked = 0;
-    const rowsRead = many + 2;
+    const rowsRead = many + 4;
     const { restored } = await restore(() => (asked += 1) > rowsRead + 3);
     expect(restored.finished).toBe(false);
     expect(restored.aside).toMatch(/^copies\//);
@@ -128,8 +204,8 @@ describe('a restore that is under way', () => {
     await restore();
     writeBackup({ store, file, at: '2026-11-25T10:00:00Z' });
     const inLines = readFileSync(file, 'utf8');
-    // as it is written, it is read a line at a time: shop, jobs, run, picture
-    expect([...rowsInLines(file)].map(({ of }) => of).length).toBe(1 + many + 1 + 1);
+    // as it is written, it is read a line at a time: shop, jobs, run, picture, devices
+    expect([...rowsInLines(file)].map(({ of }) => of).length).toBe(1 + many + 1 + 1 + 2);
     const { sha256: _, ...whole } = JSON.parse(inLines) as Record<string, unknown>;
     const everything = async (text: string, name: string) => {
       const other = await atRest(name, text);
@@ -144,12 +220,12 @@ describe('a restore that is under way', () => {
       await other.trial.close();
       return written;
     };
-    const { shop, jobs, kept, runs, pictures, ...head } = whole;
+    const { shop, jobs, kept, runs, pictures, devices, ...head } = whole;
     for (const [name, text] of [
       ['written', inLines],
       ['indented', JSON.stringify(whole, null, 2)],
       ['one-line', JSON.stringify(whole)],
-      ['turned-round', JSON.stringify({ pictures, runs, kept, jobs, shop, ...head })],
+      ['turned-round', JSON.stringify({ devices, pictures, runs, kept, jobs, shop, ...head })],
       ['parted-elsewhere', inLines.replace('},\n{"job"', '}\n,{"job"').replace(/,\n"sha256.*\n$/, '}')],
       ['a-line-more', inLines.replace(/,\n"sha256.*\n$/, ',\n"remark":[{"of":"mine"}]}')],
     ] as const)

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { closeSync, openSync, writeSync } from 'node:fs';
 import Database from 'libsql';
+import { deviceSchema } from '../../core/devices/index.ts';
 import { readJob } from '../../core/job/index.ts';
 import { readRun, runEventSchema } from '../../core/run/index.ts';
 import { equipmentSchema, shopToToday } from '../../core/shop/index.ts';
@@ -25,6 +26,7 @@ function isRun(raw: unknown): boolean {
   }
 }
 const isEvent = (raw: unknown): boolean => runEventSchema.safeParse(raw).success;
+const isDevice = (raw: unknown): boolean => deviceSchema.safeParse(raw).success;
 const isShop = (raw: unknown): boolean => equipmentSchema.safeParse(shopToToday(raw)).success;
 
 /** A file that is written piece by piece, and ends with the hash of all that was written. */
@@ -88,6 +90,7 @@ export function writeBackup({ store, file, at, stopped = () => false }: Writing)
     const events = database.prepare('select document from run_event where run_id = ? order by arrival');
     list('runs', 'select * from run order by id', (row) => runIn(row, events.all(row['id']) as Row[]));
     list('pictures', 'select * from picture order by id', pictureIn);
+    list('devices', 'select * from device order by id', deviceIn);
     database.exec('commit');
   } finally {
     out.end();
@@ -134,6 +137,11 @@ function runIn(row: Row, counted: readonly Row[]): object {
     events,
     eventsRaw,
   };
+}
+
+function deviceIn({ id, document }: Row): object {
+  const device = parsed(String(document), isDevice);
+  return { device, ...(device ? {} : { raw: document, id }) };
 }
 
 const pictureIn = ({ id, about, words, width, height, at, data, away }: Row): object => ({

@@ -6,8 +6,13 @@ import type { Restored } from '../../core/wire/index.ts';
 import { Notice } from '../frame/index.ts';
 import { api, queryClient } from '../state/index.ts';
 
-const putBack = ({ jobs, runs, counts }: Restored): string =>
-  `${plural(jobs, 'job')}, ${plural(runs, 'run')}, ${plural(counts, 'count')}`;
+const putBack = ({ jobs, runs, counts, devices }: Restored): string =>
+  [
+    plural(jobs, 'job'),
+    plural(runs, 'run'),
+    plural(counts, 'count'),
+    ...(devices > 0 ? [plural(devices, 'device')] : []),
+  ].join(', ');
 
 const LOOK_EVERY_MS = 500;
 
@@ -64,8 +69,8 @@ export function Backup() {
     <section className="backup" aria-label="The whole workshop">
       <h2>The whole workshop</h2>
       <p>
-        Shop, jobs, runs and every count in one file, readable without Vuelta. Keep one away from this
-        machine.
+        Shop, jobs, runs, every count, pictures and devices in one file, readable without Vuelta. Keep one
+        away from this machine.
       </p>
       <p className="backup-buttons">
         <a className="use-button" href={api.backupAddress} download>
@@ -96,6 +101,7 @@ export function Backup() {
           Put back: {putBack(done)} that were not here.{' '}
           {done.changed > 0 &&
             `${plural(done.changed, 'job')} stood here otherwise; that version is kept with each.`}{' '}
+          {done.devices > 0 && 'Devices came put aside: look at their lines at Shop, Devices, and use them.'}{' '}
           The workshop as it stood is in {done.aside}, in the data folder.
         </Notice>
       )}

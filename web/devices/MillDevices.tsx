@@ -27,9 +27,10 @@ function useAtTheMill(run: Run, motorId: string | null = null) {
   // of several a person says which of them turns this work
   const motor = motors.find(({ id }) => id === motorId) ?? (motors.length === 1 ? motors[0]! : null);
   const watching = devices.find(({ id }) => id === motor?.watchedBy);
-  const readout = watching && isReadout(watching) ? watching : (devices.find(isReadout) ?? null);
+  const watch = watching && isReadout(watching) ? watching : null;
+  const readout = watch ?? devices.find(isReadout) ?? null;
   useListening(motors.length > 0 || readout !== null);
-  return { motors, motor, readout };
+  return { motors, motor, readout, watch };
 }
 
 /** Where the motor is to go by what is asked for now: on to a place, round to the first, or back to it. */
@@ -43,7 +44,7 @@ function placeToGo(run: Run, now: readonly Prompt[], { next }: RunState): MotorP
 /** The table turns itself, where a motor divides and the next move is its. */
 export function MillMotor({ run, state, events, now, act }: MillDevicesProps) {
   const [chosen, setChosen] = useState<string | null>(null);
-  const { motors, motor } = useAtTheMill(run, chosen);
+  const { motors, motor, watch } = useAtTheMill(run, chosen);
   useZeroOfRound({ run, state, events, motor });
   const last = cutBefore(run, state.next);
   const place = placeToGo(run, now, state);
@@ -63,6 +64,7 @@ export function MillMotor({ run, state, events, now, act }: MillDevicesProps) {
       key={`${motor.id} ${place.round} ${place.index} ${place.closing}`}
       run={run}
       motor={motor}
+      watch={watch?.id ?? null}
       from={last && motorPlace(run, last, false)}
       to={place}
       act={act}

@@ -2,6 +2,7 @@ import {
   countOfStep,
   sayDoubt,
   sayMissed,
+  sayNotNow,
   sayStopped,
   type Doubt,
   type MotorDevice,
@@ -14,6 +15,7 @@ import { useState } from 'react';
 import { api } from '../state/index.ts';
 import { HoldButton } from './HoldButton.tsx';
 import { SCREEN, useLiveDevice } from './live.ts';
+import { notYet } from './readsIn.ts';
 import { useTurn } from './useTurn.ts';
 import './devices.css';
 
@@ -39,6 +41,8 @@ export function motorPlace(run: Run, cut: Cut, closing: boolean): MotorPlace | n
 interface MotorTurnProps {
   readonly run: Run;
   readonly motor: MotorDevice;
+  /** The readout that says whether the cutter is clear; null where a person says so. */
+  readonly watch: string | null;
   /** Where it was, and where it is to go. */
   readonly from: MotorPlace | null;
   readonly to: MotorPlace;
@@ -46,8 +50,10 @@ interface MotorTurnProps {
 }
 
 /** The table turns itself to the next place, while a person holds it to that. */
-export function MotorTurn({ run, motor, from, to, act }: MotorTurnProps) {
+export function MotorTurn({ run, motor, watch, from, to, act }: MotorTurnProps) {
   const live = useLiveDevice(motor.id);
+  const watching = useLiveDevice(watch);
+  const why = watch === null ? null : notYet(run, watching);
   const [ended, setEnded] = useState<{ outcome: Outcome; to: MotorPlace } | null>(null);
   const stepsPerTurn = run.move.method === 'stepper' ? run.move.stepsPerTurn : '1';
   const step = countOfStep(motor, stepsPerTurn);
@@ -125,7 +131,7 @@ export function MotorTurn({ run, motor, from, to, act }: MotorTurnProps) {
             (ended?.to.name === to.name ? stoppedText(ended.outcome, stepsAt) : standsText(stands)))}
       </p>
       <HoldButton
-        className={`motor-go${turn.turning ? ' is-turning' : ''}`}
+        className={`motor-go${turn.turning ? ' is-turning' : why ? ' is-not-yet' : ''}`}
         hold={motor.hold}
         turning={turn.turning}
         disabled={turning && !turn.turning}
@@ -138,7 +144,11 @@ export function MotorTurn({ run, motor, from, to, act }: MotorTurnProps) {
             : 'Stop'
           : `${motor.hold === 'press' ? 'Hold to turn' : 'Turn'} to ${to.name}`}
         <small>
-          {turn.turning ? `on to ${to.steps} steps` : 'spindle and table free, cutter clear, hands away'}
+          {turn.turning
+            ? `on to ${to.steps} steps`
+            : why
+              ? `Not yet: ${sayNotNow(why)}`
+              : 'spindle and table free, cutter clear, hands away'}
         </small>
       </HoldButton>
     </section>

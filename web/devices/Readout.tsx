@@ -1,10 +1,11 @@
-import { cutterAt, type AxisUse, type ReadoutDevice } from '../../core/devices/index.ts';
+import { cutterAt, type ReadoutDevice } from '../../core/devices/index.ts';
 import { promptName, travelsOf, type Prompt } from '../../core/prompts/index.ts';
 import type { Run } from '../../core/run/index.ts';
 import { approx, exact, lengthText } from '../../core/units/index.ts';
 import { useState } from 'react';
 import { api } from '../state/index.ts';
 import { useLiveDevice } from './live.ts';
+import { readsIn, roleIn } from './readsIn.ts';
 import './devices.css';
 
 interface ReadoutProps {
@@ -46,15 +47,6 @@ function aimOf(run: Run, now: readonly Prompt[], use: 'travel' | 'depth' | 'cros
   return null;
 }
 
-/**
- * What an axis does in a run: for a rack the table goes from place to place, and what goes across on a gear
- * carries the cut.
- */
-function roleIn({ move }: Run, use: AxisUse): AxisUse {
-  if (move.method !== 'table' || use === 'depth') return use;
-  return use === 'travel' ? 'cross' : 'travel';
-}
-
 /** The readout beside what is to be done: clear or not, how much more; its zeros taken by a press. */
 export function Readout({ run, readout, watches, now }: ReadoutProps) {
   const live = useLiveDevice(readout.id);
@@ -68,9 +60,7 @@ export function Readout({ run, readout, watches, now }: ReadoutProps) {
     ) : null;
   // zeros of another run’s work say nothing of this one’s
   const isOwn = live.run === run.id;
-  const readsOf = (role: AxisUse) =>
-    (isOwn ? live.readout!.find(({ use }) => roleIn(run, use) === role)?.reads : null) ?? null;
-  const at = cutterAt(run.safe, { travel: readsOf('travel'), depth: readsOf('depth') });
+  const at = cutterAt(run.safe, { travel: readsIn(run, live, 'travel'), depth: readsIn(run, live, 'depth') });
   const zero = (use: 'travel' | 'depth' | 'cross', reads: number) =>
     void api.zeroReadout(readout.id, { use, reads, runId: run.id }).then(
       () => setWrong(null),

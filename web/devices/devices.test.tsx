@@ -132,6 +132,7 @@ test('the table is sent to the place by name; missed steps are told in the workâ
     <MotorTurn
       run={outside}
       motor={motor}
+      watch={null}
       from={place(1)}
       to={place(2)}
       act={(...some) => acts.push(...some)}
@@ -171,20 +172,45 @@ test('the table is sent to the place by name; missed steps are told in the workâ
   });
 });
 
+test('a motor that a readout watches says beforehand why it would not turn; the server is asked all the same', async () => {
+  const person = userEvent.setup();
+  const watched = { ...byMotor, safe: run.safe };
+  render(<MotorTurn run={watched} motor={motor} watch="r" from={place(1)} to={place(2)} act={() => {}} />);
+  const button = () => screen.getByRole('button', { name: /Hold to turn/ });
+  for (const [readout, words] of [
+    [shows(null, null), /Not yet: the readout has no zero at the touch yet/],
+    // at the depth, 3 past the first touch
+    [shows(3, 4.5), /Not yet: the readout says that the cutter is in the work$/],
+    [{ ...shows(-9, 4.5), line: 'away' as const }, /Not yet: the readout is silent/],
+    // zeros of the blank before
+    [{ ...shows(-9, 4.5), run: 'before' }, /Not yet: the readout has no zero/],
+    [shows(-9, 4.5), /spindle and table free, cutter clear, hands away$/],
+    // drawn out, wherever the table is
+    [shows(3, -2), /spindle and table free, cutter clear, hands away$/],
+  ] as const) {
+    tell(stands(), readout);
+    expect(button().textContent).toMatch(words);
+    expect(button().className.includes('is-not-yet')).toBe(/^Not/.test(words.source));
+  }
+  tell(stands(), shows(3, 4.5));
+  await person.pointer({ keys: '[MouseLeft>]', target: button() });
+  expect(asked[0]!.where).toBe('/api/devices/m/turn');
+});
+
 test('with the zeros and the 0 of another runâ€™s work nothing is clear, and a person is asked where it stands', () => {
   const { container } = render(<Readout run={run} readout={readout} watches now={[]} />);
   tell({ ...shows(-30, 4), run: 'before' });
   expect(container.textContent).toContain('No zero at the touch yet');
   expect(container.textContent).not.toContain('30.000');
   cleanup();
-  render(<MotorTurn run={byMotor} motor={motor} from={place(1)} to={place(2)} act={() => {}} />);
+  render(<MotorTurn run={byMotor} motor={motor} watch={null} from={place(1)} to={place(2)} act={() => {}} />);
   tell({ ...stands({ count: 360 }), run: 'before' });
   expect(screen.getByText(/Nobody has said yet where the work stands/)).toBeTruthy();
   expect(screen.queryByRole('button', { name: /Hold to turn/ })).toBeNull();
 });
 
 test('turned from another screen it is only seen; away, one turns by hand', () => {
-  render(<MotorTurn run={byMotor} motor={motor} from={place(1)} to={place(2)} act={() => {}} />);
+  render(<MotorTurn run={byMotor} motor={motor} watch={null} from={place(1)} to={place(2)} act={() => {}} />);
   tell(stands({ screen: 'another' }));
   expect(screen.queryByRole('button', { name: /Hold to turn/ })).toBeNull();
   expect(screen.getByText(/was turned from another screen/)).toBeTruthy();
@@ -201,7 +227,7 @@ test('let go before the server has answered: it is stopped once more when the mo
     void quick(where, init);
     return where.endsWith('/turn') ? later : Promise.resolve({ ok: true, json: () => Promise.resolve({}) });
   }) as typeof fetch;
-  render(<MotorTurn run={byMotor} motor={motor} from={place(1)} to={place(2)} act={() => {}} />);
+  render(<MotorTurn run={byMotor} motor={motor} watch={null} from={place(1)} to={place(2)} act={() => {}} />);
   tell(stands());
   const button = screen.getByRole('button', { name: /Hold to turn/ });
   await person.pointer([{ keys: '[MouseLeft>]', target: button }, { keys: '[/MouseLeft]' }]);
@@ -354,7 +380,7 @@ test('a server that began anew knows nothing of the move: the button lets it go 
     where.endsWith('/hold')
       ? Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve({ held: false }) } as Response)
       : quick(where, init)) as typeof fetch;
-  render(<MotorTurn run={byMotor} motor={motor} from={place(1)} to={place(2)} act={() => {}} />);
+  render(<MotorTurn run={byMotor} motor={motor} watch={null} from={place(1)} to={place(2)} act={() => {}} />);
   tell(stands());
   await person.pointer({
     keys: '[MouseLeft>]',

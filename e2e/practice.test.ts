@@ -200,6 +200,11 @@ test('gears come off and go on by hand, the plate is changed, and a room sees th
   await person.page.keyboard.type('2');
   await person.key('Enter');
   await person.sees('the plate goes against the crank');
+  const spindle = await person.page.waitForSelector('::-p-aria([name="On the spindle"])');
+  await spindle!.click({ count: 3 });
+  await person.page.keyboard.type('27');
+  await person.key('Enter');
+  await person.sees('No gear of 27 is owned.');
   await person.pressButton('Take the gears off');
   await person.sees('No gears are in mesh.');
   await person.pressButton('Put on those of the card');

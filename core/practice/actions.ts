@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { trainSchema } from '../gearing/index.ts';
+import { longTrainSchema } from '../gearing/index.ts';
 
 /** Turns, exact: `11/31`, `-1/2`. Against the clock < 0. */
 const turns = z.string().regex(/^-?\d{1,7}(\/[1-9]\d{0,6})?$/);
@@ -20,7 +20,7 @@ export const actionSchema = z.discriminatedUnion('do', [
     .object({
       do: z.literal('gears'),
       on: z
-        .object({ train: trainSchema, idlers: z.int().min(0).max(3) })
+        .object({ train: longTrainSchema, idlers: z.int().min(0).max(3) })
         .readonly()
         .nullable(),
     })

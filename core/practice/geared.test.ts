@@ -1,9 +1,21 @@
 import { describe, expect, test } from '@jest/globals';
-import { benchFor } from '../sampleBench.ts';
+import { need } from '../findings/index.ts';
+import { withSpurPart } from '../job/index.ts';
+import { plan } from '../plan/index.ts';
+import { benchFor, jobOfGear, performed } from '../sampleBench.ts';
+import { beginRun, shop } from '../sampleRuns.ts';
 import { actionSchema, type Action } from './actions.ts';
 import { act } from './act.ts';
-import { circlesOn, leadNow, plateRatioNow } from './geared.ts';
-import { demonstrate, freshMachine, spacesInOrder, type Machine, type GearBench } from './index.ts';
+import { circlesOn, leadNow, notOwned, plateRatioNow } from './geared.ts';
+import {
+  benchOf,
+  demonstrate,
+  freshMachine,
+  isHarm,
+  spacesInOrder,
+  type Machine,
+  type GearBench,
+} from './index.ts';
 
 const geared = benchFor({ teeth: 55, module: 1, method: 'differential' });
 const helical = benchFor({ teeth: 30, module: 2, helix: '20' });
@@ -106,6 +118,48 @@ describe('gears between table and head', () => {
       { do: 'table', to: 50 },
     );
     expect([machine.plate.valueOf(), machine.spindle.valueOf(), machine.table]).toEqual([0, 0, 50]);
+  });
+});
+
+describe('six gears', () => {
+  // 72·48·40 over 32·56·28 is 2.7551; a lead of 551.11 by a table of 200 asks for 2.7556
+  const train = {
+    driver: 32,
+    driven: 72,
+    second: { driver: 56, driven: 48 },
+    third: { driver: 28, driven: 40 },
+  };
+  const job = withSpurPart(jobOfGear({ teeth: 30, module: 2, helix: '20' }), 'p1', (part) => ({
+    ...part,
+    lead: { ...part.lead, choice: train, sixGears: true },
+  }));
+  const part = plan(job, shop).parts[0]!;
+  const bench = need(benchOf(part, need(beginRun(job, {}, shop)))) as GearBench;
+  const fresh = freshMachine(bench);
+
+  test('are on, cut the gear, and each may be another', () => {
+    expect(fresh.gears?.train).toEqual(train);
+    expect(leadNow(bench, fresh)).toBeCloseTo((200 * 72 * 48 * 40) / (32 * 56 * 28), 6);
+    const { machine, told } = performed(bench);
+    expect(told.filter((each) => isHarm(each) || each.what === 'held')).toEqual([]);
+    expect(spacesInOrder(machine.work, bench.gear.pitchDiameter / 2, 'middle')).toHaveLength(30);
+    const last = { ...train, third: { driver: 28, driven: 80 } };
+    const other = after(bench, fresh, { do: 'gears', on: { train: last, idlers: fresh.gears!.idlers } });
+    expect(leadNow(bench, other.machine)).toBeCloseTo(2 * leadNow(bench, fresh)!, 6);
+  });
+
+  test('what the drawer lacks is told, as often as it is wanted', () => {
+    const { gears } = shop.gearSets.find(({ id }) => id === bench.gearing!.setId)!;
+    const on = fresh.gears!;
+    expect(notOwned(on, gears)).toEqual([]);
+    const twice = { ...train, driver: 72, third: { driver: 27, driven: 40 } };
+    expect(notOwned({ ...on, train: twice }, gears)).toEqual([
+      { teeth: 72, owned: 1, on: 2 },
+      { teeth: 27, owned: 0, on: 1 },
+    ]);
+    // of 24 there are two
+    const two = { driver: 24, driven: 86, second: { driver: 24, driven: 24 } };
+    expect(notOwned({ ...on, train: two }, gears)).toEqual([{ teeth: 24, owned: 2, on: 3 }]);
   });
 });
 

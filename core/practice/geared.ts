@@ -1,5 +1,6 @@
 import { plateRatioBy } from '../dividing/index.ts';
 import { meshesOf, trainRatio, type Train } from '../gearing/index.ts';
+import type { GearSet } from '../shop/index.ts';
 import { exact, type Exact } from '../units/index.ts';
 import type { ActionOf } from './actions.ts';
 import type { HeadBench } from './bench.ts';
@@ -16,6 +17,8 @@ export interface GearsOn {
 /** Gears a bench is made ready with: from the spindle to the plate, or from the table’s screw. */
 export interface Gearing extends GearsOn {
   readonly between: 'spindle' | 'screw';
+  /** Out of which set of the shop; null where none is named. */
+  readonly setId: string | null;
 }
 
 /** Every mesh turns the hand round, and every idler makes one more. */
@@ -35,12 +38,29 @@ export function plateRatioNow({ gearing }: Pick<HeadBench, 'gearing'>, { gears }
 export function leadNow({ gearing, helix }: HeadBench, { gears }: Machine): number | null {
   if (!helix) return null;
   const made = helix.hand === 'right' ? helix.lead : -helix.lead;
-  // a train of six gears stays as it is
   if (gearing?.between !== 'screw') return made;
   if (!gears) return null;
   // once round takes as much more travel as the train is slower than the one it was made ready with
   const slower = trainRatio(gearing.train).div(trainRatio(gears.train)).valueOf();
   return (meshes(gears) - meshes(gearing)) % 2 === 0 ? made * slower : -made * slower;
+}
+
+/** Of a drawer of change gears: how many there are of each tooth count. */
+export type Drawer = GearSet['gears'];
+
+/** Gears that are on and not in the drawer so often. @returns in the order they mesh, each count once */
+export function notOwned(
+  { train }: GearsOn,
+  drawer: Drawer,
+): readonly { readonly teeth: number; readonly owned: number; readonly on: number }[] {
+  const on = meshesOf(train).flatMap(({ driver, driven }) => [driver, driven]);
+  return [...new Set(on)]
+    .map((teeth) => ({
+      teeth,
+      owned: drawer.reduce((sum, gear) => sum + (gear.teeth === teeth ? gear.count : 0), 0),
+      on: on.filter((each) => each === teeth).length,
+    }))
+    .filter(({ owned, on: many }) => many > owned);
 }
 
 /** Are the spindle, or the table, and the plate joined by gears? */

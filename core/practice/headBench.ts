@@ -23,11 +23,16 @@ function madeFor(part: PartPlan, teeth: number): number {
 const AS_GOOD_AS_A_RACK = 2000;
 
 /** Of a run that divides by gears, or of one whose table is geared. */
-function gearingOf(part: PartPlan, { move, helix }: Run): Gearing | null {
-  if (move.method === 'differential') return { between: 'spindle', train: move.train, idlers: move.idlers };
-  const lead = helix && stationOf(part, 'lead')?.detail.inForce;
-  // six gears are not changed by hand here
-  return lead && !lead.train.third ? { between: 'screw', train: lead.train, idlers: lead.idlers } : null;
+function gearingOf(part: PartPlan, { move, helix, head }: Run): Gearing | null {
+  if (move.method === 'differential') {
+    const setId = head?.differential?.gearSetId ?? null;
+    return { between: 'spindle', train: move.train, idlers: move.idlers, setId };
+  }
+  const planned = stationOf(part, 'lead')?.detail;
+  const lead = helix && planned?.inForce;
+  return lead
+    ? { between: 'screw', train: lead.train, idlers: lead.idlers, setId: planned?.gearSet?.id ?? null }
+    : null;
 }
 
 type Turned = Pick<

@@ -15,7 +15,15 @@ export type { DividedReading, DividedWhat } from './dividedRow.ts';
 export { demonstrate, type Shown } from './demonstrate.ts';
 export type { FaultKey } from './fault.ts';
 export { faultOf, faultsFor, hideFault } from './faults.ts';
-export { circlesOn, leadNow, plateRatioNow, type GearsOn, type Gearing } from './geared.ts';
+export {
+  circlesOn,
+  leadNow,
+  notOwned,
+  plateRatioNow,
+  type Drawer,
+  type GearsOn,
+  type Gearing,
+} from './geared.ts';
 export { reachOf } from './hand.ts';
 export { inspectedJob } from './inspected.ts';
 export {

@@ -14,6 +14,7 @@ import {
   sayTold,
   takeBack,
   type Action,
+  type Drawer,
   type PracticeBench,
   type Readings,
   type Session,
@@ -59,6 +60,8 @@ interface PracticeProps {
   readonly card: string;
   /** What Inspect makes of what is measured. */
   readonly inspect: (readings: Readings) => Inspected | null;
+  /** The change gears of the shop that this bench’s come out of; null where none are listed. */
+  readonly drawer: Drawer | null;
 }
 
 const SHOWN_EVERY_MS = 900;
@@ -66,7 +69,7 @@ const ROOM_EVERY_MS = 2600;
 const KEPT_AFTER_MS = 300;
 
 /** The head, the work and the handles; nothing is refused that a real machine allows. */
-export function Practice({ bench, name, card, inspect }: PracticeProps) {
+export function Practice({ bench, name, card, inspect, drawer }: PracticeProps) {
   const units = usePreferences((preferences) => preferences.units);
   // with another rack cutter it is another bar
   const rack = bench.on === 'table' ? bench.bar.rack : null;
@@ -187,7 +190,13 @@ export function Practice({ bench, name, card, inspect }: PracticeProps) {
         )}
         <Levers bench={session.bench} machine={machine} onAct={hand} />
         {session.bench.on === 'head' && (
-          <SetHead bench={session.bench} machine={machine} secret={hidden !== null} onAct={hand} />
+          <SetHead
+            bench={session.bench}
+            machine={machine}
+            secret={hidden !== null}
+            drawer={drawer}
+            onAct={hand}
+          />
         )}
       </section>
       <section className="practice-right" aria-label="Work and cutter">

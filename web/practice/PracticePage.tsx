@@ -8,6 +8,7 @@ import {
   benchOf,
   inspectedJob,
   RACK_ANGLES,
+  type Drawer,
   type PracticeBench,
   type Readings,
 } from '../../core/practice/index.ts';
@@ -40,6 +41,12 @@ function benchFor(
       given: 'a card that is ready to be cut',
     });
   return benchOf(part, run, { rackAngleDeg });
+}
+
+/** Where this bench’s change gears come out of. */
+function drawerOf(bench: PracticeBench, shop: { readonly equipment: Equipment } | undefined): Drawer | null {
+  const setId = bench.on === 'head' ? bench.gearing?.setId : null;
+  return shop?.equipment.gearSets.find(({ id }) => id === setId)?.gears ?? null;
 }
 
 /** A job rehearsed: its own head, cutter and blank as things to handle. */
@@ -79,6 +86,7 @@ export function PracticePage() {
         name={name}
         card={card}
         inspect={inspect}
+        drawer={drawerOf(bench.value, shop.data)}
       />
     );
   const why = stored.error ?? shop.error;

@@ -1,12 +1,21 @@
 import { InputNumber } from 'antd';
 import { useId, useState } from 'react';
-import type { Train } from '../../core/gearing/index.ts';
-import type { Action, GearsOn, HeadBench, Machine } from '../../core/practice/index.ts';
+import { meshesOf, type Train } from '../../core/gearing/index.ts';
+import {
+  notOwned,
+  type Action,
+  type Drawer,
+  type GearsOn,
+  type HeadBench,
+  type Machine,
+} from '../../core/practice/index.ts';
 import { TrainOn } from './TrainOn.tsx';
 
 interface SetGearsProps {
   readonly bench: HeadBench;
   readonly machine: Machine;
+  /** The change gears of the shop that belong to this head; null where none are listed. */
+  readonly drawer: Drawer | null;
   readonly onAct: (action: Action) => void;
 }
 
@@ -14,32 +23,43 @@ const FEWEST_TEETH = 8;
 const MOST_TEETH = 300;
 const MOST_IDLERS = 3;
 
-/** The four places of a train, in the order they mesh, by the shafts of this bench. */
+/** The places of a train, in the order they mesh, by the shafts of this bench. */
 function placesOf({ train }: GearsOn, first: string, last: string) {
-  const { driver, driven, second } = train;
-  const place = (name: string, teeth: number, put: (teeth: number) => Train) => ({ name, teeth, put });
-  return second
-    ? [
-        place(`On the ${first}`, driver, (teeth) => ({ ...train, driver: teeth })),
-        place('Stud, driven', driven, (teeth) => ({ ...train, driven: teeth })),
-        place('Stud, driver', second.driver, (teeth) => ({ ...train, second: { ...second, driver: teeth } })),
-        place(`On the ${last}`, second.driven, (teeth) => ({
-          ...train,
-          second: { ...second, driven: teeth },
-        })),
-      ]
-    : [
-        place(`On the ${first}`, driver, (teeth) => ({ ...train, driver: teeth })),
-        place(`On the ${last}`, driven, (teeth) => ({ ...train, driven: teeth })),
-      ];
+  const meshes = meshesOf(train);
+  const withGear = (pair: number, end: 'driver' | 'driven', teeth: number): Train => {
+    const [one, second = null, third] = meshes.map((mesh, i) =>
+      i === pair ? { ...mesh, [end]: teeth } : mesh,
+    );
+    return { ...one!, second, ...(third && { third }) };
+  };
+  const studs = meshes.length > 2 ? ['First stud', 'Second stud'] : ['Stud'];
+  return meshes.flatMap(({ driver, driven }, pair) => [
+    {
+      name: pair === 0 ? `On the ${first}` : `${studs[pair - 1]!}, driver`,
+      teeth: driver,
+      put: (teeth: number) => withGear(pair, 'driver', teeth),
+    },
+    {
+      name: pair === meshes.length - 1 ? `On the ${last}` : `${studs[pair]!}, driven`,
+      teeth: driven,
+      put: (teeth: number) => withGear(pair, 'driven', teeth),
+    },
+  ]);
 }
 
+/** `No gear of 27 is owned.`, `Of 24 teeth 1 is owned, and 2 are on.` */
+const shortText = ({ teeth, owned, on }: ReturnType<typeof notOwned>[number]): string =>
+  owned === 0
+    ? `No gear of ${teeth} is owned.`
+    : `Of ${teeth} teeth ${owned} ${owned === 1 ? 'is' : 'are'} owned, and ${on} are on.`;
+
 /** Which gears are on, and how many idlers: each may be another, and all may come off. */
-export function SetGears({ bench, machine, onAct }: SetGearsProps) {
+export function SetGears({ bench, machine, drawer, onAct }: SetGearsProps) {
   const { gearing } = bench;
   const { gears } = machine;
   if (!gearing) return null;
   const [first, last] = gearing.between === 'spindle' ? ['spindle', 'plate shaft'] : ['screw', 'worm shaft'];
+  const short = gears && drawer ? notOwned(gears, drawer) : [];
   const put = (on: GearsOn | null) => onAct({ do: 'gears', on });
   return (
     <div className="practice-fields" role="group" aria-label="Gears">
@@ -65,6 +85,7 @@ export function SetGears({ bench, machine, onAct }: SetGearsProps) {
           <button type="button" className="plain-link" onClick={() => put(null)}>
             Take the gears off
           </button>
+          {short.length > 0 && <p className="practice-short">{short.map(shortText).join(' ')}</p>}
           <TrainOn bench={bench} machine={machine} />
         </>
       ) : (

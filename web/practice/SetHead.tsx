@@ -1,6 +1,13 @@
 import { InputNumber, Select } from 'antd';
 import { useId } from 'react';
-import { circlesOn, hasPlate, type Action, type Machine, type HeadBench } from '../../core/practice/index.ts';
+import {
+  circlesOn,
+  hasPlate,
+  type Action,
+  type Drawer,
+  type Machine,
+  type HeadBench,
+} from '../../core/practice/index.ts';
 import { plural } from '../../core/units/index.ts';
 import { SetGears } from './SetGears.tsx';
 
@@ -9,11 +16,12 @@ interface SetHeadProps {
   readonly machine: Machine;
   /** Is something hidden to be found? Then one has to look. */
   readonly secret: boolean;
+  readonly drawer: Drawer | null;
   readonly onAct: (action: Action) => void;
 }
 
 /** What was set before the first cut, and may be set otherwise: arms, circle, the plate itself, the gears. */
-export function SetHead({ bench, machine, secret, onAct }: SetHeadProps) {
+export function SetHead({ bench, machine, secret, drawer, onAct }: SetHeadProps) {
   const id = useId();
   const { arms, circle } = machine;
   if (!hasPlate(bench)) return null;
@@ -48,13 +56,13 @@ export function SetHead({ bench, machine, secret, onAct }: SetHeadProps) {
         </div>
         <PlateOn bench={bench} machine={machine} onAct={onAct} />
       </div>
-      <SetGears bench={bench} machine={machine} onAct={onAct} />
+      <SetGears bench={bench} machine={machine} drawer={drawer} onAct={onAct} />
     </details>
   );
 }
 
 /** Which plate is on, and which side of it is in front. */
-function PlateOn({ bench, machine, onAct }: Omit<SetHeadProps, 'secret'>) {
+function PlateOn({ bench, machine, onAct }: Omit<SetHeadProps, 'secret' | 'drawer'>) {
   const id = useId();
   const { mounted } = machine;
   const sides = bench.plates.flatMap(({ id: plateId, name, sides: both }) =>

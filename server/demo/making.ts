@@ -77,9 +77,12 @@ export function picked(job: Job, method: 'differential' | 'approximate', divisio
 export function divided(
   given: { readonly id: string; readonly name: string },
   spacing: (part: SpacedPart['spacing']) => SpacedPart['spacing'],
+  said: Partial<SetupInput> = {},
 ): Job {
   const job = newDivideJob({ ...given, units: 'mm', shop: demoShop });
-  return withPart(job, 'p1', (part) => (isSpaced(part) ? { ...part, spacing: spacing(part.spacing) } : part));
+  return withPart(job, 'p1', (part) =>
+    isSpaced(part) ? { ...part, spacing: spacing(part.spacing), setup: { ...part.setup, ...said } } : part,
+  );
 }
 
 export const inInches = (job: Job, stamped: string): Job =>

@@ -187,14 +187,18 @@ function workshopJobs(): readonly DemoJob[] {
     },
     {
       job: settled(
-        divided({ id: 'demo-lens-rack', name: 'Lens carriage, rack' }, (spacing) => ({
-          ...spacing,
-          by: 'pitch',
-          what: 'teeth',
-          count: measure('48', 'count'),
-          pitch: measure('1.5', 'module'),
-          depth: measure('3.38', 'mm'),
-        })),
+        divided(
+          { id: 'demo-lens-rack', name: 'Lens carriage, rack' },
+          (spacing) => ({
+            ...spacing,
+            by: 'pitch',
+            what: 'teeth',
+            count: measure('48', 'count'),
+            pitch: measure('1.5', 'module'),
+            depth: measure('3.38', 'mm'),
+          }),
+          { face: measure('16', 'mm'), cutterDiameter: measure('55', 'mm') },
+        ),
       ),
       run: { cuts: 11 },
     },

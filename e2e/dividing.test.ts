@@ -94,6 +94,10 @@ test('a rack is read from its first tooth at the mill; its table is in millimetr
   await person.goTo('/runs/run-demo-lens-rack');
   // 11 × 4.712389 mm on a 5 mm screw of 100 marks: 10 turns and 36.7 marks
   await person.sees('Tooth space 11 is cut. Table to: 10 whole turns 37 on the dial');
+  // first touch √(3.38·(55 − 3.38)) = 13.21 before the face of 16; the demo’s cross slide has a screw of 5
+  await person.sees(
+    'Move on only before 0 on the cross slide. Cut through to 29.21 mm = 5 turns + 84.2 marks. Sooner, and the cutter gouges the next tooth.',
+  );
   await person.key('Space');
   await person.sees('Tooth space 12 is cut. Table to: 11 whole turns 31 on the dial');
   await person.goTo('/jobs/demo-lens-rack/p1/table');

@@ -27,6 +27,10 @@ function ClearAt({ run }: { readonly run: Run }) {
         <span>Sooner, and the cutter gouges the next land.</span>
       </p>
     );
+  // a bar is moved on under the cutter, and not turned
+  const [go, spoils] = run.mill
+    ? ['Move on', 'and the cutter gouges the next tooth']
+    : ['Index', 'and the cutter nicks the next land'];
   const at = safe.indexAt === 'entry' ? safe.through : safe.clearAfter;
   const dial = onTravelDial(run, at);
   const reading = (
@@ -39,14 +43,14 @@ function ClearAt({ run }: { readonly run: Run }) {
     <p className="mill-safe">
       {safe.indexAt === 'entry' ? (
         <>
-          Index only <b>before 0</b> on the {travelsOf(run)}. Cut through to {reading}.
+          {go} only <b>before 0</b> on the {travelsOf(run)}. Cut through to {reading}.
         </>
       ) : (
         <>
-          Index only <b>past</b> {reading} on the {travelsOf(run)}.
+          {go} only <b>past</b> {reading} on the {travelsOf(run)}.
         </>
       )}{' '}
-      <span>Sooner, and the cutter nicks the next land.</span>
+      <span>Sooner, {spoils}.</span>
     </p>
   );
 }

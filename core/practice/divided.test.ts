@@ -209,6 +209,32 @@ test('turned with the cutter in it, a slot is as much wider as the work went on 
   expect(360 * (slot!.to - slot!.from)).toBeCloseTo((2 * Math.asin(2 / 18.5) * 180) / Math.PI + 4.5, 2);
 });
 
+test('cut again deeper and a mm to the side, the first wall stays where it was', () => {
+  const bench = benchFor(roundJob({ what: 'slots', count: count('6'), diameter: mm('40'), depth: mm('5') }));
+  let machine = freshMachine(bench);
+  for (const action of [
+    { do: 'run', on: true },
+    { do: 'lock', on: true },
+    { do: 'depth', to: 5 },
+    { do: 'table', to: 30 },
+    { do: 'depth', to: -10 },
+    { do: 'table', to: -60 },
+    // past it, so that the slack of the slide is through
+    { do: 'beside', to: 1 },
+    { do: 'depth', to: 7 },
+    { do: 'table', to: 30 },
+  ] satisfies Action[])
+    machine = act(bench, machine, action).machine;
+  const over = machine.over.beside;
+  for (const radius of [19.9, 19.5, 18, 15.6]) {
+    const [slot] = spacesBelow(machine.work, radius, 'middle');
+    const wall = (turn: number) => radius * Math.sin(2 * Math.PI * turn);
+    const under = slot!.from < -0.5 || slot!.from > 0.5 ? slot!.from - Math.round(slot!.from) : slot!.from;
+    expect(wall(under)).toBeCloseTo(-2, 2);
+    expect(wall(slot!.to)).toBeCloseTo(3 + over, 2);
+  }
+});
+
 test('holes have no place; flats and slots wait for what they lack', () => {
   const asked = (job: Job) => benchOf(plan(job, shop).parts[0]!, need(beginRun(job, {}, shop)));
   const holes = roundJob({ what: 'holes', count: count('6'), diameter: mm('40') });

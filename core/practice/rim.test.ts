@@ -77,6 +77,8 @@ describe.each<readonly [string, Wheel]>([
     expect(told.filter((each) => isHarm(each) || each.what === 'held')).toEqual([]);
     expect(cutsMade(bench, machine.work)).toBe(40);
     expect(cutsMade(bench, freshMachine(bench).work)).toBe(0);
+    // across the throat: 2·(40 + 2)
+    expect(bench.outside).toBeCloseTo(84, 9);
   });
 
   test('4.4 deep in the throat, 9° from one to the next, teeth of half the pitch', () => {
@@ -171,6 +173,7 @@ test('gashed for a hob it is less deep, and its teeth are not judged', () => {
   expect(told.filter((each) => isHarm(each) || each.what === 'held')).toEqual([]);
   // a tenth is left for the hob
   expect(Math.abs(readRow(bench, machine, 'depth').most - 3.96)).toBeLessThan(2e-3);
+  expect(readRow(bench, machine, 'depth').wanted).toBeCloseTo(3.96, 9);
   expect(() => readRow(bench, machine, 'tooth')).toThrow();
 });
 

@@ -12,6 +12,7 @@ import { measure } from '../../core/units/index.ts';
 import { withHead } from '../../core/job/index.ts';
 import type { Run } from '../../core/run/index.ts';
 import { MotorModel } from '../../stand-ins/motorModel.ts';
+import { DeviceRow } from '../entities/index.ts';
 import { Refused } from '../problems.ts';
 import { scratchFolder } from '../scratch.ts';
 import { openStore, type Store } from '../store.ts';
@@ -388,6 +389,20 @@ describe('readout and tools', () => {
     expect(all.of('caliper').tool!.screen).toBe('tablet');
     all.cables.say(3, 'LOW BATTERY\r\n-.5 in\r\n');
     expect(all.of('caliper').tool).toEqual({ presses: 2, reads: -12.7, screen: 'phone' });
+    all.end();
+  });
+
+  test('what came with a backup is taken up; a line that stands is left alone, with its zeros', async () => {
+    const all = await ready();
+    const em = store.em.fork();
+    const late = { ...caliper, id: 'late', name: 'Another', on: false };
+    await em.upsert(DeviceRow, { id: 'late', document: JSON.stringify(late) });
+    await all.service.begin();
+    expect(all.service.list().devices.map(({ id }) => id)).toContain('late');
+    // opened anew it would have lost its place and zeros
+    expect(all.of('motor').motor).toMatchObject({ count: 0, doubt: null });
+    expect(all.of('readout').readout![0]!.reads).not.toBeNull();
+    await all.service.remove('late');
     all.end();
   });
 

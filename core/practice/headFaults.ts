@@ -119,7 +119,8 @@ export const HEAD_FAULTS: readonly FaultOn<HeadBench>[] = [
     key: 'off-centre',
     symptom: 'lean',
     say: 'The cutter stands beside the middle, though its dial says 0',
-    fits: always,
+    // a flat is as it was
+    fits: ({ run }) => run.divides !== 'flat',
     hide: (bench) => hidden(bench, { besideOff: BESIDE }),
   },
   {

@@ -1,129 +1,14 @@
-import { cutterFor, otherSchoolsRange, rangeText } from '../cutter/index.ts';
-import { decimalText, dmsText, exact, lengthText, type UnitSystem, degreesOf } from '../units/index.ts';
-import type { Cause } from './cause.ts';
-import { creep, wrongDifferential, wrongHoles } from './counts.ts';
-import type { TroubleFacts } from './facts.ts';
+import { wordsOfDivided } from '../cut/index.ts';
+import { degreesOf, lengthText } from '../units/index.ts';
+import { deg, f, type Ask, type Cause } from './cause.ts';
+import { loose, tight } from './fits.ts';
+import { drift, endTooth, marks, total } from './indexing.ts';
 import { causesOnTable } from './onTable.ts';
 import type { SymptomId } from './symptoms.ts';
 
-const deg = (degrees: number): string => dmsText(exact(Math.max(0, degrees).toFixed(6)));
-const f = (value: number, places = 2): string => decimalText(value, places);
-
-interface Ask {
-  readonly facts: TroubleFacts;
-  /** How much of a tooth is left or lacking at the end, 0 … 1. */
-  readonly part: number;
-  readonly units: UnitSystem;
-}
-
-/** Near enough to a whole figure to be a miscount. */
-const nearWhole = (value: number): boolean =>
-  Math.round(value) >= 1 && Math.abs(value - Math.round(value)) < 0.15;
-
-function endTooth({ facts, part, units }: Ask): Cause[] {
-  const { degrees, atBore, atOutside, eachDeg, holes, turns } = creep(facts, part);
-  const mm = (value: number) => lengthText(value, units, 'fine');
-  const after = facts.done > 0 ? `after ${facts.done} of ${facts.divisions}` : 'in all';
-  const crept: Cause = {
-    key: 'crept',
-    cause: `The blank crept on its mandrel: ${deg(degrees)} ${after}${atBore ? `, ${mm(atBore)} at the bore` : ''}${atOutside ? `, ${mm(atOutside)} at the outside` : ''}`,
-    test: `Scribe a line across blank and mandrel and cut on: it parts. The teeth grow thinner bit by bit${eachDeg === null ? '' : `, ${deg(eachDeg)} each`}, or from the one cut at which the nut gave.`,
-    mend: 'Stop. Key or pin the next blank, draw the nut up, and look again after a quarter of the cuts.',
-  };
-  const miscount: Cause = {
-    key: 'miscount',
-    cause:
-      holes === null
-        ? 'One move was miscounted'
-        : `One move was miscounted: what is left is ${f(holes, 1)} spaces on the ${facts.circle} circle, ${f(turns!, 2)} turns`,
-    test: `All teeth are good but one, and it stands where the wrong move was made. ${holes === null ? '' : nearWhole(holes) ? 'A whole number of spaces: it fits.' : 'Not a whole number of spaces: it hardly fits.'}`.trim(),
-    mend: 'Find the odd tooth by measuring across pairs; ask for the landing hole from now on.',
-  };
-  const slack: Cause = {
-    key: 'slack',
-    cause: 'The crank was turned back, and the slack of the worm came in',
-    test: 'One tooth is off by far less than a space, where a move was overshot.',
-    mend: 'Overshot: back half a turn and come up again the same way.',
-  };
-  const order =
-    holes !== null && nearWhole(holes) && Math.round(holes) <= 3 ? [miscount, crept] : [crept, miscount];
-  return [...order, slack];
-}
-
-function drift({ facts }: Ask): Cause[] {
-  const wrong = wrongHoles(facts);
-  const causes: Cause[] = [];
-  if (wrong)
-    causes.push({
-      key: 'pin-hole',
-      cause: `The hole the pin is in was counted, so each move is a space short: ${f(wrong.short, 2)} to the turn instead of ${facts.divisions}`,
-      test: `Arms over ${f((facts.moveTurns! % 1) * facts.circle!, 0)} spaces show one hole more than that. Count the holes between them.`,
-      mend: 'Set the arms by spaces: holes less one.',
-    });
-  causes.push({
-    key: 'circle',
-    cause: 'The pin runs on another circle than the one meant',
-    test: 'Count the holes of the circle the pin is in; it drops in without force on the right one only.',
-    mend: 'Set the crank to the circle; look that its radius is clamped.',
-  });
-  if (wrong)
-    causes.push({
-      key: 'arms',
-      cause: `The arms shifted: a space more gives ${f(wrong.long, 2)} to the turn`,
-      test: 'They move under a finger.',
-      mend: 'Clamp them; move them round to the pin, never against the stop.',
-    });
-  if (facts.differential)
-    causes.push({
-      key: 'plate-locked',
-      cause: 'The plate does not turn as it should',
-      test: 'Watch the plate over one turn of the crank.',
-      mend: 'Plate lock pin out; look at train and idlers.',
-    });
-  return causes;
-}
-
-/** A scratch round that does not close: nothing is cut, so all that can be wrong is the count or the head. */
-function marks(ask: Ask): Cause[] {
-  const { facts } = ask;
-  const { circle } = facts;
-  const away =
-    circle === null || facts.ratio === null
-      ? ''
-      : ` One space on the ${circle} circle is ${deg(360 / (facts.ratio * circle))}${
-          facts.outside === null
-            ? ''
-            : `, ${lengthText((Math.PI * facts.outside) / (facts.ratio * circle), ask.units, 'fine')} at the outside`
-        }.`;
-  const motorised: Cause[] = facts.stepper
-    ? [
-        {
-          key: 'steps',
-          cause: 'Steps were missed, silently',
-          test: 'Run once round without touching: it must come back to its mark.',
-          mend: 'Slower, a softer start, more belt reduction.',
-        },
-      ]
-    : [];
-  return [
-    ...motorised,
-    {
-      key: 'miscount',
-      cause: 'One move was miscounted',
-      test: `Measure the marks from one to the next: all are alike but one, and there the wrong move was made.${away}`,
-      mend: 'Take back, other dye, and scratch round again; ask for the landing hole this time.',
-    },
-    ...drift(ask),
-    {
-      key: 'moved',
-      cause: 'The work moved on its mandrel, or the head on the table',
-      test: 'Scribe a line across blank and mandrel, and try the head by hand, spindle stopped.',
-      mend: 'Draw up, key or pin it, clamp the head; then scratch round again.',
-    },
-  ];
-}
-
 function nick({ facts, units }: Ask): Cause[] {
+  // a gash that is sunk in place is left by drawing out
+  const isSunk = facts.work === 'wheel' && facts.approach === null;
   const at =
     facts.approach === null
       ? ''
@@ -132,31 +17,75 @@ function nick({ facts, units }: Ask): Cause[] {
     {
       key: 'early',
       cause: `The work was turned before the cutter was clear.${at}`,
-      test: `The nick lies at the end where you index, ${facts.indexAt === 'entry' ? 'where the cutter enters' : 'where it leaves'}, on the same flank of every tooth.`,
-      mend: 'Run farther back before unlocking. Mark the place on the table.',
+      test: isSunk
+        ? 'The land beside each gash is scraped on one side.'
+        : `The nick lies at the end where you index, ${facts.indexAt === 'entry' ? 'where the cutter enters' : 'where it leaves'}, on the same ${facts.work === 'divided' ? 'side of every one' : 'flank of every tooth'}.`,
+      mend: isSunk
+        ? 'Draw the cutter out past the touch before unlocking.'
+        : 'Run farther back before unlocking. Mark the place on the table.',
     },
+    // nothing travels back through a gash that is sunk
+    ...(isSunk
+      ? []
+      : [
+          {
+            key: 'return',
+            cause: facts.helical
+              ? 'The cutter was dragged back through the tooth space, and the slack of the gears let the work turn'
+              : 'The cutter rubbed on the way back with the table or the knee slack',
+            test: 'The marks run the length of the tooth space, not only at its end.',
+            mend: facts.helical
+              ? 'Lower the knee before running back.'
+              : 'Take the slack up; run back with the spindle stopped, or clear of the work.',
+          },
+        ]),
+  ];
+}
+
+/** The cutter beside the middle: teeth lean, slots stand aside, and a flat is as it was. */
+function offCentre({ facts, units }: Ask): Cause[] {
+  if (facts.divides === 'flat') return [];
+  const each = lengthText(0.1, units, 'fine');
+  const per = facts.outside === null ? null : degreesOf(0.1 / (facts.outside / 2));
+  if (facts.work === 'divided')
+    return [
+      {
+        key: 'off-centre',
+        cause: `The cutter stands beside the middle, and every ${wordsOfDivided(facts.divides).one} as much${per === null ? '' : `: ${each} is ${deg(per)} at the outside`}`,
+        test: 'An indicator along one wall, then, the work turned half round, along the other from the same side: half of the difference is how far it is off.',
+        mend: 'Centre it again; what is begun is scrap unless its mate stands off as much.',
+      },
+    ];
+  return [
     {
-      key: 'return',
-      cause: facts.helical
-        ? 'The cutter was dragged back through the tooth space, and the slack of the gears let the work turn'
-        : 'The cutter rubbed on the way back with the table or the knee slack',
-      test: 'The marks run the length of the tooth space, not only at its end.',
-      mend: facts.helical
-        ? 'Lower the knee before running back.'
-        : 'Take the slack up; run back with the spindle stopped, or clear of the work.',
+      key: 'off-centre',
+      cause: `The cutter stands beside the middle${per === null ? '' : `: for each ${each} the teeth lean ${deg(per)}`}`,
+      test: 'Cut one, turn the work end for end on its centres: the cutter must drop into it. Or measure the two flanks from the side of the work.',
+      mend:
+        facts.work === 'wheel'
+          ? 'Centre it again; a wheel that is begun bears on one side of its worm, and stays so.'
+          : 'Centre it again; a gear that is begun is scrap unless the lean is small and its mate leans as much.',
     },
   ];
 }
 
-function lean({ facts, units }: Ask): Cause[] {
-  const per = facts.outside === null ? null : degreesOf(0.1 / (facts.outside / 2));
+/** The gash of a wheel leans by the lead angle, and no more. */
+const laidWrong = ({ facts }: Ask): Cause[] =>
+  facts.work === 'wheel'
+    ? [
+        {
+          key: 'laid',
+          cause: 'The table or head is swung to another angle, or to the other hand',
+          test: 'Lay the worm in the gash: turned either way it must lie square across. Blue bears at opposite corners where the angle is off; a wrong hand does not go in at all.',
+          mend: 'Swing it to the angle at Wheel, to the worm’s own hand; what is cut so is scrap unless the lean is small.',
+        },
+      ]
+    : [];
+
+function lean(ask: Ask): Cause[] {
   return [
-    {
-      key: 'off-centre',
-      cause: `The cutter stands beside the middle${per === null ? '' : `: for each ${lengthText(0.1, units, 'fine')} the teeth lean ${deg(per)}`}`,
-      test: 'Cut one, turn the work end for end on its centres: the cutter must drop into it. Or measure the two flanks from the side of the work.',
-      mend: 'Centre it again; a gear that is begun is scrap unless the lean is small and its mate leans as much.',
-    },
+    ...offCentre(ask),
+    ...laidWrong(ask),
     {
       key: 'along',
       cause: 'Head and tailstock are not in line with the travel',
@@ -170,41 +99,6 @@ function lean({ facts, units }: Ask): Cause[] {
       mend: 'Take it apart, clean, face again.',
     },
   ];
-}
-
-function total({ facts }: Ask): Cause[] {
-  const wrong = wrongDifferential(facts);
-  const causes: Cause[] = [];
-  if (facts.differential && wrong)
-    causes.push(
-      {
-        key: 'locked',
-        cause: `The plate was locked: such a move divides ${f(wrong.locked, 2)}, not ${facts.divisions}`,
-        test: 'The plate stands still while the crank turns.',
-        mend: 'Draw the plate lock pin.',
-      },
-      {
-        key: 'idlers',
-        cause: `One idler too many or too few: the plate goes the other way, and it divides ${f(wrong.wrongWay, 2)}`,
-        test: 'Turn the crank and see which way the plate creeps; the card says which way it must.',
-        mend: 'Put one in or take one out.',
-      },
-    );
-  const holes = wrongHoles(facts);
-  if (holes)
-    causes.push({
-      key: 'holes',
-      cause: `A space too few in each move gives ${f(holes.short, 2)}, a space too many ${f(holes.long, 2)}`,
-      test: 'Count the holes between the arms: spaces and one.',
-      mend: 'Set the arms again.',
-    });
-  causes.push({
-    key: 'chart',
-    cause: 'The chart is misprinted: gears exchanged, a letter wrong',
-    test: 'Put the row into Check a chart: it says what it really divides.',
-    mend: 'Use the way the card has proved.',
-  });
-  return causes;
 }
 
 /**
@@ -260,86 +154,6 @@ function motor(ask: Ask): Cause[] {
       mend: 'Ease the worm, oil it, look at the lock.',
     },
     ...cutting(ask),
-  ];
-}
-
-/** In this pair’s own figures, where its mate is known. */
-function tight({ facts: { mesh }, units }: Ask): Cause[] {
-  const mm = (value: number) => lengthText(value, units, 'fine');
-  const each = units === 'mm' ? 0.1 : 0.127;
-  const gives = mesh ? ` Here ${mm(each)} more depth gives ${mm(each * mesh.perDepth)} of backlash.` : '';
-  const stands =
-    mesh && mesh.backlash !== null
-      ? `. This pair, with ${mesh.mateTeeth} teeth at ${mm(mesh.centre)}, is planned for ${mm(Math.max(0, mesh.backlash))} of backlash; ${mm(mesh.wanted)} is ${mesh.backlash < mesh.wanted - 1e-6 ? 'wanted' : 'what it needs'}`
-      : '';
-  return [
-    {
-      key: 'shallow',
-      cause: 'Cut too shallow',
-      test: 'Span or pins, at the Inspect station: it says how thick the teeth are.',
-      mend: `While it is on the head: sink what Inspect says.${gives} Off it: see “put back and sink” there.`,
-    },
-    {
-      key: 'blank-over',
-      cause: 'The blank was over size, and the depth was set from it',
-      test: 'Measure the outside.',
-      mend: 'Depth from the outside grows by half of what it is over.',
-    },
-    {
-      key: 'no-backlash',
-      cause: `No backlash was planned, and the shafts stand at the nominal distance${stands}`,
-      test: 'The teeth are of nominal thickness; it binds all the way round.',
-      mend: `${mesh ? `Spread the shafts to ${mm(mesh.centreForWanted)}` : 'Spread the shafts'}, or sink a little more: a nominal pair at nominal centres binds.`,
-    },
-    {
-      key: 'close',
-      cause: `The shafts stand closer than ${mesh ? mm(mesh.centre) : 'the card says'}`,
-      test: `Measure over both shafts, or over pins in their holes, and take off half of each.${mesh ? ` It should come to ${mm(mesh.centre)}.` : ''}`,
-      mend: 'Set the true distance on the card, at Gear: it says the depth for it.',
-    },
-  ];
-}
-
-/** The number read by the wrong school: another cutter, and no sign of it but its range. */
-function wrongSchool({ facts: { teeth } }: Ask): Cause[] {
-  const meant = teeth === null ? null : cutterFor(teeth);
-  const got = teeth === null ? null : otherSchoolsRange(teeth);
-  if (!meant || !got) return [];
-  return [
-    {
-      key: 'school',
-      cause: `The cutter bears the other school’s number: No. ${meant.range.inch} of inch is No. ${meant.range.metric} of metric. A metric No. ${got.metric} is made for ${rangeText(got)}, its tooth spaces ${got.from < meant.range.from ? 'wider' : 'narrower'} towards the tips`,
-      test: `Read the range on its side: ${teeth} must lie in it. The span is off though the depth is right.`,
-      mend: `Take the cutter for ${rangeText(meant.range)}. What is cut so is of another form, and stays so.`,
-    },
-  ];
-}
-
-/** Teeth too thin, or shafts too far apart. */
-function loose(ask: Ask): Cause[] {
-  const { facts, units } = ask;
-  const { mesh } = facts;
-  const mm = (value: number) => lengthText(value, units, 'fine');
-  return [
-    {
-      key: 'deep',
-      cause: 'Cut too deep',
-      test: 'Span or pins, at the Inspect station: it says how thin the teeth are.',
-      mend: 'Metal does not come back: set the shafts closer, or cut another. Zero the dial on the outside of the next one itself.',
-    },
-    {
-      key: 'blank-under',
-      cause: 'The blank was under size, and the depth was set from it',
-      test: 'Measure the outside.',
-      mend: 'Depth from the outside shrinks by half of what it is under: tell the card what the blank measures.',
-    },
-    ...wrongSchool(ask),
-    {
-      key: 'apart',
-      cause: `The shafts stand farther apart than ${mesh ? mm(mesh.centre) : 'the card says'}`,
-      test: `Measure over both shafts, or over pins in their holes, and take off half of each.${mesh ? ` It should come to ${mm(mesh.centre)}.` : ''}`,
-      mend: 'Bring them together, or set the true distance on the card, at Gear.',
-    },
   ];
 }
 

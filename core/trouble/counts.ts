@@ -21,18 +21,30 @@ export function wrongDifferential({
   return { locked: ratio / moveTurns, wrongWay: (ratio + g) / moveTurns };
 }
 
+/** Is a move of whole turns? Then no arms are set, and any circle brings the pin back to its hole. */
+export const isOfWholeTurns = ({ moveTurns }: Pick<TroubleFacts, 'moveTurns'>): boolean =>
+  moveTurns !== null && Number.isInteger(moveTurns);
+
+/** What comes out when a move of whole turns is a turn short, or long; null where it is none such. */
+export function wrongTurns(
+  facts: TroubleFacts,
+): { readonly short: number | null; readonly long: number } | null {
+  const { ratio, moveTurns, differential } = facts;
+  if (ratio === null || moveTurns === null || differential || !isOfWholeTurns(facts)) return null;
+  return {
+    short: moveTurns > 1 ? spacesFor(ratio, moveTurns - 1) : null,
+    long: spacesFor(ratio, moveTurns + 1),
+  };
+}
+
 /**
  * What comes out when the hole the pin is in was counted, or one too many; and on circles one larger or
  * smaller.
  */
-export function wrongHoles({
-  ratio,
-  moveTurns,
-  circle,
-  differential,
-}: TroubleFacts): { readonly short: number; readonly long: number } | null {
-  if (ratio === null || moveTurns === null || circle === null || differential || moveTurns <= 1 / circle)
-    return null;
+export function wrongHoles(facts: TroubleFacts): { readonly short: number; readonly long: number } | null {
+  const { ratio, moveTurns, circle, differential } = facts;
+  if (ratio === null || moveTurns === null || circle === null || differential) return null;
+  if (moveTurns <= 1 / circle || isOfWholeTurns(facts)) return null;
   return { short: spacesFor(ratio, moveTurns - 1 / circle), long: spacesFor(ratio, moveTurns + 1 / circle) };
 }
 

@@ -1,3 +1,4 @@
+import type { Divided } from '../cut/index.ts';
 import type { Run, RunState } from '../run/index.ts';
 import { approx, exact } from '../units/index.ts';
 
@@ -22,6 +23,13 @@ export interface TroubleFacts {
   readonly approach: number | null;
   readonly indexAt: 'entry' | 'exit';
   readonly helical: boolean;
+  /** Holes of the spindle’s own ring; null where it does not divide. */
+  readonly ring: number | null;
+  /** What is cut: teeth of a gear, of a worm wheel, or something that is no tooth. */
+  readonly work: 'gear' | 'wheel' | 'divided';
+  readonly divides: Divided;
+  /** What the cutter touches first, from where depth counts; null where nobody said. */
+  readonly touchOn: Run['touchOn'];
   /** Of a gear of straight teeth cut round the work; null for anything else. */
   readonly teeth: number | null;
   /**
@@ -66,7 +74,7 @@ export function troubleFacts(run: Run, state: Pick<RunState, 'next' | 'last' | '
     spaceDeg: 360 / divisions,
     done,
     ratio: head && move.method !== 'direct' ? approx(exact(head.ratio)) : null,
-    circle: plated ? move.circle : null,
+    circle: 'circle' in move ? move.circle : null,
     moveTurns: plated ? move.turns + move.spaces / move.circle : null,
     differential: move.method === 'differential',
     stepper: stepsOf(run),
@@ -76,6 +84,10 @@ export function troubleFacts(run: Run, state: Pick<RunState, 'next' | 'last' | '
     approach: along?.approach ?? null,
     indexAt: along?.indexAt ?? 'entry',
     helical: run.helix !== null,
+    ring: move.method === 'direct' ? move.holes : null,
+    work: run.divides !== 'tooth-space' ? 'divided' : run.laid ? 'wheel' : 'gear',
+    divides: run.divides,
+    touchOn: run.touchOn,
     teeth: run.divides === 'tooth-space' && run.head && !run.helix && !run.laid ? divisions : null,
     table: tableOf(run),
     mesh: run.mesh ?? null,

@@ -24,6 +24,8 @@ export function Trouble({ open, run, state, seen, onClose, onEnd, onMeasure }: T
   const [part, setPart] = useState(50);
   const symptom = SYMPTOMS.find((each) => each.id === chosen) ?? null;
   const ask = { facts: troubleFacts(run, state), part: part / 100, units: run.units };
+  const isTooth = ask.facts.work !== 'divided' && !ask.facts.table;
+  const ofWhat = isTooth ? 'a tooth and its space' : 'the step from one to the next';
   const causes = symptom ? causesOf(symptom.id, ask) : [];
   return (
     <MillDialog
@@ -42,7 +44,7 @@ export function Trouble({ open, run, state, seen, onClose, onEnd, onMeasure }: T
           {symptom.id === 'end-tooth' && (
             <div className="trouble-part">
               <label htmlFor={`${id}-part`}>
-                What is there, or lacking, is about {part} hundredths of a tooth and its space
+                What is there, or lacking, is about {part} hundredths of {ofWhat}
               </label>
               <Slider
                 id={`${id}-part`}

@@ -4,6 +4,7 @@ import { newDivideJob, withPart, type Job } from '../job/index.ts';
 import { plan } from '../plan/index.ts';
 import { performed, readRow } from '../sampleBench.ts';
 import { beginRun, shop } from '../sampleRuns.ts';
+import { causesOf, troubleFacts } from '../trouble/index.ts';
 import { measure } from '../units/index.ts';
 import {
   act,
@@ -186,6 +187,21 @@ test('slots beside the middle, and askew, measure so', () => {
   const lean = readRow(along.bench, performed(along.bench, along.machine).machine, 'lean', 'exit');
   // by as much on the walls, which at half the depth is a little more at the outside
   expect(Math.abs(lean.most)).toBeCloseTo((0.25 * 20) / 18.5, 2);
+});
+
+test('by a cutter that runs out sideways slots are as much wider; each fault is among the causes', () => {
+  const bench = benchFor(roundJob({ what: 'slots', count: count('6'), diameter: mm('40'), depth: mm('3') }));
+  const hidden = faultOf(bench, 'wide')!.hide(freshMachine(bench));
+  const { machine } = performed(hidden.bench, hidden.machine);
+  expect(readRow(bench, machine, 'width').most).toBeCloseTo(4.12, 3);
+  expect(readRow(bench, machine, 'width').wanted).toBe(4);
+  for (const each of [bench, benchFor(flats('6', '22', '19'))]) {
+    const facts = troubleFacts(each.run, { next: null, last: null, doneCuts: [] });
+    for (const { key, symptom } of faultsFor(each)) {
+      const causes = causesOf(symptom, { facts, part: 0.5, units: 'mm' });
+      expect([key, causes.map((cause) => cause.key)]).toEqual([key, expect.arrayContaining([key])]);
+    }
+  }
 });
 
 test('turned with the cutter in it, a slot is as much wider as the work went on under it', () => {

@@ -1,11 +1,13 @@
 import { otherSchoolsRange } from '../cutter/index.ts';
 import { trainRatio, type Train } from '../gearing/index.ts';
-import type { HeadBench } from './bench.ts';
+import { exact, radiansOf } from '../units/index.ts';
+import { isSlotted, type HeadBench } from './bench.ts';
 import { always, early, hidden, KNEE, type FaultOn, type Ground } from './fault.ts';
-import { formCutter } from './form.ts';
+import { formCutter, slotForm } from './form.ts';
 import type { GearsOn } from './geared.ts';
 import { exactGear } from './exactGear.ts';
 import { freshMachine } from './machine.ts';
+import { laidAt } from './rim.ts';
 
 /** Has it a mate? */
 const isGear = ({ gear }: HeadBench): boolean => gear !== null;
@@ -24,6 +26,10 @@ const ECCENTRIC = 0.08;
 const BESIDE = 0.25;
 const OVER = 0.3;
 const BENT = 0.12;
+const WIDER = 0.12;
+/** A head of 60 to 1 in place of one of 40. */
+const OTHER_WORM = exact(3, 2);
+const LAID_OFF = radiansOf(3);
 /** Of a tooth and its space. */
 const MISSED = 0.15;
 /** A worn worm’s slack, by that of one that is well adjusted. */
@@ -70,6 +76,13 @@ export const HEAD_FAULTS: readonly FaultOn<HeadBench>[] = [
     say: 'The pin runs on another circle than the one meant',
     fits: (bench) => isPlain(bench) && bench.circles.length > 1,
     hide: (bench, machine) => ({ bench, machine: { ...machine, circle: nextCircle(bench, machine.circle) } }),
+  },
+  {
+    key: 'ratio',
+    symptom: 'drift',
+    say: 'The worm of the head is another than the card says',
+    fits: ({ run: { move } }) => move.method === 'simple' && move.spaces === 0,
+    hide: (bench) => hidden(bench, { ratio: bench.ratio.mul(OTHER_WORM) }),
   },
   {
     key: 'locked',
@@ -122,6 +135,21 @@ export const HEAD_FAULTS: readonly FaultOn<HeadBench>[] = [
     // a flat is as it was
     fits: ({ run }) => run.divides !== 'flat',
     hide: (bench) => hidden(bench, { besideOff: BESIDE }),
+  },
+  {
+    key: 'laid',
+    symptom: 'lean',
+    say: 'The table or head is swung to another angle',
+    fits: ({ rim }) => rim !== null,
+    hide: (bench) => hidden(bench, { rim: laidAt(bench.rim!, bench.rim!.laidAt + LAID_OFF) }),
+  },
+  {
+    key: 'wide',
+    symptom: 'loose',
+    say: 'The cutter runs out sideways, and cuts wider than it is',
+    fits: ({ run }) => isSlotted(run),
+    hide: (bench) =>
+      hidden(bench, { form: slotForm(2 * bench.form.halfWidth(0) + WIDER, bench.form.diameter) }),
   },
   {
     key: 'blank-over',

@@ -4,6 +4,7 @@ import { drawnDriveJob, withPart, type Job } from '../job/index.ts';
 import { plan, stationOf, type PartPlan } from '../plan/index.ts';
 import { performed, readRow } from '../sampleBench.ts';
 import { beginRun, shop } from '../sampleRuns.ts';
+import { causesOf, troubleFacts } from '../trouble/index.ts';
 import { measure } from '../units/index.ts';
 import type { HeadBench } from './bench.ts';
 import {
@@ -186,6 +187,25 @@ test('its faults: what no wheel has is not offered; beside the middle and askew 
   // 0.25 over the face, beside the lean of the table at 5°
   const leans = readRow(hidden.bench, cut, 'lean', 'exit').least;
   expect(Math.abs(leans - HOLLOW * SET - 0.25)).toBeLessThan(0.02);
+});
+
+test('laid at 8° where 5° is meant, and so it leans; each fault is among the causes of this run', () => {
+  const bench = benchFor({});
+  const hidden = faultOf(bench, 'laid')!.hide(freshMachine(bench));
+  const { machine } = performed(hidden.bench, hidden.machine);
+  const leans = readRow(hidden.bench, machine, 'lean', 'exit').least;
+  // tan 8° over a hollow of 10, but for what a gash beside the middle opens unlike
+  expect(Math.abs(leans - 1.4054)).toBeLessThan(0.02 * 1.4054);
+  expect(readRow(hidden.bench, machine, 'lean', 'exit').wanted).toBeCloseTo(HOLLOW * TAN, 9);
+  const facts = troubleFacts(bench.run, { next: null, last: null, doneCuts: [] });
+  for (const { key, symptom } of faultsFor(bench)) {
+    const causes = causesOf(symptom, { facts, part: 0.5, units: 'mm' });
+    expect([key, causes.map((cause) => cause.key)]).toEqual([key, expect.arrayContaining([key])]);
+  }
+  // forty by whole turns: a head of 60 to 1 gives sixty
+  const worm = faultOf(bench, 'ratio')!.hide(freshMachine(bench));
+  const step = readRow(worm.bench, performed(worm.bench, worm.machine).machine, 'step');
+  expect(step.least).toBeCloseTo(6, 3);
 });
 
 test('turned while the cutter stands in it, the rim is gouged', () => {

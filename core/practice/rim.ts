@@ -37,6 +37,13 @@ export interface Rim {
 /** A plain rim has no corners: it is looked at where its face begins and ends. */
 const across = (hollow: number, face: number): number => (hollow > 0 ? hollow : face);
 
+/** The same with the cutter laid at another angle, to the hand of its worm. @param angle radians */
+export function laidAt(rim: Rim, angle: number): Rim {
+  const { at, leanWanted } = rim;
+  const by = (Math.sign(leanWanted) * (at[2] - at[0]) * Math.tan(angle)) / 2;
+  return { ...rim, laidAt: angle, lean: [-by, 0, by] };
+}
+
 /** The rim as the card plans it; null where the part is no wheel, or not settled yet. */
 export function rimOf(part: PartPlan): Rim | null {
   const blank = stationOf(part, 'wheelBlank')?.detail;
@@ -49,21 +56,19 @@ export function rimOf(part: PartPlan): Rim | null {
   const throat = gear.tipDiameter / 2 + rim.deeper;
   const corner = rim.rim === 'throat' ? rim.corners / 2 : throat;
   const { leadAngle } = drive.worm;
-  const laidAt = wheel?.setting ? radiansOf(wheel.setting.scale) : leadAngle;
-  const leans = (angle: number): number => (drive.hand === 'right' ? 1 : -1) * wide * Math.tan(angle);
-  const by = leans(laidAt) / 2;
   const stock = wheel?.hobStock ?? 0;
-  return {
+  const planned: Rim = {
     gear,
     at: [middle - wide / 2, middle, middle + wide / 2],
     radii: [corner, throat, corner],
     touch: gear.rootDiameter / 2 + (infeed.fromCorners ?? infeed.fromThroat),
-    laidAt,
-    lean: [-by, 0, by],
-    leanWanted: leans(leadAngle),
+    laidAt: leadAngle,
+    lean: [0, 0, 0],
+    leanWanted: (drive.hand === 'right' ? 1 : -1) * wide * Math.tan(leadAngle),
     deep: infeed.fromThroat - stock,
     stock,
   };
+  return laidAt(planned, wheel?.setting ? radiansOf(wheel.setting.scale) : leadAngle);
 }
 
 /**

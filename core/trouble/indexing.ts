@@ -10,6 +10,7 @@ import type { TroubleFacts } from './facts.ts';
 const nearWhole = (value: number): boolean =>
   Math.round(value) >= 1 && Math.abs(value - Math.round(value)) < 0.15;
 
+/** One at the end that does not close: crept, miscounted, or the slack of the worm. */
 export function endTooth({ facts, part, units }: Ask): Cause[] {
   const { degrees, atBore, atOutside, eachDeg, holes, turns } = creep(facts, part);
   const mm = (value: number) => lengthText(value, units, 'fine');
@@ -84,6 +85,7 @@ function elsewhere(facts: TroubleFacts): Cause[] {
   ];
 }
 
+/** Every one a little off: each move is wrong alike. */
 export function drift({ facts }: Ask): Cause[] {
   const wrong = wrongHoles(facts);
   const causes: Cause[] = [];
@@ -152,6 +154,7 @@ export function marks(ask: Ask): Cause[] {
   ];
 }
 
+/** Another number came out. */
 export function total({ facts }: Ask): Cause[] {
   const wrong = wrongDifferential(facts);
   const causes: Cause[] = [];

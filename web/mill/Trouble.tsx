@@ -69,7 +69,7 @@ export function Trouble({ open, run, state, seen, onClose, onEnd, onMeasure }: T
               </li>
             ))}
           </ol>
-          {symptom.id === 'tight' && onMeasure && (
+          {symptom.id === 'tight' && ask.facts.work === 'gear' && onMeasure && (
             <button type="button" className="use-button is-next" onClick={onMeasure}>
               Measure it: how much to sink
             </button>

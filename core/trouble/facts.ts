@@ -63,6 +63,15 @@ function tableOf({ move, divides, divisions }: Run): TroubleFacts['table'] {
   };
 }
 
+/**
+ * Only a wheel is laid over without a lead, and only its rim has a throat; where no mill is known nothing is
+ * laid.
+ */
+function workOf({ divides, laid, touchOn }: Run): TroubleFacts['work'] {
+  if (divides !== 'tooth-space') return 'divided';
+  return laid || touchOn === 'throat' || touchOn === 'corners' ? 'wheel' : 'gear';
+}
+
 export function troubleFacts(run: Run, state: Pick<RunState, 'next' | 'last' | 'doneCuts'>): TroubleFacts {
   const { move, head, divisions } = run;
   const along = run.safe?.way === 'along' ? run.safe : null;
@@ -85,10 +94,10 @@ export function troubleFacts(run: Run, state: Pick<RunState, 'next' | 'last' | '
     indexAt: along?.indexAt ?? 'entry',
     helical: run.helix !== null,
     ring: move.method === 'direct' ? move.holes : null,
-    work: run.divides !== 'tooth-space' ? 'divided' : run.laid ? 'wheel' : 'gear',
+    work: workOf(run),
     divides: run.divides,
     touchOn: run.touchOn,
-    teeth: run.divides === 'tooth-space' && run.head && !run.helix && !run.laid ? divisions : null,
+    teeth: workOf(run) === 'gear' && run.head && !run.helix ? divisions : null,
     table: tableOf(run),
     mesh: run.mesh ?? null,
   };

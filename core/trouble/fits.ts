@@ -1,6 +1,7 @@
 import { cutterFor, otherSchoolsRange, rangeText } from '../cutter/index.ts';
-import { lengthText } from '../units/index.ts';
+import { lengthText, type UnitSystem } from '../units/index.ts';
 import type { Ask, Cause } from './cause.ts';
+import type { TroubleFacts } from './facts.ts';
 
 /* Work that does not go with its mate. */
 
@@ -84,19 +85,35 @@ function gearLoose(ask: Ask): Cause[] {
   ];
 }
 
+/**
+ * The depth counted from another touch than the one that was planned: the corners stand higher than the
+ * throat, so from there it goes less deep.
+ */
+function otherTouch({ depth, touchOn }: TroubleFacts, units: UnitSystem, isTight: boolean): Cause[] {
+  const given = depth === null ? 'The depth' : `The depth of ${lengthText(depth, units, 'fine')}`;
+  const cause =
+    touchOn === 'corners'
+      ? isTight
+        ? `It went only as deep from the corners as it should from the throat: ${depth === null ? 'the depth' : lengthText(depth, units, 'fine')} is meant from the corners`
+        : `${given} was counted from the throat, and it is meant from the corners, which the cutter meets first`
+      : touchOn === 'throat' && isTight
+        ? `${given} was counted from the corners, and it is meant from the throat`
+        : null;
+  if (!cause) return [];
+  return [
+    {
+      key: 'touch',
+      cause,
+      test: 'A depth gauge in the throat, in the middle of the face, against the whole depth at Wheel.',
+      mend: isTight
+        ? 'While it is on the head: sink what is lacking.'
+        : 'Metal does not come back: set the worm closer, or cut another.',
+    },
+  ];
+}
+
 /** A wheel on its worm: there is no span to be had, and the worm itself is the gauge. */
 function wheelFits({ facts, units }: Ask, isTight: boolean): Cause[] {
-  const { depth, touchOn } = facts;
-  const from = touchOn === 'corners' ? 'the corners, which it meets first' : 'the throat';
-  const other = touchOn === 'corners' ? 'the throat' : 'the corners';
-  const counted: Cause = {
-    key: 'touch',
-    cause: `The depth${depth === null ? '' : ` of ${lengthText(depth, units, 'fine')}`} was counted from ${other}, and it is meant from ${from}`,
-    test: 'A depth gauge in the throat, in the middle of the face, against the whole depth at Wheel.',
-    mend: isTight
-      ? 'While it is on the head: sink what is lacking.'
-      : 'Metal does not come back: set the worm closer, or cut another.',
-  };
   return [
     isTight
       ? {
@@ -111,7 +128,7 @@ function wheelFits({ facts, units }: Ask, isTight: boolean): Cause[] {
           test: 'A tooth caliper over the thread, at the worm’s addendum; a depth gauge in the throat of the wheel.',
           mend: 'Set the worm closer where there is room; else another worm, with a fuller thread.',
         },
-    ...(touchOn === 'corners' || touchOn === 'throat' ? [counted] : []),
+    ...otherTouch(facts, units, isTight),
     {
       key: isTight ? 'close' : 'apart',
       cause: `The worm stands ${isTight ? 'closer to' : 'farther from'} the wheel than the card says`,

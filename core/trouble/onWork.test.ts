@@ -1,7 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { drawnDriveJob, withPart } from '../job/index.ts';
 import type { Run } from '../run/index.ts';
-import { splinedShaft } from '../sampleBench.ts';
+import { gashedWheel, splinedShaft } from '../sampleBench.ts';
 import { begin, freeze, shop, three } from '../sampleRuns.ts';
 import { STOCK_ROTARY } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
@@ -16,21 +15,8 @@ describe('work that is no gear, and moves without arms', () => {
     });
   const keys = (run: Run, id: SymptomId) => causes(run, id).map(({ key }) => key);
   const splines = begin(splinedShaft(), shop);
-  const round = (spacing: Readonly<Record<string, unknown>>) =>
-    begin(
-      withPart(splinedShaft(), 'p1', (part) =>
-        part.kind === 'divide' ? { ...part, spacing: { ...part.spacing, ...spacing } } : part,
-      ),
-      shop,
-    );
-  const wheel = begin(
-    withPart(drawnDriveJob({ id: 'w', name: 'W', shop }), 'p1', (part) =>
-      part.kind === 'wheel'
-        ? { ...part, setup: { ...part.setup, cutterDiameter: measure('60', 'mm') } }
-        : part,
-    ),
-    shop,
-  );
+  const round = (spacing: Readonly<Record<string, unknown>>) => begin(splinedShaft(spacing), shop);
+  const wheel = begin(gashedWheel(), shop);
 
   test('eight splines by five whole turns: no arms, no circle; a turn more or fewer, and the worm', () => {
     expect(keys(splines, 'drift')).toEqual(['ratio']);
@@ -67,10 +53,23 @@ describe('work that is no gear, and moves without arms', () => {
     // one turn: none fewer can be made
     expect(causes(wheel, 'count')[0]!.cause).toBe('A turn too many in each move gives 20');
     expect(keys(wheel, 'tight')).toEqual(['shallow', 'touch', 'close']);
+    // from the corners, which stand higher, the throat’s 4.4 is too little
     expect(causes(wheel, 'tight')[1]!.cause).toBe(
-      'The depth of 5.315 mm was counted from the throat, and it is meant from the corners, which it meets first',
+      'It went only as deep from the corners as it should from the throat: 5.315 mm is meant from the corners',
     );
     expect(keys(wheel, 'loose')).toEqual(['deep', 'touch', 'apart']);
+    expect(causes(wheel, 'loose')[1]!.cause).toBe(
+      'The depth of 5.315 mm was counted from the throat, and it is meant from the corners, which the cutter meets first',
+    );
+    // a cutter that goes into the hollow meets the throat, and nothing is counted from lower still
+    const small = begin(gashedWheel({ cutter: '18' }), shop);
+    expect(causes(small, 'tight')[1]!.cause).toBe(
+      'The depth of 4.400 mm was counted from the corners, and it is meant from the throat',
+    );
+    expect(keys(small, 'loose')).toEqual(['deep', 'apart']);
+    // a plain rim has no other touch; without a known mill nothing is laid, and it is a wheel all the same
+    expect(keys(begin(gashedWheel({ rim: 'plain' }), shop), 'tight')).toEqual(['shallow', 'close']);
+    expect(keys({ ...wheel, laid: null }, 'tight')).toContain('touch');
     expect(keys(wheel, 'lean')).toEqual(['off-centre', 'laid', 'along', 'stack']);
     expect(causes(wheel, 'nick')[0]!.mend).toBe('Draw the cutter out past the touch before unlocking.');
     expect(keys(wheel, 'nick')).toEqual(['early']);

@@ -1,6 +1,7 @@
 import type { Method } from './dividing/index.ts';
 import { need } from './findings/index.ts';
 import {
+  drawnDriveJob,
   drawnSpurJob,
   newDivideJob,
   withDividing,
@@ -88,53 +89,93 @@ export function benchFor(gear: Gear): GearBench {
   return bench;
 }
 
-/**
- * A rack of module 2 with 12 tooth spaces, 4.5 deep over a face of 14, on the stock mill: a screw of 5 mm.
- */
-export function jobOfRack({
-  passes = 'one',
-  indexAt = 'entry',
-  spacing = {},
-  width = '',
-}: {
-  readonly passes?: 'one' | 'rough-finish';
-  readonly indexAt?: 'entry' | 'exit';
-  readonly spacing?: Readonly<Record<string, unknown>>;
-  /** Of a plain cutter. */
-  readonly width?: string;
-} = {}): Job {
-  const mm = (typed: string) => measure(typed, 'mm');
-  return withPart(newDivideJob({ id: 'r', name: 'Rack', units: 'mm', shop }), 'p1', (part) =>
+const mm = (typed: string) => measure(typed, 'mm');
+
+/** Cut in one pass, or a fifth of a millimetre short of it first. */
+type Passes = 'one' | 'rough-finish';
+const inPasses = (passes: Passes) => ({ passes, finishStock: mm(passes === 'one' ? '' : '0.2') });
+
+/** Something to divide that is no gear: what of its spacing and its set-up differs from an empty card. */
+export function spacedJob(
+  given: { readonly id: string; readonly name: string },
+  spacing: Readonly<Record<string, unknown>>,
+  { passes = 'one', ...setup }: Readonly<Record<string, unknown>> & { readonly passes?: Passes | undefined },
+): Job {
+  return withPart(newDivideJob({ ...given, units: 'mm', shop }), 'p1', (part) =>
     part.kind === 'divide'
       ? {
           ...part,
-          spacing: {
-            ...part.spacing,
-            ...{ by: 'pitch', what: 'teeth', count: measure('12', 'count') },
-            ...{ pitch: measure('2', 'module'), depth: mm('4.5'), ...spacing },
-          },
-          setup: {
-            ...part.setup,
-            ...{ face: mm('14'), cutterDiameter: mm('60'), cutterWidth: mm(width), indexAt },
-          },
-          cut: { ...part.cut, passes, finishStock: mm(passes === 'one' ? '' : '0.2') },
+          spacing: { ...part.spacing, ...spacing },
+          setup: { ...part.setup, ...setup },
+          cut: { ...part.cut, ...inPasses(passes) },
         }
       : part,
   );
 }
 
+/**
+ * A rack of module 2 with 12 tooth spaces, 4.5 deep over a face of 14, on the stock mill: a screw of 5 mm.
+ */
+export const jobOfRack = ({
+  passes,
+  indexAt = 'entry',
+  spacing = {},
+  width = '',
+}: {
+  readonly passes?: Passes;
+  readonly indexAt?: 'entry' | 'exit';
+  readonly spacing?: Readonly<Record<string, unknown>>;
+  /** Of a plain cutter. */
+  readonly width?: string;
+} = {}): Job =>
+  spacedJob(
+    { id: 'r', name: 'Rack' },
+    {
+      ...{ by: 'pitch', what: 'teeth', count: measure('12', 'count') },
+      ...{ pitch: measure('2', 'module'), depth: mm('4.5'), ...spacing },
+    },
+    { face: mm('14'), cutterDiameter: mm('60'), cutterWidth: mm(width), indexAt, passes },
+  );
+
 /** Eight splines of 4 wide, 5 deep, round a shaft of 40, over a length of 14. */
-export function splinedShaft(): Job {
-  const mm = (typed: string) => measure(typed, 'mm');
-  return withPart(newDivideJob({ id: 'splined', name: 'Splines', units: 'mm', shop }), 'p1', (part) =>
-    part.kind === 'divide'
+export const splinedShaft = (spacing: Readonly<Record<string, unknown>> = {}): Job =>
+  spacedJob(
+    { id: 'splined', name: 'Splines' },
+    { what: 'splines', count: measure('8', 'count'), diameter: mm('40'), depth: mm('5'), ...spacing },
+    { face: mm('14'), cutterDiameter: mm('50'), cutterWidth: mm('4') },
+  );
+
+export interface GashedWheel {
+  readonly school?: 'plunge' | 'traverse' | 'hob';
+  readonly rim?: 'throat' | 'plain';
+  readonly cutter?: string;
+  readonly hand?: 'right' | 'left';
+  readonly starts?: string;
+  readonly passes?: Passes;
+  readonly setUp?: 'table' | 'head';
+  readonly units?: Job['units'];
+}
+
+/** A worm wheel of 40 teeth, module 2, for a worm of 24; in inches of 10 DP for one of an inch. */
+export function gashedWheel({
+  school = 'plunge',
+  rim = 'throat',
+  cutter = '60',
+  hand = 'right',
+  starts = '1',
+  passes = 'one',
+  setUp = 'table',
+  units = 'mm',
+}: GashedWheel = {}): Job {
+  const drive = { hand, starts: measure(starts, 'count') };
+  return withPart(drawnDriveJob({ id: 'w', name: 'Wheel', units, shop }, drive), 'p1', (part) =>
+    part.kind === 'wheel'
       ? {
           ...part,
-          spacing: {
-            ...part.spacing,
-            ...{ what: 'splines', count: measure('8', 'count'), diameter: mm('40'), depth: mm('5') },
-          },
-          setup: { ...part.setup, face: mm('14'), cutterDiameter: mm('50'), cutterWidth: mm('4') },
+          gash: { ...part.gash, school, setUp },
+          rim: { ...part.rim, rim },
+          setup: { ...part.setup, cutterDiameter: mm(cutter) },
+          cut: { ...part.cut, ...inPasses(passes) },
         }
       : part,
   );

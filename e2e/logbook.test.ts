@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import type { Device } from '../core/devices/index.ts';
 import { journeysIn } from './journeys.ts';
 import { wait } from './person.ts';
 import { scratchFolder } from '../server/scratch.ts';
@@ -79,6 +80,8 @@ test('the whole workshop goes out as one file, and back in over what has changed
   const file = path.join(folder, saved!);
   expect(JSON.parse(readFileSync(file, 'utf8'))).toMatchObject({ format: 'vuelta-workshop' });
 
+  // a device is taken away meanwhile
+  await place.workshop.ask('DELETE', '/devices/demo-indicator', {});
   await person.goTo('/jobs/demo-winding/p1/gear');
   await person.types('Teeth', '50');
   await person.sees('✓ Stored');
@@ -96,6 +99,14 @@ test('the whole workshop goes out as one file, and back in over what has changed
   await bring(file);
   await person.sees(/Put back: \d+ jobs/);
   await person.sees('1 job stood here otherwise; that version is kept with each');
+  await person.sees(/counts, 1 device that were not here/);
+  await person.sees('Devices came put aside: look at their lines at Shop, Devices, and use them.');
+  const { devices } = await place.workshop.ask<{ devices: Device[] }>('GET', '/devices');
+  expect(devices.map(({ id, on }) => [id, on]).sort()).toEqual([
+    ['demo-indicator', false],
+    ['demo-motor', true],
+    ['demo-readout', true],
+  ]);
   await person.goTo('/jobs/demo-winding/p1/gear');
   await person.sees('46 teeth');
   await person.sees('Another version of this job');

@@ -26,6 +26,13 @@ async function keys(person: Person, ...each: readonly ('l' | 'p' | 'r' | 'a')[])
   for (const key of each) await person.page.keyboard.press(key);
 }
 
+/** Free, pin out, on by the crank, and the pin in again. */
+async function indexes(person: Person, by: string): Promise<void> {
+  await keys(person, 'l', 'p');
+  await cranks(person, by);
+  await keys(person, 'p');
+}
+
 /** A space of the second wheel, as the card says: 20 spaces on 31, 2.98 for the rough round. */
 async function cutsOne(person: Person): Promise<void> {
   await keys(person, 'l');
@@ -33,9 +40,8 @@ async function cutsOne(person: Person): Promise<void> {
   await feeds(person, 'Table', '15');
   await person.sees('Cut, 2.98 mm deep.');
   await feeds(person, 'Table', '-40');
-  await keys(person, 'l', 'p');
-  await cranks(person, '20');
-  await keys(person, 'p', 'a');
+  await indexes(person, '20');
+  await keys(person, 'a');
 }
 
 test('rehearse a job: cut, index, spoil a land, take it back, measure, and come back after a reload', async () => {
@@ -317,9 +323,7 @@ test('a worm wheel sunk in its hollow: as deep in the throat as the card says, a
     await person.sees('Cut, 5.32 mm deep.');
     await person.sees(`${cut} of 40`);
     await feeds(person, 'Depth', '-10');
-    await keys(person, 'l', 'p');
-    await cranks(person, '1 + 0');
-    await keys(person, 'p');
+    await indexes(person, '1 + 0');
     await person.sees('Pin in hole 0.');
   }
   await person.pressWords('Go on like this, 38 more');
@@ -352,9 +356,7 @@ test('splines round a shaft: cut to a typed crank, as wide as their cutter', asy
     await feeds(person, 'Table', '30');
     await person.sees(`${cut} of 8`);
     await feeds(person, 'Table', '-40');
-    await keys(person, 'l', 'p');
-    await cranks(person, '5 + 0');
-    await keys(person, 'p');
+    await indexes(person, '5 + 0');
     await person.sees('Pin in hole 0.');
   }
   await person.pressWords('Go on like this, 6 more');

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { need } from '../findings/index.ts';
-import { newDivideJob, withPart, type Job } from '../job/index.ts';
+import { withPart, type Job } from '../job/index.ts';
 import { plan } from '../plan/index.ts';
-import { performed, readRow } from '../sampleBench.ts';
+import { performed, readRow, spacedJob } from '../sampleBench.ts';
 import { beginRun, shop } from '../sampleRuns.ts';
 import { causesOf, troubleFacts } from '../trouble/index.ts';
 import { measure } from '../units/index.ts';
@@ -23,17 +23,13 @@ import {
 const mm = (typed: string) => measure(typed, 'mm');
 
 /** Round a bar on the stock head: a cutter of 50 by 4 over a length of 15. */
-function roundJob(spacing: Readonly<Record<string, unknown>>): Job {
-  return withPart(newDivideJob({ id: 'j', name: 'Round', units: 'mm', shop }), 'p1', (part) =>
-    part.kind === 'divide'
-      ? {
-          ...part,
-          spacing: { ...part.spacing, ...spacing },
-          setup: { ...part.setup, face: mm('15'), cutterDiameter: mm('50'), cutterWidth: mm('4') },
-        }
-      : part,
-  );
-}
+const roundJob = (
+  spacing: Readonly<Record<string, unknown>>,
+  said: Parameters<typeof spacedJob>[2] = {},
+): Job =>
+  spacedJob({ id: 'j', name: 'Round' }, spacing, {
+    ...{ face: mm('15'), cutterDiameter: mm('50'), cutterWidth: mm('4'), ...said },
+  });
 
 const benchFor = (job: Job): PracticeBench =>
   need(benchOf(plan(job, shop).parts[0]!, need(beginRun(job, {}, shop))));
@@ -173,6 +169,23 @@ describe.each([
     const slot = arc - 4 * (20 - Number(deep));
     expect(twice / 2).toBeCloseTo(Math.PI * 20 * 20 - Number(n) * slot, 1);
   });
+});
+
+test.each([
+  ['in two rounds', { passes: 'rough-finish' as const }],
+  ['indexed where the cutter leaves', { indexAt: 'exit' }],
+  ['in two rounds, indexed where it leaves', { passes: 'rough-finish' as const, indexAt: 'exit' }],
+])('slots %s: harmed by nothing, and as in one', (_, said) => {
+  const bench = benchFor(
+    roundJob({ what: 'slots', count: count('6'), diameter: mm('40'), depth: mm('3') }, said),
+  );
+  const { machine, told } = performed(bench);
+  expect(bench.run.rounds).toHaveLength('passes' in said ? 2 : 1);
+  expect(told.filter((each) => isHarm(each) || each.what === 'held')).toEqual([]);
+  expect(cutsMade(bench, machine.work)).toBe(6);
+  expect(Math.abs(readRow(bench, machine, 'width').most - 4)).toBeLessThan(1e-3);
+  expect(readRow(bench, machine, 'depth').least).toBeCloseTo(3, 4);
+  expect(readRow(bench, machine, 'step').most).toBeCloseTo(60, 4);
 });
 
 test('slots beside the middle, and askew, measure so', () => {

@@ -7,7 +7,7 @@ import { formCutter, slotForm } from './form.ts';
 import type { GearsOn } from './geared.ts';
 import { exactGear } from './exactGear.ts';
 import { freshMachine } from './machine.ts';
-import { laidAt } from './rim.ts';
+import { layRimAt } from './rim.ts';
 
 /** Has it a mate? */
 const isGear = ({ gear }: HeadBench): boolean => gear !== null;
@@ -141,7 +141,7 @@ export const HEAD_FAULTS: readonly FaultOn<HeadBench>[] = [
     symptom: 'lean',
     say: 'The table or head is swung to another angle',
     fits: ({ rim }) => rim !== null,
-    hide: (bench) => hidden(bench, { rim: laidAt(bench.rim!, bench.rim!.laidAt + LAID_OFF) }),
+    hide: (bench) => hidden(bench, { rim: layRimAt(bench.rim!, bench.rim!.laidAt + LAID_OFF) }),
   },
   {
     key: 'wide',

@@ -1,11 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { need } from '../findings/index.ts';
-import { drawnDriveJob, withPart, type Job } from '../job/index.ts';
+import type { Job } from '../job/index.ts';
 import { plan, stationOf, type PartPlan } from '../plan/index.ts';
-import { performed, readRow } from '../sampleBench.ts';
+import { gashedWheel, performed, readRow, type GashedWheel } from '../sampleBench.ts';
 import { beginRun, shop } from '../sampleRuns.ts';
 import { causesOf, troubleFacts } from '../trouble/index.ts';
-import { measure } from '../units/index.ts';
 import type { HeadBench } from './bench.ts';
 import {
   act,
@@ -19,37 +18,11 @@ import {
   type Action,
 } from './index.ts';
 
-interface Wheel {
-  readonly school?: 'plunge' | 'traverse' | 'hob';
-  readonly rim?: 'throat' | 'plain';
-  readonly cutter?: string;
-  readonly hand?: 'right' | 'left';
-  readonly starts?: string;
-}
-
-/** A wheel of 40 teeth, module 2, for a worm of 24. */
-function wheelJob({ school = 'plunge', rim = 'throat', cutter = '60', hand = 'right', starts }: Wheel): Job {
-  const job = drawnDriveJob(
-    { id: 'w', name: 'Wheel', shop },
-    { hand, ...(starts ? { starts: measure(starts, 'count') } : {}) },
-  );
-  return withPart(job, 'p1', (part) =>
-    part.kind === 'wheel'
-      ? {
-          ...part,
-          gash: { ...part.gash, school },
-          rim: { ...part.rim, rim },
-          setup: { ...part.setup, cutterDiameter: measure(cutter, 'mm') },
-        }
-      : part,
-  );
-}
-
 /** The worm’s card is the first of the two. */
 const partOf = (job: Job): PartPlan => plan(job, shop).parts.find(({ id }) => id === 'p1')!;
 
-function benchFor(wheel: Wheel): HeadBench {
-  const job = wheelJob(wheel);
+function benchFor(wheel: GashedWheel): HeadBench {
+  const job = gashedWheel(wheel);
   const bench = need(benchOf(partOf(job), need(beginRun(job, {}, shop))));
   if (bench.on !== 'head' || !bench.rim) throw new Error('that is no wheel on a head');
   return bench;
@@ -62,7 +35,7 @@ const SET = Math.tan((5 * Math.PI) / 180);
 /** Face of the hollow over 60° about a worm of 24: throat radius 12 − 2, chord 2·10·sin 30°. */
 const HOLLOW = 10;
 
-describe.each<readonly [string, Wheel]>([
+describe.each<readonly [string, GashedWheel]>([
   ['plunged in its throat', {}],
   ['plunged with a cutter smaller than the hollow', { cutter: '18' }],
   ['plunged, plain', { rim: 'plain' }],
@@ -70,6 +43,8 @@ describe.each<readonly [string, Wheel]>([
   ['drawn straight across, plain', { school: 'traverse', rim: 'plain' }],
   ['left-handed', { hand: 'left' }],
   ['of two starts', { starts: '2' }],
+  ['in two rounds', { passes: 'rough-finish' }],
+  ['drawn across in two rounds', { passes: 'rough-finish', school: 'traverse' }],
 ])('a wheel %s', (_, wheel) => {
   const bench = benchFor(wheel);
   const { machine, told } = performed(bench);
@@ -106,15 +81,27 @@ describe.each<readonly [string, Wheel]>([
   });
 
   test('what the mark costs is what the card says', () => {
-    const { setting, lean } = stationOf(partOf(wheelJob(wheel)), 'wheel')!.detail;
+    const { setting, lean } = stationOf(partOf(gashedWheel(wheel)), 'wheel')!.detail;
     const { least: leans, wanted } = readRow(bench, machine, 'lean', 'exit');
-    const { faceWidth } = stationOf(partOf(wheelJob(wheel)), 'wheelBlank')!.detail.facts!;
+    const { faceWidth } = stationOf(partOf(gashedWheel(wheel)), 'wheelBlank')!.detail.facts!;
     const face = bench.rim!.at[2] - bench.rim!.at[0];
     expect(setting!.scale).toBe(wheel.starts ? 9 : 5);
     expect(Math.abs(Math.abs(leans - wanted) - ((lean! / 1000) * face) / faceWidth)).toBeLessThan(
       0.02 * Math.abs(wanted),
     );
   });
+});
+
+test('in inches: 10 DP by a worm of an inch, a thread of 29°', () => {
+  const bench = benchFor({ units: 'in' });
+  const { machine, told } = performed(bench);
+  expect(told.filter((each) => isHarm(each) || each.what === 'held')).toEqual([]);
+  // 0.6866 of a pitch of π/10 in
+  const depth = 0.6866 * (Math.PI / 10) * 25.4;
+  expect(readRow(bench, machine, 'depth').wanted).toBeCloseTo(depth, 6);
+  expect(Math.abs(readRow(bench, machine, 'depth').most - depth)).toBeLessThan(2e-3);
+  // tan γ is 1/10 over a worm of one inch: 5° 43′, 6° on the scale
+  expect((bench.rim!.laidAt * 180) / Math.PI).toBeCloseTo(6, 9);
 });
 
 test('plunged with 60 it meets the corners first; with 18 the throat, as the prompts say', () => {

@@ -38,7 +38,7 @@ export interface Rim {
 const across = (hollow: number, face: number): number => (hollow > 0 ? hollow : face);
 
 /** The same with the cutter laid at another angle, to the hand of its worm. @param angle radians */
-export function laidAt(rim: Rim, angle: number): Rim {
+export function layRimAt(rim: Rim, angle: number): Rim {
   const { at, leanWanted } = rim;
   const by = (Math.sign(leanWanted) * (at[2] - at[0]) * Math.tan(angle)) / 2;
   return { ...rim, laidAt: angle, lean: [-by, 0, by] };
@@ -68,7 +68,7 @@ export function rimOf(part: PartPlan): Rim | null {
     deep: infeed.fromThroat - stock,
     stock,
   };
-  return laidAt(planned, wheel?.setting ? radiansOf(wheel.setting.scale) : leadAngle);
+  return layRimAt(planned, wheel?.setting ? radiansOf(wheel.setting.scale) : leadAngle);
 }
 
 /**
@@ -81,12 +81,12 @@ export function rimForm(
 ): CutterForm {
   const cos = Math.cos(laidAt);
   const pitchDiameter = gear.pitchDiameter * cos;
-  const around = (across: number): number => across - gear.pitchDiameter + pitchDiameter;
+  const onNormal = (diameter: number): number => diameter - gear.pitchDiameter + pitchDiameter;
   const normal = {
     ...gear,
     pitchDiameter,
-    tipDiameter: around(gear.tipDiameter),
-    rootDiameter: around(gear.rootDiameter),
+    tipDiameter: onNormal(gear.tipDiameter),
+    rootDiameter: onNormal(gear.rootDiameter),
     baseDiameter: gear.baseDiameter * cos,
     toothThickness: gear.toothThickness * cos,
   };

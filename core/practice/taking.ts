@@ -158,7 +158,8 @@ export function takeFrom(section: Section, { lies, ...taking }: Taking): Taken {
 /** The same where walls overhang: what is between where a ray enters the cutter and where it is out again. */
 function takeSlot(section: Section, overhang: Overhang, reached: Reached): Taken {
   const { outside } = overhang;
-  const [metal, from] = [Float64Array.from(section.metal), Float64Array.from(overhang.from)];
+  const [metal, from] = [section.metal, overhang.from];
+  let cut: { readonly metal: Float64Array; readonly from: Float64Array } | null = null;
   let deepest = 0;
   for (let place = reached.first; place <= reached.last; place += 1) {
     const i = reached.index(place);
@@ -170,10 +171,11 @@ function takeSlot(section: Section, overhang: Overhang, reached: Reached): Taken
     const gone = Math.min(high, out) - low - (isWhole ? 0 : Math.min(again, out) - now);
     if (gone <= 0) continue;
     deepest = Math.max(deepest, gone);
-    [metal[i], from[i]] = [low, high];
+    cut ??= { metal: Float64Array.from(metal), from: Float64Array.from(from) };
+    [cut.metal[i], cut.from[i]] = [low, high];
   }
-  if (deepest === 0) return { section, deepest };
-  return { section: { ...section, metal, overhang: { from, outside } }, deepest };
+  if (!cut) return { section, deepest };
+  return { section: { ...section, metal: cut.metal, overhang: { from: cut.from, outside } }, deepest };
 }
 
 /**

@@ -67,45 +67,49 @@ export async function spoilWheel(page, { address }, after = 0) {
   await page.waitForSelector('::-p-text(gouged)');
 }
 
-/** A bench of each sort, some cuts done by the prompts. */
+/** For a room, where the train stands beside the work. */
+async function projected(page) {
+  await (await page.waitForSelector('::-p-aria([name="More"])')).click();
+  await (await page.waitForSelector('::-p-aria([name="For a projector"])')).click();
+  await page.waitForSelector('.practice-right .scribe-drawing');
+}
+
+/** A bench of each sort: of a demo job, or of one made for it; the first cuts done by the prompts. */
+async function benchesWith(ask) {
+  const { jobOfGear, jobOfRack, splinedShaft } = await core('sampleBench');
+  const stored = async (id) => (await ask('GET', `/jobs/${id}`)).job;
+  const made = async (job, id, name) => {
+    const named = { ...job, id, name };
+    await ask('PUT', `/jobs/${id}`, { revision: 0, job: named });
+    return named;
+  };
+  const geared = jobOfGear({ teeth: 53, module: 1, method: 'differential' });
+  return [
+    {
+      caption: 'Differential, for a room: gears turn the plate',
+      ...{ job: await made(geared, 'bench-orrery', 'Orrery, wheel of 53'), cuts: 9, seen: projected },
+    },
+    { caption: 'Helical: the table turns the work', job: await stored('demo-blower'), cuts: 6 },
+    {
+      caption: 'A rack: the table divides',
+      ...{ job: await made(jobOfRack(), 'bench-rack', 'Fog signal, cam rack'), cuts: 5 },
+    },
+    { caption: 'A worm wheel, sunk in its hollow', job: await stored('demo-carriage'), cuts: 14 },
+    {
+      caption: 'Splines: walls that overhang',
+      ...{ job: await made(splinedShaft(), 'bench-splines', 'Fog signal, splined shaft'), cuts: 5 },
+    },
+  ];
+}
+
 export async function eachBench(page, { address, shoot }) {
   const ask = askOf(address);
   const { equipment } = await ask('GET', '/shop');
-  const { jobOfGear, jobOfRack, splinedShaft } = await core('sampleBench');
-  const put = async (job) => {
-    await ask('PUT', `/jobs/${job.id}`, { revision: 0, job });
-    return job;
-  };
-  const named = (job, id, name) => put({ ...job, id, name });
-  const stored = async (id) => (await ask('GET', `/jobs/${id}`)).job;
-  for (const [caption, job, cuts] of [
-    [
-      'Differential, for a room: gears turn the plate',
-      await named(
-        jobOfGear({ teeth: 53, module: 1, method: 'differential' }),
-        'bench-orrery',
-        'Orrery, wheel of 53',
-      ),
-      9,
-    ],
-    ['Helical: the table turns the work', await stored('demo-blower'), 6],
-    ['A rack: the table divides', await named(jobOfRack(), 'bench-rack', 'Fog signal, cam rack'), 5],
-    ['A worm wheel, sunk in its hollow', await stored('demo-carriage'), 14],
-    [
-      'Splines: walls that overhang',
-      await named(splinedShaft(), 'bench-splines', 'Fog signal, splined shaft'),
-      5,
-    ],
-  ]) {
-    const shop = caption.startsWith('Helical') || caption.startsWith('A worm') ? equipment : job.equipment;
-    const actions = await actionsFor(job, 'p1', shop ?? equipment, cuts);
-    await openBench(page, address, { jobId: job.id, actions });
-    if (caption.startsWith('Differential')) {
-      // for a room, where the train stands beside the work
-      await (await page.waitForSelector('::-p-aria([name="More"])')).click();
-      await (await page.waitForSelector('::-p-aria([name="For a projector"])')).click();
-      await page.waitForSelector('.practice-right .scribe-drawing');
-    }
+  for (const { caption, job, cuts, seen } of await benchesWith(ask)) {
+    // a job copied the head it divides on, which the shop of the demo need not have
+    const shop = job.id.startsWith('demo-') ? equipment : job.equipment;
+    await openBench(page, address, { jobId: job.id, actions: await actionsFor(job, 'p1', shop, cuts) });
+    await seen?.(page);
     await shoot(caption);
   }
   await spoilWheel(page, { address }, 4);

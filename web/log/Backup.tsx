@@ -118,8 +118,8 @@ export function Backup() {
       >
         <p>
           The shop and the jobs in <b>{file?.name}</b> take the place of those here; counts are added, never
-          taken away. Jobs that are only here stay. Before anything is changed, the workshop as it stands is
-          put aside as a file.
+          taken away. Jobs that are only here stay; devices that are not here come along, put aside. Before
+          anything is changed, the workshop as it stands is put aside as a file.
         </p>
         {busy ? (
           <Restoring />

@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Run } from '../run/index.ts';
-import { gashedWheel, splinedShaft } from '../sampleBench.ts';
+import { gashedWheel, jobOfRack, splinedShaft } from '../sampleBench.ts';
 import { begin, freeze, shop, three } from '../sampleRuns.ts';
 import { STOCK_ROTARY } from '../shop/index.ts';
 import { measure } from '../units/index.ts';
-import { causesOf, SYMPTOMS, troubleFacts, type SymptomId } from './index.ts';
+import { causesOf, SYMPTOMS, symptomText, troubleFacts, type SymptomId } from './index.ts';
 
 describe('work that is no gear, and moves without arms', () => {
   const causes = (run: Run, id: SymptomId) =>
@@ -76,6 +76,17 @@ describe('work that is no gear, and moves without arms', () => {
     // no span is to be had on it
     const said = SYMPTOMS.flatMap(({ id }) => causes(wheel, id)).map(({ test: by, mend }) => by + mend);
     expect(said.join(' ')).not.toMatch(/Span or pins|Inspect|mate/);
+  });
+
+  test('what is no tooth is not called one; a wheel and a rack have teeth', () => {
+    const said = (run: Run) =>
+      SYMPTOMS.map((symptom) =>
+        symptomText(symptom, troubleFacts(run, { next: null, last: null, doneCuts: [] })),
+      );
+    expect(said(splines).join(' ')).not.toMatch(/tooth|teeth/);
+    expect(said(splines)).toContain('Each one is a little off');
+    for (const run of [wheel, begin(jobOfRack(), shop)])
+      expect(said(run)).toContain('Every tooth is a little off');
   });
 
   test('by wheel, by motor and by the ring nothing is said of a circle', () => {

@@ -1,6 +1,13 @@
 import { Input, Slider } from 'antd';
 import { useId, useState } from 'react';
-import { causesOf, findSymptoms, SYMPTOMS, troubleFacts, type SymptomId } from '../../core/trouble/index.ts';
+import {
+  causesOf,
+  findSymptoms,
+  SYMPTOMS,
+  symptomText,
+  troubleFacts,
+  type SymptomId,
+} from '../../core/trouble/index.ts';
 import { MillDialog } from './MillDialog.tsx';
 import type { MillProps } from './millProps.ts';
 
@@ -40,7 +47,7 @@ export function Trouble({ open, run, state, seen, onClose, onEnd, onMeasure }: T
           <button type="button" className="plain-link" onClick={() => setChosen(null)}>
             ← Something else
           </button>
-          <p className="trouble-lead">{symptom.say}</p>
+          <p className="trouble-lead">{symptomText(symptom, ask.facts)}</p>
           {symptom.id === 'end-tooth' && (
             <div className="trouble-part">
               <label htmlFor={`${id}-part`}>
@@ -94,9 +101,9 @@ export function Trouble({ open, run, state, seen, onClose, onEnd, onMeasure }: T
             {findSymptoms(described)
               // what cannot come of this work is not offered
               .filter(({ id: each }) => causesOf(each, ask).length > 0)
-              .map(({ id: each, say }) => (
-                <button key={each} type="button" className="use-button" onClick={() => setChosen(each)}>
-                  {say}
+              .map((each) => (
+                <button key={each.id} type="button" className="use-button" onClick={() => setChosen(each.id)}>
+                  {symptomText(each, ask.facts)}
                 </button>
               ))}
           </div>
